@@ -1,0 +1,2 @@
+export { CHEMISTRIES, CHEMISTRY_FIGURES, type Chemistry, type ChemistryFigures } from './chemistry';
+export { HYSTERESIS_V, restVoltageCurve, restVoltageEnds, socBounds, type SocBounds } from './rest-voltage';

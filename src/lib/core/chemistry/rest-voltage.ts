@@ -1,0 +1,92 @@
+import { CoreError, monotoneCurve, requireFinite, requireNotNegative, type MonotoneCurve } from '../shared';
+import { CHEMISTRIES, type Chemistry } from './chemistry';
+
+/** SoC in percent and rest voltage in V at 25 °C, mean of charge and discharge branches. Typical figures, no maker's data. */
+const REST_POINTS: Record<Chemistry, readonly (readonly [number, number])[]> = {
+	LFP: [
+		[0, 2.8], [1, 2.93], [2, 3.01], [3, 3.07], [5, 3.14], [7.5, 3.182], [10, 3.203], [15, 3.226], [20, 3.248], [25, 3.264],
+		[30, 3.277], [35, 3.286], [40, 3.29], [50, 3.294], [60, 3.303], [65, 3.318], [70, 3.329], [75, 3.331], [80, 3.332],
+		[90, 3.334], [95, 3.336], [97, 3.34], [98, 3.347], [99, 3.37], [99.5, 3.4], [100, 3.46]
+	],
+	LTO: [[0, 1.8], [2, 2.0], [5, 2.1], [10, 2.15], [30, 2.2], [50, 2.25], [70, 2.31], [90, 2.41], [97, 2.5], [100, 2.65]],
+	NMC: [[0, 3.0], [3, 3.3], [10, 3.45], [20, 3.55], [40, 3.63], [50, 3.68], [60, 3.75], [70, 3.86], [80, 3.95], [90, 4.06], [100, 4.18]]
+};
+
+/** Volts per unit of SoC beyond the ends of the table: below 0 % and above 100 %. */
+const SLOPE_BELOW = 100;
+const SLOPE_ABOVE = 25;
+
+/** Half-width of the hysteresis loop on the plateau, V (default). */
+export const HYSTERESIS_V: Record<Chemistry, number> = { LFP: 0.008, LTO: 0.006, NMC: 0.01 };
+
+const CURVES = Object.fromEntries(
+	CHEMISTRIES.map((chemistry) => [
+		chemistry,
+		monotoneCurve(
+			REST_POINTS[chemistry].map(([soc]) => soc / 100),
+			REST_POINTS[chemistry].map(([, volts]) => volts),
+			SLOPE_BELOW,
+			SLOPE_ABOVE
+		)
+	])
+) as Record<Chemistry, MonotoneCurve>;
+
+/** Rest-voltage curve of a chemistry: V over SoC (fraction), PCHIP through the default table. */
+export function restVoltageCurve(chemistry: Chemistry): MonotoneCurve {
+	return CURVES[chemistry];
+}
+
+export interface SocBounds {
+	/** Lowest and highest state of charge (fraction 0..1) the reading fits. */
+	lowFraction: number;
+	highFraction: number;
+	/** `resolved`: narrow enough to act on. `wide`: on the plateau, cannot tell. The rest: outside any healthy rest. */
+	verdict: 'resolved' | 'wide' | 'below-empty' | 'above-full';
+	/** The half-width in volts the bounds were widened by, and what it is made of. */
+	widenedByV: number;
+	parts: { meterV: number; hysteresisV: number; restV: number };
+}
+
+/** Bounds no wider than this fraction count as resolved. */
+const RESOLVED_WIDTH = 0.15;
+/** Bounds cover this many standard deviations of the meter: two-sided 95 %. */
+const METER_SDS = 1.96;
+/** Voltage still to settle right after a load is removed (V), decaying with this time constant (s): default. */
+const UNSETTLED_V = 0.03;
+const SETTLE_S = 1500;
+/** A rested full cell keeps surface charge for days; readings up to this far above the table's end are full, not over-full (V). */
+const FULL_MARGIN_V = 0.19;
+
+/**
+ * The states of charge a rest voltage can mean: an interval, never a point. Widened by the meter (95 %), by
+ * hysteresis and by what an incomplete rest leaves unsettled.
+ * @param restVoltageV volts at the cell's terminals, no current
+ * @param meterSdV one standard deviation of the meter at this reading, V
+ * @param restS seconds without current; 0 when unknown
+ * @throws CoreError `not-a-number`, `negative`, `chemistry`
+ */
+export function socBounds(chemistry: Chemistry, restVoltageV: number, meterSdV: number, restS: number): SocBounds {
+	if (!CHEMISTRIES.includes(chemistry)) throw new CoreError('chemistry', 'chemistry', `chemistry requires one of ${CHEMISTRIES.join(', ')}, got ${chemistry}`);
+	requireFinite(restVoltageV, 'restVoltageV');
+	requireNotNegative(meterSdV, 'meterSdV');
+	requireNotNegative(restS, 'restS');
+	const parts = { meterV: METER_SDS * meterSdV, hysteresisV: HYSTERESIS_V[chemistry], restV: UNSETTLED_V * Math.exp(-restS / SETTLE_S) };
+	// Added, not in quadrature: hysteresis and a short rest are systematic, and these are bounds.
+	const widenedByV = parts.meterV + parts.hysteresisV + parts.restV;
+	const curve = CURVES[chemistry];
+	const clamp = (soc: number) => Math.min(1, Math.max(0, soc));
+	const lowFraction = clamp(curve.xOf(restVoltageV - widenedByV));
+	const highFraction = clamp(curve.xOf(restVoltageV + widenedByV));
+	return { lowFraction, highFraction, verdict: boundsVerdict(curve, restVoltageV, widenedByV, highFraction - lowFraction), widenedByV, parts };
+}
+
+function boundsVerdict(curve: MonotoneCurve, voltageV: number, widenedByV: number, width: number): SocBounds['verdict'] {
+	if (voltageV + widenedByV < curve.at(0)) return 'below-empty';
+	if (voltageV - widenedByV > curve.at(1) + FULL_MARGIN_V) return 'above-full';
+	return width <= RESOLVED_WIDTH ? 'resolved' : 'wide';
+}
+
+/** Rest voltages (V) at 0 % and 100 % of the default curve. */
+export function restVoltageEnds(chemistry: Chemistry): { emptyV: number; fullV: number } {
+	return { emptyV: CURVES[chemistry].at(0), fullV: CURVES[chemistry].at(1) };
+}

@@ -1,0 +1,39 @@
+import type { Chemistry } from '../chemistry';
+import { CHEMISTRY_FIGURES } from '../chemistry';
+
+/** What can be read off a cell on arrival. */
+export const QUANTITIES = ['restVoltage', 'acResistance', 'temperature', 'mass'] as const;
+export type Quantity = (typeof QUANTITIES)[number];
+
+export interface QuantityFigures {
+	label: string;
+	/** The unit values are kept in. */
+	unit: string;
+	decimals: number;
+	/** Factor from an accepted unit (lower case) to `unit`; temperature °F is handled apart. */
+	factors: Record<string, number>;
+	/** Difference from the others that matters: absolute, or a fraction when `relative`. Default figures. */
+	floor: { amount: number; relative: boolean };
+}
+
+/** Names, units and the floor below which a difference does not matter (default). */
+export const QUANTITY_FIGURES: Record<Quantity, QuantityFigures> = {
+	restVoltage: { label: 'rest voltage', unit: 'V', decimals: 3, factors: { v: 1, mv: 0.001 }, floor: { amount: 0.008, relative: false } },
+	acResistance: { label: 'AC resistance', unit: 'mΩ', decimals: 3, factors: { mohm: 1, mω: 1, uohm: 0.001, uω: 0.001, ohm: 1000, ω: 1000 }, floor: { amount: 0.08, relative: true } },
+	temperature: { label: 'temperature', unit: '°C', decimals: 1, factors: { c: 1, '°c': 1 }, floor: { amount: 5, relative: false } },
+	mass: { label: 'mass', unit: 'kg', decimals: 3, factors: { kg: 1, g: 0.001, lb: 0.45359237 }, floor: { amount: 0.005, relative: true } }
+};
+
+/** The range a first reading may lie in without a question, in the quantity's unit. */
+export function plausibleRange(quantity: Quantity, chemistry: Chemistry, expected: { acResistanceMohm: number | null; massKg: number | null }): readonly [number, number] {
+	switch (quantity) {
+		case 'restVoltage':
+			return CHEMISTRY_FIGURES[chemistry].plausibleRestV;
+		case 'acResistance':
+			return expected.acResistanceMohm === null ? [0.05, 20] : [expected.acResistanceMohm * 0.4, expected.acResistanceMohm * 4];
+		case 'temperature':
+			return [-10, 45];
+		case 'mass':
+			return expected.massKg === null ? [0.2, 15] : [expected.massKg * 0.8, expected.massKg * 1.2];
+	}
+}

@@ -1,0 +1,55 @@
+import type { Chemistry } from '../chemistry';
+import { median } from '../shared';
+import { QUANTITY_FIGURES, plausibleRange, type Quantity } from './quantity';
+
+/** A doubt about one typed value, asked at once and never blocking. */
+export interface Question {
+	code: 'sign' | 'decimal' | 'unit' | 'range' | 'neighbours';
+	text: string;
+	/** A value that would fit better, in the quantity's unit; null when there is no good guess. */
+	suggestion: number | null;
+}
+
+/** Readings this many times off their neighbours are questioned while typing; the outlier verdict is stricter and comes later. */
+const NEIGHBOUR_FACTOR = 1.5;
+const SLIPS: readonly { factor: number; code: 'decimal' | 'unit'; why: string }[] = [
+	{ factor: 0.001, code: 'unit', why: 'thousandths for whole units' },
+	{ factor: 1000, code: 'unit', why: 'whole units for thousandths' },
+	{ factor: 0.1, code: 'decimal', why: 'a slipped decimal' },
+	{ factor: 10, code: 'decimal', why: 'a slipped decimal' },
+	{ factor: 0.01, code: 'decimal', why: 'a slipped decimal' },
+	{ factor: 100, code: 'decimal', why: 'a slipped decimal' }
+];
+
+/**
+ * Whether a value should be questioned before it is believed: sign, slipped decimal, wrong unit or range.
+ * @param neighbours values of the same quantity already taken, any order
+ * @returns null when there is nothing to ask
+ */
+export function questionReading(
+	value: number,
+	quantity: Quantity,
+	chemistry: Chemistry,
+	neighbours: readonly number[],
+	expected: { acResistanceMohm: number | null; massKg: number | null } = { acResistanceMohm: null, massKg: null }
+): Question | null {
+	const { label, unit, decimals } = QUANTITY_FIGURES[quantity];
+	const [low, high] = plausibleRange(quantity, chemistry, expected);
+	const fits = (v: number) => v >= low && v <= high;
+	const show = (v: number) => `${Number(v.toPrecision(6)).toFixed(decimals)} ${unit}`;
+	if (value < 0 && quantity !== 'temperature')
+		return { code: 'sign', text: `${show(value)}: leads reversed, or polarity printed wrong? Meter the terminals before going on.`, suggestion: fits(-value) ? -value : null };
+	const centre = neighbours.length >= 3 ? median(neighbours) : null;
+	const oddAmongNeighbours = centre !== null && centre > 0 && quantity !== 'temperature' && (value > centre * NEIGHBOUR_FACTOR || value < centre / NEIGHBOUR_FACTOR);
+	if (fits(value) && !oddAmongNeighbours) return null;
+	const slip = SLIPS.find(({ factor }) => {
+		const moved = value * factor;
+		return fits(moved) && (centre === null || (moved < centre * NEIGHBOUR_FACTOR && moved > centre / NEIGHBOUR_FACTOR));
+	});
+	if (slip) {
+		const suggestion = Number((value * slip.factor).toPrecision(6));
+		return { code: slip.code, text: `${show(suggestion)} or ${show(value)}? It looks like ${slip.why}.`, suggestion };
+	}
+	if (!fits(value)) return { code: 'range', text: `${show(value)} lies outside ${show(low)} to ${show(high)} for a ${label}. Read it again.`, suggestion: null };
+	return { code: 'neighbours', text: `${show(value)} is far from the others (${show(centre!)}). Read it again.`, suggestion: null };
+}

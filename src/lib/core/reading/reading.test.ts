@@ -1,0 +1,106 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { ASSUMED_METER, findOutliers, judgeDelivery, meterSd, parseReading, questionReading, splitPastedColumn, type ArrivedCell, type DeliveryContext } from '.';
+
+describe('typed readings', () => {
+	it.each([
+		['3.298', 'restVoltage', 3.298],
+		['3,298 V', 'restVoltage', 3.298],
+		['3298 mV', 'restVoltage', 3.298],
+		['0.18 mΩ', 'acResistance', 0.18],
+		['180 µΩ', 'acResistance', 0.18],
+		['0.00018 ohm', 'acResistance', 0.18],
+		['68 °F', 'temperature', 20],
+		['5430 g', 'mass', 5.43],
+		['−3.2', 'restVoltage', -3.2]
+	] as const)('%s as %s', (text, quantity, value) => expect(parseReading(text, quantity).value).toBeCloseTo(value, 9));
+	it('keeps what was typed', () => expect(parseReading(' 3,298 V ', 'restVoltage')).toMatchObject({ rawText: '3,298 V', rawUnit: 'V' }));
+	it('refuses words and another unit, and says what it wants', () => {
+		expect(() => parseReading('three', 'restVoltage')).toThrow(/number like 3\.298, got "three"/);
+		expect(() => parseReading('3 kg', 'restVoltage')).toThrow(/is in V, got "kg"/);
+	});
+	it('splits a pasted column, keeps holes and drops the tail', () => {
+		expect(splitPastedColumn('3.29\t0.18\r\n\r\n3.30\n\n')).toEqual(['3.29', null, '3.30']);
+		expect(splitPastedColumn('')).toEqual([]);
+	});
+});
+
+describe('questions', () => {
+	const neighbours = [3.294, 3.295, 3.293];
+	it('asks 3.298 or 32.98', () => {
+		const question = questionReading(32.98, 'restVoltage', 'LFP', neighbours);
+		expect(question).toMatchObject({ code: 'decimal', suggestion: 3.298 });
+		expect(question!.text).toContain('3.298 V or 32.980 V?');
+	});
+	it('knows millivolts, ohms for milliohms, and a reversed lead', () => {
+		expect(questionReading(3298, 'restVoltage', 'LFP', neighbours)).toMatchObject({ code: 'unit', suggestion: 3.298 });
+		expect(questionReading(0.00018, 'acResistance', 'LFP', [], { acResistanceMohm: 0.18, massKg: null })).toMatchObject({ code: 'unit', suggestion: 0.18 });
+		expect(questionReading(-3.29, 'restVoltage', 'LFP', neighbours)).toMatchObject({ code: 'sign', suggestion: 3.29 });
+	});
+	it('lets an ordinary value and a genuine outlier through', () => {
+		expect(questionReading(3.298, 'restVoltage', 'LFP', neighbours)).toBeNull();
+		expect(questionReading(3.1, 'restVoltage', 'LFP', neighbours)).toBeNull();
+	});
+	it('asks without a guess when nothing fits', () => expect(questionReading(5.5, 'restVoltage', 'LFP', neighbours)).toMatchObject({ code: 'range', suggestion: null }));
+});
+
+describe('meter', () => {
+	it('takes ±(0.1 % + 2 mV) at 3 V as uniform: 5 mV / √3', () => {
+		expect(meterSd({ percentOfReading: 0.1, countsValue: 0.002, repeatability: null }, 3)).toBeCloseTo(0.005 / Math.sqrt(3), 12);
+	});
+	it('adds repeatability in quadrature', () => {
+		expect(meterSd({ percentOfReading: 0, countsValue: 3 * Math.sqrt(3), repeatability: 4 }, 1)).toBeCloseTo(5, 12);
+	});
+});
+
+describe('outliers', () => {
+	const floor = { amount: 0.008, relative: false };
+	it('finds the one low cell', () => {
+		const found = findOutliers([3.294, 3.295, 3.253, 3.293, 3.296, 3.294], floor, 0.0012);
+		expect(found.filter((f) => f.outlier).map((f) => f.index)).toEqual([2]);
+		expect(found[2].differenceFromMedian).toBeCloseTo(-0.041, 9);
+		// deviations from 3.294: 0 1 41 1 2 0 mV -> median 1 mV, robust sd 1.4826 mV
+		expect(found[2].robustZ).toBeCloseTo(41 / 1.4826, 3);
+	});
+	it('ignores a tight crowd whose odd one is within the floor', () => {
+		expect(findOutliers([3.294, 3.294, 3.294, 3.294, 3.3], floor, 0.0005).some((f) => f.outlier)).toBe(false);
+	});
+	it('does not blame a cell for what the meter can do by itself', () => {
+		const found = findOutliers([3.29, 3.29, 3.291, 3.289, 3.3], floor, 0.01);
+		expect(found[4]).toMatchObject({ outlier: false, withinMeterDoubt: true });
+	});
+	it('uses the floor alone below five values', () => {
+		expect(findOutliers([3.29, 3.29, 3.25], floor, 0.001)[2]).toMatchObject({ outlier: true, robustZ: null });
+		expect(findOutliers([], floor, 0.001)).toEqual([]);
+	});
+	it('does not depend on the order of the cells', () => {
+		fc.assert(
+			fc.property(fc.array(fc.double({ min: 3, max: 3.4, noNaN: true }), { minLength: 1, maxLength: 20 }), (values) => {
+				const forwards = findOutliers(values, floor, 0.001).map((f) => f.outlier);
+				const backwards = findOutliers([...values].reverse(), floor, 0.001).map((f) => f.outlier);
+				expect(backwards.reverse()).toEqual(forwards);
+			})
+		);
+	});
+});
+
+describe('verdicts on a delivery', () => {
+	const context: DeliveryContext = { chemistry: 'LFP', voltageMeter: ASSUMED_METER.restVoltage, resistanceMeter: ASSUMED_METER.acResistance, restS: 86400, ratedResistanceMohm: 0.18 };
+	const cell = (id: number, restVoltageV: number | null, acResistanceMohm: number | null): ArrivedCell => ({ id, label: `H-${id}`, restVoltageV, acResistanceMohm });
+	const ordinary = [1, 2, 3, 4, 5, 6].map((id) => cell(id, 3.294 + id / 10000, 0.178 + id / 10000));
+	it('is calm about ordinary cells but claims no charge on the plateau', () => {
+		const { verdicts, socByCell } = judgeDelivery(ordinary, context);
+		expect(verdicts.map((v) => v.code)).toEqual(['resistance-agrees', 'charge-unknown']);
+		expect(socByCell[1].highFraction - socByCell[1].lowFraction).toBeGreaterThan(0.15);
+	});
+	it('names the low cell, the resistive cell and the missing one', () => {
+		const { verdicts } = judgeDelivery([...ordinary, cell(7, 3.253, 0.18), cell(8, 3.294, 0.24), cell(9, null, null)], context);
+		expect(verdicts.filter((v) => v.cellIds.includes(7)).map((v) => v.code)).toEqual(['voltage-outlier']);
+		expect(verdicts.filter((v) => v.cellIds.includes(8)).map((v) => v.code)).toEqual(['resistance-outlier']);
+		expect(verdicts.find((v) => v.code === 'not-read')).toMatchObject({ cellIds: [9], next: 'Read H-9 next.' });
+	});
+	it('stops at a deep-discharged cell', () => {
+		expect(judgeDelivery([...ordinary, cell(7, 1.9, 0.2)], context).verdicts[0]).toMatchObject({ code: 'deep-discharged', warmth: 'stop', cellIds: [7] });
+	});
+	it('asks for cells when there are none', () => expect(judgeDelivery([], context).verdicts[0].title).toBe('No cells yet'));
+});

@@ -1,0 +1,5 @@
+export { CoreError, requireFinite, requireNotNegative, requirePositive } from './core-error';
+export { monotoneCurve, type MonotoneCurve } from './pchip';
+export { normalDraw, seededRandom, type Random } from './random';
+export { mean, median, normalCdf, normalQuantile, robustSd } from './statistics';
+export { WARMTHS, warmestFirst, warmestOf, type Verdict, type Warmth } from './verdict';

@@ -1,0 +1,53 @@
+import { format, parseISO } from 'date-fns';
+import type { Settings } from './units';
+
+/**
+ * Decimals that a doubt justifies: one significant digit of the standard deviation, two when it starts with 1.
+ * `null` or 0 sd gives `fallback`.
+ */
+export function decimalsFor(sd: number | null, fallback: number): number {
+	if (sd === null || !(sd > 0)) return fallback;
+	const exponent = Math.floor(Math.log10(sd));
+	const leading = sd / 10 ** exponent;
+	return Math.min(6, Math.max(0, -exponent + (leading < 2 ? 1 : 0)));
+}
+
+/** A figure with sensible digits; an en dash when missing. */
+export function formatNumber(value: number | null | undefined, decimals: number): string {
+	if (value === null || value === undefined) return '–';
+	const text = value.toFixed(decimals);
+	return Number(text) === 0 ? (0).toFixed(decimals) : text.replace('-', '−');
+}
+
+/** `value ± doubt unit`, digits taken from the doubt. `sd` is one standard deviation; shown as it is. */
+export function formatWithDoubt(value: number | null, sd: number | null, unit: string, fallbackDecimals = 1): string {
+	const decimals = decimalsFor(sd, fallbackDecimals);
+	const doubt = sd !== null && sd > 0 ? ` ± ${sd.toFixed(decimals)}` : '';
+	return `${formatNumber(value, decimals)}${doubt} ${unit}`;
+}
+
+/** A fraction 0..1 as whole percent. */
+export function formatPercent(fraction: number | null): string {
+	return fraction === null ? '–' : `${Math.round(fraction * 100)} %`;
+}
+
+/** A duration in the largest two useful units: `3 d 4 h`, `5 h 20 min`, `12 min`. */
+export function formatDuration(seconds: number): string {
+	const minutes = Math.round(seconds / 60);
+	if (minutes < 60) return `${minutes} min`;
+	const hours = Math.floor(minutes / 60);
+	if (hours < 48) return minutes % 60 ? `${hours} h ${minutes % 60} min` : `${hours} h`;
+	return hours % 24 ? `${Math.floor(hours / 24)} d ${hours % 24} h` : `${Math.floor(hours / 24)} d`;
+}
+
+const DATE_PATTERNS: Record<Settings['dateStyle'], string> = { 'day-first': 'd MMM yyyy', 'month-first': 'MMM d, yyyy', iso: 'yyyy-MM-dd' };
+
+/** A calendar date (ISO text) in the chosen style; an en dash when missing. */
+export function formatDate(iso: string | null, style: Settings['dateStyle']): string {
+	return iso === null ? '–' : format(parseISO(iso.slice(0, 10)), DATE_PATTERNS[style]);
+}
+
+/** Date and wall-clock time, in the time zone of whoever looks. */
+export function formatDateTime(iso: string | null, style: Settings['dateStyle']): string {
+	return iso === null ? '–' : format(parseISO(iso), `${DATE_PATTERNS[style]}, HH:mm`);
+}

@@ -1,0 +1,47 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { decimalsFor, formatDate, formatDuration, formatNumber, formatPercent, formatWithDoubt, fromUserUnits, toUserUnits, unitOf } from '.';
+
+describe('units', () => {
+	it('converts reference values', () => {
+		expect(toUserUnits(0, 'temperature', 'us')).toBe(32);
+		expect(toUserUnits(45, 'temperature', 'us')).toBe(113);
+		expect(toUserUnits(1, 'mass', 'us')).toBeCloseTo(2.20462, 5);
+		expect(toUserUnits(25.4, 'length', 'us')).toBeCloseTo(1, 12);
+		expect(toUserUnits(4, 'torque', 'us')).toBeCloseTo(35.403, 3);
+		expect(unitOf('torque', 'us')).toBe('in·lb');
+		expect(toUserUnits(null, 'mass', 'us')).toBeNull();
+	});
+	it('comes back to where it started', () => {
+		fc.assert(
+			fc.property(fc.double({ min: -100, max: 1000, noNaN: true }), fc.constantFrom('temperature' as const, 'mass' as const, 'length' as const, 'torque' as const), (value, quantity) =>
+				Math.abs(fromUserUnits(toUserUnits(value, quantity, 'us'), quantity, 'us')! - value) < 1e-9
+			)
+		);
+	});
+});
+
+describe('sensible digits', () => {
+	it('lets the doubt decide', () => {
+		expect(decimalsFor(3, 1)).toBe(0);
+		expect(decimalsFor(1.4, 1)).toBe(1);
+		expect(decimalsFor(0.002, 1)).toBe(3);
+		expect(decimalsFor(null, 2)).toBe(2);
+		expect(formatWithDoubt(224.31, 3.1, 'Ah')).toBe('224 ± 3 Ah');
+		expect(formatWithDoubt(0.1784, null, 'mΩ', 3)).toBe('0.178 mΩ');
+	});
+	it('shows a missing value as a dash and never a negative zero', () => {
+		expect(formatNumber(null, 2)).toBe('–');
+		expect(formatNumber(-0.001, 1)).toBe('0.0');
+		expect(formatNumber(-1.25, 1)).toMatch(/^−1\.[23]$/);
+	});
+	it('writes durations, dates and percent', () => {
+		expect(formatDuration(40 * 60)).toBe('40 min');
+		expect(formatDuration(5 * 3600 + 1200)).toBe('5 h 20 min');
+		expect(formatDuration(76 * 3600)).toBe('3 d 4 h');
+		expect(formatDate('2026-03-09', 'day-first')).toBe('9 Mar 2026');
+		expect(formatDate('2026-03-09', 'month-first')).toBe('Mar 9, 2026');
+		expect(formatDate(null, 'iso')).toBe('–');
+		expect(formatPercent(0.456)).toBe('46 %');
+	});
+});

@@ -1,0 +1,17 @@
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vite';
+
+const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
+
+/** Builds the command-line parts (demo loader, benchmark) that run outside the web application. */
+export default defineConfig({
+	oxc: { decorator: { legacy: true } },
+	resolve: { alias: { $lib: here('./src/lib') } },
+	build: {
+		ssr: true,
+		outDir: 'build-tools',
+		emptyOutDir: true,
+		target: 'node20',
+		rollupOptions: { input: { demo: here('./demo/main.ts'), bench: here('./bench/main.ts') } }
+	}
+});

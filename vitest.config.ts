@@ -1,0 +1,26 @@
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vitest/config';
+
+const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
+const shared = {
+	oxc: { decorator: { legacy: true } },
+	resolve: { alias: { $lib: here('./src/lib'), $demo: here('./demo') } }
+};
+
+export default defineConfig({
+	test: {
+		projects: [
+			{ ...shared, test: { name: 'unit', include: ['src/**/*.test.ts', 'demo/**/*.test.ts'] } },
+			{
+				...shared,
+				test: {
+					name: 'db',
+					include: ['tests/db/**/*.test.ts'],
+					testTimeout: 30_000,
+					hookTimeout: 60_000,
+					fileParallelism: false
+				}
+			}
+		]
+	}
+});
