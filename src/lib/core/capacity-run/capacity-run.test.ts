@@ -1,0 +1,126 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { analyseRun, judgeCapacity, parseLog, thinCurve, toStandardConditions } from '.';
+
+const options = { ratedAh: 100, bridgeGaps: false, cutoffV: null };
+/** One hour at 20 A, 3.3 V falling to 3.1 V in a straight line: 20 Ah, 64 Wh, mean 3.2 V. */
+const rowsOf = (line: (t: number, v: number, a: number) => string, stepS = 60) =>
+	Array.from({ length: 3600 / stepS + 1 }, (_, i) => line(i * stepS, 3.3 - (0.2 * i * stepS) / 3600, -20)).join('\n');
+
+describe('a capacity-run log', () => {
+	it('gives the hand-worked charge, energy and means', () => {
+		const run = analyseRun(`time_s,voltage_V,current_A\n${rowsOf((t, v, a) => `${t},${v},${a}`)}`, options);
+		expect(run.capacityAh).toBeCloseTo(20, 9);
+		expect(run.energyWh).toBeCloseTo(64, 9);
+		expect(run.meanVoltageV).toBeCloseTo(3.2, 9);
+		expect(run.currentA).toBeCloseTo(-20, 9);
+		expect(run.cRate).toBeCloseTo(0.2, 9);
+		expect(run.durationS).toBe(3600);
+		expect(run.faults).toEqual([]);
+	});
+	it.each([
+		['semicolons, decimal commas, BOM, mV and mA', `\uFEFFZeit (s);Spannung (mV);Strom (mA)\n${rowsOf((t, v, a) => `${t};${String((v * 1000).toFixed(3)).replace('.', ',')};${a * 1000},0`)}`],
+		['positive discharge current', `Elapsed Time [s],Voltage [V],Current [A]\n${rowsOf((t, v, a) => `${t},${v},${-a}`)}`],
+		['clock times across midnight', `Time,Volts,Amps\n${rowsOf((t, v, a) => `${new Date(Date.UTC(2026, 0, 1, 23, 30) + t * 1000).toISOString().slice(11, 19)},${v},${a}`)}`],
+		['dates with day first', `Date Time;U;I\n${rowsOf((t, v, a) => `${new Date(Date.UTC(2026, 2, 9, 23, 30) + t * 1000).toISOString().replace(/(\d+)-(\d+)-(\d+)T(\d+:\d+:\d+).*/, '$3.$2.$1 $4')};${String(v).replace('.', ',')};${a}`)}`],
+		['tabs, hours and a preamble', `Tester 7\nSerial\t0042\n\nt (h)\tV\tI (A)\tCapacity (Ah)\n${rowsOf((t, v, a) => `${t / 3600}\t${v}\t${a}\t0`)}`],
+		['units inside the cells', `timestamp,cell voltage,cell current\n${rowsOf((t, v, a) => `${t},${v} V,${a} A`)}`]
+	])('reads %s', (_, text) => {
+		const run = analyseRun(text, options);
+		expect(run.capacityAh).toBeCloseTo(20, 6);
+		expect(run.energyWh).toBeCloseTo(64, 5);
+		expect(run.currentA!).toBeCloseTo(-20, 6);
+	});
+	it('names a turned sign and a guessed unit', () => {
+		const run = analyseRun(`time,voltage,current\n${rowsOf((t, v, a) => `${t},${v * 1000},${-a}`)}`, options);
+		expect(run.faults.map((f) => f.code)).toEqual(['unit-guessed', 'unit-guessed', 'sign-flipped']);
+		expect(run.faults[0].message).toContain('taken as mV');
+	});
+	it('leaves out duplicate, backward and unreadable rows and gives their lines', () => {
+		const run = analyseRun('time_s,voltage_V,current_A\n0,3.3,-10\n10,3.3,-10\n10,3.3,-10\nx,?,\n5,3.3,-10\n20,3.29,-10', options);
+		expect(run.faults.map((f) => [f.code, f.row])).toEqual([
+			['duplicate-row', 4],
+			['unreadable-row', 5],
+			['clock-backwards', 6]
+		]);
+		expect(run.capacityAh).toBeCloseTo(200 / 3600, 12);
+	});
+	it('does not count a gap unless told to', () => {
+		const text = `time_s,voltage_V,current_A\n${Array.from({ length: 20 }, (_, i) => `${i * 10},${3.3 - i / 1000},-36`).join('\n')}\n1190,3.2,-36`;
+		const shut = analyseRun(text, options);
+		expect(shut.faults.find((f) => f.code === 'gap')).toMatchObject({ row: 21 });
+		expect(shut.capacityAh).toBeCloseTo(1.9, 9);
+		expect(analyseRun(text, { ...options, bridgeGaps: true }).capacityAh).toBeCloseTo(11.9, 9);
+	});
+	it('counts only the discharge of a log that also charges, whichever the sign', () => {
+		const lines = (sign: number) =>
+			[...Array.from({ length: 10 }, (_, i) => `${i * 60},${3.4 + i / 100},${sign * 30}`), ...Array.from({ length: 61 }, (_, i) => `${(10 + i) * 60},${3.3 - i / 1000},${-sign * 10}`)].join('\n');
+		for (const sign of [1, -1]) {
+			const run = analyseRun(`time_s,voltage_V,current_A\n${lines(sign)}`, options);
+			expect(run.capacityAh).toBeGreaterThan(9.9);
+			expect(run.capacityAh).toBeLessThan(10.2);
+			expect(run.faults.map((f) => f.code)).toContain('charge-in-log');
+		}
+	});
+	it('says when the discharge stopped before its cut-off', () => {
+		expect(analyseRun(`time_s,voltage_V,current_A\n${rowsOf((t, v, a) => `${t},${v},${a}`)}`, { ...options, cutoffV: 2.5 }).faults[0].code).toBe('ends-early');
+	});
+	it('does not depend on how finely a straight line is sampled', () => {
+		fc.assert(
+			fc.property(fc.constantFrom(1, 5, 12, 60, 300), (stepS) => Math.abs(analyseRun(`time_s,voltage_V,current_A\n${rowsOf((t, v, a) => `${t},${v},${a}`, stepS)}`, options).capacityAh - 20) < 1e-9)
+		);
+	});
+	it.each([
+		['', /log is empty/],
+		['a,b,c\n1,2,3', /No header with time, voltage and current/],
+		['time,voltage,current\nlast tuesday,3.3,1\nthen,3.2,1', /not a time that can be read/],
+		['time_s,voltage_V,current_A\n0,3.3,-1', /two readable samples or more, got 1/]
+	])('says what is wrong with %j', (text, message) => expect(() => parseLog(text)).toThrow(message));
+	it('reads month-first dates when the day is beyond 12', () => {
+		const run = analyseRun('time,voltage_V,current_A\n03/31/2026 11:59:00 PM,3.3,-60\n04/01/2026 12:00:00 AM,3.2,-60\n04/01/2026 12:01:00 AM,3.1,-60', options);
+		expect(run.durationS).toBe(120);
+	});
+});
+
+describe('standard conditions', () => {
+	it('adds 5 % at 15 °C less than a whisker of rate', () => {
+		// 1 + 0.005 × 8 = 1.04 at 17 °C, same rate
+		const standard = toStandardConditions({ capacityAh: 200, sdAh: 2 }, 17, 0.2, 0.2);
+		expect(standard.capacityAh).toBeCloseTo(208, 9);
+		// relative: 0.01 and 0.002 × 8 = 0.016
+		expect(standard.sdAh).toBeCloseTo(208 * Math.hypot(0.01, 0.016), 9);
+	});
+	it('refuses more than 5 %', () => expect(() => toStandardConditions({ capacityAh: 200, sdAh: 2 }, 5, 0.2, 0.2)).toThrow(/10\.0 % is more than 5 %/));
+	it('widens the doubt when nobody read the temperature', () => {
+		const standard = toStandardConditions({ capacityAh: 200, sdAh: 0 }, null, null, 0.2);
+		expect(standard).toMatchObject({ capacityAh: 200, correctionFraction: 0 });
+		expect(standard.sdAh).toBeCloseTo(5, 9);
+	});
+});
+
+describe('capacity verdict', () => {
+	const cell = { id: 1, label: 'H-01' };
+	it('calls 224 ± 3 against 230 short', () => {
+		const judged = judgeCapacity(cell, 224, 3, 230);
+		expect(judged.outcome).toBe('short');
+		expect(judged.probabilityShort).toBeCloseTo(0.97725, 5);
+	});
+	it('is unsure in between and says what would decide', () => {
+		const judged = judgeCapacity(cell, 228, 3, 230);
+		expect(judged.outcome).toBe('unsure');
+		expect(judged.verdict.next).toContain('tester');
+	});
+	it('meets above, and an exact figure needs no doubt', () => {
+		expect(judgeCapacity(cell, 236, 3, 230).outcome).toBe('meets');
+		expect(judgeCapacity(cell, 229.9, 0, 230).probabilityShort).toBe(1);
+	});
+	it('refuses a capacity of 0', () => expect(() => judgeCapacity(cell, 0, 1, 230)).toThrow(/capacityAh requires a number above 0/));
+});
+
+it('thins a curve without losing its dip', () => {
+	const values = Array.from({ length: 10000 }, (_, i) => (i === 6543 ? -1 : 1));
+	const kept = thinCurve(values, 100);
+	expect(kept).toContain(6543);
+	expect(kept.length).toBeLessThanOrEqual(202);
+	expect(thinCurve([1, 2, 3], 100)).toEqual([0, 1, 2]);
+});

@@ -1,0 +1,163 @@
+import { seededRandom } from '../shared';
+import { lowerLargest, raiseSmallest } from './branch-and-bound';
+import { matchPairs } from './exact-pairs';
+import { greedyGroups, improveBySwaps, shaken } from './local-search';
+import { SAME_AH, checkProblem, compareCosts, costOf, describeGroups, type Assignment, type MatchGroup, type MatchProblem } from './problem';
+
+export interface MatchProgress {
+	stage: 'arranging' | 'proving' | 'evening' | 'done';
+	/** 0..1 of the time allowed. */
+	fraction: number;
+	smallestGroupAh: number;
+	spreadAh: number;
+}
+
+export interface MatchControl {
+	timeLimitS: number;
+	/** Seconds from any origin. */
+	clockS: () => number;
+	/** Called now and then; return true to stop with the best found so far. */
+	cancelled?: () => boolean;
+	onProgress?: (progress: MatchProgress) => void;
+}
+
+export interface MatchSummary {
+	smallestGroupAh: number;
+	spreadAh: number;
+}
+
+export interface MatchResult extends MatchSummary {
+	groups: MatchGroup[];
+	spares: (number | string)[];
+	/** No arrangement can have a larger smallest group than this. */
+	upperBoundAh: number;
+	/** The smallest group is the largest possible. */
+	proven: boolean;
+	/** And its spread is the least possible with that smallest group. */
+	spreadProven: boolean;
+	/** Smallest group's capacity at the 5 % quantile of its doubt, Ah. */
+	smallestGroupP05Ah: number;
+	/** The first S·P cells taken in the order they came. */
+	arrivalOrder: MatchSummary;
+	cancelled: boolean;
+}
+
+/** Restarts of the local search without improvement before it rests; more rarely helps at these sizes. */
+const RESTARTS = 60;
+
+function summary(problem: MatchProblem, groups: Assignment): MatchSummary {
+	const plain = { ...problem, robust: false };
+	const cost = costOf(plain, groups);
+	return { smallestGroupAh: -cost.shortage, spreadAh: cost.spreadAh };
+}
+
+/** Smallest group and spread of the cells taken as they came. */
+export function arrivalOrderSummary(problem: MatchProblem): MatchSummary {
+	const groups = Array.from({ length: problem.series }, (_, s) => Array.from({ length: problem.parallel }, (_, p) => s * problem.parallel + p));
+	return summary(problem, groups);
+}
+
+/**
+ * Chooses which cells and which group, lexicographically: (1) largest smallest group, (2) least difference between
+ * groups, (3) least spread of group conductance, (4) batch wish. Exact for groups of one and two; for larger groups
+ * branch and bound within the time given, otherwise the best found with a proven bound.
+ * @throws CoreError see {@link checkProblem}
+ */
+export function matchCells(problem: MatchProblem, control: MatchControl): MatchResult {
+	checkProblem(problem);
+	const startS = control.clockS();
+	const elapsed = () => (control.clockS() - startS) / control.timeLimitS;
+	const cancelled = () => control.cancelled?.() ?? false;
+	const report = (stage: MatchProgress['stage'], groups: Assignment) => control.onProgress?.({ stage, fraction: Math.min(1, elapsed()), ...summary(problem, groups) });
+	const stopAt = (share: number) => () => cancelled() || elapsed() > share;
+
+	let groups = arrange(problem, stopAt(0.3), (g) => report('arranging', g));
+	let { proven, spreadProven, bound } = { proven: false, spreadProven: false, bound: meanBound(problem) };
+	if (!problem.robust) {
+		report('proving', groups);
+		({ groups, proven, bound } = prove(problem, groups, bound, stopAt(0.75)));
+		report('evening', groups);
+		({ groups, spreadProven } = even(problem, groups, proven, stopAt(1)));
+	}
+	groups = improveBySwaps(problem, groups, cancelled);
+	report('done', groups);
+	return conclude(problem, groups, { proven, spreadProven, bound, cancelled: cancelled() });
+}
+
+function conclude(problem: MatchProblem, groups: Assignment, found: { proven: boolean; spreadProven: boolean; bound: number; cancelled: boolean }): MatchResult {
+	const described = describeGroups(problem, groups);
+	const used = new Set(groups.flat());
+	const own = summary(problem, groups);
+	return {
+		groups: described,
+		spares: problem.cells.filter((_, i) => !used.has(i)).map((c) => c.id),
+		...own,
+		upperBoundAh: found.proven ? own.smallestGroupAh : found.bound,
+		proven: found.proven,
+		spreadProven: found.spreadProven,
+		smallestGroupP05Ah: Math.min(...described.map((g) => g.capacityAh - 1.6448536269514722 * g.capacitySdAh)),
+		arrivalOrder: arrivalOrderSummary(problem),
+		cancelled: found.cancelled
+	};
+}
+
+/** The smallest of S groups is at most the mean of the best S·P cells. */
+function meanBound(problem: MatchProblem): number {
+	const best = problem.cells.map((c) => c.capacityAh).sort((a, b) => b - a).slice(0, problem.series * problem.parallel);
+	return best.reduce((a, b) => a + b, 0) / problem.series;
+}
+
+function arrange(problem: MatchProblem, shouldStop: () => boolean, onBetter: (groups: Assignment) => void): Assignment {
+	let best = improveBySwaps(problem, greedyGroups(problem), shouldStop);
+	onBetter(best);
+	if (problem.parallel === 1 || (problem.parallel === 2 && !problem.robust)) return best;
+	const random = seededRandom(problem.cells.length * 7919 + problem.series);
+	for (let failures = 0; failures < RESTARTS && !shouldStop(); failures++) {
+		const tried = improveBySwaps(problem, shaken(problem, best, random), shouldStop);
+		if (compareCosts(costOf(problem, tried), costOf(problem, best)) < 0) {
+			best = tried;
+			failures = -1;
+			onBetter(best);
+		}
+	}
+	return best;
+}
+
+function sortedByCapacity(problem: MatchProblem): { order: number[]; capacities: number[] } {
+	const order = problem.cells.map((_, i) => i).sort((a, b) => problem.cells[b].capacityAh - problem.cells[a].capacityAh);
+	return { order, capacities: order.map((i) => problem.cells[i].capacityAh) };
+}
+
+function better(problem: MatchProblem, found: Assignment | null, order: readonly number[], groups: Assignment): Assignment {
+	if (!found) return groups;
+	const mapped = found.map((g) => g.map((i) => order[i]));
+	return compareCosts(costOf(problem, mapped), costOf(problem, groups)) < 0 ? mapped : groups;
+}
+
+function prove(problem: MatchProblem, start: Assignment, bound: number, shouldStop: () => boolean): { groups: Assignment; proven: boolean; bound: number } {
+	const { order, capacities } = sortedByCapacity(problem);
+	if (problem.parallel === 1) return { groups: better(problem, capacities.slice(0, problem.series).map((_, i) => [i]), order, start), proven: true, bound };
+	if (problem.parallel === 2) return { groups: better(problem, matchPairs(capacities, problem.series), order, start), proven: true, bound };
+	const smallest = -costOf(problem, start).shortage;
+	if (smallest >= bound - SAME_AH) return { groups: start, proven: true, bound };
+	const search = raiseSmallest(capacities, problem.series, problem.parallel, smallest, shouldStop);
+	return { groups: better(problem, search.groups, order, start), proven: search.complete, bound };
+}
+
+function even(problem: MatchProblem, start: Assignment, proven: boolean, shouldStop: () => boolean): { groups: Assignment; spreadProven: boolean } {
+	if (problem.parallel <= 2) return { groups: start, spreadProven: true };
+	const { order, capacities } = sortedByCapacity(problem);
+	const cost = costOf(problem, start);
+	const smallest = -cost.shortage;
+	const search = lowerLargest(capacities, problem.series, problem.parallel, smallest, smallest + cost.spreadAh, shouldStop);
+	return { groups: better(problem, search.groups, order, start), spreadProven: proven && search.complete };
+}
+
+/** What one exchange of two cells (or a cell and a spare) does to an assignment given as ids. Positive gains are better. */
+export function costOfMove(problem: MatchProblem, before: (number | string)[][], after: (number | string)[][]): { smallestChangeAh: number; spreadChangeAh: number } {
+	const indexOf = new Map(problem.cells.map((c, i) => [c.id, i]));
+	const asIndices = (groups: (number | string)[][]) => groups.map((g) => g.map((id) => indexOf.get(id)!));
+	const from = summary(problem, asIndices(before));
+	const to = summary(problem, asIndices(after));
+	return { smallestChangeAh: to.smallestGroupAh - from.smallestGroupAh, spreadChangeAh: to.spreadAh - from.spreadAh };
+}

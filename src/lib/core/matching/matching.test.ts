@@ -1,0 +1,138 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { costOfMove, judgeMatch, matchCells, type MatchCell, type MatchControl } from '.';
+
+/** A clock that ticks a little at every look, so that a test never depends on the machine. */
+const control = (timeLimitS = 1000): MatchControl => {
+	let ticks = 0;
+	return { timeLimitS, clockS: () => ++ticks / 100 };
+};
+const cells = (capacities: number[], extra: (i: number) => Partial<MatchCell> = () => ({})): MatchCell[] => capacities.map((capacityAh, i) => ({ id: i + 1, capacityAh, ...extra(i) }));
+
+/** Every way to choose and group, tried: the reference for small cases. */
+function bruteForce(capacities: number[], series: number, parallel: number): { smallest: number; spread: number } {
+	let best = { smallest: -Infinity, spread: Infinity };
+	const groups: number[][] = [];
+	const used = new Set<number>();
+	const visit = () => {
+		if (groups.length === series) {
+			const sums = groups.map((g) => g.reduce((a, i) => a + capacities[i], 0));
+			const smallest = Math.min(...sums);
+			const spread = Math.max(...sums) - smallest;
+			if (smallest > best.smallest + 1e-9 || (Math.abs(smallest - best.smallest) <= 1e-9 && spread < best.spread)) best = { smallest, spread };
+			return;
+		}
+		const choose = (group: number[], from: number) => {
+			if (group.length === parallel) {
+				groups.push(group);
+				group.forEach((i) => used.add(i));
+				visit();
+				group.forEach((i) => used.delete(i));
+				groups.pop();
+				return;
+			}
+			for (let i = from; i < capacities.length; i++) if (!used.has(i)) choose([...group, i], i + 1);
+		};
+		choose([], 0);
+	};
+	visit();
+	return best;
+}
+
+describe('matching by hand', () => {
+	it('folds 4S2P: 10+1, 9+2, 8+3, 7+4', () => {
+		const result = matchCells({ series: 4, parallel: 2, cells: cells([1, 10, 2, 9, 3, 8, 4, 7]) }, control());
+		expect(result.groups.map((g) => g.capacityAh)).toEqual([11, 11, 11, 11]);
+		expect(result).toMatchObject({ smallestGroupAh: 11, spreadAh: 0, proven: true, spreadProven: true, upperBoundAh: 11 });
+		expect(result.arrivalOrder).toEqual({ smallestGroupAh: 11, spreadAh: 0 });
+	});
+	it('takes the largest four of six for 4S1P and leaves the rest as spares', () => {
+		const result = matchCells({ series: 4, parallel: 1, cells: cells([100, 95, 99, 98, 90, 97]) }, control());
+		expect(result).toMatchObject({ smallestGroupAh: 97, spreadAh: 3, proven: true });
+		expect([...result.spares].sort()).toEqual([2, 5]);
+		expect(result.arrivalOrder).toEqual({ smallestGroupAh: 95, spreadAh: 5 });
+	});
+	it('swaps a cell for a spare to lower the largest group', () => {
+		// The four best are 10, 10, 6, 4: folded 14 and 16. With 2 × 8 … the pair sums 14 and 14 need the spare 4.
+		const result = matchCells({ series: 2, parallel: 2, cells: cells([10, 10, 6, 4, 4]) }, control());
+		expect(result).toMatchObject({ smallestGroupAh: 14, spreadAh: 0 });
+		expect(result.spares).toEqual([3]);
+	});
+	it('breaks a tie of capacity by resistance', () => {
+		const result = matchCells({ series: 2, parallel: 2, cells: cells([100, 100, 100, 100], (i) => ({ resistanceMohm: [0.2, 0.2, 0.1, 0.1][i] })) }, control());
+		for (const group of result.groups) expect(group.resistanceMohm!).toBeCloseTo(1 / 15, 9);
+	});
+	it('keeps batches together or apart when all else is equal', () => {
+		const four = cells([100, 100, 100, 100], (i) => ({ batch: i % 2 ? 'a' : 'b' }));
+		const batches = (wish: 'together' | 'apart') => matchCells({ series: 2, parallel: 2, cells: four, batchWish: wish }, control()).groups.map((g) => new Set(g.cellIds.map((id) => Number(id) % 2)).size);
+		expect(batches('together')).toEqual([1, 1]);
+		expect(batches('apart')).toEqual([2, 2]);
+	});
+});
+
+describe('matching against every possibility', () => {
+	it.each([
+		[1, 3, 5],
+		[3, 2, 7],
+		[2, 3, 7],
+		[3, 3, 9],
+		[2, 4, 9]
+	])('%iS%iP of %i cells', (series, parallel, n) => {
+		fc.assert(
+			fc.property(fc.array(fc.integer({ min: 180, max: 240 }), { minLength: n, maxLength: n }), (capacities) => {
+				const best = bruteForce(capacities, series, parallel);
+				const result = matchCells({ series, parallel, cells: cells(capacities) }, control());
+				expect(result.smallestGroupAh).toBeCloseTo(best.smallest, 9);
+				expect(result.spreadAh).toBeCloseTo(best.spread, 9);
+				expect(result.proven && result.spreadProven).toBe(true);
+			}),
+			{ numRuns: 25 }
+		);
+	});
+	it('uses every cell at most once, never beats its bound, never loses to the order of arrival', () => {
+		fc.assert(
+			fc.property(fc.array(fc.double({ min: 90, max: 110, noNaN: true }), { minLength: 24, maxLength: 30 }), (capacities) => {
+				const result = matchCells({ series: 8, parallel: 3, cells: cells(capacities) }, control(2));
+				const used = result.groups.flatMap((g) => g.cellIds);
+				expect(new Set([...used, ...result.spares]).size).toBe(capacities.length);
+				expect(used.length).toBe(24);
+				expect(result.smallestGroupAh).toBeLessThanOrEqual(result.upperBoundAh + 1e-9);
+				expect(result.smallestGroupAh).toBeGreaterThanOrEqual(result.arrivalOrder.smallestGroupAh - 1e-9);
+			}),
+			{ numRuns: 10 }
+		);
+	});
+});
+
+describe('matching with doubt, progress and cancel', () => {
+	it('avoids pairing two doubtful cells when asked to be robust', () => {
+		const doubtful = cells([100, 100, 100, 100], (i) => ({ capacitySdAh: i < 2 ? 8 : 0.1 }));
+		const result = matchCells({ series: 2, parallel: 2, cells: doubtful, robust: true }, control());
+		for (const group of result.groups) expect(group.capacitySdAh).toBeCloseTo(Math.hypot(8, 0.1), 9);
+	});
+	it('reports progress and stops when cancelled, with a usable answer', () => {
+		const stages: string[] = [];
+		let calls = 0;
+		const result = matchCells({ series: 8, parallel: 4, cells: cells(Array.from({ length: 36 }, (_, i) => 200 + ((i * 7919) % 97) / 10)) }, { ...control(), onProgress: (p) => stages.push(p.stage), cancelled: () => ++calls > 20 });
+		expect(stages[0]).toBe('arranging');
+		expect(stages.at(-1)).toBe('done');
+		expect(result.cancelled).toBe(true);
+		expect(result.groups).toHaveLength(8);
+	});
+	it('refuses too few cells, a double id and a nonsense layout by path', () => {
+		expect(() => matchCells({ series: 4, parallel: 2, cells: cells([1, 2, 3]) }, control())).toThrow(/4S2P requires 8 cells, got 3/);
+		expect(() => matchCells({ series: 1, parallel: 2, cells: [{ id: 1, capacityAh: 1 }, { id: 1, capacityAh: 2 }] }, control())).toThrow(/got 1 twice/);
+		expect(() => matchCells({ series: 0, parallel: 2, cells: [] }, control())).toThrow(/series requires a whole number/);
+	});
+});
+
+it('says what a move by hand costs', () => {
+	const problem = { series: 2, parallel: 2, cells: cells([10, 1, 9, 2]) };
+	expect(costOfMove(problem, [[1, 2], [3, 4]], [[1, 3], [2, 4]])).toEqual({ smallestChangeAh: -8, spreadChangeAh: 16 });
+});
+
+it('stops a set that should not be built', () => {
+	const result = matchCells({ series: 2, parallel: 1, cells: cells([100, 80]) }, control());
+	expect(judgeMatch(result, 100)[0]).toMatchObject({ code: 'match-too-uneven', warmth: 'stop' });
+	expect(judgeMatch(matchCells({ series: 2, parallel: 1, cells: cells([100, 99.5]) }, control()), null)[0].warmth).toBe('calm');
+});
