@@ -53,7 +53,7 @@ describe('matching by hand', () => {
 		expect(result.arrivalOrder).toEqual({ smallestGroupAh: 95, spreadAh: 5 });
 	});
 	it('swaps a cell for a spare to lower the largest group', () => {
-		// The four best are 10, 10, 6, 4: folded 14 and 16. With 2 × 8 … the pair sums 14 and 14 need the spare 4.
+		// The four largest fold to 14 and 16; with the second 4 in place of the 6, both groups hold 14.
 		const result = matchCells({ series: 2, parallel: 2, cells: cells([10, 10, 6, 4, 4]) }, control());
 		expect(result).toMatchObject({ smallestGroupAh: 14, spreadAh: 0 });
 		expect(result.spares).toEqual([3]);

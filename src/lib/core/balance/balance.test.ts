@@ -1,0 +1,116 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { checkJoin, estimateTopCharge, isBalanced, judgeProgress, parallelBars, planTopBalance, type BalanceCell, type ChargeReading, type ChargeTargets } from '.';
+
+const charge = { chemistry: 'LFP' as const, totalAh: 824, cells: 4, setV: 3.65, supplyA: 20, leadOhm: 0.01, tailA: 4.12 };
+
+describe('time of a parallel top balance', () => {
+	it('four 206 Ah cells at 35 % on 20 A through 10 mΩ: about 28 h', () => {
+		expect(Math.abs(estimateTopCharge(charge, 0.35).durationS / 3600 - 28)).toBeLessThan(1);
+	});
+	it('10 A through 50 mΩ: about 89 h and below 10 A from the first minute', () => {
+		const slow = estimateTopCharge({ ...charge, supplyA: 10, leadOhm: 0.05, tailA: 0.5 }, 0.35);
+		expect(Math.abs(slow.durationS / 3600 - 89)).toBeLessThan(5);
+		expect(slow.startA).toBeLessThan(10);
+		expect(slow.constantCurrentS).toBe(0);
+	});
+	it('takes longer from emptier, through worse leads, and with less current', () => {
+		fc.assert(
+			fc.property(fc.double({ min: 0.1, max: 0.8, noNaN: true }), fc.double({ min: 0.002, max: 0.01, noNaN: true }), (soc, leadOhm) => {
+				const hours = (more: Partial<typeof charge>, from = soc) => estimateTopCharge({ ...charge, leadOhm, ...more }, from).durationS;
+				expect(hours({}, soc - 0.05)).toBeGreaterThan(hours({}));
+				expect(hours({ leadOhm: leadOhm + 0.01 })).toBeGreaterThanOrEqual(hours({}) - 1);
+				expect(hours({ supplyA: 15 })).toBeGreaterThan(hours({}));
+			}),
+			{ numRuns: 20 }
+		);
+	});
+	it('refuses a set voltage above the limit', () => expect(() => estimateTopCharge({ ...charge, setV: 3.8 }, 0.4)).toThrow(/at most 3\.65 V for LFP, got 3\.8 V/));
+});
+
+const cell = (id: number, more: Partial<BalanceCell> = {}): BalanceCell => ({ id, label: `H-${id}`, capacityAh: 200, socLow: 0.4, socHigh: 0.6, restVoltageV: 3.294, resistanceMohm: 0.175, ...more });
+const setup = { chemistry: 'LFP' as const, chargeLimitV: 3.65, chargeCRate: 0.5, supplyA: 30, leadOhm: 0.005 };
+
+describe('balance plan', () => {
+	it('gives charge as bounds: 4 × 200 Ah at 40 to 60 % need 320 to 480 Ah', () => {
+		const plan = planTopBalance([cell(1), cell(2), cell(3), cell(4)], setup);
+		expect(plan.toDeliverAh.low).toBeCloseTo(320, 9);
+		expect(plan.toDeliverAh.high).toBeCloseTo(480, 9);
+		expect(plan).toMatchObject({ barsNeeded: 6, setV: 3.65, setA: 30, tailA: 4 });
+		expect(plan.durationS.low).toBeGreaterThan((320 / 30) * 3600 * 0.98);
+		expect(plan.durationS.high).toBeGreaterThan(plan.durationS.low);
+	});
+	it('never sets more than the cells take', () => expect(planTopBalance([cell(1)], { ...setup, supplyA: 500 }).setA).toBe(100));
+	it('counts bars, none for a single cell', () => expect([1, 2, 16].map(parallelBars)).toEqual([0, 2, 30]));
+	it('asks for cells', () => expect(() => planTopBalance([], setup)).toThrow(/Match cells first/));
+});
+
+describe('joining', () => {
+	it('passes cells that rest alike', () => expect(checkJoin([cell(1), cell(2, { restVoltageV: 3.296 })]).verdict.code).toBe('join-checked'));
+	it('works the peak current by hand for two cells', () => {
+		// 20 mV over 2 × 0.25 mΩ + 0.2 mΩ = 28.57 A
+		const check = checkJoin([cell(1), cell(2, { restVoltageV: 3.314 })]);
+		expect(check.peakA).toBeCloseTo(0.02 / 0.0007, 6);
+	});
+	it('refuses a full cell among empty ones and says how near it must come', () => {
+		const check = checkJoin([cell(1, { restVoltageV: 3.1 }), cell(2, { restVoltageV: 3.1 }), cell(3, { restVoltageV: 3.45 })]);
+		expect(check.verdict).toMatchObject({ code: 'join-refused', warmth: 'stop', cellIds: [3] });
+		expect(check.verdict.next).toMatch(/within \d+ mV/);
+	});
+	it('does not judge an unread cell', () => expect(checkJoin([cell(1), cell(2, { restVoltageV: null })]).verdict).toMatchObject({ code: 'join-unknown', cellIds: [2] }));
+});
+
+describe('a running charge', () => {
+	const targets: ChargeTargets = { setV: 3.65, setA: 20, tailA: 4, toDeliverAh: { low: 320, high: 480 } };
+	const at = (hours: number, supplyA: number, cellV: number | null = 3.35, supplyV: number | null = 3.65): ChargeReading => ({ timeS: hours * 3600, supplyV, supplyA, cellV, deliveredAh: null });
+	it('counts from Ah at full current', () => {
+		const progress = judgeProgress([at(0, 20), at(10, 20)], targets);
+		expect(progress).toMatchObject({ phase: 'constant-current', deliveredAh: 200, done: false });
+		expect(progress.remainingS!.low).toBeCloseTo((120 / 20) * 3600, 6);
+	});
+	it('calls low current below the set voltage lead drop, and gives the resistance', () => {
+		const progress = judgeProgress([at(0, 7, 3.3), at(1, 7, 3.3)], targets);
+		expect(progress.phase).toBe('lead-limited');
+		expect(progress.leadOhm).toBeCloseTo(0.05, 9);
+	});
+	it('reads the end off a taper that halves every hour: 16 → 8 A, tail 4 A an hour on', () => {
+		const progress = judgeProgress([at(20, 16, 3.64), at(21, 8, 3.645)], targets);
+		expect(progress.phase).toBe('taper');
+		expect(progress.remainingS!.low / 0.7).toBeCloseTo(3600, 3);
+	});
+	it('is done only after 30 minutes of tail with the meter agreeing', () => {
+		const tail = [at(25, 3, 3.65), at(25.3, 2.5, 3.65)];
+		expect(judgeProgress(tail, targets).unmet).toEqual(['Current below 4.0 A for 30 minutes']);
+		expect(judgeProgress([...tail, at(25.6, 2, 3.65)], targets).done).toBe(true);
+		expect(judgeProgress([...tail, at(25.6, 2, 3.6)], targets).unmet[0]).toMatch(/not 3\.600 V/);
+		expect(judgeProgress([...tail, at(25.6, 2, null)], targets).unmet).toEqual(['Meter reading at the cells']);
+	});
+	it('has nothing to say before the first reading and refuses times out of order', () => {
+		expect(judgeProgress([], targets).phase).toBe('not-started');
+		expect(() => judgeProgress([at(2, 5), at(1, 5)], targets)).toThrow(/rising times/);
+	});
+});
+
+describe('is it balanced?', () => {
+	const ask = (groupVoltagesV: number[], currentA = 0) => isBalanced({ chemistry: 'LFP', groupVoltagesV, currentA, groupAh: 200, meterSdV: 0.001 });
+	it('refuses from the plateau and says what to read', () => {
+		const answer = ask([3.331, 3.332, 3.33, 3.331]);
+		expect(answer).toMatchObject({ answer: 'cannot-tell', apartAh: null });
+		expect(answer.verdict.next).toContain('3.45 V');
+	});
+	it('refuses under load and when only some are at the top', () => {
+		expect(ask([3.45, 3.44], 60).verdict.code).toBe('balance-loaded');
+		expect(ask([3.46, 3.335]).verdict.code).toBe('balance-partly');
+	});
+	it('answers at the top: 3.46 against 3.40 V is half a percent, 1 Ah of 200', () => {
+		const answer = ask([3.46, 3.4]);
+		expect(answer.answer).toBe('balanced');
+		expect(answer.apartAh).toBeCloseTo(1, 6);
+	});
+	it('finds them apart at the bottom and limits the claim', () => {
+		const answer = ask([2.93, 3.14]);
+		expect(answer.apartAh).toBeCloseTo(8, 6);
+		expect(answer.verdict.doubt).toContain('nothing about the top');
+	});
+	it('needs two groups', () => expect(() => ask([3.4])).toThrow(/two or more groups/));
+});

@@ -1,0 +1,66 @@
+import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
+import { CoreError, requirePositive } from '../shared';
+import { estimateTopCharge, type ChargeEstimate, type ParallelCharge } from './top-charge';
+
+export interface BalanceCell {
+	id: number;
+	label: string;
+	capacityAh: number;
+	/** Bounds of its charge on arrival, fractions; 0 and 1 when nothing is known. */
+	socLow: number;
+	socHigh: number;
+	restVoltageV: number | null;
+	/** For the joining check; null when not measured. */
+	resistanceMohm: number | null;
+}
+
+export interface BalanceSetup {
+	chemistry: Chemistry;
+	/** The maker's charge limit of a cell, V, and continuous charge C-rate. */
+	chargeLimitV: number;
+	chargeCRate: number;
+	supplyA: number;
+	leadOhm: number;
+}
+
+export interface BalancePlan {
+	/** Charge to deliver if the cells arrived as full as they may be, and as empty, Ah. */
+	toDeliverAh: { low: number; high: number };
+	durationS: { low: number; high: number };
+	atWorst: ChargeEstimate;
+	barsNeeded: number;
+	setV: number;
+	setA: number;
+	tailA: number;
+	/** Voltage the leads will eat at full current, V. */
+	leadDropV: number;
+}
+
+/** Tail below this share of one cell's capacity per hour means full (default). */
+export const TAIL_C_RATE = 0.02;
+
+/** Bars joining n cells in parallel: one a side between neighbours, 2·(n − 1). */
+export function parallelBars(cells: number): number {
+	return Math.max(0, 2 * (cells - 1));
+}
+
+/**
+ * What a parallel top balance of these cells takes: charge and time as bounds, because arrival charge is only known
+ * as bounds; bars; what to set the supply to.
+ * @throws CoreError `no-cells` or the errors of `estimateTopCharge`
+ */
+export function planTopBalance(cells: readonly BalanceCell[], setup: BalanceSetup): BalancePlan {
+	if (cells.length === 0) throw new CoreError('no-cells', 'cells', 'A balance requires cells, got none. Match cells first.');
+	cells.forEach((c, i) => requirePositive(c.capacityAh, `cells.${i}.capacityAh`));
+	const totalAh = cells.reduce((sum, c) => sum + c.capacityAh, 0);
+	const smallestAh = Math.min(...cells.map((c) => c.capacityAh));
+	const missing = (soc: (c: BalanceCell) => number) => cells.reduce((sum, c) => sum + c.capacityAh * (1 - soc(c)), 0);
+	const toDeliverAh = { low: missing((c) => c.socHigh), high: missing((c) => c.socLow) };
+	const setV = Math.min(setup.chargeLimitV, CHEMISTRY_FIGURES[setup.chemistry].chargeLimitV);
+	const setA = Math.min(setup.supplyA, totalAh * setup.chargeCRate);
+	const tailA = TAIL_C_RATE * smallestAh;
+	const charge: ParallelCharge = { chemistry: setup.chemistry, totalAh, cells: cells.length, setV, supplyA: setA, leadOhm: setup.leadOhm, tailA };
+	const atWorst = estimateTopCharge(charge, 1 - toDeliverAh.high / totalAh);
+	const atBest = estimateTopCharge(charge, 1 - toDeliverAh.low / totalAh);
+	return { toDeliverAh, durationS: { low: atBest.durationS, high: atWorst.durationS }, atWorst, barsNeeded: parallelBars(cells.length), setV, setA, tailA, leadDropV: setA * setup.leadOhm };
+}

@@ -1,0 +1,119 @@
+import { CoreError, requireFinite } from '../shared';
+
+/** One look at a running parallel charge. */
+export interface ChargeReading {
+	/** Seconds since the supply was switched on. */
+	timeS: number;
+	supplyV: number | null;
+	supplyA: number;
+	/** Meter at the cells' own terminals, V. */
+	cellV: number | null;
+	/** Charge delivered so far by the supply's counter, Ah; null: integrated from the current. */
+	deliveredAh: number | null;
+}
+
+export interface ChargeTargets {
+	setV: number;
+	setA: number;
+	tailA: number;
+	toDeliverAh: { low: number; high: number };
+}
+
+export interface ChargeProgress {
+	phase: 'not-started' | 'constant-current' | 'lead-limited' | 'taper' | 'held';
+	deliveredAh: number;
+	/** Seconds from the last reading to the tail; null when it cannot be told yet. */
+	remainingS: { low: number; high: number } | null;
+	/** Resistance of leads and clamps from the last reading, Ω; null without both voltages. */
+	leadOhm: number | null;
+	done: boolean;
+	/** What still keeps it from being done, in words. */
+	unmet: string[];
+}
+
+/** The meter at the cells agrees with the set voltage within this, V. */
+const AT_SET_V = 0.015;
+/** Below this share of the set current the supply is no longer at full current. */
+const BELOW_FULL = 0.95;
+/** The tail must last this long, s. */
+export const HOLD_S = 1800;
+/** Readings used for the fit of the taper. */
+const FIT_READINGS = 5;
+/** Doubt of a taper fit on few readings: ± this fraction of the time left. */
+const FIT_DOUBT = 0.3;
+
+function integratedAh(readings: readonly ChargeReading[]): number {
+	const last = readings[readings.length - 1];
+	if (last.deliveredAh !== null) return last.deliveredAh;
+	return readings.slice(1).reduce((sum, r, i) => sum + ((r.supplyA + readings[i].supplyA) / 2) * ((r.timeS - readings[i].timeS) / 3600), 0);
+}
+
+function phaseOf(last: ChargeReading, targets: ChargeTargets): ChargeProgress['phase'] {
+	if (last.supplyA >= BELOW_FULL * targets.setA) return 'constant-current';
+	if (last.cellV !== null && last.cellV < targets.setV - AT_SET_V && last.supplyA > targets.tailA) return 'lead-limited';
+	return last.supplyA <= targets.tailA ? 'held' : 'taper';
+}
+
+/** Seconds until the current reaches the tail, from a straight line through log current (least squares); null when it does not fall. */
+function taperRemainingS(readings: readonly ChargeReading[], targets: ChargeTargets): number | null {
+	const used = readings.filter((r) => r.supplyA < BELOW_FULL * targets.setA && r.supplyA > 0).slice(-FIT_READINGS);
+	if (used.length < 2) return null;
+	const meanT = used.reduce((s, r) => s + r.timeS, 0) / used.length;
+	const meanY = used.reduce((s, r) => s + Math.log(r.supplyA), 0) / used.length;
+	const sxx = used.reduce((s, r) => s + (r.timeS - meanT) ** 2, 0);
+	const slope = used.reduce((s, r) => s + (r.timeS - meanT) * (Math.log(r.supplyA) - meanY), 0) / sxx;
+	if (!(slope < 0)) return null;
+	const endS = meanT + (Math.log(targets.tailA) - meanY) / slope;
+	return Math.max(0, endS - used[used.length - 1].timeS);
+}
+
+/**
+ * Where a parallel charge stands: phase, charge delivered, time left and whether the done rule holds (supply at the
+ * set voltage, tail below the limit for 30 minutes, meter at the cells agrees). Low current with the cells below the
+ * set voltage is lead drop, not "nearly full".
+ * @param readings in time order; empty: not started
+ * @throws CoreError `time-order`, `not-a-number`
+ */
+export function judgeProgress(readings: readonly ChargeReading[], targets: ChargeTargets): ChargeProgress {
+	readings.forEach((r, i) => {
+		requireFinite(r.supplyA, `readings.${i}.supplyA`);
+		if (i > 0 && r.timeS <= readings[i - 1].timeS) throw new CoreError('time-order', `readings.${i}.timeS`, `readings require rising times, got ${r.timeS} s after ${readings[i - 1].timeS} s`);
+	});
+	if (readings.length === 0) return { phase: 'not-started', deliveredAh: 0, remainingS: null, leadOhm: null, done: false, unmet: ['No reading yet'] };
+	const last = readings[readings.length - 1];
+	const phase = phaseOf(last, targets);
+	const deliveredAh = integratedAh(readings);
+	const unmet = unmetConditions(readings, targets);
+	return {
+		phase,
+		deliveredAh,
+		remainingS: remaining(phase, readings, deliveredAh, targets),
+		leadOhm: last.cellV === null || last.supplyV === null || last.supplyA <= 0 ? null : (last.supplyV - last.cellV) / last.supplyA,
+		done: unmet.length === 0,
+		unmet
+	};
+}
+
+function remaining(phase: ChargeProgress['phase'], readings: readonly ChargeReading[], deliveredAh: number, targets: ChargeTargets): ChargeProgress['remainingS'] {
+	const last = readings[readings.length - 1];
+	if (phase === 'held') return { low: 0, high: HOLD_S };
+	if (phase === 'taper') {
+		const fitted = taperRemainingS(readings, targets);
+		return fitted === null ? null : { low: fitted * (1 - FIT_DOUBT), high: fitted * (1 + FIT_DOUBT) + HOLD_S };
+	}
+	if (last.supplyA <= 0) return null;
+	const hours = (ah: number) => (Math.max(0, ah - deliveredAh) / last.supplyA) * 3600;
+	return { low: hours(targets.toDeliverAh.low), high: hours(targets.toDeliverAh.high) * 1.1 + HOLD_S };
+}
+
+function unmetConditions(readings: readonly ChargeReading[], targets: ChargeTargets): string[] {
+	const last = readings[readings.length - 1];
+	const unmet: string[] = [];
+	if (last.supplyV === null || last.supplyV < targets.setV - AT_SET_V) unmet.push(`Supply at ${targets.setV.toFixed(2)} V`);
+	if (last.cellV === null) unmet.push('Meter reading at the cells');
+	else if (Math.abs(last.cellV - targets.setV) > AT_SET_V) unmet.push(`Cells at ${targets.setV.toFixed(2)} V by your meter, not ${last.cellV.toFixed(3)} V`);
+	const lastAbove = readings.map((r) => r.supplyA > targets.tailA).lastIndexOf(true);
+	const tailFrom = readings[lastAbove + 1];
+	if (!tailFrom || last.timeS - tailFrom.timeS < HOLD_S) unmet.push(`Current below ${targets.tailA.toFixed(1)} A for 30 minutes`);
+	return unmet;
+}

@@ -1,0 +1,71 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { CHEMISTRIES } from '../chemistry';
+import { STRATEGIES, checkChain, computeLimits, type LimitsInput } from '.';
+
+const input: LimitsInput = { chemistry: 'LFP', series: 8, parallel: 2, strategy: 'middle-road', cell: { ratedAh: 230 }, measuredGroupAh: 452.4, bms: { continuousA: 150 }, fuseA: 200, cableA: 245 };
+const valuesOf = (more: Partial<LimitsInput> = {}) => Object.fromEntries(computeLimits({ ...input, ...more }).map((v) => [v.key, v]));
+
+describe('limits of an 8S2P middle-road battery, by hand', () => {
+	const v = valuesOf();
+	it.each([
+		['cellHighV', 3.65, 3.45],
+		['cellLowV', 2.7, 3.0],
+		['packHighV', 28.6, 27.6], // 8 × (3.50 + 3.65) / 2, release 8 × 3.45
+		['packLowV', 22.8, 24], // 8 × (2.70 + 3.00) / 2
+		['chargeHotC', 45, 40],
+		['chargeColdC', 5, 9],
+		['dischargeColdC', -20, -16],
+		['dischargeHotC', 60, 55],
+		['absorbV', 28, null],
+		['floatV', 26.8, null],
+		['loadCutoffV', 24, null],
+		['balanceStartV', 3.4, null],
+		['capacityAh', 452.4, null],
+		['tailA', 13.6, null] // 0.03 × 452.4
+	])('%s is %s, release %s', (key, value, release) => expect(v[key]).toMatchObject({ value, release }));
+	it('takes the weakest link: cells 230 A charge and 460 A discharge, BMS 150, fuse 200/1.25, cable 245', () => {
+		expect(v.overCurrentChargeA.value).toBe(150);
+		expect(v.overCurrentDischargeA.reason).toContain('the BMS');
+		expect(valuesOf({ fuseA: 125 }).overCurrentDischargeA).toMatchObject({ value: 100 });
+		expect(valuesOf({ bms: null, fuseA: null, cableA: null }).overCurrentDischargeA).toMatchObject({ value: 460 });
+	});
+	it('gives every value a reason', () => expect(computeLimits(input).every((x) => x.reason.length > 10)).toBe(true));
+	it('says when capacity is only printed', () => expect(valuesOf({ measuredGroupAh: null }).capacityAh).toMatchObject({ value: 460, reason: expect.stringContaining('Printed') }));
+	it('keeps the balance trigger above the resolution of the BMS', () => expect(valuesOf({ bms: { resolutionV: 0.01 } }).balanceTriggerV.value).toBe(0.02));
+	it('stays inside narrower limits of the maker', () => {
+		const narrow = valuesOf({ cell: { ratedAh: 230, chargeLimitV: 3.5, dischargeLimitV: 2.8, chargeColdC: 10 } });
+		expect(narrow.cellHighV.value).toBe(3.5);
+		expect(narrow.absorbV.value).toBeLessThan(8 * 3.5);
+		expect(narrow.cellLowV.value).toBe(2.8);
+		expect(narrow.chargeColdC.value).toBe(10);
+	});
+});
+
+describe('the chain', () => {
+	it('holds for every chemistry, strategy, layout and maker', () => {
+		fc.assert(
+			fc.property(
+				fc.constantFrom(...CHEMISTRIES),
+				fc.constantFrom(...STRATEGIES),
+				fc.integer({ min: 1, max: 32 }),
+				fc.double({ min: -0.1, max: 0.1, noNaN: true }),
+				fc.double({ min: -0.1, max: 0.1, noNaN: true }),
+				(chemistry, strategy, series, up, down) => {
+					const limits = { LFP: [3.65, 2.5], LTO: [2.8, 1.5], NMC: [4.2, 2.8] }[chemistry];
+					const values = computeLimits({ ...input, chemistry, strategy, series, cell: { ratedAh: 100, chargeLimitV: limits[0] + up, dischargeLimitV: limits[1] + down } });
+					expect(checkChain(values, series).map((x) => x.code)).toEqual(['chain-holds']);
+				}
+			)
+		);
+	});
+	it('finds a charger set above the pack trip, a copied cold limit and a release outside', () => {
+		const values = computeLimits(input).map((v) => (v.key === 'absorbV' ? { ...v, value: 29 } : v.key === 'dischargeColdC' ? { ...v, value: 5 } : v.key === 'cellHighV' ? { ...v, release: 3.7 } : v));
+		expect(checkChain(values, 8).map((x) => x.title)).toEqual(['Absorb must stay below pack high', 'Discharge cold must stay below charge cold', 'Cell high never releases properly', 'Discharge too cold never releases properly']);
+	});
+	it('refuses limits that leave no window, and nonsense', () => {
+		expect(() => valuesOf({ cell: { ratedAh: 230, dischargeLimitV: 3.4 } })).toThrow(/leave no window/);
+		expect(() => valuesOf({ series: 0 })).toThrow(/series requires a whole number/);
+		expect(() => valuesOf({ strategy: 'reckless' as never })).toThrow(/strategy requires one of/);
+	});
+});
