@@ -3,7 +3,7 @@ import { defineConfig } from 'vite';
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
-/** Builds the command-line parts (demo loader, benchmark) that run outside the web application. */
+/** Builds what runs outside the web application's own bundle: demo loader, benchmark, server threads. */
 export default defineConfig({
 	oxc: { decorator: { legacy: true } },
 	resolve: { alias: { $lib: here('./src/lib') } },
@@ -12,6 +12,6 @@ export default defineConfig({
 		outDir: 'build-tools',
 		emptyOutDir: true,
 		target: 'node20',
-		rollupOptions: { input: { demo: here('./demo/main.ts'), bench: here('./bench/main.ts') } }
+		rollupOptions: { input: { demo: here('./demo/main.ts'), bench: here('./bench/main.ts'), 'match-thread': here('./src/lib/workers/match-thread.ts') } }
 	}
 });

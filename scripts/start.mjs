@@ -1,0 +1,103 @@
+// npm start / npm run demo: checks the machine, starts a private database, builds, serves on loopback.
+import { spawn, spawnSync } from 'node:child_process';
+import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { MARIADB, checkNode, ensureBuild, ensureDataDir, ensurePackages, ensurePrograms, fail, processIs, root, say } from './steps/machine.mjs';
+import { freePort, startPrivateMariadb } from './steps/private-mariadb.mjs';
+
+const demo = process.argv.includes('--demo');
+const reset = process.argv.includes('--reset');
+const DEFAULT_PORT = 5310;
+const pause = (ms) => new Promise((done) => setTimeout(done, ms));
+
+checkNode();
+const folder = ensureDataDir();
+const runFile = join(folder, 'running.json');
+
+refuseSecondStart();
+ensurePackages();
+if (!process.env.DATABASE_URL) ensurePrograms([MARIADB]);
+ensureBuild();
+
+let stopping = false;
+let server = null;
+let database = null;
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stopAll(0));
+
+await stopLeftOverServer();
+writeFileSync(runFile, JSON.stringify({ pid: process.pid }));
+database = process.env.DATABASE_URL ? null : await startPrivateMariadb(folder);
+const url = process.env.DATABASE_URL ?? database.url;
+if (demo && !stopping) {
+	const loaded = spawnSync(process.execPath, [join(root, 'build-tools', 'demo.js'), ...(reset ? ['--reset'] : [])], { cwd: root, stdio: 'inherit', env: { ...process.env, DATABASE_URL: url } });
+	if (loaded.status !== 0) {
+		console.error('\nThe demo scenario could not be loaded; see the message above.\n');
+		await stopAll(1);
+	}
+}
+if (!stopping) await serve();
+
+function readRunFile() {
+	try {
+		return JSON.parse(readFileSync(runFile, 'utf8'));
+	} catch {
+		return null;
+	}
+}
+
+function refuseSecondStart() {
+	if (!existsSync(runFile)) return;
+	const run = readRunFile();
+	if (run && run.pid !== process.pid && processIs(run.pid, 'start.mjs')) fail(`Kind Ember is already running${run.address ? ` at ${run.address}` : ''} (process ${run.pid}). Use that one, or stop it with Ctrl-C where it was started.`);
+}
+
+/** A start that was killed leaves its server behind; the database is looked after where it is started. */
+async function stopLeftOverServer() {
+	const pid = readRunFile()?.serverPid;
+	if (!pid || !processIs(pid, 'build/index.js')) return;
+	process.kill(pid, 'SIGTERM');
+	for (let i = 0; i < 50 && processIs(pid, 'build/index.js'); i++) await pause(100);
+	if (processIs(pid, 'build/index.js')) process.kill(pid, 'SIGKILL');
+}
+
+async function serve() {
+	const port = process.env.PORT ? Number(process.env.PORT) : await freePort(DEFAULT_PORT);
+	const address = `http://127.0.0.1:${port}`;
+	const env = { ...process.env, DATABASE_URL: url, HOST: '127.0.0.1', PORT: String(port), ORIGIN: address, BODY_SIZE_LIMIT: '80M', SHUTDOWN_TIMEOUT: '5', KIND_EMBER_TOOLS: join(root, 'build-tools'), NODE_ENV: 'production' };
+	server = spawn(process.execPath, [join(root, 'build', 'index.js')], { cwd: root, env, stdio: ['ignore', 'ignore', 'inherit'], detached: true });
+	server.once('exit', (code) => {
+		server = null;
+		if (!stopping) {
+			console.error(`\nThe application ended by itself (code ${code}).`);
+			void stopAll(1);
+		}
+	});
+	writeFileSync(runFile, JSON.stringify({ pid: process.pid, serverPid: server.pid, databasePid: database?.pid ?? null, address }));
+	for (let i = 0; i < 300 && !stopping; i++) {
+		const well = await fetch(`${address}/api/v1/health`).then((r) => r.ok, () => false);
+		if (well) {
+			say(`\nKind Ember is at ${address}\nCtrl-C stops it.\n`);
+			return;
+		}
+		await pause(100);
+	}
+	if (!stopping) {
+		console.error('The application did not answer in 30 s; see the messages above.');
+		await stopAll(1);
+	}
+}
+
+async function stopAll(code) {
+	if (stopping) return;
+	stopping = true;
+	say('\nStopping …');
+	const running = server;
+	if (running) {
+		running.kill('SIGTERM');
+		for (let i = 0; i < 80 && server; i++) await pause(100);
+		if (server) running.kill('SIGKILL');
+	}
+	await database?.stop();
+	rmSync(runFile, { force: true });
+	process.exit(code);
+}

@@ -1,0 +1,33 @@
+import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
+import { DEFAULT_SETTINGS } from '$lib/core/units';
+import { migrate } from '$lib/server/db/connection';
+import { SECURITY_HEADERS, allowedHosts, refusal } from '$lib/server/http/guard';
+import { log } from '$lib/server/log';
+import { readSettings } from '$lib/server/services/settings-service';
+
+const hosts = allowedHosts();
+
+export const init: ServerInit = async () => {
+	if (process.env.DATABASE_URL) await migrate();
+};
+
+function withHeaders(response: Response): Response {
+	for (const [name, value] of Object.entries(SECURITY_HEADERS)) response.headers.set(name, value);
+	return response;
+}
+
+export const handle: Handle = async ({ event, resolve }) => {
+	const refused = refusal(event.request, hosts);
+	if (refused) return withHeaders(refused);
+	const isPage = !event.url.pathname.startsWith('/api/');
+	// A page can be drawn in the default style when the database is away; its own load says what is wrong.
+	event.locals.settings = isPage ? await readSettings().catch(() => DEFAULT_SETTINGS) : DEFAULT_SETTINGS;
+	const response = await resolve(event, { transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.settings.theme) });
+	return withHeaders(response);
+};
+
+export const handleError: HandleServerError = ({ error, status }) => {
+	if (status === 404) return { message: 'There is nothing at this address.', code: 'not-found' };
+	log.error({ err: error }, 'unexpected error');
+	return { message: 'Something went wrong here. What you stored is safe; try again.', code: 'unexpected' };
+};

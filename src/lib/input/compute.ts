@@ -1,0 +1,75 @@
+import { Type } from 'class-transformer';
+import { ArrayMinSize, IsArray, IsDefined, IsObject, ValidateNested } from 'class-validator';
+import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
+import { STRATEGIES, type Strategy } from '$lib/core/limits';
+import { BATCH_WISHES, type BatchWish } from '$lib/core/matching';
+import { AtMost, Maybe, Num, OneOf, Text, Whole, YesNo } from './fields';
+
+export class SocBoundsInput {
+	@OneOf(CHEMISTRIES) chemistry!: Chemistry;
+	@Num(-100, 100) restVoltageV!: number;
+	@Num(0, 1) meterSdV!: number;
+	@Num(0, 1e9) restS!: number;
+}
+
+export class MatchCellInput {
+	/** A text or a number; compared as it is. */
+	@IsDefined({ message: 'id is required' }) id!: number | string;
+	@Num(0.001, 100_000) capacityAh!: number;
+	@Maybe() @Num(0, 10_000) capacitySdAh?: number | null;
+	@Maybe() @Num(0.0001, 1e6) resistanceMohm?: number | null;
+	@Maybe() @Text(60) batch?: string | null;
+}
+
+export class MatchInput {
+	@Whole(1, 128) series!: number;
+	@Whole(1, 64) parallel!: number;
+	@IsArray() @ArrayMinSize(1) @AtMost(2000) @ValidateNested({ each: true }) @Type(() => MatchCellInput) cells!: MatchCellInput[];
+	@Maybe() @Num(0.05, 60) timeLimitS?: number;
+	@Maybe() @OneOf(BATCH_WISHES) batchWish?: BatchWish;
+	@Maybe() @YesNo() robust?: boolean;
+}
+
+export class CellLimitsInput {
+	@Num(0.1, 10_000) ratedAh!: number;
+	@Maybe() @Num(1, 5) chargeLimitV?: number | null;
+	@Maybe() @Num(0.5, 4.5) dischargeLimitV?: number | null;
+	@Maybe() @Num(-60, 100) chargeColdC?: number | null;
+	@Maybe() @Num(0, 120) chargeHotC?: number | null;
+	@Maybe() @Num(-60, 100) dischargeColdC?: number | null;
+	@Maybe() @Num(0, 120) dischargeHotC?: number | null;
+	@Maybe() @Num(0.01, 50) chargeCRate?: number | null;
+	@Maybe() @Num(0.01, 50) dischargeCRate?: number | null;
+}
+
+export class BmsInput {
+	@Maybe() @Num(1, 10_000) continuousA?: number | null;
+	@Maybe() @Num(1, 10_000) chargeA?: number | null;
+	@Maybe() @Num(0.0001, 0.2) resolutionV?: number | null;
+}
+
+export class LimitsRequest {
+	@OneOf(CHEMISTRIES) chemistry!: Chemistry;
+	@Whole(1, 128) series!: number;
+	@Whole(1, 64) parallel!: number;
+	@OneOf(STRATEGIES) strategy!: Strategy;
+	@IsDefined({ message: 'cell is required' }) @IsObject() @ValidateNested() @Type(() => CellLimitsInput) cell!: CellLimitsInput;
+	@Maybe() @Num(0.1, 100_000) measuredGroupAh?: number | null;
+	@Maybe() @IsObject() @ValidateNested() @Type(() => BmsInput) bms?: BmsInput | null;
+	@Maybe() @Num(1, 10_000) fuseA?: number | null;
+	@Maybe() @Num(1, 10_000) cableA?: number | null;
+}
+
+export class FadeObservationInput {
+	@Num(0, 100) ageYears!: number;
+	@Num(0, 1e6) efc!: number;
+	@Num(0.001, 100_000) capacityAh!: number;
+	@Num(0.0001, 100_000) sdAh!: number;
+}
+
+export class FadeRequest {
+	@Num(0.1, 100_000) ratedAh!: number;
+	@Num(0.05, 0.99) endFraction!: number;
+	@IsArray() @AtMost(500) @ValidateNested({ each: true }) @Type(() => FadeObservationInput) observations!: FadeObservationInput[];
+	@Num(0, 10_000) efcPerYear!: number;
+}

@@ -1,0 +1,40 @@
+import 'reflect-metadata';
+import { plainToInstance } from 'class-transformer';
+import { validateSync, type ValidationError } from 'class-validator';
+
+export interface FieldFault {
+	/** Dotted path of the field, e.g. `cells.3.capacityAh`. */
+	path: string;
+	message: string;
+}
+
+/** Input that did not pass validation; every bad field with its path. */
+export class InputError extends Error {
+	readonly code = 'invalid-input';
+	constructor(readonly faults: FieldFault[]) {
+		super(faults.map((f) => `${f.path}: ${f.message}`).join('; '));
+		this.name = 'InputError';
+	}
+}
+
+function flatten(errors: readonly ValidationError[], prefix = ''): FieldFault[] {
+	return errors.flatMap((error) => {
+		const path = `${prefix}${error.property}`;
+		const own = [...new Set(Object.values(error.constraints ?? {}))].map((message) => ({ path, message }));
+		return [...own, ...flatten(error.children ?? [], `${path}.`)];
+	});
+}
+
+export type InputClass<T extends object> = new () => T;
+
+/**
+ * The input as an instance of its class, or an {@link InputError} that names every bad field. Unknown fields are refused.
+ * @param partial for a change: missing fields are left alone
+ */
+export function validated<T extends object>(kind: InputClass<T>, plain: unknown, partial = false): T {
+	if (typeof plain !== 'object' || plain === null || Array.isArray(plain)) throw new InputError([{ path: '', message: 'The body requires a JSON object' }]);
+	const instance = plainToInstance(kind, plain, { exposeDefaultValues: !partial });
+	const errors = validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, skipMissingProperties: partial, forbidUnknownValues: true, stopAtFirstError: true });
+	if (errors.length) throw new InputError(flatten(errors));
+	return instance;
+}

@@ -1,0 +1,22 @@
+import type { Knex } from 'knex';
+import * as first from './001-first-bench';
+
+interface Migration {
+	name: string;
+	up(knex: Knex): Promise<void>;
+}
+
+/** In order; names are recorded in the database and never change. */
+const MIGRATIONS: Migration[] = [{ name: '001-first-bench', up: first.up }];
+
+/** Knex reads migrations from this list instead of a folder, so that they are part of the build. */
+export const migrationSource: Knex.MigrationSource<Migration> = {
+	getMigrations: async () => MIGRATIONS,
+	getMigrationName: (migration) => migration.name,
+	getMigration: async (migration) => ({
+		up: migration.up,
+		down: async () => {
+			throw new Error('Migrations only go forward');
+		}
+	})
+};

@@ -1,0 +1,97 @@
+import { WARMTHS, warmestFirst, type Verdict, type Warmth } from '$lib/core/shared';
+import { banks, type Bank, type CellType } from '../db/tables';
+import { balanceState } from './balance-service';
+import { bankWithType, deliveryTrays } from './delivery-service';
+import { limitsState } from './limits-service';
+import { currentPlacements } from './match-service';
+import { bankCapacities } from './run-service';
+import { serveState } from './serve-service';
+
+export const STAGES = ['plan', 'receive', 'test', 'match', 'balance', 'build', 'limits', 'prove', 'serve'] as const;
+export type Stage = (typeof STAGES)[number];
+
+export interface StageStatus {
+	stage: Stage;
+	/** Not part of the product yet: shown, not entered. */
+	available: boolean;
+	/** What is open, in a word or two; null when nothing is. */
+	open: string | null;
+	warmth: Warmth;
+	done: boolean;
+}
+
+export interface RunningWork {
+	what: string;
+	figures: string;
+	/** When it should need a person, ISO; null when that cannot be told. */
+	needsYouFrom: string | null;
+	needsYouUntil: string | null;
+	fraction: number | null;
+}
+
+export interface BankOverview {
+	bank: Bank;
+	cellType: CellType | null;
+	stages: StageStatus[];
+	/** The stage to go on with. */
+	current: Stage;
+	running: RunningWork | null;
+	/** Warmest verdict of all stages. */
+	needs: (Verdict & { stage: Stage })[];
+	warmth: Warmth;
+}
+
+const status = (stage: Stage, open: string | null, warmth: Warmth, done: boolean, available = true): StageStatus => ({ stage, available, open, warmth, done });
+
+/** A bank's stages, what is running and what needs a person; the figures behind home, rail and header. */
+export async function bankOverview(bankId: number): Promise<BankOverview> {
+	const { bank, cellType } = await bankWithType(bankId);
+	const [trays, { capacities }, placed, balance, limits, serve] = await Promise.all([deliveryTrays(bankId), bankCapacities(bankId), currentPlacements(bankId), balanceState(bankId), limitsState(bankId), serveState(bankId)]);
+	const inService = bank.inServiceOn !== null || serve.checks.length > 0;
+	const receive = trays.flatMap((t) => t.judgement.verdicts);
+	const unread = receive.filter((v) => v.code === 'not-read').flatMap((v) => v.cellIds).length;
+	const untested = capacities.filter((c) => c.capacityAh === null).length;
+	const needed = bank.series * bank.parallel * bank.batteries;
+	const testVerdicts = capacities.flatMap((c) => (c.judgement ? [c.judgement.verdict] : []));
+	const doneBalance = balance.progress?.done === true || (balance.run?.endedAt ?? null) !== null;
+	const warm = (verdicts: readonly Verdict[]) => warmestFirst(verdicts)[0]?.warmth ?? 'calm';
+	const attention = (verdicts: readonly Verdict[]) => verdicts.filter((v) => WARMTHS.indexOf(v.warmth) >= 2).length;
+	const count = (n: number) => (n > 0 ? String(n) : null);
+	const stages: StageStatus[] = [
+		status('plan', cellType ? null : '1', cellType ? 'calm' : 'open', cellType !== null),
+		status('receive', count(attention(receive)) ?? count(unread), attention(receive) ? warm(receive) : unread ? 'open' : 'calm', capacities.length >= needed && unread === 0),
+		status('test', count(inService ? 0 : untested), 'calm', capacities.length >= needed && untested === 0),
+		status('match', placed.length === 0 && capacities.length >= needed && untested === 0 ? '1' : null, placed.length === 0 && capacities.length >= needed && untested === 0 ? 'open' : 'calm', placed.length > 0),
+		status('balance', balance.run && !doneBalance ? '1' : null, balance.run && !doneBalance ? 'open' : 'calm', doneBalance),
+		status('build', null, 'calm', inService, false),
+		status('limits', limits.plan ? null : count(placed.length > 0 ? 1 : 0), warm(limits.plan ? limits.verdicts : []), limits.plan !== null),
+		status('prove', null, 'calm', inService, false),
+		status('serve', count(inService ? attention(serve.verdicts) : 0), inService ? warm(serve.verdicts) : 'calm', false)
+	];
+	const of = (stage: Stage, verdicts: readonly Verdict[]) => verdicts.map((v) => ({ ...v, stage }));
+	const needs = warmestFirst([...of('receive', receive), ...of('test', testVerdicts), ...of('balance', balance.run && balance.join && !doneBalance && placed.length ? [balance.join.verdict] : []), ...of('limits', limits.plan ? limits.verdicts : []), ...of('serve', inService ? serve.verdicts : [])]) as (Verdict & { stage: Stage })[];
+	const current = inService ? 'serve' : (stages.find((s) => s.available && !s.done)?.stage ?? 'serve');
+	return { bank, cellType, stages, current, running: runningWork(bank, balance), needs, warmth: needs[0]?.warmth ?? 'calm' };
+}
+
+function runningWork(bank: Bank, balance: Awaited<ReturnType<typeof balanceState>>): RunningWork | null {
+	const { run, progress, plan, readings } = balance;
+	if (!run || !run.startedAt || run.endedAt || !progress || !plan) return null;
+	const last = readings.at(-1);
+	const from = Date.parse(last?.readAt ?? run.startedAt);
+	const remaining = progress.remainingS ?? (last ? null : plan.durationS);
+	return {
+		what: `Top balance of ${bank.name}`,
+		figures: last ? `${last.supplyA.toFixed(1)} A · ${(last.cellV ?? last.supplyV)?.toFixed(2) ?? '–'} V` : 'no reading yet',
+		needsYouFrom: remaining ? new Date(from + remaining.low * 1000).toISOString() : null,
+		needsYouUntil: remaining ? new Date(from + remaining.high * 1000).toISOString() : null,
+		fraction: Math.min(1, progress.deliveredAh / ((plan.toDeliverAh.low + plan.toDeliverAh.high) / 2))
+	};
+}
+
+/** Every bank, warmest first. */
+export async function allOverviews(): Promise<BankOverview[]> {
+	const all = await banks.all({});
+	const overviews = await Promise.all(all.map((b) => bankOverview(b.id)));
+	return overviews.sort((a, b) => WARMTHS.indexOf(b.warmth) - WARMTHS.indexOf(a.warmth) || Number(b.running !== null) - Number(a.running !== null));
+}

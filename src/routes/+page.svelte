@@ -1,0 +1,1 @@
+<h1>Kind Ember</h1>

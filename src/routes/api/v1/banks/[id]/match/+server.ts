@@ -1,0 +1,7 @@
+import { MatchGroupsInput } from '$lib/input/records';
+import { validated } from '$lib/input/validate';
+import { endpoint, idOf, jsonBody } from '$lib/server/http/endpoint';
+import { acceptMatch } from '$lib/server/services/match-service';
+import type { RequestHandler } from './$types';
+
+export const POST: RequestHandler = endpoint(async ({ params, request }) => ({ items: await acceptMatch(idOf(params.id!, 'bank'), validated(MatchGroupsInput, await jsonBody(request))) }), 201);
