@@ -1,3 +1,6 @@
 declare module 'class-transformer/cjs/storage.js' {
-	export const defaultMetadataStorage: object;
+	import type { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+
+	type Options = NonNullable<Parameters<typeof validationMetadatasToSchemas>[0]>;
+	export const defaultMetadataStorage: Options['classTransformerMetadataStorage'];
 }

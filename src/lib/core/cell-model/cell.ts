@@ -1,5 +1,5 @@
-import { restVoltageCurve, type Chemistry, type MonotoneCurve, HYSTERESIS_V } from '../chemistry';
-import { requireFinite, requirePositive } from '../shared';
+import { HYSTERESIS_V, restVoltageCurve, type Chemistry } from '../chemistry';
+import { requireFinite, requirePositive, type MonotoneCurve } from '../shared';
 
 /** What a cell truly is; nobody at the bench can see this. */
 export interface CellParameters {

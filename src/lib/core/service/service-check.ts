@@ -103,7 +103,7 @@ function driftDoubtAh(check: ServiceCheck, battery: BatteryContext): number {
 }
 
 function driftVerdict(check: ServiceCheck, battery: BatteryContext, driftAh: readonly (number | null)[], sdAh: number): Verdict {
-	const worst = driftAh.reduce((best, d, i) => (d !== null && (best < 0 || Math.abs(d) > Math.abs(driftAh[best]!)) ? i : best), -1);
+	const worst = driftAh.reduce<number>((best, d, i) => (d !== null && (best < 0 || Math.abs(d) > Math.abs(driftAh[best]!)) ? i : best), -1);
 	const amount = driftAh[worst]!;
 	const limit = LOOK_SHARE * battery.groupAh;
 	const apart = Math.abs(amount) > limit;

@@ -1,3 +1,4 @@
+import type { RunningWork, Stage, StageStatus } from '$lib/core/planning';
 import { WARMTHS, warmestFirst, type Verdict, type Warmth } from '$lib/core/shared';
 import { banks, type Bank, type CellType } from '../db/tables';
 import { balanceState } from './balance-service';
@@ -6,28 +7,6 @@ import { limitsState } from './limits-service';
 import { currentPlacements } from './match-service';
 import { bankCapacities } from './run-service';
 import { serveState } from './serve-service';
-
-export const STAGES = ['plan', 'receive', 'test', 'match', 'balance', 'build', 'limits', 'prove', 'serve'] as const;
-export type Stage = (typeof STAGES)[number];
-
-export interface StageStatus {
-	stage: Stage;
-	/** Not part of the product yet: shown, not entered. */
-	available: boolean;
-	/** What is open, in a word or two; null when nothing is. */
-	open: string | null;
-	warmth: Warmth;
-	done: boolean;
-}
-
-export interface RunningWork {
-	what: string;
-	figures: string;
-	/** When it should need a person, ISO; null when that cannot be told. */
-	needsYouFrom: string | null;
-	needsYouUntil: string | null;
-	fraction: number | null;
-}
 
 export interface BankOverview {
 	bank: Bank;

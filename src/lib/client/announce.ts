@@ -1,0 +1,20 @@
+import { toast } from 'svelte-sonner';
+import { ApiProblem } from './api';
+
+const words = (error: unknown) => (error instanceof ApiProblem ? [error.message, ...Object.entries(error.fields).map(([path, message]) => (message.includes(path.split('.').pop()!) ? message : `${path} ${message}`))].join(' ') : 'Something went wrong in this page. Reload it; what was stored is safe.');
+
+/** Tells a person that something was done, with a way back when there is one. */
+export function announce(message: string, undo?: () => void): void {
+	toast(message, undo ? { action: { label: 'Undo', onClick: undo }, duration: 10_000 } : {});
+}
+
+/** Runs something that may be refused and says why; true when it was done. */
+export async function attempt(work: () => Promise<unknown>): Promise<boolean> {
+	try {
+		await work();
+		return true;
+	} catch (error) {
+		toast.error(words(error), { duration: 12_000 });
+		return false;
+	}
+}

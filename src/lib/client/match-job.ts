@@ -1,0 +1,25 @@
+import { proxy, wrap, type Remote } from 'comlink';
+import type { MatchProblem, MatchProgress, MatchResult } from '$lib/core/matching';
+import type { MatchWorker } from '$lib/workers/match-worker';
+
+export interface MatchJob {
+	/** The result; rejects when cancelled. */
+	result: Promise<MatchResult>;
+	cancel(): void;
+}
+
+/** Starts matching in a worker of its own. */
+export function startMatching(problem: MatchProblem, timeLimitS: number, onProgress: (progress: MatchProgress) => void): MatchJob {
+	const worker = new Worker(new URL('../workers/match-worker.ts', import.meta.url), { type: 'module' });
+	const remote = wrap<MatchWorker>(worker) as Remote<MatchWorker>;
+	let cancel = () => {};
+	const result = new Promise<MatchResult>((done, failed) => {
+		cancel = () => {
+			worker.terminate();
+			failed(new Error('cancelled'));
+		};
+		worker.onerror = () => failed(new Error('The matching worker could not run in this browser.'));
+		remote.match(problem, timeLimitS, proxy(onProgress)).then(done, failed).finally(() => worker.terminate());
+	});
+	return { result, cancel: () => cancel() };
+}

@@ -1,0 +1,70 @@
+<script lang="ts">
+	import { extent } from 'd3-array';
+	import { scaleLinear } from 'd3-scale';
+	import { line } from 'd3-shape';
+
+	interface Series {
+		name: string;
+		x: number[];
+		y: number[];
+		/** Drawn strong; the others are quiet context. */
+		strong: boolean;
+	}
+	interface Props {
+		series: Series[];
+		xLabel: string;
+		yLabel: string;
+		height?: number;
+		/** A line across at this y, with its name. */
+		limit?: { y: number; text: string } | null;
+	}
+	let { series, xLabel, yLabel, height = 260, limit = null }: Props = $props();
+	let width = $state(640);
+	const margin = { top: 12, right: 16, bottom: 38, left: 54 };
+
+	const x = $derived(scaleLinear(extent(series.flatMap((s) => s.x)) as [number, number], [margin.left, width - margin.right]).nice());
+	const y = $derived(scaleLinear(extent([...series.flatMap((s) => s.y), ...(limit ? [limit.y] : [])]) as [number, number], [height - margin.bottom, margin.top]).nice());
+	const path = $derived((s: Series) => line<number>().x((i) => x(s.x[i])).y((i) => y(s.y[i]))(s.x.map((_, i) => i)) ?? '');
+</script>
+
+<div bind:clientWidth={width}>
+	<svg viewBox="0 0 {width} {height}" {height} class="w-full" role="img" aria-label="{yLabel} over {xLabel}: {series.map((s) => s.name).join(', ')}">
+		{#each y.ticks(5) as tick (tick)}
+			<line x1={margin.left} x2={width - margin.right} y1={y(tick)} y2={y(tick)} class="grid" />
+			<text x={margin.left - 8} y={y(tick)} dy="0.32em" text-anchor="end" class="figure">{y.tickFormat(5)(tick)}</text>
+		{/each}
+		{#each x.ticks(Math.max(3, width / 110)) as tick (tick)}
+			<text x={x(tick)} y={height - margin.bottom + 18} text-anchor="middle" class="figure">{x.tickFormat(6)(tick)}</text>
+		{/each}
+		{#if limit}
+			<line x1={margin.left} x2={width - margin.right} y1={y(limit.y)} y2={y(limit.y)} class="limit" />
+			<text x={width - margin.right} y={y(limit.y) - 5} text-anchor="end">{limit.text}</text>
+		{/if}
+		{#each series as s (s.name)}<path d={path(s)} class:strong={s.strong} class="curve" />{/each}
+		<text x={(margin.left + width) / 2} y={height - 3} text-anchor="middle">{xLabel}</text>
+		<text x={4} y={margin.top} dy="0.3em">{yLabel}</text>
+	</svg>
+</div>
+
+<style>
+	text {
+		fill: var(--color-base-content);
+		font-size: 0.82rem;
+	}
+	.grid {
+		stroke: var(--line);
+	}
+	.limit {
+		stroke: var(--color-base-content);
+		stroke-dasharray: 5 4;
+	}
+	.curve {
+		fill: none;
+		stroke: color-mix(in oklch, var(--measure-line) 40%, transparent);
+		stroke-width: 1.2;
+	}
+	.curve.strong {
+		stroke: var(--measure-line);
+		stroke-width: 2.6;
+	}
+</style>

@@ -1,0 +1,95 @@
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+	import type { Verdict } from '$lib/core/shared';
+	import { warmestOf } from '$lib/core/shared';
+	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
+
+	interface Props {
+		title: string;
+		subtitle?: string;
+		verdicts: Verdict[];
+		onpick?: (cellId: number) => void;
+		/** Controls beside the title. */
+		tools?: Snippet;
+		children: Snippet;
+	}
+	let { title, subtitle, verdicts, onpick, tools, children }: Props = $props();
+	const needing = $derived(verdicts.filter((v) => v.warmth !== 'calm').length);
+	const warmth = $derived(warmestOf(verdicts));
+</script>
+
+<div class="stage-page">
+	<main class="work">
+		<header class="mb-3 flex flex-wrap items-center justify-between gap-3">
+			<div class="flex flex-wrap items-baseline gap-x-3">
+				<h1>{title}</h1>
+				{#if subtitle}<p class="muted">{subtitle}</p>{/if}
+			</div>
+			{@render tools?.()}
+		</header>
+		{@render children()}
+	</main>
+	<aside class="judged" aria-label="Verdicts">
+		<details class="phone-sheet">
+			<summary class="tap flex cursor-pointer items-center justify-between px-4 font-bold" data-warmth={warmth}>
+				<span>Verdicts</span><span class="figure">{needing ? `${needing} need you` : 'all calm'}</span>
+			</summary>
+			<div class="max-h-[60vh] overflow-y-auto p-3"><VerdictList {verdicts} {onpick} /></div>
+		</details>
+		<div class="wide-list"><VerdictList {verdicts} {onpick} /></div>
+	</aside>
+</div>
+
+<style>
+	.stage-page {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) 20.5rem;
+		min-height: calc(100vh - 3.5rem);
+	}
+	.work {
+		padding: 1rem 1.25rem 2rem;
+		min-width: 0;
+	}
+	.judged {
+		background: var(--color-base-300);
+		border-left: 1px solid var(--line);
+		padding: 1rem;
+	}
+	.phone-sheet {
+		display: none;
+	}
+	@media (max-width: 1023px) {
+		.stage-page {
+			display: block;
+			padding-bottom: 4rem;
+		}
+		.work {
+			padding: 0.75rem;
+		}
+		.wide-list {
+			display: none;
+		}
+		.judged {
+			position: fixed;
+			inset: auto 0 0 0;
+			padding: 0;
+			border-top: 2px solid var(--line);
+			z-index: 20;
+		}
+		.phone-sheet {
+			display: block;
+		}
+		summary[data-warmth='look'],
+		summary[data-warmth='stop'] {
+			border-top: 4px solid var(--ember);
+		}
+	}
+	@media print {
+		.judged {
+			display: none;
+		}
+		.stage-page {
+			display: block;
+		}
+	}
+</style>

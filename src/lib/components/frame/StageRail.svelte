@@ -1,0 +1,88 @@
+<script lang="ts">
+	import { STAGE_NAMES, type StageStatus } from '$lib/core/planning';
+
+	interface Props {
+		bankId: number;
+		stages: StageStatus[];
+		active: string;
+	}
+	let { bankId, stages, active }: Props = $props();
+</script>
+
+<nav aria-label="Stages" class="rail no-print">
+	<ol>
+		{#each stages as { stage, available, open, warmth } (stage)}
+			<li>
+				{#if available}
+					<a href="/banks/{bankId}/{stage}" class="tap stage" aria-current={active === stage ? 'page' : undefined}>
+						<span>{STAGE_NAMES[stage]}</span>
+						{#if open}<span class="figure badge-open" data-warmth={warmth} title={warmth === 'calm' ? `${open} to do` : `${open} need you`}>{open}</span>{/if}
+					</a>
+				{:else}
+					<span class="tap stage later" title="Not part of this version">{STAGE_NAMES[stage]}<span class="sr-only"> (not part of this version)</span></span>
+				{/if}
+			</li>
+		{/each}
+	</ol>
+</nav>
+
+<style>
+	.rail ol {
+		display: flex;
+		flex-direction: column;
+		padding: 1rem 0;
+	}
+	.stage {
+		display: flex;
+		align-items: center;
+		justify-content: space-between;
+		padding: 0 0.9rem 0 1.25rem;
+		border-left: 4px solid transparent;
+	}
+	.stage[aria-current] {
+		font-weight: 700;
+		border-color: var(--color-base-content);
+		background: var(--color-base-300);
+	}
+	a.stage:hover {
+		background: var(--color-base-300);
+	}
+	.later {
+		color: var(--muted);
+		font-style: italic;
+	}
+	.badge-open {
+		min-width: 1.6rem;
+		padding: 0 0.35rem;
+		border-radius: 1rem;
+		text-align: center;
+		font-size: 0.9rem;
+	}
+	.badge-open[data-warmth='open'] {
+		box-shadow: inset 0 0 0 1.5px var(--ember-soft);
+	}
+	.badge-open[data-warmth='look'] {
+		background: oklch(86% 0.09 75);
+		color: oklch(27% 0.016 60);
+		font-weight: 700;
+	}
+	.badge-open[data-warmth='stop'] {
+		background: oklch(50% 0.19 33);
+		color: white;
+		font-weight: 700;
+	}
+	@media (max-width: 1023px) {
+		.rail ol {
+			flex-direction: row;
+			overflow-x: auto;
+			padding: 0;
+		}
+		.stage {
+			padding: 0 0.8rem;
+			gap: 0.4rem;
+			border-left: 0;
+			border-bottom: 4px solid transparent;
+			white-space: nowrap;
+		}
+	}
+</style>

@@ -1,0 +1,87 @@
+<script lang="ts">
+	import { QUANTITY_FIGURES } from '$lib/core/reading';
+	import type { TrayEntry } from './entry.svelte';
+
+	let { entry, meterNote }: { entry: TrayEntry; meterNote: string } = $props();
+	let input: HTMLInputElement;
+	const figures = $derived(QUANTITY_FIGURES[entry.quantity]);
+
+	export function focus() {
+		input?.focus({ preventScroll: true });
+	}
+
+	function onkeydown(event: KeyboardEvent) {
+		if (event.key === 'Enter') {
+			event.preventDefault();
+			entry.enter();
+		}
+	}
+	function onpaste(event: ClipboardEvent) {
+		const text = event.clipboardData?.getData('text') ?? '';
+		if (!/\n/.test(text.trim())) return;
+		event.preventDefault();
+		entry.paste(text);
+	}
+</script>
+
+<section class="entry sheet" aria-label="Entry">
+	<div class="flex items-center gap-4">
+		<label for="entry-field" class="min-w-20"><strong class="text-2xl">{entry.selected?.label ?? 'No cell'}</strong><br /><span class="text-sm muted">{figures.label}, {meterNote}</span></label>
+		<input id="entry-field" bind:this={input} bind:value={entry.text} class="figure field" inputmode="decimal" autocomplete="off" enterkeyhint="next" disabled={!entry.selected} {onkeydown} {onpaste} aria-describedby="entry-note" aria-invalid={entry.error ? true : undefined} placeholder={figures.decimals === 3 ? '0.000' : '0.0'} />
+		<span class="figure text-2xl">{figures.unit}</span>
+	</div>
+	<div class="flex flex-wrap items-center gap-2">
+		<button class="btn btn-primary tap" onclick={() => { entry.enter(); focus(); }}>Next cell <kbd class="kbd-key text-base-content">Enter</kbd></button>
+		<button class="btn tap" disabled={!entry.canUndo} onclick={() => { void entry.undo(); focus(); }}>Undo <kbd class="kbd-key">Ctrl Z</kbd></button>
+		<button class="btn tap" onclick={() => { entry.switchQuantity(entry.quantity === 'restVoltage' ? 'acResistance' : 'restVoltage'); focus(); }}>{entry.quantity === 'restVoltage' ? 'Milliohms' : 'Volts'} <kbd class="kbd-key">R</kbd></button>
+		{#if entry.waiting}<span class="muted" role="status">{entry.waiting} kept here, not yet sent</span>{/if}
+	</div>
+	<div id="entry-note" class="note" aria-live="assertive">
+		{#if entry.error}<p class="ember-text font-semibold">{entry.error}</p>{/if}
+		{#if entry.question}
+			<p class="font-semibold"><span class="ember-text">{entry.question.cell.label}:</span> {entry.question.question.text}</p>
+			<div class="mt-1 flex gap-2">
+				{#if entry.question.question.suggestion !== null}<button class="btn btn-primary tap" onclick={() => { entry.acceptSuggestion(); focus(); }}>Take {entry.question.question.suggestion} {figures.unit}</button>{/if}
+				<button class="btn tap" onclick={() => { entry.question = null; focus(); }}>It is right as typed</button>
+			</div>
+		{/if}
+	</div>
+</section>
+
+<style>
+	.entry {
+		border: 2px solid var(--color-base-content);
+		padding: 0.75rem 1rem;
+		display: grid;
+		grid-template-columns: auto auto;
+		justify-content: space-between;
+		align-items: center;
+		gap: 0.5rem 1.5rem;
+	}
+	.field {
+		font-size: 2.4rem;
+		width: 9.5rem;
+		background: transparent;
+		border-bottom: 2px solid var(--line);
+	}
+	.field:focus {
+		outline: none;
+		border-bottom-color: var(--color-base-content);
+	}
+	.field::placeholder {
+		color: color-mix(in oklch, var(--muted) 55%, transparent);
+	}
+	.note {
+		grid-column: 1 / -1;
+	}
+	@media (max-width: 900px) {
+		.entry {
+			grid-template-columns: minmax(0, 1fr);
+		}
+		.field {
+			width: 100%;
+			min-width: 0;
+			font-size: 2.6rem;
+		}
+	}
+</style>

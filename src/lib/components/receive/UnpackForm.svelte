@@ -1,0 +1,32 @@
+<script lang="ts">
+	import Field from '$lib/components/forms/Field.svelte';
+
+	interface Props {
+		suggestedCount: number;
+		suggestedPrefix: string;
+		fields: Record<string, string>;
+		onunpack: (delivery: { name: string; receivedOn: string; supplier: string | null; cellCount: number; labelPrefix: string; batch: string | null }) => void;
+	}
+	let { suggestedCount, suggestedPrefix, fields, onunpack }: Props = $props();
+	// svelte-ignore state_referenced_locally
+	let form = $state({ name: 'First crate', receivedOn: new Date().toISOString().slice(0, 10), supplier: '', cellCount: suggestedCount, labelPrefix: suggestedPrefix, batch: '' });
+
+	function submit(event: SubmitEvent) {
+		event.preventDefault();
+		onunpack({ ...form, supplier: form.supplier || null, batch: form.batch || null });
+	}
+</script>
+
+<form class="sheet grid gap-4 p-4" onsubmit={submit} novalidate>
+	<h2>Unpack a delivery</h2>
+	<div class="grid gap-3 sm:grid-cols-3">
+		<Field label="Delivery" bind:value={form.name} error={fields.name} />
+		<Field label="Came on" type="date" bind:value={form.receivedOn} error={fields.receivedOn} />
+		<Field label="Supplier" bind:value={form.supplier} />
+		<Field label="Number of cells" type="number" bind:value={form.cellCount} error={fields.cellCount} min="1" />
+		<Field label="Label prefix" bind:value={form.labelPrefix} error={fields.labelPrefix} hint="{form.labelPrefix || 'H'}-01, {form.labelPrefix || 'H'}-02 …" />
+		<Field label="Batch" bind:value={form.batch} />
+	</div>
+	<p class="text-sm muted">Insulated tools, glasses, no rings or watch: every cell can give hundreds of amperes. Keep the terminals covered until you read them.</p>
+	<div><button class="btn btn-primary tap">Lay them on the tray</button></div>
+</form>

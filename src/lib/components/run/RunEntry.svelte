@@ -1,0 +1,103 @@
+<script lang="ts">
+	import Field from '$lib/components/forms/Field.svelte';
+	import type { RunAnalysis } from '$lib/core/capacity-run';
+	import { formatDuration } from '$lib/core/units';
+
+	export interface LogDraft {
+		fileName: string;
+		text: string;
+		analysis: RunAnalysis;
+	}
+	interface Props {
+		cellLabel: string;
+		draft: LogDraft | null;
+		busy: string | null;
+		temperatureUnit: string;
+		onfile: (file: File) => void;
+		onstore: (temperature: number | null, bridgeGaps: boolean) => void;
+		ondrop: () => void;
+		onhand: (capacityAh: number, sdAh: number | null, temperature: number | null) => void;
+	}
+	let { cellLabel, draft, busy, temperatureUnit, onfile, onstore, ondrop, onhand }: Props = $props();
+	let temperature = $state<number | null>(null);
+	let bridgeGaps = $state(false);
+	let hand = $state<{ capacityAh: number | null; sdAh: number | null }>({ capacityAh: null, sdAh: null });
+	const gaps = $derived(draft?.analysis.faults.some((f) => f.code === 'gap') ?? false);
+	let over = $state(false);
+
+	function dropped(event: DragEvent) {
+		event.preventDefault();
+		over = false;
+		const file = event.dataTransfer?.files[0];
+		if (file) onfile(file);
+	}
+</script>
+
+<section class="sheet grid gap-4 p-4" aria-label="Capacity run of {cellLabel}">
+	<h2>Capacity run of {cellLabel}</h2>
+	<Field label="Cell temperature" unit={temperatureUnit} type="number" bind:value={temperature} class="max-w-60" hint="blank widens the doubt" />
+	{#if draft}
+		<div>
+			<p><strong>{draft.fileName}</strong></p>
+			<dl class="figures">
+				<div><dt>Charge</dt><dd class="figure">{draft.analysis.capacityAh.toFixed(2)} Ah</dd></div>
+				<div><dt>Energy</dt><dd class="figure">{draft.analysis.energyWh.toFixed(1)} Wh</dd></div>
+				<div><dt>Mean voltage</dt><dd class="figure">{draft.analysis.meanVoltageV?.toFixed(3) ?? '–'} V</dd></div>
+				<div><dt>Mean current</dt><dd class="figure">{draft.analysis.currentA?.toFixed(2) ?? '–'} A</dd></div>
+				<div><dt>Rate used</dt><dd class="figure">{draft.analysis.cRate?.toFixed(2) ?? '–'} C</dd></div>
+				<div><dt>Time</dt><dd class="figure">{formatDuration(draft.analysis.durationS)}</dd></div>
+			</dl>
+			<p class="text-sm muted">Read as: time “{draft.analysis.columns.time.header}”, voltage “{draft.analysis.columns.voltage.header}” in {draft.analysis.columns.voltage.unit}, current “{draft.analysis.columns.current.header}” in {draft.analysis.columns.current.unit}.</p>
+			{#if draft.analysis.faults.length}
+				<h3 class="mt-2 font-bold">Found in the log</h3>
+				<ul class="list-disc pl-5">
+					{#each draft.analysis.faults as fault, i (i)}<li>{fault.message}</li>{/each}
+				</ul>
+			{:else}<p class="mt-1">No faults found in the log.</p>{/if}
+			{#if gaps}<label class="tap mt-2 flex items-center gap-2"><input type="checkbox" class="checkbox" bind:checked={bridgeGaps} /> The current went on through the gaps: count them</label>{/if}
+		</div>
+		<div class="flex gap-2">
+			<button class="btn btn-primary tap" disabled={busy !== null} onclick={() => onstore(temperature, bridgeGaps)}>Store this run</button>
+			<button class="btn tap" onclick={ondrop}>Leave it</button>
+		</div>
+	{:else}
+		<label class="drop tap" class:over ondragover={(e) => { e.preventDefault(); over = true; }} ondragleave={() => (over = false)} ondrop={dropped}>
+			<span><strong>Choose the tester’s log</strong> or drop it here. CSV with time, voltage, current; any of the usual spellings and units.</span>
+			<input type="file" accept=".csv,.txt,.tsv,text/csv" class="sr-only" aria-label="Log file" onchange={(e) => { const file = e.currentTarget.files?.[0]; if (file) onfile(file); e.currentTarget.value = ''; }} />
+		</label>
+		<form class="flex flex-wrap items-end gap-3" onsubmit={(e) => { e.preventDefault(); if (hand.capacityAh) onhand(Number(hand.capacityAh), hand.sdAh ? Number(hand.sdAh) : null, temperature); }}>
+			<Field label="Or the result by hand" unit="Ah" type="number" bind:value={hand.capacityAh} />
+			<Field label="Doubt, one sd" unit="Ah" type="number" bind:value={hand.sdAh} placeholder="1 % of it" />
+			<button class="btn tap" disabled={!hand.capacityAh || busy !== null}>Store by hand</button>
+		</form>
+	{/if}
+	{#if busy}<p role="status" class="flex items-center gap-2"><progress class="progress w-40"></progress>{busy}</p>{/if}
+</section>
+
+<style>
+	.drop {
+		display: block;
+		border: 2px dashed var(--color-base-content);
+		border-radius: 0.6rem;
+		padding: 1.25rem;
+		cursor: pointer;
+	}
+	.drop.over,
+	.drop:focus-within {
+		background: var(--color-base-300);
+	}
+	.figures {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(8rem, 1fr));
+		gap: 0.5rem 1rem;
+		margin: 0.5rem 0;
+	}
+	dt {
+		font-size: 0.85rem;
+		color: var(--muted);
+	}
+	dd {
+		font-size: 1.15rem;
+		font-weight: 650;
+	}
+</style>

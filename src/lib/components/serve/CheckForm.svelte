@@ -1,0 +1,84 @@
+<script lang="ts">
+	import Choice from '$lib/components/forms/Choice.svelte';
+	import Field from '$lib/components/forms/Field.svelte';
+	import { parseReading, splitPastedColumn } from '$lib/core/reading';
+	import { CoreError } from '$lib/core/shared';
+	import type { CheckContext } from '$lib/core/service';
+	import { fromUserUnits, unitOf, type Settings } from '$lib/core/units';
+
+	export interface NewCheck {
+		checkedAt: string;
+		context: CheckContext;
+		currentA: number;
+		temperatureC: number | null;
+		groupVoltagesV: (number | null)[];
+		notes: string | null;
+	}
+	interface Props {
+		groups: number;
+		units: Settings['units'];
+		onlog: (check: NewCheck) => Promise<boolean>;
+	}
+	let { groups, units, onlog }: Props = $props();
+	const CONTEXTS: readonly { value: CheckContext; text: string }[] = [
+		{ value: 'full', text: 'Full: end of charge' },
+		{ value: 'empty', text: 'Empty' },
+		{ value: 'rest', text: 'At rest' },
+		{ value: 'load', text: 'Under load' }
+	];
+	let context = $state<CheckContext>('full');
+	let date = $state(new Date().toISOString().slice(0, 10));
+	let currentA = $state<number | null>(null);
+	let temperature = $state<number | null>(null);
+	let notes = $state('');
+	// svelte-ignore state_referenced_locally
+	let volts = $state<string[]>(Array.from({ length: groups }, () => ''));
+	let error = $state<string | null>(null);
+
+	function paste(event: ClipboardEvent, from: number) {
+		const lines = splitPastedColumn(event.clipboardData?.getData('text') ?? '');
+		if (lines.length < 2) return;
+		event.preventDefault();
+		volts = volts.map((v, i) => (i >= from && i - from < lines.length ? (lines[i - from] ?? '') : v));
+	}
+	function next(event: KeyboardEvent, i: number) {
+		if (event.key !== 'Enter') return;
+		event.preventDefault();
+		const form = (event.currentTarget as HTMLInputElement).form!;
+		(form.querySelector<HTMLInputElement>(`[name="group-${i + 1}"]`) ?? form.querySelector<HTMLElement>('[type="submit"]'))?.focus();
+	}
+	async function submit(event: SubmitEvent) {
+		event.preventDefault();
+		try {
+			const groupVoltagesV = volts.map((v) => (v.trim() === '' ? null : parseReading(v, 'restVoltage').value));
+			if (groupVoltagesV.filter((v) => v !== null).length < 2) throw new CoreError('few', 'groupVoltagesV', 'Read at least two groups.');
+			if (currentA === null) throw new CoreError('current', 'currentA', 'Give the current, 0 when none flows: it decides what the voltages can tell.');
+			error = null;
+			const done = await onlog({ checkedAt: date, context, currentA: Number(currentA), temperatureC: fromUserUnits(temperature === null ? null : Number(temperature), 'temperature', units), groupVoltagesV, notes: notes || null });
+			if (done) volts = volts.map(() => '');
+		} catch (cause) {
+			error = cause instanceof CoreError ? cause.message : String(cause);
+		}
+	}
+</script>
+
+<form class="sheet grid gap-3 p-4" onsubmit={submit} novalidate>
+	<h2>Log a service check</h2>
+	<Choice label="How does the battery stand?" bind:value={context} options={CONTEXTS} />
+	<div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
+		<Field label="Date" type="date" bind:value={date} />
+		<Field label="Current" unit="A, + into the battery" type="number" bind:value={currentA} />
+		<Field label="Temperature" unit={unitOf('temperature', units)} type="number" bind:value={temperature} />
+		<Field label="Note" bind:value={notes} />
+	</div>
+	<fieldset>
+		<legend class="field-label">Voltage of each group</legend>
+		<div class="grid grid-cols-4 gap-2 sm:grid-cols-8">
+			{#each volts as _, i (i)}
+				<label class="text-sm"><span class="muted">{i + 1}</span><input name="group-{i}" class="input tap figure w-full px-2" inputmode="decimal" bind:value={volts[i]} onpaste={(e) => paste(e, i)} onkeydown={(e) => next(e, i)} aria-label="Group {i + 1}, volts" /></label>
+			{/each}
+		</div>
+	</fieldset>
+	{#if error}<p class="ember-text font-semibold" role="alert">{error}</p>{/if}
+	<div><button type="submit" class="btn btn-primary tap">Log the check</button></div>
+</form>

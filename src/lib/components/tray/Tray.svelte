@@ -1,0 +1,133 @@
+<script lang="ts">
+	import { USUAL_FOOTPRINT, type DrawnCell, type Footprint } from './tray-cell';
+
+	interface Props {
+		cells: DrawnCell[];
+		footprint?: Footprint;
+		selectedId?: number | null;
+		onpick?: (id: number) => void;
+		/** What the tray shows, for those who hear it. */
+		label: string;
+	}
+	let { cells, footprint = USUAL_FOOTPRINT, selectedId = null, onpick, label }: Props = $props();
+
+	const step = (shade: number | null) => (shade === null ? 'none' : Math.min(4, Math.floor(shade * 5)));
+	const spoken = (cell: DrawnCell) => [cell.label, cell.figure ?? 'not read', cell.minor, cell.mark].filter(Boolean).join(', ');
+</script>
+
+<ul class="tray sheet" aria-label={label} style:--aspect={footprint.thicknessMm / footprint.widthMm}>
+	{#each cells as cell (cell.id)}
+		<li>
+			<button class="cell" data-warmth={cell.warmth} data-shade={step(cell.shade)} class:selected={cell.id === selectedId} class:unread={cell.figure === null} aria-pressed={cell.id === selectedId} aria-label={spoken(cell)} onclick={() => onpick?.(cell.id)}>
+				<span class="terminal plus" aria-hidden="true">+</span>
+				<span class="name">{cell.label}</span>
+				<span class="figure main">{cell.figure ?? '·'}</span>
+				<span class="figure minor">{cell.minor ?? ''}</span>
+				<span class="terminal minus" aria-hidden="true">−</span>
+			</button>
+			{#if cell.mark}<span class="mark">{cell.mark}</span>{/if}
+		</li>
+	{/each}
+</ul>
+
+<style>
+	.tray {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(66px, 1fr));
+		gap: 0.9rem 0.45rem;
+		padding: 1rem;
+	}
+	li {
+		display: flex;
+		flex-direction: column;
+		align-items: center;
+	}
+	.cell {
+		width: 100%;
+		max-width: 92px;
+		aspect-ratio: var(--aspect);
+		min-height: 9rem;
+		max-height: 13.5rem;
+		display: flex;
+		flex-direction: column;
+		align-items: center;
+		padding: 0.45rem 0.1rem;
+		border: 1.5px solid color-mix(in oklch, var(--color-base-content) 32%, transparent);
+		border-radius: 0.35rem;
+		background: var(--color-base-100);
+		cursor: pointer;
+	}
+	.cell[data-shade='0'] { background: var(--measure-0); }
+	.cell[data-shade='1'] { background: var(--measure-1); }
+	.cell[data-shade='2'] { background: var(--measure-2); }
+	.cell[data-shade='3'] { background: var(--measure-3); }
+	.cell[data-shade='4'] { background: var(--measure-4); }
+	.unread {
+		border-style: dashed;
+	}
+	.cell[data-warmth='look'] {
+		border-color: var(--ember);
+		box-shadow: 0 0 14px color-mix(in oklch, var(--ember) 70%, transparent);
+	}
+	.cell[data-warmth='stop'] {
+		border: 3px solid var(--stop);
+		box-shadow: 0 0 22px color-mix(in oklch, var(--stop) 90%, transparent);
+	}
+	.selected {
+		outline: 3px solid var(--color-base-content);
+		outline-offset: 2px;
+	}
+	.terminal {
+		width: 52%;
+		max-width: 2.4rem;
+		line-height: 1.15rem;
+		border-radius: 0.2rem;
+		font-weight: 700;
+	}
+	.plus {
+		background: var(--color-base-content);
+		color: var(--color-base-100);
+	}
+	.minus {
+		border: 1.5px solid var(--color-base-content);
+		margin-top: auto;
+	}
+	.name {
+		margin-top: 0.55rem;
+		font-weight: 700;
+		font-size: 0.85rem;
+	}
+	.main {
+		font-size: 1.06rem;
+		font-weight: 650;
+		margin-top: 0.35rem;
+	}
+	.minor {
+		font-size: 0.8rem;
+	}
+	.mark {
+		margin-top: 0.3rem;
+		font-size: 0.82rem;
+		line-height: 1.1;
+		font-weight: 700;
+		text-align: center;
+		color: var(--ember-text);
+	}
+	@media (max-width: 640px) {
+		.tray {
+			grid-template-columns: repeat(5, minmax(0, 1fr));
+			gap: 0.5rem 0.3rem;
+			padding: 0.55rem;
+		}
+		.cell {
+			min-height: 7.2rem;
+			max-height: 7.2rem;
+		}
+		.main {
+			font-size: 0.95rem;
+		}
+		.minor {
+			font-size: 0.72rem;
+		}
+	}
+</style>

@@ -1,0 +1,4 @@
+import { allOverviews } from '$lib/server/services/overview-service';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async () => ({ overviews: await allOverviews() });

@@ -1,0 +1,9 @@
+import { idOf } from '$lib/server/http/endpoint';
+import { loaded } from '$lib/server/http/load';
+import { bankOverview } from '$lib/server/services/overview-service';
+import type { LayoutServerLoad } from './$types';
+
+export const load: LayoutServerLoad = async ({ params, depends }) => {
+	depends('bank:overview');
+	return { overview: await loaded((async () => bankOverview(idOf(params.id, 'bank')))()) };
+};

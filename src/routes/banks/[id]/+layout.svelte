@@ -1,0 +1,37 @@
+<script lang="ts">
+	import { page } from '$app/state';
+	import RunningStrip from '$lib/components/frame/RunningStrip.svelte';
+	import StageRail from '$lib/components/frame/StageRail.svelte';
+	import TopBar from '$lib/components/frame/TopBar.svelte';
+
+	let { data, children } = $props();
+	const bank = $derived(data.overview.bank);
+	const active = $derived(page.url.pathname.split('/')[3] ?? '');
+</script>
+
+<svelte:head><title>{bank.name} · Kind Ember</title></svelte:head>
+<TopBar>
+	<p class="flex items-baseline gap-3"><strong class="text-lg">{bank.name}</strong><span class="figure muted">{bank.series}S{bank.parallel}P{bank.batteries > 1 ? ` × ${bank.batteries}` : ''} · {bank.chemistry}</span></p>
+	{#if data.overview.running}<RunningStrip running={data.overview.running} />{/if}
+</TopBar>
+<div class="frame">
+	<StageRail bankId={bank.id} stages={data.overview.stages} {active} />
+	{#key bank.id}{@render children()}{/key}
+</div>
+
+<style>
+	.frame {
+		display: grid;
+		grid-template-columns: 9.5rem minmax(0, 1fr);
+	}
+	@media (max-width: 1023px) {
+		.frame {
+			display: block;
+		}
+	}
+	@media print {
+		.frame {
+			display: block;
+		}
+	}
+</style>

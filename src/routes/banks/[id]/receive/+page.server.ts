@@ -1,0 +1,5 @@
+import { idOf } from '$lib/server/http/endpoint';
+import { deliveryTrays } from '$lib/server/services/delivery-service';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ params }) => ({ trays: await deliveryTrays(idOf(params.id, 'bank')) });

@@ -1,0 +1,155 @@
+<script lang="ts">
+	import { onMount } from 'svelte';
+	import { tinykeys } from 'tinykeys';
+	import { invalidateAll } from '$app/navigation';
+	import { announce, attempt } from '$lib/client/announce';
+	import { ApiProblem, api } from '$lib/client/api';
+	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import Choice from '$lib/components/forms/Choice.svelte';
+	import EntryBar from '$lib/components/receive/EntryBar.svelte';
+	import ShortcutHelp from '$lib/components/receive/ShortcutHelp.svelte';
+	import UnpackForm from '$lib/components/receive/UnpackForm.svelte';
+	import { TrayEntry } from '$lib/components/receive/entry.svelte';
+	import Tray from '$lib/components/tray/Tray.svelte';
+	import { USUAL_FOOTPRINT, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
+	import { QUANTITY_FIGURES, type Quantity } from '$lib/core/reading';
+	import { warmestOf } from '$lib/core/shared';
+	import { formatDate, formatNumber } from '$lib/core/units';
+
+	let { data } = $props();
+	const bank = $derived(data.overview.bank);
+	const cellType = $derived(data.overview.cellType);
+	let deliveryIndex = $state(0);
+	let unpacking = $state(false);
+	let fields = $state<Record<string, string>>({});
+	const tray = $derived(data.trays[Math.min(deliveryIndex, data.trays.length - 1)] ?? null);
+	const verdicts = $derived(tray?.judgement.verdicts ?? []);
+
+	const entry = new TrayEntry({
+		cells: () => tray?.cells ?? [],
+		chemistry: () => bank.chemistry,
+		expected: () => ({ acResistanceMohm: cellType?.acResistanceMohm ?? null, massKg: cellType?.massKg ?? null }),
+		onStored: () => void invalidateAll(),
+		remove: (id, version) => attempt(() => api.remove(`readings/${id}`, version)).then(() => undefined),
+		onRefused: (message) => announce(message)
+	});
+	let bar = $state<EntryBar | null>(null);
+	let help = $state<ShortcutHelp | null>(null);
+
+	onMount(() => {
+		entry.start();
+		bar?.focus();
+		return tinykeys(window, {
+			'$mod+z': (event) => {
+				event.preventDefault();
+				void entry.undo();
+			},
+			r: (event) => {
+				if (isOtherField(event.target)) return;
+				event.preventDefault();
+				entry.switchQuantity(entry.quantity === 'restVoltage' ? 'acResistance' : 'restVoltage');
+				bar?.focus();
+			},
+			'Shift+?': (event) => {
+				if (isOtherField(event.target)) return;
+				event.preventDefault();
+				help?.toggle();
+			}
+		});
+	});
+	const isOtherField = (target: EventTarget | null) => target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && target.id !== 'entry-field';
+
+	const other = $derived<Quantity>(entry.quantity === 'restVoltage' ? 'acResistance' : 'restVoltage');
+	const drawn = $derived.by((): DrawnCell[] => {
+		if (!tray) return [];
+		const values = tray.cells.map((c) => entry.valueOf(c, entry.quantity));
+		const shades = shadesOf(values);
+		return tray.cells.map((cell, i) => {
+			const own = verdicts.filter((v) => v.cellIds.includes(cell.id) && v.code !== 'not-read');
+			const minor = entry.valueOf(cell, other);
+			return {
+				id: cell.id,
+				label: cell.label,
+				figure: values[i] === null ? null : formatNumber(values[i], QUANTITY_FIGURES[entry.quantity].decimals),
+				minor: minor === null ? null : `${formatNumber(minor, 3)} ${QUANTITY_FIGURES[other].unit}`,
+				shade: shades[i],
+				warmth: warmestOf(own),
+				mark: own.length ? own[0].title.replace(`${cell.label} `, '') : null
+			};
+		});
+	});
+	const known = $derived(tray ? tray.cells.map((c) => entry.valueOf(c, entry.quantity)).filter((v): v is number => v !== null) : []);
+
+	async function unpack(delivery: object) {
+		fields = {};
+		const done = await attempt(async () => {
+			try {
+				await api.post('deliveries', { ...delivery, bankId: bank.id });
+			} catch (error) {
+				fields = error instanceof ApiProblem ? error.fields : {};
+				throw error;
+			}
+		});
+		if (!done) return;
+		unpacking = false;
+		await invalidateAll();
+		deliveryIndex = data.trays.length - 1;
+		entry.start();
+		bar?.focus();
+	}
+	function pick(id: number) {
+		entry.pick(id);
+		bar?.focus();
+	}
+</script>
+
+<StagePage title={tray ? tray.delivery.name : 'Receive'} subtitle={tray ? `${formatDate(tray.delivery.receivedOn, data.settings.dateStyle)} · ${tray.cells.length} cells · ${known.length} read · ${tray.cells.length - known.length} to go` : 'nothing unpacked yet'} {verdicts} onpick={pick}>
+	{#snippet tools()}
+		<div class="flex flex-wrap items-center gap-2">
+			{#if tray}<Choice quiet label="Measure" value={entry.quantity} options={[{ value: 'restVoltage', text: 'Volts' }, { value: 'acResistance', text: 'Milliohms' }, { value: 'temperature', text: 'Temperature' }, { value: 'mass', text: 'Mass' }]} onchange={(q) => { entry.switchQuantity(q as Quantity); bar?.focus(); }} />{/if}
+			<ShortcutHelp bind:this={help} shortcuts={[['Enter', 'keep the reading, next cell'], ['R', 'switch volts and milliohms'], ['Ctrl Z', 'take the last reading back'], ['Ctrl V', 'paste a column down the tray'], ['?', 'these keys']]} />
+		</div>
+	{/snippet}
+	{#if tray}
+		{#if data.trays.length > 1}
+			<div class="mb-3"><Choice label="Delivery" value={String(deliveryIndex)} options={data.trays.map((t, i) => ({ value: String(i), text: t.delivery.name }))} onchange={(i) => (deliveryIndex = Number(i))} /></div>
+		{/if}
+		<div class="phone-order">
+			<Tray cells={drawn} footprint={{ widthMm: cellType?.widthMm ?? USUAL_FOOTPRINT.widthMm, thicknessMm: cellType?.thicknessMm ?? USUAL_FOOTPRINT.thicknessMm }} selectedId={entry.selectedId} onpick={pick} label="Cells of {tray.delivery.name}" />
+			<div class="bar"><EntryBar bind:this={bar} {entry} meterNote={entry.quantity === 'restVoltage' ? 'meter ± 2 mV' : 'four wires'} /></div>
+		</div>
+		<p class="mt-3 flex flex-wrap items-center gap-x-5 gap-y-1 text-[0.95rem] muted">
+			{#if known.length > 1}<span>Shade: {QUANTITY_FIGURES[entry.quantity].label} <span class="figure">{formatNumber(Math.min(...known), QUANTITY_FIGURES[entry.quantity].decimals)}</span> <span class="scale" aria-hidden="true"></span> <span class="figure">{formatNumber(Math.max(...known), QUANTITY_FIGURES[entry.quantity].decimals)} {QUANTITY_FIGURES[entry.quantity].unit}</span></span>{/if}
+			<span>Glow: needs you</span><span>Read every cell before any are joined. Meter the polarity; do not trust the print.</span>
+		</p>
+		<p class="mt-2 flex flex-wrap gap-x-4">
+			{#if entry.selected}<a class="tap inline-flex items-center underline underline-offset-4" href="/cells/{entry.selected.id}">Passport of {entry.selected.label}</a>{/if}
+			<button class="tap underline underline-offset-4" onclick={() => (unpacking = !unpacking)}>Unpack another delivery</button>
+		</p>
+	{/if}
+	{#if !tray || unpacking}
+		<div class="mt-3"><UnpackForm suggestedCount={bank.series * bank.parallel * bank.batteries} suggestedPrefix={bank.name.slice(0, 1).toUpperCase()} {fields} onunpack={unpack} /></div>
+	{/if}
+</StagePage>
+
+<style>
+	.bar {
+		position: sticky;
+		bottom: 0.5rem;
+		margin-top: 0.75rem;
+		z-index: 10;
+	}
+	.scale {
+		display: inline-block;
+		width: 6rem;
+		height: 0.8rem;
+		vertical-align: middle;
+		background: linear-gradient(to right, var(--measure-0), var(--measure-1), var(--measure-2), var(--measure-3), var(--measure-4));
+		border: 1px solid var(--line);
+	}
+	@media (max-width: 1023px) {
+		.bar {
+			bottom: 3.4rem;
+		}
+	}
+</style>

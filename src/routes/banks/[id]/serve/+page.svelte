@@ -1,0 +1,106 @@
+<script lang="ts">
+	import { goto, invalidateAll } from '$app/navigation';
+	import { announce, attempt } from '$lib/client/announce';
+	import { api } from '$lib/client/api';
+	import FadeChart from '$lib/components/charts/FadeChart.svelte';
+	import Choice from '$lib/components/forms/Choice.svelte';
+	import Field from '$lib/components/forms/Field.svelte';
+	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import CheckForm, { type NewCheck } from '$lib/components/serve/CheckForm.svelte';
+	import Tray from '$lib/components/tray/Tray.svelte';
+	import { USUAL_FOOTPRINT, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
+	import { formatDate, formatNumber } from '$lib/core/units';
+
+	let { data } = $props();
+	const bank = $derived(data.overview.bank);
+	const cellType = $derived(data.overview.cellType);
+	const serve = $derived(data.serve);
+	const ratedAh = $derived((cellType?.ratedAh ?? 100) * bank.parallel);
+	const judged = $derived(serve.checks.filter((c) => c.judgement.judged).at(-1) ?? null);
+	let test = $state<{ capacityAh: number | null; sdAh: number | null; efc: number | null; testedAt: string }>({ capacityAh: null, sdAh: null, efc: null, testedAt: new Date().toISOString().slice(0, 10) });
+
+	const drawn = $derived.by((): DrawnCell[] => {
+		const drift = judged?.judgement.driftAh ?? Array.from({ length: bank.series }, () => null);
+		const shades = shadesOf(drift);
+		const volts = judged?.check.groupVoltagesV ?? [];
+		return Array.from({ length: bank.series }, (_, i) => {
+			const warm = drift[i] !== null && Math.abs(drift[i]!) > 0.01 * ratedAh;
+			const slope = serve.driftPerMonthAh[i];
+			return {
+				id: i + 1,
+				label: bank.parallel > 1 ? `Group ${i + 1}` : `${i + 1}`,
+				figure: drift[i] === null ? null : formatNumber(drift[i], 1),
+				minor: volts[i] == null ? null : `${volts[i]!.toFixed(3)} V`,
+				shade: shades[i],
+				warmth: warm ? 'look' : 'calm',
+				mark: warm ? `${Math.abs(drift[i]!).toFixed(1)} Ah ${drift[i]! < 0 ? 'behind' : 'ahead'}${slope !== null && Math.abs(slope) > 0.01 ? `, ${formatNumber(slope, 2)} a month` : ''}` : null
+			};
+		});
+	});
+	async function logCheck(check: NewCheck): Promise<boolean> {
+		const done = await attempt(() => api.post('service-checks', { ...check, bankId: bank.id, battery: data.battery }));
+		if (done) {
+			await invalidateAll();
+			announce('Check kept.');
+		}
+		return done;
+	}
+	async function logTest(event: SubmitEvent) {
+		event.preventDefault();
+		const capacityAh = Number(test.capacityAh);
+		if (!(await attempt(() => api.post('capacity-tests', { bankId: bank.id, battery: data.battery, capacityAh, sdAh: test.sdAh ? Number(test.sdAh) : capacityAh * 0.01, efc: Number(test.efc ?? 0), testedAt: test.testedAt })))) return;
+		test = { ...test, capacityAh: null, sdAh: null };
+		await invalidateAll();
+	}
+	async function takeOut(kind: 'service-checks' | 'capacity-tests', id: number, version: number) {
+		if (!(await attempt(() => api.remove(`${kind}/${id}`, version)))) return;
+		announce('Taken out.', () => void attempt(async () => { await api.restore(`${kind}/${id}`); await invalidateAll(); }));
+		await invalidateAll();
+	}
+	async function pick(position: number) {
+		const placed = data.placements.find((p) => p.position === position);
+		if (placed) await goto(`/cells/${placed.cellId}`);
+	}
+</script>
+
+<StagePage title="Serve" subtitle="{serve.ageYears.toFixed(1)} years in service · {serve.tests.length} capacity tests · {serve.checks.length} checks" verdicts={serve.verdicts}>
+	{#snippet tools()}
+		{#if bank.batteries > 1}<Choice quiet label="Battery" value={String(data.battery)} options={Array.from({ length: bank.batteries }, (_, i) => ({ value: String(i + 1), text: `Battery ${i + 1}` }))} onchange={(b) => void goto(`?battery=${b}`)} />{/if}
+	{/snippet}
+	<div class="grid gap-4">
+		<section>
+			<Tray cells={drawn} onpick={pick} footprint={{ widthMm: cellType?.widthMm ?? USUAL_FOOTPRINT.widthMm, thicknessMm: cellType?.thicknessMm ?? USUAL_FOOTPRINT.thicknessMm }} label="Drift of each group at the top, Ah" />
+			<p class="mt-2 text-[0.95rem] muted">{judged ? `Ah ahead (+) or behind (−) the mean of the others, read ${judged.check.context} on ${formatDate(judged.check.checkedAt, data.settings.dateStyle)}.` : 'No check yet that can tell drift. Read every group at the end of a full charge.'}</p>
+		</section>
+		{#if serve.projection}
+			<section class="sheet p-4" aria-label="Capacity over the years">
+				<h2>Capacity over the years</h2>
+				<FadeChart projection={serve.projection} tests={serve.tests.map((t) => ({ ageYears: t.ageYears, fraction: t.capacityAh / ratedAh, sd: t.sdAh / ratedAh }))} endFraction={bank.endFraction} ageYears={serve.ageYears} />
+				<p class="text-sm muted">Dots: tests ± 2 sd. Band: where the true capacity lies with 95 %. {serve.efcPerYear.toFixed(0)} full cycles a year from here on. Calendar fade {(serve.projection.posterior.a.mean * 100).toFixed(1)} ± {(serve.projection.posterior.a.sd * 100).toFixed(1)} % per √year; cycles {(serve.projection.posterior.b.mean * 1e5).toFixed(1)} ± {(serve.projection.posterior.b.sd * 1e5).toFixed(1)} % per 1000.</p>
+			</section>
+		{/if}
+		<CheckForm groups={bank.series} units={data.settings.units} onlog={logCheck} />
+		<form class="sheet grid items-end gap-3 p-4 sm:grid-cols-5" onsubmit={logTest}>
+			<h2 class="sm:col-span-5">Log a capacity test</h2>
+			<Field label="Date" type="date" bind:value={test.testedAt} />
+			<Field label="Capacity" unit="Ah" type="number" bind:value={test.capacityAh} required />
+			<Field label="Doubt, one sd" unit="Ah" type="number" bind:value={test.sdAh} placeholder="1 % of it" />
+			<Field label="Full cycles so far" unit="EFC" type="number" bind:value={test.efc} />
+			<button class="btn btn-primary tap" disabled={!test.capacityAh}>Log the test</button>
+		</form>
+		<section class="sheet overflow-x-auto p-2">
+			<h2 class="p-2">What was logged</h2>
+			<table class="table">
+				<thead><tr><th>When</th><th>What</th><th>Figures</th><th>Judged</th><th><span class="sr-only">Take out</span></th></tr></thead>
+				<tbody>
+					{#each [...serve.checks].reverse() as { check, judgement } (check.id)}
+						<tr><td class="whitespace-nowrap">{formatDate(check.checkedAt, data.settings.dateStyle)}</td><td>Check, {check.context}</td><td class="figure whitespace-nowrap">{check.currentA.toFixed(1)} A</td><td>{judgement.judged ? judgement.verdicts[0].title : judgement.reason}{check.notes ? ` “${check.notes}”` : ''}</td><td><button class="btn btn-ghost tap" onclick={() => takeOut('service-checks', check.id, check.version)}>Take out</button></td></tr>
+					{/each}
+					{#each [...serve.tests].reverse() as t (t.id)}
+						<tr><td class="whitespace-nowrap">{formatDate(t.testedAt, data.settings.dateStyle)}</td><td>Capacity test</td><td class="figure whitespace-nowrap">{t.capacityAh.toFixed(1)} ± {t.sdAh.toFixed(1)} Ah</td><td>{((t.capacityAh / ratedAh) * 100).toFixed(1)} % of rated, {t.efc.toFixed(0)} EFC{t.notes ? ` “${t.notes}”` : ''}</td><td><button class="btn btn-ghost tap" onclick={() => takeOut('capacity-tests', t.id, t.version)}>Take out</button></td></tr>
+					{/each}
+				</tbody>
+			</table>
+		</section>
+	</div>
+</StagePage>

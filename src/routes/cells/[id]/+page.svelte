@@ -1,0 +1,79 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { attempt } from '$lib/client/announce';
+	import { api } from '$lib/client/api';
+	import CurveChart from '$lib/components/charts/CurveChart.svelte';
+	import TopBar from '$lib/components/frame/TopBar.svelte';
+	import { formatDateTime } from '$lib/core/units';
+
+	let { data } = $props();
+	let text = $state('');
+	let curves = $state<Record<number, { voltageV: number[]; dischargedAh: number[] }>>({});
+	const KINDS = { arrival: 'Arrived', reading: 'Read', run: 'Run', verdict: 'Judged', placement: 'Placed', removal: 'Taken out', note: 'Note' } as const;
+
+	async function addNote(event: SubmitEvent) {
+		event.preventDefault();
+		if (!(await attempt(() => api.post('notes', { cellId: data.cell.id, text })))) return;
+		text = '';
+		await invalidateAll();
+	}
+	async function toggle(runId: number) {
+		if (curves[runId]) {
+			const { [runId]: _, ...rest } = curves;
+			curves = rest;
+			return;
+		}
+		await attempt(async () => {
+			const { curve } = await api.get<{ curve: { voltageV: number[]; dischargedAh: number[] } }>(`runs/${runId}/curve`);
+			curves = { ...curves, [runId]: curve };
+		});
+	}
+</script>
+
+<svelte:head><title>{data.cell.label} · Kind Ember</title></svelte:head>
+<TopBar />
+<main class="mx-auto max-w-3xl p-4">
+	<p><a class="tap inline-flex items-center underline underline-offset-4" href="/banks/{data.bank.id}/receive">{data.bank.name}</a> · {data.delivery.name}</p>
+	<h1>Passport of {data.cell.label}</h1>
+	<p class="muted">{[data.cell.batch ? `Batch ${data.cell.batch}` : null, data.cell.code].filter(Boolean).join(' · ')}</p>
+	<form class="sheet my-4 grid gap-2 p-4" onsubmit={addNote}>
+		<label class="field-label" for="note">Add a note</label>
+		<textarea id="note" class="textarea w-full" rows="2" bind:value={text} maxlength="4000"></textarea>
+		<div><button class="btn btn-primary tap" disabled={!text.trim()}>Keep the note</button></div>
+	</form>
+	<ol class="timeline">
+		{#each [...data.events].reverse() as event, i (i)}
+			<li>
+				<p class="text-sm muted"><strong>{KINDS[event.kind]}</strong> · <time datetime={event.at}>{formatDateTime(event.at, data.settings.dateStyle)}</time></p>
+				<p class="font-semibold whitespace-pre-line">{event.title}</p>
+				{#if event.detail}<p>{event.detail}</p>{/if}
+				{#if event.runId !== null}
+					<button class="btn tap mt-1" aria-expanded={event.runId in curves} onclick={() => toggle(event.runId!)}>{event.runId in curves ? 'Hide the curve' : 'Show the curve'}</button>
+					{#if curves[event.runId]}<CurveChart series={[{ name: data.cell.label, x: curves[event.runId].dischargedAh, y: curves[event.runId].voltageV, strong: true }]} xLabel="Ah taken out" yLabel="V" />{/if}
+				{/if}
+			</li>
+		{/each}
+	</ol>
+</main>
+
+<style>
+	.timeline {
+		border-left: 3px solid var(--line);
+		padding-left: 1.1rem;
+		display: grid;
+		gap: 1rem;
+	}
+	li {
+		position: relative;
+	}
+	li::before {
+		content: '';
+		position: absolute;
+		left: -1.6rem;
+		top: 0.35rem;
+		width: 0.75rem;
+		height: 0.75rem;
+		border-radius: 50%;
+		background: var(--measure-line);
+	}
+</style>
