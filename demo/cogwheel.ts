@@ -17,16 +17,16 @@ const TINKER_105: CellTypeInput = {
 };
 
 const TESTER_GAIN = 0.004;
-const HOURS_INTO_CHARGE = 18;
+const HOURS_INTO_CHARGE = 11;
 const SUPPLY = { supplyA: 30, leadOhm: 0.006 };
 const ARRIVAL_SOC = 0.33;
 
-/** A bicycle workshop in a van: tested, matched, and eighteen hours into its parallel top balance. */
+/** A bicycle workshop in a van: tested, matched, and eleven hours into its parallel top balance. */
 export async function loadCogwheel(random: Random, now: Date): Promise<void> {
 	const type = await cellTypes.insert(TINKER_105);
 	const { id: bankId } = await banks.insert({ name: 'Cogwheel', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 2, batteries: 1, cellTypeId: type.id, notes: 'Mobile bicycle workshop: compressor, truing-stand lights, coffee.', endFraction: 0.8 });
 	const delivery = await createRecord(recordKind('deliveries'), { bankId, name: 'Two boxes of five', receivedOn: daysBefore(now, 34).slice(0, 10), supplier: 'Weir Lane Components', cellCount: 10, labelPrefix: 'C', batch: 'T-0519' });
-	const crate = drawCrate(random, { ratedAh: 105, count: 10, capacityMean: 1.022, capacitySd: 0.006, soc: ARRIVAL_SOC });
+	const crate = drawCrate(random, { ratedAh: 105, count: 10, capacityMean: 1.03, capacitySd: 0.006, soc: ARRIVAL_SOC });
 	crate[3].truth.capacityAh = 100.4;
 	crate[7].truth.capacityAh = 104.9;
 	const rows = await cells.all({ deliveryId: delivery.id });
@@ -48,7 +48,7 @@ async function loadBalance(random: Random, bankId: number, now: Date): Promise<v
 	const { plan, cells: balancing } = await balanceState(bankId);
 	const totalAh = balancing.reduce((sum, c) => sum + c.capacityAh, 0);
 	const charge = { chemistry: 'LFP' as const, totalAh, cells: balancing.length, setV: plan!.setV, tailA: plan!.tailA, ...SUPPLY };
-	for (const hours of [0.2, 3, 6.5, 10, 14, 17.6]) {
+	for (const hours of [0.2, 2, 4.5, 7, 9, 10.7]) {
 		const supplyA = Math.min(SUPPLY.supplyA, estimateTopCharge(charge, ARRIVAL_SOC + (hours * SUPPLY.supplyA) / totalAh).startA);
 		const cellV = 3.325 + hours * 0.0022;
 		await createRecord(recordKind('balance-readings'), {

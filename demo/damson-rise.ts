@@ -35,7 +35,7 @@ export async function loadDamsonRise(random: Random, now: Date): Promise<void> {
 	await acceptMatch(bankId, { groups: match.groups.map((g) => g.cellIds.map(Number)), placedAt: daysBefore(now, start + 20) });
 	await createRecord(recordKind('limit-plans'), { bankId, strategy: 'middle-road', bmsA: 150, bmsResolutionV: 0.001, fuseA: 200, cableA: 245 });
 	for (let year = 0; year <= YEARS; year++) await yearlyRound(random, bankId, year, now);
-	await createRecord(recordKind('service-checks'), { bankId, checkedAt: daysBefore(now, 40), context: 'rest', currentA: 0.3, temperatureC: 11, groupVoltagesV: Array.from({ length: 16 }, () => Number(normalDraw(random, 3.331, 0.0008).toFixed(3))), notes: 'Looked even from the sofa.' });
+	await createRecord(recordKind('service-checks'), { bankId, checkedAt: daysBefore(now, 4), context: 'rest', currentA: 0.3, temperatureC: 11, groupVoltagesV: Array.from({ length: 16 }, () => Number(normalDraw(random, 3.331, 0.0008).toFixed(3))), notes: 'Looked even from the sofa.' });
 }
 
 async function readAndTest(random: Random, cellId: number, cell: HiddenCell, at: string): Promise<void> {

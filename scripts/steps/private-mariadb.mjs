@@ -63,7 +63,7 @@ export async function startPrivateMariadb(folder) {
 			`ALTER USER 'root'@'localhost' IDENTIFIED BY '${password}';`,
 			'CREATE DATABASE IF NOT EXISTS kind_ember CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;',
 			`CREATE OR REPLACE USER 'ember'@'127.0.0.1' IDENTIFIED BY '${password}';`,
-			"GRANT ALL ON kind_ember.* TO 'ember'@'127.0.0.1';"
+			"GRANT ALL ON `kind\\_ember%`.* TO 'ember'@'127.0.0.1';"
 		].join('\n'),
 		{ mode: 0o600 }
 	);

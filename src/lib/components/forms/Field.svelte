@@ -13,7 +13,7 @@
 </script>
 
 <div class={extra}>
-	<label class="field-label" for={id}>{label}{#if unit}<span class="muted font-normal"> ({unit})</span>{/if}</label>
+	<label class="field-label" for={id}>{label}{#if unit}&nbsp;<span class="muted font-normal">({unit})</span>{/if}</label>
 	{#if type === 'number'}
 		<input {id} type="number" step="any" class="input tap figure w-full" class:input-error={error} bind:value aria-describedby={error || hint ? `${id}-note` : undefined} aria-invalid={error ? true : undefined} {...rest} />
 	{:else}

@@ -12,6 +12,6 @@
 	<span class="figure">{running.figures}</span>
 	{#if running.fraction !== null}<progress class="progress w-24" max="1" value={running.fraction} aria-label="Charge delivered"></progress>{/if}
 	{#if running.needsYouFrom && running.needsYouUntil}
-		<span>needs you <strong class="figure">{clock(running.needsYouFrom)}</strong> to <strong class="figure">{clock(running.needsYouUntil)}</strong></span>
+		<span>{parseISO(running.needsYouFrom) <= new Date() ? 'may need you any time until' : 'needs you'} {#if parseISO(running.needsYouFrom) > new Date()}<strong class="figure">{clock(running.needsYouFrom)}</strong> to&nbsp;{/if}<strong class="figure">{clock(running.needsYouUntil)}</strong></span>
 	{:else}<span class="muted">end not known yet: log a reading</span>{/if}
 </div>

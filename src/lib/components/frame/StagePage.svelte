@@ -21,9 +21,9 @@
 <div class="stage-page">
 	<main class="work">
 		<header class="mb-3 flex flex-wrap items-center justify-between gap-3">
-			<div class="flex flex-wrap items-baseline gap-x-3">
+			<div>
 				<h1>{title}</h1>
-				{#if subtitle}<p class="muted">{subtitle}</p>{/if}
+				{#if subtitle}<p class="text-[0.95rem] muted">{subtitle}</p>{/if}
 			</div>
 			{@render tools?.()}
 		</header>

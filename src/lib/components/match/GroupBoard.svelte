@@ -28,10 +28,9 @@
 		const all = cells.map((c) => c.capacityAh);
 		return { low: Math.min(...all), high: Math.max(...all) };
 	});
-	let zones = $state<Zone[]>([]);
-	$effect(() => {
-		zones = [...arrangement.groups.map((g, i) => ({ target: i as number | 'spares', items: g.map((id) => ({ id })) })), { target: 'spares', items: arrangement.spares.map((id) => ({ id })) }];
-	});
+	// Follows the arrangement, and is moved about while a cell is being dragged.
+	let zones = $derived<Zone[]>([...arrangement.groups.map((g, i) => ({ target: i as number | 'spares', items: g.map((id) => ({ id })) })), { target: 'spares', items: arrangement.spares.map((id) => ({ id })) }]);
+	const withItems = (zone: Zone, items: Zone['items']) => zones.map((z) => (z.target === zone.target ? { ...z, items } : z));
 
 	const sum = (ids: { id: number }[]) => ids.reduce((total, { id }) => total + (byId.get(id)?.capacityAh ?? 0), 0);
 	const sums = $derived(arrangement.groups.map((g) => sum(g.map((id) => ({ id })))));
@@ -40,11 +39,11 @@
 	const head = (i: number) => (arrangement.groups.length > series ? `${Math.floor(i / series) + 1} · ${(i % series) + 1}` : String(i + 1));
 
 	function consider(zone: Zone, event: CustomEvent<DndEvent<{ id: number }>>) {
-		zone.items = event.detail.items;
+		zones = withItems(zone, event.detail.items);
 	}
 	function finalize(zone: Zone, event: CustomEvent<DndEvent<{ id: number }>>) {
 		const moved = Number(event.detail.info.id);
-		zone.items = event.detail.items;
+		zones = withItems(zone, event.detail.items);
 		const before = zone.target === 'spares' ? arrangement.spares : arrangement.groups[zone.target];
 		if (event.detail.items.some((i) => i.id === moved) && !before.includes(moved)) ondrop(moved, zone.target);
 	}
@@ -54,7 +53,7 @@
 	{#each zones as zone (zone.target)}
 		<li class="zone sheet" class:spares={zone.target === 'spares'}>
 			<p class="text-sm font-bold">{zone.target === 'spares' ? 'Spares' : `Group ${head(zone.target)}`}</p>
-			{#if zone.target !== 'spares'}<p class="figure text-lg font-semibold">{sums[zone.target].toFixed(1)}<span class="text-sm"> Ah</span>{#if sums[zone.target] === smallest}<span class="text-sm muted"> least</span>{/if}</p>{/if}
+			{#if zone.target !== 'spares'}<p class="figure text-lg font-semibold">{sums[zone.target].toFixed(1)}&nbsp;<span class="text-sm">Ah</span>{#if sums[zone.target] === smallest}&nbsp;<span class="text-sm muted">least</span>{/if}</p>{/if}
 			<div class="cells" use:dndzone={{ items: zone.items, flipDurationMs: 120, dropTargetStyle: {}, dropTargetClasses: ['dropping'] }} onconsider={(e) => consider(zone, e)} onfinalize={(e) => finalize(zone, e)} aria-label={zone.target === 'spares' ? 'Spares' : `Group ${head(zone.target)}`}>
 				{#each zone.items as item (item.id)}
 					{@const cell = byId.get(Number(item.id))}
@@ -71,7 +70,7 @@
 <style>
 	.board {
 		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(8.2rem, 1fr));
+		grid-template-columns: repeat(auto-fill, minmax(10.2rem, 1fr));
 		gap: 0.6rem;
 	}
 	.zone {
@@ -88,7 +87,7 @@
 		min-height: 2.75rem;
 	}
 	.spares .cells {
-		grid-template-columns: repeat(auto-fill, minmax(7.2rem, 1fr));
+		grid-template-columns: repeat(auto-fill, minmax(9.2rem, 1fr));
 	}
 	.cells:global(.dropping) {
 		outline: 2px dashed var(--color-base-content);
@@ -111,6 +110,9 @@
 	.cell[data-shade='4'] { background: var(--measure-4); }
 	.selected {
 		outline: 3px solid var(--color-base-content);
+	}
+	.cell strong {
+		white-space: nowrap;
 	}
 	.swap {
 		min-width: 2.75rem;

@@ -26,14 +26,14 @@
 
 <section class="entry sheet" aria-label="Entry">
 	<div class="flex items-center gap-4">
-		<label for="entry-field" class="min-w-20"><strong class="text-2xl">{entry.selected?.label ?? 'No cell'}</strong><br /><span class="text-sm muted">{figures.label}, {meterNote}</span></label>
+		<label for="entry-field" class="min-w-20 leading-tight"><strong class="text-2xl">{entry.selected?.label ?? 'No cell'}</strong><br /><span class="text-sm muted">{figures.label}, {meterNote}</span></label>
 		<input id="entry-field" bind:this={input} bind:value={entry.text} class="figure field" inputmode="decimal" autocomplete="off" enterkeyhint="next" disabled={!entry.selected} {onkeydown} {onpaste} aria-describedby="entry-note" aria-invalid={entry.error ? true : undefined} placeholder={figures.decimals === 3 ? '0.000' : '0.0'} />
 		<span class="figure text-2xl">{figures.unit}</span>
 	</div>
-	<div class="flex flex-wrap items-center gap-2">
-		<button class="btn btn-primary tap" onclick={() => { entry.enter(); focus(); }}>Next cell <kbd class="kbd-key text-base-content">Enter</kbd></button>
-		<button class="btn tap" disabled={!entry.canUndo} onclick={() => { void entry.undo(); focus(); }}>Undo <kbd class="kbd-key">Ctrl Z</kbd></button>
-		<button class="btn tap" onclick={() => { entry.switchQuantity(entry.quantity === 'restVoltage' ? 'acResistance' : 'restVoltage'); focus(); }}>{entry.quantity === 'restVoltage' ? 'Milliohms' : 'Volts'} <kbd class="kbd-key">R</kbd></button>
+	<div class="buttons">
+		<button class="btn btn-primary tap" onclick={() => { entry.enter(); focus(); }}>Next cell <kbd class="kbd-key max-sm:hidden text-base-content">Enter</kbd></button>
+		<button class="btn tap" disabled={!entry.canUndo} onclick={() => { void entry.undo(); focus(); }}>Undo <kbd class="kbd-key max-sm:hidden">Ctrl Z</kbd></button>
+		<button class="btn tap" onclick={() => { entry.switchQuantity(entry.quantity === 'restVoltage' ? 'acResistance' : 'restVoltage'); focus(); }}>{entry.quantity === 'restVoltage' ? 'mΩ' : 'Volts'} <kbd class="kbd-key max-sm:hidden">R</kbd></button>
 		{#if entry.waiting}<span class="muted" role="status">{entry.waiting} kept here, not yet sent</span>{/if}
 	</div>
 	<div id="entry-note" class="note" aria-live="assertive">
@@ -53,14 +53,13 @@
 		border: 2px solid var(--color-base-content);
 		padding: 0.75rem 1rem;
 		display: grid;
-		grid-template-columns: auto auto;
-		justify-content: space-between;
+		grid-template-columns: minmax(0, 1fr) auto;
 		align-items: center;
 		gap: 0.5rem 1.5rem;
 	}
 	.field {
 		font-size: 2.4rem;
-		width: 9.5rem;
+		width: 8.2rem;
 		background: transparent;
 		border-bottom: 2px solid var(--line);
 	}
@@ -70,6 +69,14 @@
 	}
 	.field::placeholder {
 		color: color-mix(in oklch, var(--muted) 55%, transparent);
+	}
+	.buttons {
+		display: flex;
+		gap: 0.4rem;
+		align-items: center;
+	}
+	.buttons :global(.btn) {
+		padding-inline: 0.7rem;
 	}
 	.note {
 		grid-column: 1 / -1;

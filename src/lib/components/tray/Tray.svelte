@@ -25,7 +25,7 @@
 				<span class="figure minor">{cell.minor ?? ''}</span>
 				<span class="terminal minus" aria-hidden="true">−</span>
 			</button>
-			{#if cell.mark}<span class="mark">{cell.mark}</span>{/if}
+			{#if cell.mark}<span class="mark" data-warmth={cell.warmth}>{cell.mark}</span>{/if}
 		</li>
 	{/each}
 </ul>
@@ -47,7 +47,7 @@
 		max-width: 92px;
 		aspect-ratio: var(--aspect);
 		min-height: 9rem;
-		max-height: 13.5rem;
+		max-height: 12.2rem;
 		display: flex;
 		flex-direction: column;
 		align-items: center;
@@ -103,7 +103,9 @@
 		margin-top: 0.35rem;
 	}
 	.minor {
-		font-size: 0.8rem;
+		font-size: 0.75rem;
+		white-space: nowrap;
+		letter-spacing: -0.03em;
 	}
 	.mark {
 		margin-top: 0.3rem;
@@ -111,6 +113,10 @@
 		line-height: 1.1;
 		font-weight: 700;
 		text-align: center;
+		color: var(--muted);
+	}
+	.mark[data-warmth='look'],
+	.mark[data-warmth='stop'] {
 		color: var(--ember-text);
 	}
 	@media (max-width: 640px) {
@@ -120,14 +126,14 @@
 			padding: 0.55rem;
 		}
 		.cell {
-			min-height: 7.2rem;
-			max-height: 7.2rem;
+			min-height: 8.2rem;
+			max-height: 8.2rem;
 		}
 		.main {
 			font-size: 0.95rem;
 		}
 		.minor {
-			font-size: 0.72rem;
+			font-size: 0.7rem;
 		}
 	}
 </style>

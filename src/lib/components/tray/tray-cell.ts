@@ -1,3 +1,4 @@
+import { quantileSorted } from 'd3-array';
 import type { Warmth } from '$lib/core/shared';
 
 /** One cell as it is drawn on the tray. */
@@ -23,10 +24,27 @@ export interface Footprint {
 /** A common large prismatic cell, drawn while the type is not known. */
 export const USUAL_FOOTPRINT: Footprint = { widthMm: 174, thicknessMm: 60 };
 
-/** Shades of values between the lowest and highest; null stays null, equal values take the middle. */
-export function shadesOf(values: readonly (number | null)[]): (number | null)[] {
-	const known = values.filter((v): v is number => v !== null);
-	const low = Math.min(...known);
-	const high = Math.max(...known);
-	return values.map((v) => (v === null ? null : high > low ? (v - low) / (high - low) : 0.5));
+/** Fences this many interquartile ranges out (Tukey 1977) hold the bulk. */
+const FENCE = 1.5;
+
+/**
+ * The range a measure is shaded over: the data inside Tukey's fences, so that a stray cell does not flatten the others,
+ * widened to the difference that matters, so that noise is not painted as contrast.
+ * @param mattersSpan smallest difference worth seeing, unit of the values
+ */
+export function shadeRange(values: readonly number[], mattersSpan: number): { low: number; high: number } {
+	const sorted = [...values].sort((a, b) => a - b);
+	const q1 = quantileSorted(sorted, 0.25) ?? 0;
+	const q3 = quantileSorted(sorted, 0.75) ?? 0;
+	const inside = sorted.filter((v) => v >= q1 - FENCE * (q3 - q1) && v <= q3 + FENCE * (q3 - q1));
+	const low = inside[0] ?? 0;
+	const high = inside[inside.length - 1] ?? 0;
+	const missing = Math.max(0, mattersSpan - (high - low)) / 2;
+	return { low: low - missing, high: high + missing };
+}
+
+/** Shade of each value within {@link shadeRange}, clipped to 0..1; null stays null. */
+export function shadesOf(values: readonly (number | null)[], mattersSpan: number): (number | null)[] {
+	const { low, high } = shadeRange(values.filter((v): v is number => v !== null), mattersSpan);
+	return values.map((v) => (v === null ? null : high > low ? Math.min(1, Math.max(0, (v - low) / (high - low))) : 0.5));
 }

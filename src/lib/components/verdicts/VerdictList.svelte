@@ -16,7 +16,7 @@
 <ol class="grid gap-3" aria-label="Verdicts, warmest first">
 	{#each ordered as verdict, i (verdict.code + verdict.title + i)}
 		<li class="verdict sheet" data-warmth={verdict.warmth} data-code={verdict.code}>
-			{#if WORDS[verdict.warmth]}<p class="text-sm font-bold ember-text" class:muted={verdict.warmth === 'open'}>{WORDS[verdict.warmth]}</p>{/if}
+			{#if WORDS[verdict.warmth]}<p class="text-sm font-bold {verdict.warmth === 'open' ? 'muted' : 'ember-text'}">{WORDS[verdict.warmth]}</p>{/if}
 			<h3 class="font-bold leading-snug">{verdict.title}</h3>
 			<p class="mt-1 text-[0.95rem] leading-snug">{verdict.finding}</p>
 			{#if verdict.next}<p class="mt-2 font-semibold leading-snug">{verdict.next}</p>{/if}

@@ -40,13 +40,15 @@ export function judgeDelivery(cells: readonly ArrivedCell[], context: DeliveryCo
 	const socByCell = Object.fromEntries(
 		withVoltage.map((c) => [c.id, socBounds(context.chemistry, c.restVoltageV, meterSd(context.voltageMeter, c.restVoltageV), context.restS)])
 	);
+	// A cell below its discharge limit has its own verdict; among the others it would only blur the comparison.
+	const comparable = withVoltage.filter((c) => c.restVoltageV >= CHEMISTRY_FIGURES[context.chemistry].dischargeLimitV);
 	const unread = cells.filter((c) => c.restVoltageV === null || c.acResistanceMohm === null);
 	const verdicts = [
 		...deepVerdicts(withVoltage, context),
-		...voltageVerdicts(withVoltage, context, socByCell),
+		...voltageVerdicts(comparable, context, socByCell),
 		...resistanceVerdicts(cells, context),
 		...(unread.length ? [missingVerdict(unread, cells.length)] : []),
-		...chargeVerdict(withVoltage, socByCell)
+		...chargeVerdict(comparable, socByCell)
 	];
 	return { verdicts, socByCell };
 }

@@ -113,7 +113,7 @@ function driftVerdict(check: ServiceCheck, battery: BatteryContext, driftAh: rea
 		code: !sure && apart ? 'drift-unsure' : apart ? 'drift' : 'no-drift',
 		warmth: apart ? (sure ? 'look' : 'open') : 'calm',
 		title: apart ? `Group ${worst + 1} is ${Math.abs(amount).toFixed(1)} Ah ${amount < 0 ? 'behind' : 'ahead'} ${where}` : `The groups are together ${where}`,
-		finding: `Furthest: group ${worst + 1}, ${amount.toFixed(1)} Ah from the mean of the others.`,
+		finding: `Furthest from the mean of the others: group ${worst + 1}, ${Math.abs(amount).toFixed(1)} Ah ${amount < 0 ? 'behind' : 'ahead'}.`,
 		doubt: `± ${sdAh.toFixed(1)} Ah from the meter${sure ? '' : ': too near the limit to be sure'}.`,
 		rule: `Look above ${LOOK_SHARE * 100} % of a group, ${limit.toFixed(1)} Ah (default).`,
 		next: apart ? (sure ? 'Let the balancer work at the top for a week, then check again.' : 'Read again with a finer meter at the end of the next full charge.') : null,

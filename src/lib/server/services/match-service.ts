@@ -2,7 +2,7 @@ import type { MatchCell } from '$lib/core/matching';
 import type { MatchGroupsInput } from '$lib/input/records';
 import { InputError } from '$lib/input/validate';
 import { database } from '../db/connection';
-import { banks, placements, type Placement } from '../db/tables';
+import { banks, cells, placements, type Placement } from '../db/tables';
 import { ServiceError } from '../errors';
 import { cellsOfBank, latestReadings } from './delivery-service';
 import { bankCapacities } from './run-service';
@@ -51,6 +51,13 @@ export async function acceptMatch(bankId: number, input: MatchGroupsInput): Prom
 		await placements.insertMany(rows, tx);
 		return placements.all({ bankId, removedAt: null }, tx);
 	});
+}
+
+/** Open placements of one battery with the cells' labels, by group. */
+export async function placedLabels(bankId: number, battery: number): Promise<{ cellId: number; position: number; label: string }[]> {
+	const placed = (await currentPlacements(bankId)).filter((p) => p.battery === battery);
+	const labels = new Map((placed.length ? await cells.all({ id: placed.map((p) => p.cellId) }) : []).map((c) => [c.id, c.label]));
+	return placed.map((p) => ({ cellId: p.cellId, position: p.position, label: labels.get(p.cellId) ?? '' }));
 }
 
 /** Capacity of each placed group, Ah, by battery then position; null while a cell of it has no capacity. */

@@ -1,4 +1,4 @@
-import type { RunningWork, Stage, StageStatus } from '$lib/core/planning';
+import { judgePlan, type RunningWork, type Stage, type StageStatus } from '$lib/core/planning';
 import { WARMTHS, warmestFirst, type Verdict, type Warmth } from '$lib/core/shared';
 import { banks, type Bank, type CellType } from '../db/tables';
 import { balanceState } from './balance-service';
@@ -27,17 +27,21 @@ export async function bankOverview(bankId: number): Promise<BankOverview> {
 	const { bank, cellType } = await bankWithType(bankId);
 	const [trays, { capacities }, placed, balance, limits, serve] = await Promise.all([deliveryTrays(bankId), bankCapacities(bankId), currentPlacements(bankId), balanceState(bankId), limitsState(bankId), serveState(bankId)]);
 	const inService = bank.inServiceOn !== null || serve.checks.length > 0;
-	const receive = trays.flatMap((t) => t.judgement.verdicts);
+	const inUse = new Set(placed.map((p) => p.cellId));
+	// Once cells are placed, a verdict on one left over asks nothing of this bank any more.
+	const concerns = (v: Verdict) => inUse.size === 0 || v.cellIds.length === 0 || v.cellIds.some((id) => inUse.has(id));
+	const receive = trays.flatMap((t) => t.judgement.verdicts).filter(concerns);
 	const unread = receive.filter((v) => v.code === 'not-read').flatMap((v) => v.cellIds).length;
 	const untested = capacities.filter((c) => c.capacityAh === null).length;
 	const needed = bank.series * bank.parallel * bank.batteries;
-	const testVerdicts = capacities.flatMap((c) => (c.judgement ? [c.judgement.verdict] : []));
-	const doneBalance = balance.progress?.done === true || (balance.run?.endedAt ?? null) !== null;
+	const testVerdicts = capacities.flatMap((c) => (c.judgement ? [c.judgement.verdict] : [])).filter(concerns);
+	const doneBalance = inService || balance.progress?.done === true || (balance.run?.endedAt ?? null) !== null;
 	const warm = (verdicts: readonly Verdict[]) => warmestFirst(verdicts)[0]?.warmth ?? 'calm';
 	const attention = (verdicts: readonly Verdict[]) => verdicts.filter((v) => WARMTHS.indexOf(v.warmth) >= 2).length;
 	const count = (n: number) => (n > 0 ? String(n) : null);
+	const plan = judgePlan(bank, cellType);
 	const stages: StageStatus[] = [
-		status('plan', cellType ? null : '1', cellType ? 'calm' : 'open', cellType !== null),
+		status('plan', count(attention(plan)) ?? (cellType ? null : '1'), warm(plan), cellType !== null),
 		status('receive', count(attention(receive)) ?? count(unread), attention(receive) ? warm(receive) : unread ? 'open' : 'calm', capacities.length >= needed && unread === 0),
 		status('test', count(inService ? 0 : untested), 'calm', capacities.length >= needed && untested === 0),
 		status('match', placed.length === 0 && capacities.length >= needed && untested === 0 ? '1' : null, placed.length === 0 && capacities.length >= needed && untested === 0 ? 'open' : 'calm', placed.length > 0),
@@ -48,7 +52,7 @@ export async function bankOverview(bankId: number): Promise<BankOverview> {
 		status('serve', count(inService ? attention(serve.verdicts) : 0), inService ? warm(serve.verdicts) : 'calm', false)
 	];
 	const of = (stage: Stage, verdicts: readonly Verdict[]) => verdicts.map((v) => ({ ...v, stage }));
-	const needs = warmestFirst([...of('receive', receive), ...of('test', testVerdicts), ...of('balance', balance.run && balance.join && !doneBalance && placed.length ? [balance.join.verdict] : []), ...of('limits', limits.plan ? limits.verdicts : []), ...of('serve', inService ? serve.verdicts : [])]) as (Verdict & { stage: Stage })[];
+	const needs = warmestFirst([...of('plan', plan), ...of('receive', receive), ...of('test', testVerdicts), ...of('balance', balance.run && balance.join && !doneBalance && placed.length ? [balance.join.verdict] : []), ...of('limits', limits.plan ? limits.verdicts : []), ...of('serve', inService ? serve.verdicts : [])]) as (Verdict & { stage: Stage })[];
 	const current = inService ? 'serve' : (stages.find((s) => s.available && !s.done)?.stage ?? 'serve');
 	return { bank, cellType, stages, current, running: runningWork(bank, balance), needs, warmth: needs[0]?.warmth ?? 'calm' };
 }

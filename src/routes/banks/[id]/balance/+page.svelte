@@ -71,7 +71,7 @@
 	{#if !plan}
 		<p class="sheet p-6">Match the cells first: <a class="underline" href="/banks/{bank.id}/match">Match</a>. Then this page knows which cells stand in the row.</p>
 	{:else}
-		<div class="grid gap-4">
+		<div class="grid grid-cols-[minmax(0,1fr)] gap-4">
 			<Tray cells={drawn} footprint={{ widthMm: data.overview.cellType?.widthMm ?? USUAL_FOOTPRINT.widthMm, thicknessMm: data.overview.cellType?.thicknessMm ?? USUAL_FOOTPRINT.thicknessMm }} label="Cells in the parallel row, rest voltage and bounds of charge on arrival" />
 			<dl class="sheet grid grid-cols-2 gap-3 p-4 sm:grid-cols-4">
 				<div><dt class="text-sm muted">Charge to deliver</dt><dd class="figure text-xl font-semibold">{plan.toDeliverAh.low.toFixed(0)}–{plan.toDeliverAh.high.toFixed(0)} Ah</dd></div>

@@ -116,7 +116,7 @@
 		<dl class="sheet mb-4 grid grid-cols-2 gap-3 p-4 sm:grid-cols-4">
 			<div><dt class="text-sm muted">Smallest group</dt><dd class="figure text-xl font-semibold">{smallest.toFixed(1)} Ah</dd></div>
 			<div><dt class="text-sm muted">Spread</dt><dd class="figure text-xl font-semibold">{spread.toFixed(1)} Ah</dd></div>
-			<div><dt class="text-sm muted">Order of arrival</dt><dd class="figure text-xl">{arrival.smallestGroupAh.toFixed(1)} ∣ {arrival.spreadAh.toFixed(1)} Ah</dd></div>
+			<div><dt class="text-sm muted">Order of arrival</dt><dd class="figure text-xl">{arrival.smallestGroupAh.toFixed(1)} Ah</dd><dd class="text-sm muted">spread {arrival.spreadAh.toFixed(1)} Ah</dd></div>
 			<div><dt class="text-sm muted">Gained</dt><dd class="figure text-xl">{(smallest - arrival.smallestGroupAh).toFixed(1)} Ah</dd></div>
 		</dl>
 		{#if moveCost}

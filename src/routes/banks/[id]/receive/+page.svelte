@@ -11,7 +11,7 @@
 	import UnpackForm from '$lib/components/receive/UnpackForm.svelte';
 	import { TrayEntry } from '$lib/components/receive/entry.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
-	import { USUAL_FOOTPRINT, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
+	import { USUAL_FOOTPRINT, shadeRange, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
 	import { QUANTITY_FIGURES, type Quantity } from '$lib/core/reading';
 	import { warmestOf } from '$lib/core/shared';
 	import { formatDate, formatNumber } from '$lib/core/units';
@@ -60,10 +60,14 @@
 	const isOtherField = (target: EventTarget | null) => target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && target.id !== 'entry-field';
 
 	const other = $derived<Quantity>(entry.quantity === 'restVoltage' ? 'acResistance' : 'restVoltage');
+	const mattersSpan = $derived.by(() => {
+		const { floor } = QUANTITY_FIGURES[entry.quantity];
+		return floor.relative ? floor.amount * Math.abs(known[0] ?? 1) : floor.amount;
+	});
 	const drawn = $derived.by((): DrawnCell[] => {
 		if (!tray) return [];
 		const values = tray.cells.map((c) => entry.valueOf(c, entry.quantity));
-		const shades = shadesOf(values);
+		const shades = shadesOf(values, mattersSpan);
 		return tray.cells.map((cell, i) => {
 			const own = verdicts.filter((v) => v.cellIds.includes(cell.id) && v.code !== 'not-read');
 			const minor = entry.valueOf(cell, other);
@@ -74,11 +78,15 @@
 				minor: minor === null ? null : `${formatNumber(minor, 3)} ${QUANTITY_FIGURES[other].unit}`,
 				shade: shades[i],
 				warmth: warmestOf(own),
-				mark: own.length ? own[0].title.replace(`${cell.label} `, '') : null
+				mark: own.length ? shortMark(own[0]) : null
 			};
 		});
 	});
+	/** A verdict in two or three words, for under the cell. */
+	const shortMark = (verdict: { code: string; title: string }) => ({ 'deep-discharged': 'too low', 'voltage-outlier': verdict.title.match(/\d+ mV \w+/)?.[0].replace('below', 'low').replace('above', 'high') ?? 'stands apart', 'resistance-outlier': verdict.title.match(/\d+ %/)?.[0].concat(' Ω off') ?? 'Ω off' })[verdict.code] ?? verdict.title;
 	const known = $derived(tray ? tray.cells.map((c) => entry.valueOf(c, entry.quantity)).filter((v): v is number => v !== null) : []);
+
+	const range = $derived(shadeRange(known, mattersSpan));
 
 	async function unpack(delivery: object) {
 		fields = {};
@@ -106,7 +114,7 @@
 <StagePage title={tray ? tray.delivery.name : 'Receive'} subtitle={tray ? `${formatDate(tray.delivery.receivedOn, data.settings.dateStyle)} · ${tray.cells.length} cells · ${known.length} read · ${tray.cells.length - known.length} to go` : 'nothing unpacked yet'} {verdicts} onpick={pick}>
 	{#snippet tools()}
 		<div class="flex flex-wrap items-center gap-2">
-			{#if tray}<Choice quiet label="Measure" value={entry.quantity} options={[{ value: 'restVoltage', text: 'Volts' }, { value: 'acResistance', text: 'Milliohms' }, { value: 'temperature', text: 'Temperature' }, { value: 'mass', text: 'Mass' }]} onchange={(q) => { entry.switchQuantity(q as Quantity); bar?.focus(); }} />{/if}
+			{#if tray}<Choice quiet label="Measure" value={entry.quantity} options={[{ value: 'restVoltage', text: 'Volts' }, { value: 'acResistance', text: 'Milliohms' }, { value: 'temperature', text: '°C' }, { value: 'mass', text: 'Mass' }]} onchange={(q) => { entry.switchQuantity(q as Quantity); bar?.focus(); }} />{/if}
 			<ShortcutHelp bind:this={help} shortcuts={[['Enter', 'keep the reading, next cell'], ['R', 'switch volts and milliohms'], ['Ctrl Z', 'take the last reading back'], ['Ctrl V', 'paste a column down the tray'], ['?', 'these keys']]} />
 		</div>
 	{/snippet}
@@ -119,7 +127,7 @@
 			<div class="bar"><EntryBar bind:this={bar} {entry} meterNote={entry.quantity === 'restVoltage' ? 'meter ± 2 mV' : 'four wires'} /></div>
 		</div>
 		<p class="mt-3 flex flex-wrap items-center gap-x-5 gap-y-1 text-[0.95rem] muted">
-			{#if known.length > 1}<span>Shade: {QUANTITY_FIGURES[entry.quantity].label} <span class="figure">{formatNumber(Math.min(...known), QUANTITY_FIGURES[entry.quantity].decimals)}</span> <span class="scale" aria-hidden="true"></span> <span class="figure">{formatNumber(Math.max(...known), QUANTITY_FIGURES[entry.quantity].decimals)} {QUANTITY_FIGURES[entry.quantity].unit}</span></span>{/if}
+			{#if known.length > 1}<span>Shade: {QUANTITY_FIGURES[entry.quantity].label} <span class="figure">{formatNumber(range.low, QUANTITY_FIGURES[entry.quantity].decimals)}</span> <span class="scale" aria-hidden="true"></span> <span class="figure">{formatNumber(range.high, QUANTITY_FIGURES[entry.quantity].decimals)} {QUANTITY_FIGURES[entry.quantity].unit}</span></span>{/if}
 			<span>Glow: needs you</span><span>Read every cell before any are joined. Meter the polarity; do not trust the print.</span>
 		</p>
 		<p class="mt-2 flex flex-wrap gap-x-4">

@@ -1,11 +1,11 @@
 import { idOf } from '$lib/server/http/endpoint';
-import { currentPlacements } from '$lib/server/services/match-service';
+import { placedLabels } from '$lib/server/services/match-service';
 import { serveState } from '$lib/server/services/serve-service';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params, url }) => {
 	const id = idOf(params.id, 'bank');
 	const battery = Math.max(1, Math.floor(Number(url.searchParams.get('battery') ?? 1)) || 1);
-	const [serve, placements] = await Promise.all([serveState(id, battery), currentPlacements(id)]);
-	return { serve, placements: placements.filter((p) => p.battery === battery), battery };
+	const [serve, placements] = await Promise.all([serveState(id, battery), placedLabels(id, battery)]);
+	return { serve, placements, battery };
 };

@@ -21,14 +21,14 @@
 
 	const drawn = $derived.by((): DrawnCell[] => {
 		const drift = judged?.judgement.driftAh ?? Array.from({ length: bank.series }, () => null);
-		const shades = shadesOf(drift);
+		const shades = shadesOf(drift, 0.01 * ratedAh);
 		const volts = judged?.check.groupVoltagesV ?? [];
 		return Array.from({ length: bank.series }, (_, i) => {
 			const warm = drift[i] !== null && Math.abs(drift[i]!) > 0.01 * ratedAh;
 			const slope = serve.driftPerMonthAh[i];
 			return {
 				id: i + 1,
-				label: bank.parallel > 1 ? `Group ${i + 1}` : `${i + 1}`,
+				label: bank.parallel > 1 ? `Group ${i + 1}` : `${i + 1} ${data.placements.find((p) => p.position === i + 1)?.label ?? ''}`.trim(),
 				figure: drift[i] === null ? null : formatNumber(drift[i], 1),
 				minor: volts[i] == null ? null : `${volts[i]!.toFixed(3)} V`,
 				shade: shades[i],
@@ -67,7 +67,7 @@
 	{#snippet tools()}
 		{#if bank.batteries > 1}<Choice quiet label="Battery" value={String(data.battery)} options={Array.from({ length: bank.batteries }, (_, i) => ({ value: String(i + 1), text: `Battery ${i + 1}` }))} onchange={(b) => void goto(`?battery=${b}`)} />{/if}
 	{/snippet}
-	<div class="grid gap-4">
+	<div class="grid grid-cols-[minmax(0,1fr)] gap-4">
 		<section>
 			<Tray cells={drawn} onpick={pick} footprint={{ widthMm: cellType?.widthMm ?? USUAL_FOOTPRINT.widthMm, thicknessMm: cellType?.thicknessMm ?? USUAL_FOOTPRINT.thicknessMm }} label="Drift of each group at the top, Ah" />
 			<p class="mt-2 text-[0.95rem] muted">{judged ? `Ah ahead (+) or behind (−) the mean of the others, read ${judged.check.context} on ${formatDate(judged.check.checkedAt, data.settings.dateStyle)}.` : 'No check yet that can tell drift. Read every group at the end of a full charge.'}</p>

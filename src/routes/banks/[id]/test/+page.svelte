@@ -26,7 +26,7 @@
 		...(tested < data.capacities.length ? [{ code: 'untested', warmth: 'open' as const, title: `${data.capacities.length - tested} cells not tested`, finding: 'Matching uses measured capacity only.', doubt: null, rule: 'No capacity is assumed from print.', next: 'Run the next cell on the tester.', cellIds: [] }] : [])
 	]);
 	const drawn = $derived.by((): DrawnCell[] => {
-		const shades = shadesOf(data.capacities.map((c) => c.capacityAh));
+		const shades = shadesOf(data.capacities.map((c) => c.capacityAh), 0.015 * (cellType?.ratedAh ?? 100));
 		return data.capacities.map((c, i) => ({
 			id: c.cell.id,
 			label: c.cell.label,
