@@ -20,7 +20,8 @@ export default defineConfig({
 					hookTimeout: 60_000,
 					fileParallelism: false
 				}
-			}
+			},
+			{ ...shared, test: { name: 'start', include: ['tests/start/**/*.test.ts'], testTimeout: 120_000, hookTimeout: 60_000 } }
 		]
 	}
 });

@@ -1,0 +1,79 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type APIRequestContext } from '@playwright/test';
+
+interface Named {
+	id: number;
+	name: string;
+	label: string;
+}
+async function paths(request: APIRequestContext): Promise<string[]> {
+	const { items } = (await (await request.get('/api/v1/banks?size=100')).json()) as { items: Named[] };
+	const id = (name: string) => items.find((b) => b.name === name)!.id;
+	const cells = (await (await request.get('/api/v1/cells?size=1')).json()) as { items: Named[] };
+	const [heronry, cogwheel, damson] = ['Heronry', 'Cogwheel', 'Damson Rise'].map(id);
+	return ['/', '/banks/new', '/settings', `/banks/${heronry}/plan`, `/banks/${heronry}/receive`, `/banks/${cogwheel}/test`, `/banks/${cogwheel}/match`, `/banks/${cogwheel}/balance`, `/banks/${damson}/limits`, `/banks/${damson}/serve`, `/cells/${cells.items[0].id}`, '/nowhere'];
+}
+
+for (const theme of ['ash', 'coal'])
+	test(`every main view in ${theme} is accessible, runs without an error and stays in its width`, async ({ page, request }) => {
+		test.setTimeout(180_000);
+		await request.patch('/api/v1/settings', { data: { theme } });
+		const errors: string[] = [];
+		page.on('pageerror', (e) => errors.push(e.message));
+		page.on('console', (m) => m.type() === 'error' && !/404/.test(m.text()) && errors.push(m.text()));
+		for (const path of await paths(request)) {
+			await page.setViewportSize({ width: 1280, height: 800 });
+			await page.goto(path, { waitUntil: 'networkidle' });
+			await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
+			const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']).analyze();
+			expect.soft(violations.map((v) => `${path} ${v.id}: ${v.nodes.slice(0, 3).map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([]);
+			await page.setViewportSize({ width: 360, height: 780 });
+			expect.soft(await page.evaluate(() => document.documentElement.scrollWidth), `${path} at 360`).toBeLessThanOrEqual(360);
+		}
+		expect(errors).toEqual([]);
+		await request.patch('/api/v1/settings', { data: { theme: 'ash' } });
+	});
+
+test('two tabs cannot overwrite each other', async ({ page, context, request }) => {
+	const bank = (await (await request.post('/api/v1/banks', { data: { name: 'Two tabs', bankUse: 'other', chemistry: 'LFP', series: 4, parallel: 1 } })).json()) as Named;
+	const second = await context.newPage();
+	await page.goto(`/banks/${bank.id}/plan`);
+	await second.goto(`/banks/${bank.id}/plan`);
+	const change = async (tab: typeof page, notes: string) => {
+		await tab.getByLabel('Cell type').selectOption({ index: 0 });
+		await tab.getByLabel('Notes').fill(notes);
+		await tab.getByRole('button', { name: 'Save' }).click();
+	};
+	await change(page, 'first');
+	await expect(page.getByText('Saved.')).toBeVisible();
+	await change(second, 'second');
+	await expect(second.getByText('was changed elsewhere', { exact: false })).toBeVisible();
+	await expect(second.getByLabel('Notes')).toHaveValue('second');
+	expect(((await (await request.get(`/api/v1/banks/${bank.id}`)).json()) as { notes: string }).notes).toBe('first');
+});
+
+test('units and dates follow the settings', async ({ page, request }) => {
+	const { items } = (await (await request.get('/api/v1/banks?size=100')).json()) as { items: Named[] };
+	const damson = items.find((b) => b.name === 'Damson Rise')!.id;
+	await page.goto('/settings');
+	await page.getByRole('radio', { name: /^US/ }).click();
+	await page.getByRole('radio', { name: '2026-03-09' }).click();
+	await expect(page.getByRole('radio', { name: '2026-03-09' })).toHaveAttribute('aria-checked', 'true');
+	await page.goto(`/banks/${damson}/limits`);
+	await expect(page.getByRole('row', { name: /Charge too hot 113 °F 104 °F/ })).toBeVisible();
+	await request.patch('/api/v1/settings', { data: { units: 'metric', dateStyle: 'day-first' } });
+});
+
+test('a bank goes out as a file and comes back whole', async ({ page, request }) => {
+	const { items } = (await (await request.get('/api/v1/banks?size=100')).json()) as { items: Named[] };
+	const cogwheel = items.find((b) => b.name === 'Cogwheel')!.id;
+	const file = await (await request.get(`/api/v1/banks/${cogwheel}/export`)).body();
+	await page.goto('/');
+	await page.getByLabel('Bank file').setInputFiles({ name: 'bank.json', mimeType: 'application/json', buffer: file });
+	await expect(page).toHaveURL(/\/plan$/);
+	await page.getByRole('link', { name: /^Match/ }).click();
+	await expect(page.getByRole('button', { name: 'Exchange C-01' })).toBeVisible();
+	await page.goto('/');
+	await page.getByLabel('Bank file').setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from('{"a":1}') });
+	await expect(page.getByText('this is not a bank exported from here', { exact: false })).toBeVisible();
+});
