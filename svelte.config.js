@@ -7,6 +7,7 @@ export default {
 	compilerOptions: { runes: true },
 	kit: {
 		adapter: adapter({ out: 'build' }),
+		alias: { $demo: 'demo' },
 		csp: {
 			mode: 'nonce',
 			directives: {

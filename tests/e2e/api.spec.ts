@@ -40,8 +40,8 @@ test('answers bad input with problem details and paths', async ({ request }) => 
 	const few = await request.post('/api/v1/match', { data: { series: 4, parallel: 2, cells: [{ id: 1, capacityAh: 5 }] } });
 	expect(await few.json()).toMatchObject({ status: 422, code: 'too-few-cells', detail: expect.stringContaining('requires 8 cells, got 1') });
 	expect(await (await request.post('/api/v1/capacity-run/analyse', { data: 'a,b\n1,2', headers: { 'content-type': 'text/csv' } })).json()).toMatchObject({ code: 'log-header' });
-	expect((await request.post('/api/v1/banks', { data: '{"name":', headers: { 'content-type': 'application/json' } })).status()).toBe(400);
-	expect((await request.post('/api/v1/banks', { data: 'name=x', headers: { 'content-type': 'text/plain' } })).status()).toBe(415);
+	expect((await request.post('/api/v1/banks', { data: Buffer.from('{"name":'), headers: { 'content-type': 'application/json' } })).status()).toBe(400);
+	expect((await request.post('/api/v1/banks', { data: '<name/>', headers: { 'content-type': 'application/xml' } })).status()).toBe(415);
 	expect((await request.post('/api/v1/banks', { data: { name: 'x'.repeat(3_000_000) } })).status()).toBe(413);
 	expect((await request.get('/api/v1/banks/999999')).status()).toBe(404);
 	expect((await request.get('/api/v1/nonsense')).status()).toBe(404);

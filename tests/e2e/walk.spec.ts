@@ -30,6 +30,7 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 		await page.getByLabel('Label prefix').fill('W');
 		await page.getByRole('button', { name: 'Lay them on the tray' }).click();
 		await expect(cell('W-01')).toBeVisible();
+		await expect(page.locator('#entry-field')).toBeFocused();
 		for (const volts of ['3.294', '3,295', '3.293 V']) {
 			await page.keyboard.type(volts);
 			await page.keyboard.press('Enter');
@@ -43,7 +44,7 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 		await page.keyboard.type('3.111');
 		await page.keyboard.press('Enter');
 		await expect(cell('W-05')).toContainText('3.111');
-		await expect(page.getByText('W-05 rests').first()).toBeVisible();
+		await expect(page.getByRole('heading', { name: /W-05 rests/ })).toBeVisible();
 		await page.keyboard.press('Control+z');
 		await expect(cell('W-05')).toContainText('·');
 		await page.keyboard.type('3.296');
@@ -88,7 +89,7 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 	await test.step('6 match in a worker, move by hand, accept', async () => {
 		await page.getByRole('link', { name: /^Match/ }).click();
 		await page.getByRole('button', { name: 'Match the cells' }).click();
-		await expect(page.getByText('Matching gains', { exact: false }).first()).toBeVisible();
+		await expect(page.getByRole('heading', { name: /Matching gains/ })).toBeVisible();
 		await expect(page.getByLabel('Spares').getByText('W-03')).toBeVisible();
 		await page.getByRole('button', { name: 'Exchange W-03' }).click();
 		await page.getByRole('button', { name: 'Exchange W-01' }).click();
@@ -100,7 +101,7 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 
 	await test.step('7 balance: plan, checklist, log, and a refusal from the plateau', async () => {
 		await page.getByRole('link', { name: 'On to Balance' }).click();
-		await expect(page.getByText('Joining current stays within the limit').first()).toBeVisible();
+		await expect(page.getByRole('heading', { name: 'Joining current stays within the limit' })).toBeVisible();
 		await page.getByRole('button', { name: 'Plan this balance' }).click();
 		const on = page.getByRole('button', { name: 'The supply is on' });
 		await expect(on).toBeDisabled();

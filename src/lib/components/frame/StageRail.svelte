@@ -28,6 +28,7 @@
 
 <style>
 	.rail ol {
+		position: relative;
 		display: flex;
 		flex-direction: column;
 		padding: 1rem 0;

@@ -18,7 +18,9 @@ const TITLES: Record<number, string> = { 400: 'Bad request', 404: 'Not found', 4
 
 export function problemResponse(status: number, code: string, detail: string, errors?: FieldFault[]): Response {
 	const problem: Problem = { type: 'about:blank', title: TITLES[status] ?? 'Error', status, detail, code, ...(errors ? { errors } : {}) };
-	return new Response(JSON.stringify(problem), { status, headers: { 'content-type': 'application/problem+json' } });
+	// The rest of a body that was refused unread must not be taken for the next request on this connection.
+	const close: Record<string, string> = status === 413 ? { connection: 'close' } : {};
+	return new Response(JSON.stringify(problem), { status, headers: { 'content-type': 'application/problem+json', ...close } });
 }
 
 /** Any thrown thing as a problem; what is not known is logged and not shown. */

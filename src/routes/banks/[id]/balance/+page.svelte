@@ -78,8 +78,8 @@
 				<div><dt class="text-sm muted">It takes</dt><dd class="figure text-xl font-semibold">{formatDuration(plan.durationS.low)} – {formatDuration(plan.durationS.high)}</dd></div>
 				<div><dt class="text-sm muted">Supply</dt><dd class="figure text-xl font-semibold">{plan.setV.toFixed(2)} V, {plan.setA.toFixed(0)} A</dd></div>
 				<div><dt class="text-sm muted">Bars</dt><dd class="figure text-xl font-semibold">{plan.barsNeeded}</dd></div>
-				<div class="col-span-full text-[0.95rem]">The bounds are wide because rest voltage on the plateau hides the charge. At {plan.setA.toFixed(0)} A the leads take {(plan.leadDropV * 1000).toFixed(0)} mV. Done when the current stays below {plan.tailA.toFixed(1)} A.</div>
 			</dl>
+			<p class="-mt-2 text-[0.95rem] muted">The bounds are wide because rest voltage on the plateau hides the charge. At {plan.setA.toFixed(0)} A the leads take {(plan.leadDropV * 1000).toFixed(0)} mV. Done when the current stays below {plan.tailA.toFixed(1)} A.</p>
 			{#if !run || run.endedAt}
 				<form class="sheet flex flex-wrap items-end gap-3 p-4" onsubmit={(e) => { e.preventDefault(); void begin(); }}>
 					<Field label="Your supply gives at most" unit="A" type="number" bind:value={supply.supplyA} min="0.5" />
@@ -111,7 +111,7 @@
 						<Field label="Delivered" unit="Ah" type="number" bind:value={reading.deliveredAh} />
 						<button class="btn btn-primary tap">Log it</button>
 					</form>
-					<div class="overflow-x-auto">
+					<div class="relative overflow-x-auto">
 						<table class="table">
 							<thead><tr><th>When</th><th>Supply V</th><th>Supply A</th><th>Cells V</th><th>Ah</th><th><span class="sr-only">Take out</span></th></tr></thead>
 							<tbody class="figure">

@@ -66,7 +66,7 @@
 	{#each DEVICES as { device, title } (device)}
 		{@const rows = values.filter((v) => v.device === device)}
 		{#if rows.length}
-			<section class="sheet mb-4 overflow-x-auto p-2">
+			<section class="sheet relative mb-4 overflow-x-auto p-2">
 				<h2 class="px-2 pt-2">{title}</h2>
 				<table class="table">
 					<thead><tr><th>What</th><th class="text-right">Value</th><th class="text-right">Release</th><th class="text-right">Delay</th><th>Why</th></tr></thead>

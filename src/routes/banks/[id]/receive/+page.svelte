@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { onMount } from 'svelte';
+	import { onMount, tick } from 'svelte';
 	import { tinykeys } from 'tinykeys';
 	import { invalidateAll } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
@@ -36,9 +36,14 @@
 	let bar = $state<EntryBar | null>(null);
 	let help = $state<ShortcutHelp | null>(null);
 
-	onMount(() => {
+	/** The field takes the focus once a cell is waiting for it. */
+	async function begin() {
 		entry.start();
+		await tick();
 		bar?.focus();
+	}
+	onMount(() => {
+		void begin();
 		return tinykeys(window, {
 			'$mod+z': (event) => {
 				event.preventDefault();
@@ -102,8 +107,7 @@
 		unpacking = false;
 		await invalidateAll();
 		deliveryIndex = data.trays.length - 1;
-		entry.start();
-		bar?.focus();
+		await begin();
 	}
 	function pick(id: number) {
 		entry.pick(id);

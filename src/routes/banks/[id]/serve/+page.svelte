@@ -88,7 +88,7 @@
 			<Field label="Full cycles so far" unit="EFC" type="number" bind:value={test.efc} />
 			<button class="btn btn-primary tap" disabled={!test.capacityAh}>Log the test</button>
 		</form>
-		<section class="sheet overflow-x-auto p-2">
+		<section class="sheet relative overflow-x-auto p-2">
 			<h2 class="p-2">What was logged</h2>
 			<table class="table">
 				<thead><tr><th>When</th><th>What</th><th>Figures</th><th>Judged</th><th><span class="sr-only">Take out</span></th></tr></thead>

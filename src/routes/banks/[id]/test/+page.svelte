@@ -72,9 +72,9 @@
 	}
 	async function finished(cellId: number, label: string) {
 		draft = null;
+		selectedId = cellId;
 		await invalidateAll();
 		const run = data.capacities.find((c) => c.cell.id === cellId)?.run;
-		selectedId = cellId;
 		announce(`Run of ${label} stored.`, run ? () => void takeBack(run.id, run.version) : undefined);
 	}
 	async function takeBack(runId: number, version: number) {
