@@ -1,6 +1,7 @@
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { DEFAULT_SETTINGS } from '$lib/core/units';
 import { migrate } from '$lib/server/db/connection';
+import { problemResponse } from '$lib/server/http/endpoint';
 import { SECURITY_HEADERS, allowedHosts, refusal } from '$lib/server/http/guard';
 import { log } from '$lib/server/log';
 import { readSettings } from '$lib/server/services/settings-service';
@@ -23,8 +24,14 @@ export const handle: Handle = async ({ event, resolve }) => {
 	// A page can be drawn in the default style when the database is away; its own load says what is wrong.
 	event.locals.settings = isPage ? await readSettings().catch(() => DEFAULT_SETTINGS) : DEFAULT_SETTINGS;
 	const response = await resolve(event, { transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.settings.theme) });
-	return withHeaders(response);
+	return withHeaders(isPage ? response : asProblem(response, event.request));
 };
+
+/** What the framework itself refuses below /api (no such route, wrong method, a form from elsewhere) is a problem too. */
+function asProblem(response: Response, request: Request): Response {
+	if (response.status < 400 || /json/.test(response.headers.get('content-type') ?? '')) return response;
+	return problemResponse(response.status, 'refused', `${request.method} is not possible at this address. See /api/v1/openapi.json.`);
+}
 
 export const handleError: HandleServerError = ({ error, status }) => {
 	if (status === 404) return { message: 'There is nothing at this address.', code: 'not-found' };

@@ -45,6 +45,8 @@ test('answers bad input with problem details and paths', async ({ request }) => 
 	expect((await request.post('/api/v1/banks', { data: { name: 'x'.repeat(3_000_000) } })).status()).toBe(413);
 	expect((await request.get('/api/v1/banks/999999')).status()).toBe(404);
 	expect((await request.get('/api/v1/nonsense')).status()).toBe(404);
+	expect(await (await request.get('/api/v1/banks/1/two/three/four', { headers: { accept: '*/*' } })).json()).toMatchObject({ status: 404, code: 'refused' });
+	expect(await (await request.put('/api/v1/banks/1', { data: {} })).json()).toMatchObject({ status: 405 });
 });
 
 test('changes records with a version, deletes softly, pages', async ({ request }) => {

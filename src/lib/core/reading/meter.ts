@@ -1,4 +1,6 @@
 import { requireFinite, requireNotNegative } from '../shared';
+import { DEFAULT_SETTINGS, type MeterSettings } from '../units';
+import type { Quantity } from './quantity';
 
 /** A meter's stated accuracy `±(percent of reading + counts)`, counts given in the quantity's unit. */
 export interface MeterAccuracy {
@@ -9,13 +11,21 @@ export interface MeterAccuracy {
 	repeatability: number | null;
 }
 
-/** What is assumed of a meter nobody described (default): a fair bench meter. */
-export const ASSUMED_METER: Record<'restVoltage' | 'acResistance' | 'temperature' | 'mass', MeterAccuracy> = {
-	restVoltage: { percentOfReading: 0.05, countsValue: 0.002, repeatability: null },
-	acResistance: { percentOfReading: 1, countsValue: 0.002, repeatability: 0.002 },
-	temperature: { percentOfReading: 0, countsValue: 1.5, repeatability: null },
-	mass: { percentOfReading: 0.1, countsValue: 0.005, repeatability: null }
-};
+/** Repeatability of a four-wire reading with hand-held probes, mΩ (default). */
+const PROBE_REPEATABILITY_MOHM = 0.002;
+
+/** The accuracy of each meter at the bench; thermometer and scales are assumed (default). */
+export function benchMeters(settings: MeterSettings): Record<Quantity, MeterAccuracy> {
+	return {
+		restVoltage: { percentOfReading: settings.voltMeterPercent, countsValue: settings.voltMeterCountsMv / 1000, repeatability: null },
+		acResistance: { percentOfReading: settings.ohmMeterPercent, countsValue: settings.ohmMeterCountsMohm, repeatability: PROBE_REPEATABILITY_MOHM },
+		temperature: { percentOfReading: 0, countsValue: 1.5, repeatability: null },
+		mass: { percentOfReading: 0.1, countsValue: 0.005, repeatability: null }
+	};
+}
+
+/** What is assumed of meters nobody described (default): a fair bench meter each. */
+export const ASSUMED_METER: Record<Quantity, MeterAccuracy> = benchMeters(DEFAULT_SETTINGS);
 
 /**
  * One standard deviation of a reading, in its unit: the accuracy half-width taken as uniform (half-width/√3,

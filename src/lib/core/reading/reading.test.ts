@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ASSUMED_METER, findOutliers, judgeDelivery, meterSd, parseReading, questionReading, splitPastedColumn, type ArrivedCell, type DeliveryContext } from '.';
+import { ASSUMED_METER, benchMeters, findOutliers, judgeDelivery, meterSd, parseReading, questionReading, splitPastedColumn, type ArrivedCell, type DeliveryContext } from '.';
 
 describe('typed readings', () => {
 	it.each([
@@ -47,6 +47,11 @@ describe('questions', () => {
 describe('meter', () => {
 	it('takes ±(0.1 % + 2 mV) at 3 V as uniform: 5 mV / √3', () => {
 		expect(meterSd({ percentOfReading: 0.1, countsValue: 0.002, repeatability: null }, 3)).toBeCloseTo(0.005 / Math.sqrt(3), 12);
+	});
+	it('takes what a person says of their meters', () => {
+		const meters = benchMeters({ voltMeterPercent: 0.5, voltMeterCountsMv: 10, ohmMeterPercent: 2, ohmMeterCountsMohm: 0.01 });
+		expect(meterSd(meters.restVoltage, 3.2)).toBeCloseTo(0.026 / Math.sqrt(3), 12);
+		expect(meters.acResistance.countsValue).toBe(0.01);
 	});
 	it('adds repeatability in quadrature', () => {
 		expect(meterSd({ percentOfReading: 0, countsValue: 3 * Math.sqrt(3), repeatability: 4 }, 1)).toBeCloseTo(5, 12);

@@ -1,13 +1,21 @@
-/** What one person chose once: unit system, date style, theme. */
+/** The stated accuracy of the two meters at the bench: ±(percent of reading + counts), counts as a value. */
+export interface MeterSettings {
+	voltMeterPercent: number;
+	voltMeterCountsMv: number;
+	ohmMeterPercent: number;
+	ohmMeterCountsMohm: number;
+}
+
+/** What one person chose once: unit system, date style, theme, and what their meters are good for. */
 export const UNIT_SYSTEMS = ['metric', 'us'] as const;
 export const DATE_STYLES = ['day-first', 'month-first', 'iso'] as const;
 export const THEMES = ['ash', 'coal'] as const;
-export interface Settings {
+export interface Settings extends MeterSettings {
 	units: (typeof UNIT_SYSTEMS)[number];
 	dateStyle: (typeof DATE_STYLES)[number];
 	theme: (typeof THEMES)[number];
 }
-export const DEFAULT_SETTINGS: Settings = { units: 'metric', dateStyle: 'day-first', theme: 'ash' };
+export const DEFAULT_SETTINGS: Settings = { units: 'metric', dateStyle: 'day-first', theme: 'ash', voltMeterPercent: 0.05, voltMeterCountsMv: 2, ohmMeterPercent: 1, ohmMeterCountsMohm: 0.002 };
 
 export type ConvertedQuantity = 'temperature' | 'mass' | 'length' | 'torque';
 

@@ -1,11 +1,12 @@
 import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
 import { checkJoin, isBalanced, judgeProgress, planTopBalance, type BalanceAnswer, type BalanceCell, type BalancePlan, type ChargeProgress, type JoinCheck } from '$lib/core/balance';
-import { ASSUMED_METER, meterSd } from '$lib/core/reading';
+import { meterSd } from '$lib/core/reading';
 import type { BalanceQuestionInput } from '$lib/input/records';
 import { balanceReadings, balanceRuns, type BalanceReading, type BalanceRun, type Bank, type CellType } from '../db/tables';
 import { bankWithType, deliveryTrays } from './delivery-service';
 import { currentPlacements } from './match-service';
 import { bankCapacities } from './run-service';
+import { currentMeters } from './settings-service';
 
 /** What a person has at the bench until they say otherwise (default). */
 const ASSUMED_SUPPLY = { supplyA: 20, leadOhm: 0.01 };
@@ -69,5 +70,5 @@ function progressOf(run: BalanceRun, readings: readonly BalanceReading[], plan: 
 export async function answerIsBalanced(input: BalanceQuestionInput): Promise<BalanceAnswer> {
 	const { bank, cellType } = await bankWithType(input.bankId);
 	const groupAh = (cellType?.ratedAh ?? 100) * bank.parallel;
-	return isBalanced({ chemistry: bank.chemistry, groupVoltagesV: input.groupVoltagesV, currentA: input.currentA, groupAh, meterSdV: meterSd(ASSUMED_METER.restVoltage, input.groupVoltagesV[0]) });
+	return isBalanced({ chemistry: bank.chemistry, groupVoltagesV: input.groupVoltagesV, currentA: input.currentA, groupAh, meterSdV: meterSd((await currentMeters()).restVoltage, input.groupVoltagesV[0]) });
 }

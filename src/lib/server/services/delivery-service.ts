@@ -1,7 +1,8 @@
 import type { Chemistry } from '$lib/core/chemistry';
-import { ASSUMED_METER, judgeDelivery, type DeliveryJudgement, type Quantity } from '$lib/core/reading';
+import { judgeDelivery, type DeliveryJudgement, type MeterAccuracy, type Quantity } from '$lib/core/reading';
 import type { NewDeliveryInput } from '$lib/input/records';
 import { database } from '../db/connection';
+import { currentMeters } from './settings-service';
 import { banks, cellTypes, cells, deliveries, readings, type Bank, type Cell, type CellType, type Delivery, type Reading } from '../db/tables';
 
 /** Rest assumed of a cell as it comes out of its crate, s: two days of transport. */
@@ -63,10 +64,10 @@ export async function deliveryTrays(bankId: number): Promise<DeliveryTray[]> {
 	const { bank, cellType } = await bankWithType(bankId);
 	const all = await cellsOfBank(bankId);
 	const latest = await latestReadings(all.map((c) => c.id));
-	const own = await deliveries.all({ bankId });
+	const [own, meters] = await Promise.all([deliveries.all({ bankId }), currentMeters()]);
 	return own.map((delivery) => {
 		const tray = all.filter((c) => c.deliveryId === delivery.id).map((c) => trayCell(c, latest.get(c.id)!));
-		return { delivery, cells: tray, judgement: judgeTray(tray, bank.chemistry, cellType, latest) };
+		return { delivery, cells: tray, judgement: judgeTray(tray, bank.chemistry, cellType, latest, meters) };
 	});
 }
 
@@ -75,8 +76,8 @@ function trayCell(cell: Cell, latest: Partial<Record<Quantity, Reading>>): TrayC
 	return { id: cell.id, label: cell.label, position: cell.position, batch: cell.batch, readings: Object.fromEntries(shown) };
 }
 
-function judgeTray(tray: readonly TrayCell[], chemistry: Chemistry, cellType: CellType | null, latest: Map<number, Partial<Record<Quantity, Reading>>>): DeliveryJudgement {
+function judgeTray(tray: readonly TrayCell[], chemistry: Chemistry, cellType: CellType | null, latest: Map<number, Partial<Record<Quantity, Reading>>>, meters: Record<Quantity, MeterAccuracy>): DeliveryJudgement {
 	const arrived = tray.map((c) => ({ id: c.id, label: c.label, restVoltageV: c.readings.restVoltage?.value ?? null, acResistanceMohm: c.readings.acResistance?.value ?? null }));
 	const restS = Math.min(CRATE_REST_S, ...tray.map((c) => latest.get(c.id)?.restVoltage?.restS ?? CRATE_REST_S));
-	return judgeDelivery(arrived, { chemistry, voltageMeter: ASSUMED_METER.restVoltage, resistanceMeter: ASSUMED_METER.acResistance, restS, ratedResistanceMohm: cellType?.acResistanceMohm ?? null });
+	return judgeDelivery(arrived, { chemistry, voltageMeter: meters.restVoltage, resistanceMeter: meters.acResistance, restS, ratedResistanceMohm: cellType?.acResistanceMohm ?? null });
 }

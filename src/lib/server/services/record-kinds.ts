@@ -1,4 +1,4 @@
-import { ASSUMED_METER, meterSd, parseReading } from '$lib/core/reading';
+import { meterSd, parseReading } from '$lib/core/reading';
 import { TESTER_GAIN_SD } from '$lib/core/capacity-run';
 import * as input from '$lib/input/records';
 import { validated, type InputClass } from '$lib/input/validate';
@@ -7,6 +7,7 @@ import type { Page, Recorded, Repository } from '../db/repository';
 import * as tables from '../db/tables';
 import { ServiceError } from '../errors';
 import { unpackDelivery } from './delivery-service';
+import { currentMeters } from './settings-service';
 
 /** One kind of record as the API and the pages reach it: what comes in, where it is kept, how a new one is made. */
 export interface RecordKind {
@@ -19,7 +20,7 @@ export interface RecordKind {
 	filters: readonly string[];
 	create?(fields: never): Promise<Recorded>;
 	/** Derived fields added to a change before it is stored. */
-	beforeChange?(fields: Record<string, unknown>, current: Recorded): Record<string, unknown>;
+	beforeChange?(fields: Record<string, unknown>, current: Recorded): Promise<Record<string, unknown>>;
 }
 
 const now = () => new Date().toISOString();
@@ -30,12 +31,12 @@ async function createReading(fields: input.ReadingInput): Promise<tables.Reading
 		if (already) return already;
 	}
 	await tables.cells.get(fields.cellId);
-	return tables.readings.insert({ ...fields, takenAt: fields.takenAt ?? now(), ...measured(fields.rawText, fields.quantity) });
+	return tables.readings.insert({ ...fields, takenAt: fields.takenAt ?? now(), ...(await measured(fields.rawText, fields.quantity)) });
 }
 
-function measured(rawText: string, quantity: input.ReadingInput['quantity']) {
+async function measured(rawText: string, quantity: input.ReadingInput['quantity']) {
 	const { value, rawUnit } = parseReading(rawText, quantity);
-	return { value, rawUnit, rawText: rawText.trim(), sd: meterSd(ASSUMED_METER[quantity], value) };
+	return { value, rawUnit, rawText: rawText.trim(), sd: meterSd((await currentMeters())[quantity], value) };
 }
 
 async function createRun(fields: input.RunInput): Promise<tables.Run> {
@@ -67,7 +68,7 @@ export const RECORD_KINDS: readonly RecordKind[] = [
 	kind('cells', input.CellInput, tables.cells, ['deliveryId', 'batch']),
 	kind('readings', input.ReadingInput, tables.readings, ['cellId', 'quantity'], {
 		create: createReading,
-		beforeChange: (fields, current) => (typeof fields.rawText === 'string' ? measured(fields.rawText, (fields.quantity ?? (current as tables.Reading).quantity) as input.ReadingInput['quantity']) : {})
+		beforeChange: async (fields, current) => (typeof fields.rawText === 'string' ? measured(fields.rawText, (fields.quantity ?? (current as tables.Reading).quantity) as input.ReadingInput['quantity']) : {})
 	}),
 	kind('runs', input.RunInput, tables.runs, ['cellId', 'source'], { create: createRun }),
 	kind('placements', input.PlacementInput, tables.placements, ['bankId', 'cellId', 'battery'], { create: createPlacement }),
@@ -111,7 +112,7 @@ export async function changeRecord(kind: RecordKind, id: number, body: unknown):
 	if (!Number.isInteger(version)) throw new ServiceError(422, 'version', 'version is required: send the version of the record you read, so that two people cannot overwrite each other.');
 	const fields = { ...validated(kind.changeInput, rest, true) } as Record<string, unknown>;
 	return database().transaction(async (tx) => {
-		const derived = kind.beforeChange?.(fields, await kind.repository.get(id, tx)) ?? {};
+		const derived = (await kind.beforeChange?.(fields, await kind.repository.get(id, tx))) ?? {};
 		return kind.repository.update(id, version as number, { ...fields, ...derived }, tx);
 	});
 }

@@ -1,8 +1,9 @@
-import { ASSUMED_METER, meterSd } from '$lib/core/reading';
+import { meterSd } from '$lib/core/reading';
 import { driftSlopes, judgeCheck, judgeFade, projectFade, type CheckJudgement, type FadeProjection } from '$lib/core/service';
 import type { Verdict } from '$lib/core/shared';
 import { capacityTests, serviceChecks, type Bank, type CapacityTest, type ServiceCheckRow } from '../db/tables';
 import { bankWithType } from './delivery-service';
+import { currentMeters } from './settings-service';
 
 const YEAR_MS = 365.25 * 86400e3;
 /** Cycles a year assumed until tests tell (default). */
@@ -40,7 +41,7 @@ export async function serveState(bankId: number, battery = 1, nowIso = new Date(
 	const { bank, cellType } = await bankWithType(bankId);
 	const ratedAh = (cellType?.ratedAh ?? 100) * bank.parallel;
 	const rows = await serviceChecks.all({ bankId, battery });
-	const context = { chemistry: bank.chemistry, groupAh: ratedAh, meterSdV: meterSd(ASSUMED_METER.restVoltage, 3.4) };
+	const context = { chemistry: bank.chemistry, groupAh: ratedAh, meterSdV: meterSd((await currentMeters()).restVoltage, 3.4) };
 	const checks = rows.map((check) => ({ check, judgement: judgeCheck(check, context) }));
 	const tests = (await capacityTests.all({ bankId, battery })).map((t) => ({ ...t, ageYears: ageOf(bank, t.testedAt) }));
 	const last = tests.at(-1);

@@ -144,5 +144,6 @@ export async function up(knex: Knex): Promise<void> {
 		t.string('units', 8).notNullable();
 		t.string('date_style', 12).notNullable();
 		t.string('theme', 8).notNullable();
+		for (const column of ['volt_meter_percent', 'volt_meter_counts_mv', 'ohm_meter_percent', 'ohm_meter_counts_mohm']) t.double(column).notNullable();
 	});
 }

@@ -12,7 +12,7 @@
 	import { TrayEntry } from '$lib/components/receive/entry.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadeRange, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
-	import { QUANTITY_FIGURES, type Quantity } from '$lib/core/reading';
+	import { QUANTITY_FIGURES, benchMeters, meterSd, type Quantity } from '$lib/core/reading';
 	import { warmestOf } from '$lib/core/shared';
 	import { formatDate, formatNumber } from '$lib/core/units';
 
@@ -128,7 +128,7 @@
 		{/if}
 		<div class="phone-order">
 			<Tray cells={drawn} footprint={{ widthMm: cellType?.widthMm ?? USUAL_FOOTPRINT.widthMm, thicknessMm: cellType?.thicknessMm ?? USUAL_FOOTPRINT.thicknessMm }} selectedId={entry.selectedId} onpick={pick} label="Cells of {tray.delivery.name}" />
-			<div class="bar"><EntryBar bind:this={bar} {entry} meterNote={entry.quantity === 'restVoltage' ? 'meter ± 2 mV' : 'four wires'} /></div>
+			<div class="bar"><EntryBar bind:this={bar} {entry} meterNote={`± ${formatNumber(meterSd(benchMeters(data.settings)[entry.quantity], known[0] ?? 0), QUANTITY_FIGURES[entry.quantity].decimals)}`} /></div>
 		</div>
 		<p class="mt-3 flex flex-wrap items-center gap-x-5 gap-y-1 text-[0.95rem] muted">
 			{#if known.length > 1}<span>Shade: {QUANTITY_FIGURES[entry.quantity].label} <span class="figure">{formatNumber(range.low, QUANTITY_FIGURES[entry.quantity].decimals)}</span> <span class="scale" aria-hidden="true"></span> <span class="figure">{formatNumber(range.high, QUANTITY_FIGURES[entry.quantity].decimals)} {QUANTITY_FIGURES[entry.quantity].unit}</span></span>{/if}
