@@ -27,7 +27,7 @@ for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => v
 await stopLeftOverServer();
 writeFileSync(runFile, JSON.stringify({ pid: process.pid }));
 database = process.env.DATABASE_URL ? null : await startPrivateMariadb(folder);
-const url = process.env.DATABASE_URL ?? database.url;
+const url = process.env.DATABASE_URL || database.url;
 if (demo && !stopping) {
 	const loaded = spawnSync(process.execPath, [join(root, 'build-tools', 'demo.js'), ...(reset ? ['--reset'] : [])], { cwd: root, stdio: 'inherit', env: { ...process.env, DATABASE_URL: url } });
 	if (loaded.status !== 0) {
