@@ -3,7 +3,8 @@ import { ArrayMinSize, IsArray, IsDefined, IsObject, ValidateNested } from 'clas
 import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
 import { STRATEGIES, type Strategy } from '$lib/core/limits';
 import { BATCH_WISHES, type BatchWish } from '$lib/core/matching';
-import { AtMost, Maybe, Num, OneOf, Text, Whole, YesNo } from './fields';
+import { AtMost, Identity, Maybe, Num, OneOf, Text, Whole, YesNo } from './fields';
+import { CellFigures } from './records';
 
 export class SocBoundsInput {
 	@OneOf(CHEMISTRIES) chemistry!: Chemistry;
@@ -13,8 +14,7 @@ export class SocBoundsInput {
 }
 
 export class MatchCellInput {
-	/** A text or a number; compared as it is. */
-	@IsDefined({ message: 'id is required' }) id!: number | string;
+	@Identity() id!: number | string;
 	@Num(0.001, 100_000) capacityAh!: number;
 	@Maybe() @Num(0, 10_000) capacitySdAh?: number | null;
 	@Maybe() @Num(0.0001, 1e6) resistanceMohm?: number | null;
@@ -30,18 +30,6 @@ export class MatchInput {
 	@Maybe() @YesNo() robust?: boolean;
 }
 
-export class CellLimitsInput {
-	@Num(0.1, 10_000) ratedAh!: number;
-	@Maybe() @Num(1, 5) chargeLimitV?: number | null;
-	@Maybe() @Num(0.5, 4.5) dischargeLimitV?: number | null;
-	@Maybe() @Num(-60, 100) chargeColdC?: number | null;
-	@Maybe() @Num(0, 120) chargeHotC?: number | null;
-	@Maybe() @Num(-60, 100) dischargeColdC?: number | null;
-	@Maybe() @Num(0, 120) dischargeHotC?: number | null;
-	@Maybe() @Num(0.01, 50) chargeCRate?: number | null;
-	@Maybe() @Num(0.01, 50) dischargeCRate?: number | null;
-}
-
 export class BmsInput {
 	@Maybe() @Num(1, 10_000) continuousA?: number | null;
 	@Maybe() @Num(1, 10_000) chargeA?: number | null;
@@ -53,7 +41,7 @@ export class LimitsRequest {
 	@Whole(1, 128) series!: number;
 	@Whole(1, 64) parallel!: number;
 	@OneOf(STRATEGIES) strategy!: Strategy;
-	@IsDefined({ message: 'cell is required' }) @IsObject() @ValidateNested() @Type(() => CellLimitsInput) cell!: CellLimitsInput;
+	@IsDefined({ message: 'cell is required' }) @IsObject() @ValidateNested() @Type(() => CellFigures) cell!: CellFigures;
 	@Maybe() @Num(0.1, 100_000) measuredGroupAh?: number | null;
 	@Maybe() @IsObject() @ValidateNested() @Type(() => BmsInput) bms?: BmsInput | null;
 	@Maybe() @Num(1, 10_000) fuseA?: number | null;

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { ArrayMaxSize, IsBoolean, IsIn, IsInt, IsISO8601, IsNumber, IsOptional, IsString, Max, MaxLength, Min, MinLength } from 'class-validator';
+import { ArrayMaxSize, IsBoolean, IsIn, IsInt, IsISO8601, IsNumber, IsOptional, IsString, Max, MaxLength, Min, MinLength, ValidateBy } from 'class-validator';
 
 type Field = PropertyDecorator;
 
@@ -25,6 +25,12 @@ export const OneOf = (words: readonly string[]): Field => IsIn([...words], { mes
 /** A date or date and time in ISO 8601. */
 export const When = (): Field => IsISO8601({ strict: true }, { message: '$property requires a date like 2026-03-09 or 2026-03-09T14:05:00Z' });
 export const YesNo = (): Field => IsBoolean({ message: '$property requires true or false' });
+/** What a caller calls a thing: a text of 1 to 80 characters or a finite number. */
+export const Identity = (): Field =>
+	ValidateBy({
+		name: 'identity',
+		validator: { validate: (value: unknown) => Number.isFinite(value) || (typeof value === 'string' && value.length > 0 && value.length <= 80), defaultMessage: () => '$property requires a text of 1 to 80 characters or a number' }
+	});
 /** May be missing or null. */
 export const Maybe = (): Field => IsOptional();
 export const AtMost = (items: number): Field => ArrayMaxSize(items, { message: `$property takes at most ${items} entries` });

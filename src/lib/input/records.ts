@@ -9,10 +9,8 @@ import { AtMost, Maybe, Num, OneOf, Text, When, Whole } from './fields';
 export const BANK_USES = ['cabin', 'van', 'motorhome', 'boat', 'other'] as const;
 export type BankUse = (typeof BANK_USES)[number];
 
-export class CellTypeInput {
-	@Text(80, 1) name!: string;
-	@Maybe() @Text(80) maker?: string | null;
-	@OneOf(CHEMISTRIES) chemistry!: Chemistry;
+/** The maker's figures of a cell; null or missing takes the chemistry's default where there is one. */
+export class CellFigures {
 	@Num(0.1, 10_000) ratedAh!: number;
 	@Maybe() @Num(0.001, 1000) acResistanceMohm?: number | null;
 	@Maybe() @Num(1, 5) chargeLimitV?: number | null;
@@ -30,6 +28,12 @@ export class CellTypeInput {
 	@Maybe() @Text(60) terminal?: string | null;
 	@Maybe() @Num(1, 50) holeDepthMm?: number | null;
 	@Maybe() @Num(0.1, 100) torqueNm?: number | null;
+}
+
+export class CellTypeInput extends CellFigures {
+	@Text(80, 1) name!: string;
+	@Maybe() @Text(80) maker?: string | null;
+	@OneOf(CHEMISTRIES) chemistry!: Chemistry;
 }
 
 export class BankInput {
@@ -56,7 +60,7 @@ export class DeliveryInput {
 /** A new delivery unpacks its cells at once. */
 export class NewDeliveryInput extends DeliveryInput {
 	@Whole(1, 2000) cellCount!: number;
-	@Text(12, 1) labelPrefix!: string;
+	@Text(12, 1) labelPrefix: string = 'C';
 	@Maybe() @Text(60) batch?: string | null;
 }
 

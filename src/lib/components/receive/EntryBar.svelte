@@ -1,8 +1,9 @@
 <script lang="ts">
-	import { QUANTITY_FIGURES } from '$lib/core/reading';
+	import { QUANTITY_FIGURES, shownUnit } from '$lib/core/reading';
+	import type { Settings } from '$lib/core/units';
 	import type { TrayEntry } from './entry.svelte';
 
-	let { entry, meterNote }: { entry: TrayEntry; meterNote: string } = $props();
+	let { entry, meterNote, units }: { entry: TrayEntry; meterNote: string; units: Settings['units'] } = $props();
 	let input: HTMLInputElement;
 	const figures = $derived(QUANTITY_FIGURES[entry.quantity]);
 
@@ -28,7 +29,7 @@
 	<div class="flex items-center gap-4">
 		<label for="entry-field" class="min-w-20 leading-tight"><strong class="text-2xl">{entry.selected?.label ?? 'No cell'}</strong><br /><span class="text-sm muted">{figures.label}, {meterNote}</span></label>
 		<input id="entry-field" bind:this={input} bind:value={entry.text} class="figure field" inputmode="decimal" autocomplete="off" enterkeyhint="next" disabled={!entry.selected} {onkeydown} {onpaste} aria-describedby="entry-note" aria-invalid={entry.error ? true : undefined} placeholder={figures.decimals === 3 ? '0.000' : '0.0'} />
-		<span class="figure text-2xl">{figures.unit}</span>
+		<span class="figure text-2xl">{shownUnit(entry.quantity, units)}</span>
 	</div>
 	<div class="buttons">
 		<button class="btn btn-primary tap" onclick={() => { entry.enter(); focus(); }}>Next cell <kbd class="kbd-key max-sm:hidden text-base-content">Enter</kbd></button>

@@ -1,7 +1,8 @@
 import { ReadingQueue, type QueuedReading } from '$lib/client/reading-queue';
 import type { Chemistry } from '$lib/core/chemistry';
-import { parseReading, questionReading, splitPastedColumn, type Quantity, type Question } from '$lib/core/reading';
+import { parseReading, questionReading, shownUnit, splitPastedColumn, type Quantity, type Question } from '$lib/core/reading';
 import { CoreError } from '$lib/core/shared';
+import type { Settings } from '$lib/core/units';
 
 export interface EntryCell {
 	id: number;
@@ -23,6 +24,7 @@ interface Typed {
 interface EntryHooks {
 	cells: () => EntryCell[];
 	chemistry: () => Chemistry;
+	units: () => Settings['units'];
 	expected: () => { acResistanceMohm: number | null; massKg: number | null };
 	/** Called when the server has stored or removed something, to judge again. */
 	onStored: () => void;
@@ -117,7 +119,7 @@ export class TrayEntry {
 	acceptSuggestion(): void {
 		const asked = this.question;
 		if (asked?.question.suggestion == null) return;
-		this.take(asked.cell, String(asked.question.suggestion));
+		this.take(asked.cell, `${asked.question.suggestion} ${shownUnit(this.quantity, 'metric')}`);
 		this.question = null;
 	}
 
@@ -139,8 +141,11 @@ export class TrayEntry {
 		return [...cells.slice(after + 1), ...cells.slice(0, after + 1)].find((c) => this.valueOf(c, this.quantity) === null);
 	}
 
-	private take(cell: EntryCell, text: string): boolean {
+	private take(cell: EntryCell, typed: string): boolean {
 		const quantity = this.quantity;
+		// A bare number is in the unit shown beside the field.
+		const bare = /^[\d.,+\-−\s]+$/.test(typed) && shownUnit(quantity, this.hooks.units()) !== shownUnit(quantity, 'metric');
+		const text = bare ? `${typed.trim()} ${shownUnit(quantity, this.hooks.units())}` : typed;
 		try {
 			const { value } = parseReading(text, quantity);
 			const neighbours = this.hooks.cells().filter((c) => c.id !== cell.id).map((c) => this.valueOf(c, quantity)).filter((v): v is number => v !== null);

@@ -22,7 +22,7 @@ const ROLE_WORDS: Record<Role, RegExp> = {
 	current: /^(.*[^a-z])?(current|amps?|amperes?|strom|courant|corriente|i|a|ma|ibat)([^a-z].*)?$/
 };
 /** Columns that carry a voltage or current word but are something else. */
-const NOT_THESE = /capacity|energy|power|charge\b|\bm?ah\b|\bm?wh\b|cycle|step|temp(?!s)|soc|resist|status|mode/;
+const NOT_THESE = /capacity|energy|power|\bm?ah\b|\bm?wh\b|cycle|step|temp(?!s)|soc|resist|status|mode/;
 
 const UNIT_FACTORS: Record<Role, Record<string, number>> = {
 	time: { ms: 0.001, msec: 0.001, s: 1, sec: 1, secs: 1, second: 1, seconds: 1, min: 60, mins: 60, minutes: 60, h: 3600, hr: 3600, hour: 3600, hours: 3600 },

@@ -38,6 +38,8 @@ const HEADER_SEARCH_ROWS = 60;
 /** A cell's voltage above this must be millivolts; a discharge of more amperes than this is taken for milliamperes. */
 const MOST_CELL_V = 100;
 const MOST_CELL_A = 1500;
+/** Numbers from here on in an unlabelled time column count milliseconds since 1970 (this is March 1973). */
+const EPOCH_MS = 1e11;
 /** Faults of one kind listed by row before the rest are counted. */
 const MAX_LISTED = 5;
 
@@ -81,7 +83,11 @@ function timeReader(rows: readonly string[][], headerRow: number, columns: LogCo
 	const style = texts.map(timeStyleOf).find((s) => s !== null);
 	if (!style)
 		throw new CoreError('log-time', 'body', `Column "${columns.time.header}" is not a time that can be read. Use seconds, h:mm:ss or 2026-03-09 14:05:00.`);
-	if (style === 'number') return { style, read: (text) => numberOf(text) * columns.time.factor };
+	if (style === 'number') {
+		const epochMs = !columns.time.unitStated && texts.every((t) => !(numberOf(t) < EPOCH_MS));
+		const factor = epochMs ? 0.001 : columns.time.factor;
+		return { style, read: (text) => numberOf(text) * factor };
+	}
 	if (style === 'clock') return { style, read: clockSeconds };
 	const monthFirst = needsMonthFirst(rows.slice(headerRow + 1).map((row) => row[columns.time.index] ?? ''));
 	return { style, read: (text) => dateTimeSeconds(text, monthFirst) };

@@ -1,5 +1,6 @@
 import type { Chemistry } from '../chemistry';
 import { CHEMISTRY_FIGURES } from '../chemistry';
+import { toUserUnits, unitOf, type ConvertedQuantity, type Settings } from '../units';
 
 /** What can be read off a cell on arrival. */
 export const QUANTITIES = ['restVoltage', 'acResistance', 'temperature', 'mass'] as const;
@@ -23,6 +24,21 @@ export const QUANTITY_FIGURES: Record<Quantity, QuantityFigures> = {
 	temperature: { label: 'temperature', unit: '°C', decimals: 1, factors: { c: 1, '°c': 1 }, floor: { amount: 5, relative: false } },
 	mass: { label: 'mass', unit: 'kg', decimals: 3, factors: { kg: 1, g: 0.001, lb: 0.45359237 }, floor: { amount: 0.005, relative: true } }
 };
+
+/** Quantities a person may read in US units, and which conversion that is. */
+const CONVERTED: Partial<Record<Quantity, ConvertedQuantity>> = { temperature: 'temperature', mass: 'mass' };
+
+/** The unit a quantity is typed and shown in. */
+export function shownUnit(quantity: Quantity, units: Settings['units']): string {
+	const converted = CONVERTED[quantity];
+	return converted ? unitOf(converted, units) : QUANTITY_FIGURES[quantity].unit;
+}
+
+/** A kept value in the unit it is shown in. */
+export function shownValue(value: number, quantity: Quantity, units: Settings['units']): number {
+	const converted = CONVERTED[quantity];
+	return converted ? toUserUnits(value, converted, units)! : value;
+}
 
 /** The range a first reading may lie in without a question, in the quantity's unit. */
 export function plausibleRange(quantity: Quantity, chemistry: Chemistry, expected: { acResistanceMohm: number | null; massKg: number | null }): readonly [number, number] {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ASSUMED_METER, benchMeters, findOutliers, judgeDelivery, meterSd, parseReading, questionReading, splitPastedColumn, type ArrivedCell, type DeliveryContext } from '.';
+import { ASSUMED_METER, benchMeters, findOutliers, judgeDelivery, meterSd, parseReading, questionReading, shownUnit, shownValue, splitPastedColumn, type ArrivedCell, type DeliveryContext } from '.';
 
 describe('typed readings', () => {
 	it.each([
@@ -14,6 +14,11 @@ describe('typed readings', () => {
 		['5430 g', 'mass', 5.43],
 		['−3.2', 'restVoltage', -3.2]
 	] as const)('%s as %s', (text, quantity, value) => expect(parseReading(text, quantity).value).toBeCloseTo(value, 9));
+	it('shows temperature and mass in US units, volts never', () => {
+		expect([shownUnit('temperature', 'us'), shownValue(20, 'temperature', 'us')]).toEqual(['°F', 68]);
+		expect([shownUnit('restVoltage', 'us'), shownValue(3.3, 'restVoltage', 'us')]).toEqual(['V', 3.3]);
+		expect(parseReading('9.04 lb', 'mass').value).toBeCloseTo(4.1, 2);
+	});
 	it('keeps what was typed', () => expect(parseReading(' 3,298 V ', 'restVoltage')).toMatchObject({ rawText: '3,298 V', rawUnit: 'V' }));
 	it('refuses words and another unit, and says what it wants', () => {
 		expect(() => parseReading('three', 'restVoltage')).toThrow(/number like 3\.298, got "three"/);

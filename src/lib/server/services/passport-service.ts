@@ -1,6 +1,6 @@
 import { QUANTITY_FIGURES } from '$lib/core/reading';
 import { socBounds } from '$lib/core/chemistry';
-import { banks, cells, deliveries, notes, placements, readings, runs, type Bank, type Cell, type Delivery } from '../db/tables';
+import { banks, cells, deliveries, notes, placements, readings, runs, type Bank, type Cell, type Delivery, type Run } from '../db/tables';
 import { bankCapacities } from './run-service';
 
 /** Something that happened to a cell. */
@@ -18,6 +18,13 @@ export interface Passport {
 	delivery: Delivery;
 	bank: Bank;
 	events: PassportEvent[];
+}
+
+function runDetail(run: Run): string {
+	const conditions = [run.temperatureC === null ? 'temperature not recorded' : `${run.temperatureC.toFixed(0)} °C`, run.cRate === null ? null : `${run.cRate.toFixed(2)} C`].filter(Boolean).join(', ');
+	if (run.source === 'hand') return `Entered by hand; ${conditions}, as measured`;
+	const faults = run.faults?.length ?? 0;
+	return `Log ${run.fileName ?? ''}; ${conditions}, as measured${faults ? `; ${faults} ${faults === 1 ? 'thing' : 'things'} found in the log` : ''}`;
 }
 
 const event = (at: string, kind: PassportEvent['kind'], title: string, detail: string | null = null, runId: number | null = null): PassportEvent => ({ at, kind, title, detail, runId });
@@ -38,7 +45,7 @@ export async function cellPassport(cellId: number): Promise<Passport> {
 			const charge = bounds ? `. Fits ${Math.round(bounds.lowFraction * 100)} to ${Math.round(bounds.highFraction * 100)} % of charge` : '';
 			return event(r.takenAt, 'reading', `${label[0].toUpperCase()}${label.slice(1)} ${r.value.toFixed(decimals)} ± ${r.sd.toFixed(decimals)} ${unit}`, `Typed "${r.rawText}"${charge}`);
 		}),
-		...run.map((r) => event(r.testedAt, 'run', `Capacity run: ${r.capacityAh.toFixed(1)} Ah`, r.source === 'log' ? `Log ${r.fileName ?? ''}, ${(r.faults ?? []).length} faults named` : 'Entered by hand', r.source === 'log' ? r.id : null)),
+		...run.map((r) => event(r.testedAt, 'run', `Capacity run: ${r.capacityAh.toFixed(1)} Ah`, runDetail(r), r.source === 'log' ? r.id : null)),
 		...(judged?.judgement && judged.run ? [event(judged.run.testedAt, 'verdict', judged.judgement.verdict.title, `${judged.judgement.verdict.finding} ${judged.judgement.verdict.doubt ?? ''}`)] : []),
 		...placed.flatMap((p) => [
 			event(p.placedAt, 'placement', `Placed in ${bankNames.get(p.bankId)}`, `Battery ${p.battery}, group ${p.position}`),

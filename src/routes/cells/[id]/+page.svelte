@@ -41,7 +41,7 @@
 		<textarea id="note" class="textarea w-full" rows="2" bind:value={text} maxlength="4000"></textarea>
 		<div><button class="btn btn-primary tap" disabled={!text.trim()}>Keep the note</button></div>
 	</form>
-	<ol class="timeline">
+	<ol class="life">
 		{#each [...data.events].reverse() as event, i (i)}
 			<li>
 				<p class="text-sm muted"><strong>{KINDS[event.kind]}</strong> · <time datetime={event.at}>{formatDateTime(event.at, data.settings.dateStyle)}</time></p>
@@ -57,16 +57,16 @@
 </main>
 
 <style>
-	.timeline {
+	.life {
 		border-left: 3px solid var(--line);
 		padding-left: 1.1rem;
 		display: grid;
 		gap: 1rem;
 	}
-	li {
+	.life li {
 		position: relative;
 	}
-	li::before {
+	.life li::before {
 		content: '';
 		position: absolute;
 		left: -1.6rem;

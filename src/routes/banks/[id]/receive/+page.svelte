@@ -12,7 +12,7 @@
 	import { TrayEntry } from '$lib/components/receive/entry.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadeRange, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
-	import { QUANTITY_FIGURES, benchMeters, meterSd, type Quantity } from '$lib/core/reading';
+	import { QUANTITY_FIGURES, benchMeters, meterSd, shownUnit, shownValue, type Quantity } from '$lib/core/reading';
 	import { warmestOf } from '$lib/core/shared';
 	import { formatDate, formatNumber } from '$lib/core/units';
 
@@ -28,6 +28,7 @@
 	const entry = new TrayEntry({
 		cells: () => tray?.cells ?? [],
 		chemistry: () => bank.chemistry,
+		units: () => data.settings.units,
 		expected: () => ({ acResistanceMohm: cellType?.acResistanceMohm ?? null, massKg: cellType?.massKg ?? null }),
 		onStored: () => void invalidateAll(),
 		remove: (id, version) => attempt(() => api.remove(`readings/${id}`, version)).then(() => undefined),
@@ -64,6 +65,7 @@
 	});
 	const isOtherField = (target: EventTarget | null) => target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && target.id !== 'entry-field';
 
+	const shown = (value: number) => formatNumber(shownValue(value, entry.quantity, data.settings.units), QUANTITY_FIGURES[entry.quantity].decimals);
 	const other = $derived<Quantity>(entry.quantity === 'restVoltage' ? 'acResistance' : 'restVoltage');
 	const mattersSpan = $derived.by(() => {
 		const { floor } = QUANTITY_FIGURES[entry.quantity];
@@ -79,7 +81,7 @@
 			return {
 				id: cell.id,
 				label: cell.label,
-				figure: values[i] === null ? null : formatNumber(values[i], QUANTITY_FIGURES[entry.quantity].decimals),
+				figure: values[i] === null ? null : shown(values[i]),
 				minor: minor === null ? null : `${formatNumber(minor, 3)} ${QUANTITY_FIGURES[other].unit}`,
 				shade: shades[i],
 				warmth: warmestOf(own),
@@ -88,7 +90,7 @@
 		});
 	});
 	/** A verdict in two or three words, for under the cell. */
-	const shortMark = (verdict: { code: string; title: string }) => ({ 'deep-discharged': 'too low', 'voltage-outlier': verdict.title.match(/\d+ mV \w+/)?.[0].replace('below', 'low').replace('above', 'high') ?? 'stands apart', 'resistance-outlier': verdict.title.match(/\d+ %/)?.[0].concat(' Ω off') ?? 'Ω off' })[verdict.code] ?? verdict.title;
+	const shortMark = (verdict: { code: string; title: string }) => ({ 'deep-discharged': 'too low', 'voltage-outlier': verdict.title.match(/\d+ mV \w+/)?.[0].replace('below', 'low').replace('above', 'high') ?? 'stands apart', 'resistance-outlier': verdict.title.match(/\d+ % (more|less)/)?.[0].concat(' Ω') ?? 'odd Ω' })[verdict.code] ?? verdict.title;
 	const known = $derived(tray ? tray.cells.map((c) => entry.valueOf(c, entry.quantity)).filter((v): v is number => v !== null) : []);
 
 	const range = $derived(shadeRange(known, mattersSpan));
@@ -118,7 +120,7 @@
 <StagePage title={tray ? tray.delivery.name : 'Receive'} subtitle={tray ? `${formatDate(tray.delivery.receivedOn, data.settings.dateStyle)} · ${tray.cells.length} cells · ${known.length} read · ${tray.cells.length - known.length} to go` : 'nothing unpacked yet'} {verdicts} onpick={pick}>
 	{#snippet tools()}
 		<div class="flex flex-wrap items-center gap-2">
-			{#if tray}<Choice quiet label="Measure" value={entry.quantity} options={[{ value: 'restVoltage', text: 'Volts' }, { value: 'acResistance', text: 'Milliohms' }, { value: 'temperature', text: '°C' }, { value: 'mass', text: 'Mass' }]} onchange={(q) => { entry.switchQuantity(q as Quantity); bar?.focus(); }} />{/if}
+			{#if tray}<Choice quiet label="Measure" value={entry.quantity} options={[{ value: 'restVoltage', text: 'Volts' }, { value: 'acResistance', text: 'Milliohms' }, { value: 'temperature', text: shownUnit('temperature', data.settings.units) }, { value: 'mass', text: 'Mass' }]} onchange={(q) => { entry.switchQuantity(q as Quantity); bar?.focus(); }} />{/if}
 			<ShortcutHelp bind:this={help} shortcuts={[['Enter', 'keep the reading, next cell'], ['R', 'switch volts and milliohms'], ['Ctrl Z', 'take the last reading back'], ['Ctrl V', 'paste a column down the tray'], ['?', 'these keys']]} />
 		</div>
 	{/snippet}
@@ -128,10 +130,10 @@
 		{/if}
 		<div class="phone-order">
 			<Tray cells={drawn} footprint={{ widthMm: cellType?.widthMm ?? USUAL_FOOTPRINT.widthMm, thicknessMm: cellType?.thicknessMm ?? USUAL_FOOTPRINT.thicknessMm }} selectedId={entry.selectedId} onpick={pick} label="Cells of {tray.delivery.name}" />
-			<div class="bar"><EntryBar bind:this={bar} {entry} meterNote={`± ${formatNumber(meterSd(benchMeters(data.settings)[entry.quantity], known[0] ?? 0), QUANTITY_FIGURES[entry.quantity].decimals)}`} /></div>
+			<div class="bar"><EntryBar bind:this={bar} {entry} units={data.settings.units} meterNote={`± ${formatNumber(meterSd(benchMeters(data.settings)[entry.quantity], known[0] ?? 0), QUANTITY_FIGURES[entry.quantity].decimals)}`} /></div>
 		</div>
 		<p class="mt-3 flex flex-wrap items-center gap-x-5 gap-y-1 text-[0.95rem] muted">
-			{#if known.length > 1}<span>Shade: {QUANTITY_FIGURES[entry.quantity].label} <span class="figure">{formatNumber(range.low, QUANTITY_FIGURES[entry.quantity].decimals)}</span> <span class="scale" aria-hidden="true"></span> <span class="figure">{formatNumber(range.high, QUANTITY_FIGURES[entry.quantity].decimals)} {QUANTITY_FIGURES[entry.quantity].unit}</span></span>{/if}
+			{#if known.length > 1}<span>Shade: {QUANTITY_FIGURES[entry.quantity].label} <span class="figure">{shown(range.low)}</span> <span class="scale" aria-hidden="true"></span> <span class="figure">{shown(range.high)} {shownUnit(entry.quantity, data.settings.units)}</span></span>{/if}
 			<span>Glow: needs you</span><span>Read every cell before any are joined. Meter the polarity; do not trust the print.</span>
 		</p>
 		<p class="mt-2 flex flex-wrap gap-x-4">
