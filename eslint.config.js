@@ -10,7 +10,10 @@ export default ts.config(
 	...ts.configs.recommended,
 	...svelte.configs.recommended,
 	{ languageOptions: { globals: { ...globals.browser, ...globals.node } } },
-	{ files: ['**/*.svelte', '**/*.svelte.ts'], languageOptions: { parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'], svelteConfig } } },
+	{
+		files: ['**/*.svelte', '**/*.svelte.ts'],
+		languageOptions: { parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'], svelteConfig } }
+	},
 	{
 		rules: {
 			// TypeScript finds undefined names better.
@@ -29,7 +32,11 @@ export default ts.config(
 		ignores: ['**/*.test.ts'],
 		rules: {
 			'no-restricted-globals': ['error', 'window', 'document', 'process', 'performance', 'fetch', 'localStorage'],
-			'no-restricted-properties': ['error', { object: 'Math', property: 'random', message: 'Chance comes in as an argument.' }, { object: 'Date', property: 'now', message: 'Time comes in as an argument.' }]
+			'no-restricted-properties': [
+				'error',
+				{ object: 'Math', property: 'random', message: 'Chance comes in as an argument.' },
+				{ object: 'Date', property: 'now', message: 'Time comes in as an argument.' }
+			]
 		}
 	},
 	{ files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } }

@@ -12,6 +12,15 @@ export default defineConfig({
 		baseURL: process.env.E2E_ADDRESS,
 		viewport: { width: 1280, height: 800 },
 		screenshot: 'off',
-		launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update', '--no-first-run'] }
+		launchOptions: {
+			executablePath: '/usr/bin/chromium',
+			args: [
+				'--no-sandbox',
+				'--disable-gpu',
+				'--disable-background-networking',
+				'--disable-component-update',
+				'--no-first-run'
+			]
+		}
 	}
 });

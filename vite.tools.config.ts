@@ -12,6 +12,12 @@ export default defineConfig({
 		outDir: 'build-tools',
 		emptyOutDir: true,
 		target: 'node20',
-		rollupOptions: { input: { demo: here('./demo/main.ts'), bench: here('./bench/main.ts'), 'match-thread': here('./src/lib/workers/match-thread.ts') } }
+		rollupOptions: {
+			input: {
+				demo: here('./demo/main.ts'),
+				bench: here('./bench/main.ts'),
+				'match-thread': here('./src/lib/workers/match-thread.ts')
+			}
+		}
 	}
 });

@@ -21,7 +21,10 @@ export default defineConfig({
 					fileParallelism: false
 				}
 			},
-			{ ...shared, test: { name: 'start', include: ['tests/start/**/*.test.ts'], testTimeout: 120_000, hookTimeout: 60_000 } }
+			{
+				...shared,
+				test: { name: 'start', include: ['tests/start/**/*.test.ts'], testTimeout: 120_000, hookTimeout: 60_000 }
+			}
 		]
 	}
 });

@@ -27,16 +27,26 @@ function report(what: string, figure: string, holds: boolean, bound: string): vo
 
 function logImport(): void {
 	const rows = 200_000;
-	const text = ['time_s,voltage_V,current_A', ...Array.from({ length: rows }, (_, i) => `${i},${(3.35 - i / 1e6).toFixed(4)},${(-20 + (i % 7) / 100).toFixed(2)}`)].join('\n');
+	const text = [
+		'time_s,voltage_V,current_A',
+		...Array.from({ length: rows }, (_, i) => `${i},${(3.35 - i / 1e6).toFixed(4)},${(-20 + (i % 7) / 100).toFixed(2)}`)
+	].join('\n');
 	const bare = medianMs(() => void Papa.parse(text, { delimiter: ',' }));
 	const full = medianMs(() => void analyseRun(text, { ratedAh: 230, bridgeGaps: false, cutoffV: null }));
-	report(`import of a log of ${rows} rows against a bare pass of the CSV parser`, `${full.toFixed(0)} ms / ${bare.toFixed(0)} ms = ${(full / bare).toFixed(2)}`, full / bare <= 2, 'ratio ≤ 2');
+	report(
+		`import of a log of ${rows} rows against a bare pass of the CSV parser`,
+		`${full.toFixed(0)} ms / ${bare.toFixed(0)} ms = ${(full / bare).toFixed(2)}`,
+		full / bare <= 2,
+		'ratio ≤ 2'
+	);
 }
 
 /** Scripts the home page loads before anything is clicked, gzipped. */
 function firstPageScript(): void {
 	const client = join('build', 'client');
-	const manifest = JSON.parse(readFileSync(join('.svelte-kit', 'output', 'client', '.vite', 'manifest.json'), 'utf8')) as Record<string, { file: string; imports?: string[]; name?: string; src?: string }>;
+	const manifest = JSON.parse(
+		readFileSync(join('.svelte-kit', 'output', 'client', '.vite', 'manifest.json'), 'utf8')
+	) as Record<string, { file: string; imports?: string[]; name?: string; src?: string }>;
 	const seen = new Set<string>();
 	const visit = (key: string) => {
 		if (seen.has(key)) return;
@@ -45,9 +55,24 @@ function firstPageScript(): void {
 	};
 	// Nodes 0 and 1 are layout and error page; the home page is found by its import of this file's own route.
 	const home = readdirSync('src/routes').includes('+page.svelte') ? homeNode() : 0;
-	for (const [key, chunk] of Object.entries(manifest)) if (/client\/(entry|runtime)|entry\/(app|start)/.test(key) || chunk.name === 'entry/app' || chunk.name === 'entry/start' || [0, 1, home].some((n) => chunk.name === `nodes/${n}`)) visit(key);
-	const bytes = [...seen].map((key) => manifest[key].file).filter((f) => f.endsWith('.js')).reduce((sum, file) => sum + gzipSync(readFileSync(join(client, file))).length, 0);
-	report(`script of the first page (${seen.size} files, gzipped)`, `${(bytes / 1000).toFixed(1)} kB`, bytes > 20_000 && bytes <= 150_000, '≤ 150 kB');
+	for (const [key, chunk] of Object.entries(manifest))
+		if (
+			/client\/(entry|runtime)|entry\/(app|start)/.test(key) ||
+			chunk.name === 'entry/app' ||
+			chunk.name === 'entry/start' ||
+			[0, 1, home].some((n) => chunk.name === `nodes/${n}`)
+		)
+			visit(key);
+	const bytes = [...seen]
+		.map((key) => manifest[key].file)
+		.filter((f) => f.endsWith('.js'))
+		.reduce((sum, file) => sum + gzipSync(readFileSync(join(client, file))).length, 0);
+	report(
+		`script of the first page (${seen.size} files, gzipped)`,
+		`${(bytes / 1000).toFixed(1)} kB`,
+		bytes > 20_000 && bytes <= 150_000,
+		'≤ 150 kB'
+	);
 }
 
 function homeNode(): number {
@@ -57,12 +82,21 @@ function homeNode(): number {
 
 function matching(): void {
 	const random = seededRandom(1);
-	const cells = Array.from({ length: 64 }, (_, i) => ({ id: i, capacityAh: Number(normalDraw(random, 280, 2).toFixed(1)) }));
-	const run = (parallel: number) => matchCells({ series: 16, parallel, cells }, { timeLimitS: 5, clockS: () => performance.now() / 1000 });
+	const cells = Array.from({ length: 64 }, (_, i) => ({
+		id: i,
+		capacityAh: Number(normalDraw(random, 280, 2).toFixed(1))
+	}));
+	const run = (parallel: number) =>
+		matchCells({ series: 16, parallel, cells }, { timeLimitS: 5, clockS: () => performance.now() / 1000 });
 	for (const parallel of [1, 2, 3]) {
 		const result = run(parallel);
 		const gap = result.upperBoundAh / result.smallestGroupAh - 1;
-		report(`16S${parallel}P from 64 cells: smallest group against its upper bound`, `${result.smallestGroupAh.toFixed(1)} of ${result.upperBoundAh.toFixed(1)} Ah, gap ${(gap * 100).toFixed(3)} %${result.proven ? ', proven' : ''}`, gap <= 0.001, 'gap ≤ 0.1 %');
+		report(
+			`16S${parallel}P from 64 cells: smallest group against its upper bound`,
+			`${result.smallestGroupAh.toFixed(1)} of ${result.upperBoundAh.toFixed(1)} Ah, gap ${(gap * 100).toFixed(3)} %${result.proven ? ', proven' : ''}`,
+			gap <= 0.001,
+			'gap ≤ 0.1 %'
+		);
 	}
 }
 

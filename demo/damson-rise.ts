@@ -10,8 +10,26 @@ import { drawCrate, readResistance, readRestVoltage, type HiddenCell } from './h
 
 /** A made-up maker's 280 Ah cell. */
 const ORCHARD_280: CellTypeInput = {
-	name: 'Orchard 280', maker: 'Hedgerow Energy', chemistry: 'LFP', ratedAh: 280, acResistanceMohm: 0.126, chargeLimitV: 3.65, dischargeLimitV: 2.5, chargeColdC: 0, chargeHotC: 45, dischargeColdC: -20, dischargeHotC: 60,
-	chargeCRate: 0.5, dischargeCRate: 1, widthMm: 174, thicknessMm: 72, heightMm: 205, massKg: 5.3, terminal: 'M6 thread', holeDepthMm: 10, torqueNm: 6
+	name: 'Orchard 280',
+	maker: 'Hedgerow Energy',
+	chemistry: 'LFP',
+	ratedAh: 280,
+	acResistanceMohm: 0.126,
+	chargeLimitV: 3.65,
+	dischargeLimitV: 2.5,
+	chargeColdC: 0,
+	chargeHotC: 45,
+	dischargeColdC: -20,
+	dischargeHotC: 60,
+	chargeCRate: 0.5,
+	dischargeCRate: 1,
+	widthMm: 174,
+	thicknessMm: 72,
+	heightMm: 205,
+	massKg: 5.3,
+	terminal: 'M6 thread',
+	holeDepthMm: 10,
+	torqueNm: 6
 };
 
 const YEARS = 6;
@@ -25,23 +43,78 @@ const LAGGING = { group: 10, ahPerYear: 0.85 };
 export async function loadDamsonRise(random: Random, now: Date): Promise<void> {
 	const type = await cellTypes.insert(ORCHARD_280);
 	const start = YEARS * 365.25;
-	const { id: bankId } = await banks.insert({ name: 'Damson Rise', bankUse: 'cabin', chemistry: 'LFP', series: 16, parallel: 1, batteries: 1, cellTypeId: type.id, inServiceOn: daysBefore(now, start), notes: 'Hill orchard cabin, off the grid. Press, cold store, two winters of snow on the panels.', endFraction: 0.8 });
-	const delivery = await createRecord(recordKind('deliveries'), { bankId, name: 'First crate', receivedOn: daysBefore(now, start + 70).slice(0, 10), supplier: 'Hedgerow Energy', cellCount: 18, labelPrefix: 'D', batch: 'O-88' });
+	const { id: bankId } = await banks.insert({
+		name: 'Damson Rise',
+		bankUse: 'cabin',
+		chemistry: 'LFP',
+		series: 16,
+		parallel: 1,
+		batteries: 1,
+		cellTypeId: type.id,
+		inServiceOn: daysBefore(now, start),
+		notes: 'Hill orchard cabin, off the grid. Press, cold store, two winters of snow on the panels.',
+		endFraction: 0.8
+	});
+	const delivery = await createRecord(recordKind('deliveries'), {
+		bankId,
+		name: 'First crate',
+		receivedOn: daysBefore(now, start + 70).slice(0, 10),
+		supplier: 'Hedgerow Energy',
+		cellCount: 18,
+		labelPrefix: 'D',
+		batch: 'O-88'
+	});
 	const crate = drawCrate(random, { ratedAh: 280, count: 18, capacityMean: 1.02, capacitySd: 0.006, soc: 0.41 });
 	const rows = await cells.all({ deliveryId: delivery.id });
 	for (const [i, cell] of crate.entries()) await readAndTest(random, rows[i].id, cell, daysBefore(now, start + 60 - i));
 	const { candidates } = await matchCandidates(bankId);
 	const match = matchCells({ series: 16, parallel: 1, cells: candidates }, { timeLimitS: 1, clockS: () => 0 });
-	await acceptMatch(bankId, { groups: match.groups.map((g) => g.cellIds.map(Number)), placedAt: daysBefore(now, start + 20) });
-	await createRecord(recordKind('limit-plans'), { bankId, strategy: 'middle-road', bmsA: 150, bmsResolutionV: 0.001, fuseA: 200, cableA: 245 });
+	await acceptMatch(bankId, {
+		groups: match.groups.map((g) => g.cellIds.map(Number)),
+		placedAt: daysBefore(now, start + 20)
+	});
+	await createRecord(recordKind('limit-plans'), {
+		bankId,
+		strategy: 'middle-road',
+		bmsA: 150,
+		bmsResolutionV: 0.001,
+		fuseA: 200,
+		cableA: 245
+	});
 	for (let year = 0; year <= YEARS; year++) await yearlyRound(random, bankId, year, now);
-	await createRecord(recordKind('service-checks'), { bankId, checkedAt: daysBefore(now, 4), context: 'rest', currentA: 0.3, temperatureC: 11, groupVoltagesV: Array.from({ length: 16 }, () => Number(normalDraw(random, 3.331, 0.0008).toFixed(3))), notes: 'Looked even from the sofa.' });
+	await createRecord(recordKind('service-checks'), {
+		bankId,
+		checkedAt: daysBefore(now, 4),
+		context: 'rest',
+		currentA: 0.3,
+		temperatureC: 11,
+		groupVoltagesV: Array.from({ length: 16 }, () => Number(normalDraw(random, 3.331, 0.0008).toFixed(3))),
+		notes: 'Looked even from the sofa.'
+	});
 }
 
 async function readAndTest(random: Random, cellId: number, cell: HiddenCell, at: string): Promise<void> {
-	await createRecord(recordKind('readings'), { cellId, quantity: 'restVoltage', rawText: readRestVoltage(random, cell), restS: 5 * 86400, takenAt: at });
-	await createRecord(recordKind('readings'), { cellId, quantity: 'acResistance', rawText: readResistance(random, cell), takenAt: at });
-	await createRecord(recordKind('runs'), { cellId, capacityAh: Number(normalDraw(random, cell.truth.capacityAh, 0.8).toFixed(1)), sdAh: 1.8, temperatureC: 23, testedAt: at, tester: 'Borrowed tester' });
+	await createRecord(recordKind('readings'), {
+		cellId,
+		quantity: 'restVoltage',
+		rawText: readRestVoltage(random, cell),
+		restS: 5 * 86400,
+		takenAt: at
+	});
+	await createRecord(recordKind('readings'), {
+		cellId,
+		quantity: 'acResistance',
+		rawText: readResistance(random, cell),
+		takenAt: at
+	});
+	await createRecord(recordKind('runs'), {
+		cellId,
+		capacityAh: Number(normalDraw(random, cell.truth.capacityAh, 0.8).toFixed(1)),
+		sdAh: 1.8,
+		temperatureC: 23,
+		testedAt: at,
+		tester: 'Borrowed tester'
+	});
 }
 
 async function yearlyRound(random: Random, bankId: number, year: number, now: Date): Promise<void> {
@@ -53,6 +126,21 @@ async function yearlyRound(random: Random, bankId: number, year: number, now: Da
 		const behindAh = (g + 1 === LAGGING.group ? LAGGING.ahPerYear * year : 0) + normalDraw(random, 0, 0.08);
 		return Number(curve.at(0.9955 - behindAh / 280).toFixed(3));
 	});
-	await createRecord(recordKind('service-checks'), { bankId, checkedAt: daysBefore(now, days + 1), context: 'full', currentA: Number(normalDraw(random, 5, 0.6).toFixed(1)), temperatureC: 17, groupVoltagesV });
-	await createRecord(recordKind('capacity-tests'), { bankId, testedAt: daysBefore(now, days), capacityAh: Number(normalDraw(random, 280 * fraction, 2.2).toFixed(1)), sdAh: 2.8, efc, temperatureC: 19, notes: year === 0 ? 'First test, shunt against the inverter.' : null });
+	await createRecord(recordKind('service-checks'), {
+		bankId,
+		checkedAt: daysBefore(now, days + 1),
+		context: 'full',
+		currentA: Number(normalDraw(random, 5, 0.6).toFixed(1)),
+		temperatureC: 17,
+		groupVoltagesV
+	});
+	await createRecord(recordKind('capacity-tests'), {
+		bankId,
+		testedAt: daysBefore(now, days),
+		capacityAh: Number(normalDraw(random, 280 * fraction, 2.2).toFixed(1)),
+		sdAh: 2.8,
+		efc,
+		temperatureC: 19,
+		notes: year === 0 ? 'First test, shunt against the inverter.' : null
+	});
 }

@@ -7,8 +7,26 @@ import { drawCrate, readResistance, readRestVoltage } from './hidden-cells';
 
 /** A made-up maker's 230 Ah cell. */
 export const MARSH_230: CellTypeInput = {
-	name: 'Marshlight M230', maker: 'Marshlight Cells', chemistry: 'LFP', ratedAh: 230, acResistanceMohm: 0.155, chargeLimitV: 3.65, dischargeLimitV: 2.5, chargeColdC: 0, chargeHotC: 45, dischargeColdC: -20, dischargeHotC: 55,
-	chargeCRate: 0.5, dischargeCRate: 1, widthMm: 174, thicknessMm: 54, heightMm: 207, massKg: 4.1, terminal: 'M6 thread', holeDepthMm: 9, torqueNm: 6
+	name: 'Marshlight M230',
+	maker: 'Marshlight Cells',
+	chemistry: 'LFP',
+	ratedAh: 230,
+	acResistanceMohm: 0.155,
+	chargeLimitV: 3.65,
+	dischargeLimitV: 2.5,
+	chargeColdC: 0,
+	chargeHotC: 45,
+	dischargeColdC: -20,
+	dischargeHotC: 55,
+	chargeCRate: 0.5,
+	dischargeCRate: 1,
+	widthMm: 174,
+	thicknessMm: 54,
+	heightMm: 207,
+	massKg: 4.1,
+	terminal: 'M6 thread',
+	holeDepthMm: 9,
+	torqueNm: 6
 };
 
 const READ_SO_FAR = 16;
@@ -16,9 +34,27 @@ const READ_SO_FAR = 16;
 /** A bird hide on a raft: the crate has just been opened, sixteen of twenty cells are read. */
 export async function loadHeronry(random: Random, now: Date): Promise<void> {
 	const type = await cellTypes.insert(MARSH_230);
-	const bank: BankInput = { name: 'Heronry', bankUse: 'boat', chemistry: 'LFP', series: 8, parallel: 2, batteries: 1, cellTypeId: type.id, notes: 'Tidal bird hide on a raft. Lamps, a camera mast and a kettle nobody admits to.', endFraction: 0.8 };
+	const bank: BankInput = {
+		name: 'Heronry',
+		bankUse: 'boat',
+		chemistry: 'LFP',
+		series: 8,
+		parallel: 2,
+		batteries: 1,
+		cellTypeId: type.id,
+		notes: 'Tidal bird hide on a raft. Lamps, a camera mast and a kettle nobody admits to.',
+		endFraction: 0.8
+	};
 	const { id: bankId } = await banks.insert(bank);
-	const delivery = await createRecord(recordKind('deliveries'), { bankId, name: 'Crate from the quay', receivedOn: daysBefore(now, 3).slice(0, 10), supplier: 'Saltpan Battery Stores', cellCount: 20, labelPrefix: 'H', batch: 'M-2614' });
+	const delivery = await createRecord(recordKind('deliveries'), {
+		bankId,
+		name: 'Crate from the quay',
+		receivedOn: daysBefore(now, 3).slice(0, 10),
+		supplier: 'Saltpan Battery Stores',
+		cellCount: 20,
+		labelPrefix: 'H',
+		batch: 'M-2614'
+	});
 	const crate = drawCrate(random, { ratedAh: 230, count: 20, capacityMean: 1.01, capacitySd: 0.012, soc: 0.47 });
 	crate[12] = { ...crate[12], soc: 0.215 };
 	crate[6].truth.resistanceFactor = 1.24;
@@ -26,8 +62,23 @@ export async function loadHeronry(random: Random, now: Date): Promise<void> {
 	const rows = await cells.all({ deliveryId: delivery.id });
 	const readAt = daysBefore(now, 0.1);
 	for (const [i, cell] of crate.slice(0, READ_SO_FAR).entries()) {
-		await createRecord(recordKind('readings'), { cellId: rows[i].id, quantity: 'restVoltage', rawText: readRestVoltage(random, cell), restS: 3 * 86400, takenAt: readAt });
-		await createRecord(recordKind('readings'), { cellId: rows[i].id, quantity: 'acResistance', rawText: readResistance(random, cell), takenAt: readAt });
+		await createRecord(recordKind('readings'), {
+			cellId: rows[i].id,
+			quantity: 'restVoltage',
+			rawText: readRestVoltage(random, cell),
+			restS: 3 * 86400,
+			takenAt: readAt
+		});
+		await createRecord(recordKind('readings'), {
+			cellId: rows[i].id,
+			quantity: 'acResistance',
+			rawText: readResistance(random, cell),
+			takenAt: readAt
+		});
 	}
-	await createRecord(recordKind('notes'), { cellId: rows[12].id, text: 'Sleeve scuffed at one corner, can looks sound underneath.', writtenAt: readAt });
+	await createRecord(recordKind('notes'), {
+		cellId: rows[12].id,
+		text: 'Sleeve scuffed at one corner, can looks sound underneath.',
+		writtenAt: readAt
+	});
 }

@@ -1,4 +1,11 @@
-import { acResistanceMohm, cellConstants, restedCell, simulateDischarge, terminalVoltageV, type CellParameters } from '$lib/core/cell-model';
+import {
+	acResistanceMohm,
+	cellConstants,
+	restedCell,
+	simulateDischarge,
+	terminalVoltageV,
+	type CellParameters
+} from '$lib/core/cell-model';
 import { normalDraw, type Random } from '$lib/core/shared';
 
 /** A cell of the demo with what nobody at the bench can see. */
@@ -47,6 +54,9 @@ export function readResistance(random: Random, cell: HiddenCell): string {
  */
 export function testerLog(random: Random, cell: HiddenCell, ratedAh: number, gain: number): string {
 	const run = simulateDischarge(cell.truth, restedCell(cell.truth, 1), 0.2 * ratedAh, 2.5, 5, 60);
-	const lines = run.timeS.map((t, i) => `${t};${normalDraw(random, run.voltageV[i] * 1000, 0.5).toFixed(0)};${((-run.currentA[i] * (1 + gain)) * 1000).toFixed(0)}`);
+	const lines = run.timeS.map(
+		(t, i) =>
+			`${t};${normalDraw(random, run.voltageV[i] * 1000, 0.5).toFixed(0)};${(-run.currentA[i] * (1 + gain) * 1000).toFixed(0)}`
+	);
 	return ['Time (s);Voltage (mV);Current (mA)', ...lines].join('\n');
 }

@@ -7,7 +7,23 @@ import { loadHeronry } from './heronry';
 
 const SEED = 20_260_309;
 /** Children before parents, so that no reference is left hanging. */
-const TABLES = ['run_samples', 'readings', 'runs', 'placements', 'balance_readings', 'balance_runs', 'limit_plans', 'service_checks', 'capacity_tests', 'notes', 'cells', 'deliveries', 'banks', 'cell_types', 'settings'];
+const TABLES = [
+	'run_samples',
+	'readings',
+	'runs',
+	'placements',
+	'balance_readings',
+	'balance_runs',
+	'limit_plans',
+	'service_checks',
+	'capacity_tests',
+	'notes',
+	'cells',
+	'deliveries',
+	'banks',
+	'cell_types',
+	'settings'
+];
 
 /** Empties every table. */
 export async function clearRecords(): Promise<void> {

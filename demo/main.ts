@@ -8,5 +8,9 @@ if (process.argv.includes('--reset')) {
 	console.log('All records removed.');
 }
 const loaded = await loadDemo(new Date());
-console.log(loaded ? 'Demo scenario loaded: Heronry, Cogwheel, Damson Rise.' : 'There are banks already; kept as they are. "npm run demo -- --reset" starts the scenario afresh.');
+console.log(
+	loaded
+		? 'Demo scenario loaded: Heronry, Cogwheel, Damson Rise.'
+		: 'There are banks already; kept as they are. "npm run demo -- --reset" starts the scenario afresh.'
+);
 await closeDatabase();

@@ -6,4 +6,6 @@ import { checkNode, ensureBuild, ensurePackages, root } from './steps/machine.mj
 checkNode();
 ensurePackages();
 ensureBuild();
-process.exit(spawnSync(process.execPath, [join(root, 'build-tools', 'bench.js')], { cwd: root, stdio: 'inherit' }).status ?? 1);
+process.exit(
+	spawnSync(process.execPath, [join(root, 'build-tools', 'bench.js')], { cwd: root, stdio: 'inherit' }).status ?? 1
+);

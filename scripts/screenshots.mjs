@@ -36,8 +36,16 @@ const views = [
 ];
 
 mkdirSync(out, { recursive: true });
-const setTheme = (theme) => fetch(`${address}/api/v1/settings`, { method: 'PATCH', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ theme }) });
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run'] });
+const setTheme = (theme) =>
+	fetch(`${address}/api/v1/settings`, {
+		method: 'PATCH',
+		headers: { 'content-type': 'application/json' },
+		body: JSON.stringify({ theme })
+	});
+const browser = await chromium.launch({
+	executablePath: '/usr/bin/chromium',
+	args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run']
+});
 for (const view of views.filter((v) => !only || only.includes(v.name))) {
 	await setTheme(view.theme ?? 'ash');
 	const page = await browser.newPage({ viewport: view.size });

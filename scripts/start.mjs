@@ -2,7 +2,18 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { MARIADB, checkNode, ensureBuild, ensureDataDir, ensurePackages, ensurePrograms, fail, processIs, root, say } from './steps/machine.mjs';
+import {
+	MARIADB,
+	checkNode,
+	ensureBuild,
+	ensureDataDir,
+	ensurePackages,
+	ensurePrograms,
+	fail,
+	processIs,
+	root,
+	say
+} from './steps/machine.mjs';
 import { freePort, startPrivateMariadb } from './steps/private-mariadb.mjs';
 
 const demo = process.argv.includes('--demo');
@@ -29,7 +40,11 @@ writeFileSync(runFile, JSON.stringify({ pid: process.pid }));
 database = process.env.DATABASE_URL ? null : await startPrivateMariadb(folder);
 const url = process.env.DATABASE_URL || database.url;
 if (demo && !stopping) {
-	const loaded = spawnSync(process.execPath, [join(root, 'build-tools', 'demo.js'), ...(reset ? ['--reset'] : [])], { cwd: root, stdio: 'inherit', env: { ...process.env, DATABASE_URL: url } });
+	const loaded = spawnSync(process.execPath, [join(root, 'build-tools', 'demo.js'), ...(reset ? ['--reset'] : [])], {
+		cwd: root,
+		stdio: 'inherit',
+		env: { ...process.env, DATABASE_URL: url }
+	});
 	if (loaded.status !== 0) {
 		console.error('\nThe demo scenario could not be loaded; see the message above.\n');
 		await stopAll(1);
@@ -48,7 +63,10 @@ function readRunFile() {
 function refuseSecondStart() {
 	if (!existsSync(runFile)) return;
 	const run = readRunFile();
-	if (run && run.pid !== process.pid && processIs(run.pid, 'start.mjs')) fail(`Kind Ember is already running${run.address ? ` at ${run.address}` : ''} (process ${run.pid}). Use that one, or stop it with Ctrl-C where it was started.`);
+	if (run && run.pid !== process.pid && processIs(run.pid, 'start.mjs'))
+		fail(
+			`Kind Ember is already running${run.address ? ` at ${run.address}` : ''} (process ${run.pid}). Use that one, or stop it with Ctrl-C where it was started.`
+		);
 }
 
 /** A start that was killed leaves its server behind; the database is looked after where it is started. */
@@ -63,8 +81,23 @@ async function stopLeftOverServer() {
 async function serve() {
 	const port = process.env.PORT ? Number(process.env.PORT) : await freePort(DEFAULT_PORT);
 	const address = `http://127.0.0.1:${port}`;
-	const env = { ...process.env, DATABASE_URL: url, HOST: '127.0.0.1', PORT: String(port), ORIGIN: address, BODY_SIZE_LIMIT: '80M', SHUTDOWN_TIMEOUT: '5', KIND_EMBER_TOOLS: join(root, 'build-tools'), NODE_ENV: 'production' };
-	server = spawn(process.execPath, [join(root, 'build', 'index.js')], { cwd: root, env, stdio: ['ignore', 'ignore', 'inherit'], detached: true });
+	const env = {
+		...process.env,
+		DATABASE_URL: url,
+		HOST: '127.0.0.1',
+		PORT: String(port),
+		ORIGIN: address,
+		BODY_SIZE_LIMIT: '80M',
+		SHUTDOWN_TIMEOUT: '5',
+		KIND_EMBER_TOOLS: join(root, 'build-tools'),
+		NODE_ENV: 'production'
+	};
+	server = spawn(process.execPath, [join(root, 'build', 'index.js')], {
+		cwd: root,
+		env,
+		stdio: ['ignore', 'ignore', 'inherit'],
+		detached: true
+	});
 	server.once('exit', (code) => {
 		server = null;
 		if (!stopping) {
@@ -72,9 +105,15 @@ async function serve() {
 			void stopAll(1);
 		}
 	});
-	writeFileSync(runFile, JSON.stringify({ pid: process.pid, serverPid: server.pid, databasePid: database?.pid ?? null, address }));
+	writeFileSync(
+		runFile,
+		JSON.stringify({ pid: process.pid, serverPid: server.pid, databasePid: database?.pid ?? null, address })
+	);
 	for (let i = 0; i < 300 && !stopping; i++) {
-		const well = await fetch(`${address}/api/v1/health`).then((r) => r.ok, () => false);
+		const well = await fetch(`${address}/api/v1/health`).then(
+			(r) => r.ok,
+			() => false
+		);
 		if (well) {
 			say(`\nKind Ember is at ${address}\nCtrl-C stops it.\n`);
 			return;

@@ -4,7 +4,16 @@ import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { CHROMIUM, MARIADB, checkNode, ensureBuild, ensurePackages, ensurePrograms, root, say } from './steps/machine.mjs';
+import {
+	CHROMIUM,
+	MARIADB,
+	checkNode,
+	ensureBuild,
+	ensurePackages,
+	ensurePrograms,
+	root,
+	say
+} from './steps/machine.mjs';
 import { freePort, startPrivateMariadb } from './steps/private-mariadb.mjs';
 
 const onlyAt = process.argv.indexOf('--only');
@@ -37,9 +46,15 @@ function readReport(file) {
 
 function vitest(name, project, env) {
 	const report = join(work, `${project}.json`);
-	const done = spawnSync(bin('vitest'), ['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`], { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
+	const done = spawnSync(
+		bin('vitest'),
+		['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`],
+		{ cwd: root, stdio: 'inherit', env: { ...process.env, ...env } }
+	);
 	const result = readReport(report);
-	const failedSuites = result ? result.testResults.filter((s) => s.status === 'failed' && s.assertionResults.length === 0).length : 1;
+	const failedSuites = result
+		? result.testResults.filter((s) => s.status === 'failed' && s.assertionResults.length === 0).length
+		: 1;
 	const failed = (result?.numFailedTests ?? 0) + failedSuites;
 	count(name, result?.numPassedTests ?? 0, failed || (done.status === 0 ? 0 : 1));
 }
@@ -48,29 +63,63 @@ async function endToEnd(mariadbUrl) {
 	const port = await freePort();
 	const address = `http://127.0.0.1:${port}`;
 	const url = mariadbUrl.replace(/\/[^/]*$/, '/kind_ember');
-	const env = { ...process.env, DATABASE_URL: url, HOST: '127.0.0.1', PORT: String(port), ORIGIN: address, BODY_SIZE_LIMIT: '80M', KIND_EMBER_TOOLS: join(root, 'build-tools'), NODE_ENV: 'production', LOG_LEVEL: 'warn' };
-	const loaded = spawnSync(process.execPath, [join(root, 'build-tools', 'demo.js'), '--reset'], { cwd: root, env, encoding: 'utf8' });
+	const env = {
+		...process.env,
+		DATABASE_URL: url,
+		HOST: '127.0.0.1',
+		PORT: String(port),
+		ORIGIN: address,
+		BODY_SIZE_LIMIT: '80M',
+		KIND_EMBER_TOOLS: join(root, 'build-tools'),
+		NODE_ENV: 'production',
+		LOG_LEVEL: 'warn'
+	};
+	const loaded = spawnSync(process.execPath, [join(root, 'build-tools', 'demo.js'), '--reset'], {
+		cwd: root,
+		env,
+		encoding: 'utf8'
+	});
 	if (loaded.status !== 0) say(loaded.stdout + loaded.stderr);
-	const server = spawn(process.execPath, [join(root, 'build', 'index.js')], { cwd: root, env, stdio: ['ignore', 'ignore', 'inherit'] });
+	const server = spawn(process.execPath, [join(root, 'build', 'index.js')], {
+		cwd: root,
+		env,
+		stdio: ['ignore', 'ignore', 'inherit']
+	});
 	for (let i = 0; i < 200; i++) {
-		if (await fetch(`${address}/api/v1/health`).then((r) => r.ok, () => false)) break;
+		if (
+			await fetch(`${address}/api/v1/health`).then(
+				(r) => r.ok,
+				() => false
+			)
+		)
+			break;
 		await new Promise((done) => setTimeout(done, 100));
 	}
 	const report = join(work, 'e2e.json');
-	const runner = spawn(bin('playwright'), ['test'], { cwd: root, stdio: 'inherit', env: { ...process.env, E2E_ADDRESS: address, PLAYWRIGHT_JSON_OUTPUT_NAME: report } });
+	const runner = spawn(bin('playwright'), ['test'], {
+		cwd: root,
+		stdio: 'inherit',
+		env: { ...process.env, E2E_ADDRESS: address, PLAYWRIGHT_JSON_OUTPUT_NAME: report }
+	});
 	const status = await new Promise((done) => runner.once('exit', done));
 	server.kill('SIGTERM');
 	const stats = readReport(report)?.stats;
-	count('end to end', (stats?.expected ?? 0) + (stats?.flaky ?? 0), (stats?.unexpected ?? 0) || (status === 0 && stats?.expected ? 0 : 1));
+	count(
+		'end to end',
+		(stats?.expected ?? 0) + (stats?.flaky ?? 0),
+		(stats?.unexpected ?? 0) || (status === 0 && stats?.expected ? 0 : 1)
+	);
 }
 
 checkNode();
 ensurePackages();
 ensurePrograms([MARIADB, CHROMIUM]);
 spawnSync(bin('svelte-kit'), ['sync'], { cwd: root });
+if (wanted('lint')) check('format', bin('prettier'), ['--check', '.']);
 if (wanted('lint')) check('lint', bin('eslint'), ['.']);
 if (wanted('types')) check('types', bin('svelte-check'), ['--tsconfig', './tsconfig.json', '--fail-on-warnings']);
-if (wanted('layers')) check('layers', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src', 'demo', 'bench']);
+if (wanted('layers'))
+	check('layers', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src', 'demo', 'bench']);
 if (wanted('unit')) vitest('unit', 'unit', {});
 const mariadb = ['db', 'e2e'].some(wanted) ? await startPrivateMariadb(join(work, 'data')) : null;
 try {

@@ -23,14 +23,20 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const isPage = !event.url.pathname.startsWith('/api/');
 	// A page can be drawn in the default style when the database is away; its own load says what is wrong.
 	event.locals.settings = isPage ? await readSettings().catch(() => DEFAULT_SETTINGS) : DEFAULT_SETTINGS;
-	const response = await resolve(event, { transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.settings.theme) });
+	const response = await resolve(event, {
+		transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.settings.theme)
+	});
 	return withHeaders(isPage ? response : asProblem(response, event.request));
 };
 
 /** What the framework itself refuses below /api (no such route, wrong method, a form from elsewhere) is a problem too. */
 function asProblem(response: Response, request: Request): Response {
 	if (response.status < 400 || /json/.test(response.headers.get('content-type') ?? '')) return response;
-	return problemResponse(response.status, 'refused', `${request.method} is not possible at this address. See /api/v1/openapi.json.`);
+	return problemResponse(
+		response.status,
+		'refused',
+		`${request.method} is not possible at this address. See /api/v1/openapi.json.`
+	);
 }
 
 export const handleError: HandleServerError = ({ error, status }) => {

@@ -14,22 +14,37 @@ export function fail(text) {
 	process.exit(1);
 }
 
-const onPath = (names) => names.find((name) => [...(process.env.PATH ?? '').split(':'), '/usr/sbin', '/usr/local/sbin', '/sbin'].some((dir) => existsSync(join(dir, name)))) ?? null;
-const where = (name) => [...(process.env.PATH ?? '').split(':'), '/usr/sbin', '/usr/local/sbin', '/sbin'].map((dir) => join(dir, name)).find((p) => existsSync(p)) ?? null;
+const onPath = (names) =>
+	names.find((name) =>
+		[...(process.env.PATH ?? '').split(':'), '/usr/sbin', '/usr/local/sbin', '/sbin'].some((dir) =>
+			existsSync(join(dir, name))
+		)
+	) ?? null;
+const where = (name) =>
+	[...(process.env.PATH ?? '').split(':'), '/usr/sbin', '/usr/local/sbin', '/sbin']
+		.map((dir) => join(dir, name))
+		.find((p) => existsSync(p)) ?? null;
 
 export function checkNode() {
 	const [major, minor] = process.versions.node.split('.').map(Number);
-	if (major < 20 || (major === 20 && minor < 19)) fail(`Kind Ember needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
+	if (major < 20 || (major === 20 && minor < 19))
+		fail(`Kind Ember needs Node.js 20.19 or newer; this is ${process.versions.node}.`);
 }
 
 /** Installs the packages when the lock file changed since they were last installed. */
 export function ensurePackages() {
 	const stamp = join(root, 'node_modules', '.kind-ember-lock');
-	const hash = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+	const hash = createHash('sha256')
+		.update(readFileSync(join(root, 'package-lock.json')))
+		.digest('hex');
 	if (existsSync(stamp) && readFileSync(stamp, 'utf8') === hash) return;
 	say('Installing packages …');
-	const done = spawnSync('npm', ['ci', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: 'inherit' });
-	if (done.status !== 0) fail('Packages could not be installed. Run "npm ci" here to see why; the network must reach the package registry.');
+	const done = spawnSync('npm', ['ci', '--include=dev', '--no-audit', '--no-fund', '--loglevel=error'], {
+		cwd: root,
+		stdio: 'inherit'
+	});
+	if (done.status !== 0)
+		fail('Packages could not be installed. Run "npm ci" here to see why; the network must reach the package registry.');
 	writeFileSync(stamp, hash);
 }
 
@@ -38,7 +53,10 @@ export function ensurePrograms(wanted) {
 	const missing = wanted.filter(({ programs }) => onPath(programs) === null).map(({ debian }) => debian);
 	if (missing.length === 0) return;
 	const command = `apt-get install -y --no-install-recommends ${missing.join(' ')}`;
-	if (process.getuid?.() !== 0 || where('apt-get') === null) fail(`Missing on this machine: ${missing.join(', ')}.\nInstall with:  sudo ${command}\nthen start again.${missing.includes('mariadb-server') ? ' Or set DATABASE_URL to a MariaDB of your own.' : ''}`);
+	if (process.getuid?.() !== 0 || where('apt-get') === null)
+		fail(
+			`Missing on this machine: ${missing.join(', ')}.\nInstall with:  sudo ${command}\nthen start again.${missing.includes('mariadb-server') ? ' Or set DATABASE_URL to a MariaDB of your own.' : ''}`
+		);
 	say(`Installing ${missing.join(', ')} …`);
 	const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
 	const run = () => spawnSync('sh', ['-c', command], { env, stdio: ['ignore', 'ignore', 'inherit'] }).status === 0;
@@ -61,11 +79,16 @@ function newest(dir) {
 export function ensureBuild() {
 	const stamp = join(root, 'build', '.built');
 	const sources = ['src', 'demo', 'bench', 'static'].map((d) => join(root, d)).filter(existsSync);
-	const configs = ['package-lock.json', 'svelte.config.js', 'vite.config.ts', 'vite.tools.config.ts'].map((f) => statSync(join(root, f)).mtimeMs);
+	const configs = ['package-lock.json', 'svelte.config.js', 'vite.config.ts', 'vite.tools.config.ts'].map(
+		(f) => statSync(join(root, f)).mtimeMs
+	);
 	const changed = Math.max(...sources.map(newest), ...configs);
 	if (existsSync(stamp) && statSync(stamp).mtimeMs > changed) return;
 	say('Building …');
-	for (const args of [['exec', 'svelte-kit', 'sync'], ['run', 'build']]) {
+	for (const args of [
+		['exec', 'svelte-kit', 'sync'],
+		['run', 'build']
+	]) {
 		const done = spawnSync('npm', ['--silent', ...args], { cwd: root, encoding: 'utf8' });
 		if (done.status !== 0) fail(`The build failed:\n${done.stdout}\n${done.stderr}`);
 	}
@@ -81,9 +104,11 @@ export function ensureDataDir() {
 export function processIs(pid, word) {
 	try {
 		process.kill(pid, 0);
-		return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(word) && !/^State:\s+Z/m.test(readFileSync(`/proc/${pid}/status`, 'utf8'));
+		return (
+			readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(word) &&
+			!/^State:\s+Z/m.test(readFileSync(`/proc/${pid}/status`, 'utf8'))
+		);
 	} catch {
 		return false;
 	}
 }
-

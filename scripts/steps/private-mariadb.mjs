@@ -35,7 +35,8 @@ async function stopLeftOver(pidFile) {
 		say('Stopping the database an earlier start left running …');
 		process.kill(pid, 'SIGTERM');
 		for (let i = 0; i < 300 && processIs(pid, 'mariadbd'); i++) await pause(100);
-		if (processIs(pid, 'mariadbd')) fail(`The database left by an earlier start (process ${pid}) does not stop. End it, then start again.`);
+		if (processIs(pid, 'mariadbd'))
+			fail(`The database left by an earlier start (process ${pid}) does not stop. End it, then start again.`);
 	}
 	rmSync(pidFile, { force: true });
 }
@@ -52,7 +53,17 @@ export async function startPrivateMariadb(folder) {
 	const user = userInfo().username;
 	if (!existsSync(join(dataFolder, 'mysql'))) {
 		say('Preparing a private database …');
-		const made = spawnSync(programPath('mariadb-install-db'), ['--no-defaults', `--datadir=${dataFolder}`, `--user=${user}`, '--auth-root-authentication-method=normal', '--skip-test-db'], { encoding: 'utf8' });
+		const made = spawnSync(
+			programPath('mariadb-install-db'),
+			[
+				'--no-defaults',
+				`--datadir=${dataFolder}`,
+				`--user=${user}`,
+				'--auth-root-authentication-method=normal',
+				'--skip-test-db'
+			],
+			{ encoding: 'utf8' }
+		);
 		if (made.status !== 0) fail(`The private database could not be prepared:\n${made.stdout}\n${made.stderr}`);
 	}
 	const password = passwordOf(folder);
@@ -73,8 +84,22 @@ export async function startPrivateMariadb(folder) {
 	const child = spawn(
 		programPath('mariadbd'),
 		[
-			'--no-defaults', `--datadir=${dataFolder}`, `--user=${user}`, `--port=${port}`, '--bind-address=127.0.0.1', `--socket=${join(socketFolder, 's')}`, `--pid-file=${pidFile}`, `--init-file=${initFile}`,
-			'--skip-name-resolve=ON', '--skip-log-bin', '--sql-mode=STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION', '--default-time-zone=+00:00', '--character-set-server=utf8mb4', '--max-allowed-packet=64M', '--local-infile=OFF', `--log-error=${join(folder, 'mariadb.log')}`
+			'--no-defaults',
+			`--datadir=${dataFolder}`,
+			`--user=${user}`,
+			`--port=${port}`,
+			'--bind-address=127.0.0.1',
+			`--socket=${join(socketFolder, 's')}`,
+			`--pid-file=${pidFile}`,
+			`--init-file=${initFile}`,
+			'--skip-name-resolve=ON',
+			'--skip-log-bin',
+			'--sql-mode=STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION',
+			'--default-time-zone=+00:00',
+			'--character-set-server=utf8mb4',
+			'--max-allowed-packet=64M',
+			'--local-infile=OFF',
+			`--log-error=${join(folder, 'mariadb.log')}`
 		],
 		// A group of its own, so that Ctrl-C reaches us first and the application can finish before its database goes.
 		{ stdio: 'ignore', detached: true }

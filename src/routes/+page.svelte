@@ -36,11 +36,24 @@
 	<header class="mb-4 flex flex-wrap items-center justify-between gap-3">
 		<div>
 			<h1>Your banks</h1>
-			<p class="muted">{data.overviews.length === 0 ? 'None yet.' : needing ? `${needing} of ${data.overviews.length} need you.` : 'Nothing needs you now.'}</p>
+			<p class="muted">
+				{data.overviews.length === 0
+					? 'None yet.'
+					: needing
+						? `${needing} of ${data.overviews.length} need you.`
+						: 'Nothing needs you now.'}
+			</p>
 		</div>
 		<div class="flex gap-2">
 			<button class="btn tap" onclick={() => fileInput.click()}>Bring in a bank file</button>
-			<input bind:this={fileInput} type="file" accept=".json,application/json" class="hidden" onchange={importFile} aria-label="Bank file" />
+			<input
+				bind:this={fileInput}
+				type="file"
+				accept=".json,application/json"
+				class="hidden"
+				onchange={importFile}
+				aria-label="Bank file"
+			/>
 			<a class="btn btn-primary tap" href="/banks/new">New bank</a>
 		</div>
 	</header>
@@ -52,7 +65,10 @@
 	{#if data.overviews.length === 0}
 		<section class="sheet p-8">
 			<h2>Start with a bank</h2>
-			<p class="mt-2 max-w-prose">Give it a name, say how many cells sit in series and in parallel, and which cells you bought. Then unpack the crate: the tray waits for your first reading.</p>
+			<p class="mt-2 max-w-prose">
+				Give it a name, say how many cells sit in series and in parallel, and which cells you bought. Then unpack the
+				crate: the tray waits for your first reading.
+			</p>
 			<a class="btn btn-primary tap mt-4" href="/banks/new">Make the first bank</a>
 		</section>
 	{/if}
@@ -69,16 +85,26 @@
 				<div class="min-w-0">
 					<p>Stage <strong>{STAGE_NAMES[current]}</strong></p>
 					<ol class="my-2 flex flex-wrap gap-x-3 text-sm muted">
-						{#each stages.filter((s) => s.available) as s (s.stage)}<li>{s.done ? '✓ ' : ''}{STAGE_NAMES[s.stage]}</li>{/each}
+						{#each stages.filter((s) => s.available) as s (s.stage)}<li>
+								{s.done ? '✓ ' : ''}{STAGE_NAMES[s.stage]}
+							</li>{/each}
 					</ol>
 					{#if first}
-						<p class="text-sm font-bold ember-text">{first.warmth === 'stop' ? 'Stop' : first.warmth === 'look' ? 'Look at this' : 'Still open'}</p>
+						<p class="text-sm font-bold ember-text">
+							{first.warmth === 'stop' ? 'Stop' : first.warmth === 'look' ? 'Look at this' : 'Still open'}
+						</p>
 						<p class="font-bold">{first.title}</p>
 						<p>{first.next ?? first.finding}</p>
-						{#if needs.filter((n) => n.warmth !== 'calm').length > 1}<p class="text-sm muted">and {needs.filter((n) => n.warmth !== 'calm').length - 1} more</p>{/if}
+						{#if needs.filter((n) => n.warmth !== 'calm').length > 1}<p class="text-sm muted">
+								and {needs.filter((n) => n.warmth !== 'calm').length - 1} more
+							</p>{/if}
 					{:else}<p class="muted">Nothing needs you.</p>{/if}
 				</div>
-				<a class="btn tap self-center {first && first.warmth !== 'open' ? 'btn-primary' : ''}" href="/banks/{bank.id}/{first?.stage ?? current}" aria-label="Go on with {bank.name}">{first ? `Go to ${STAGE_NAMES[first.stage]}` : 'Open'}</a>
+				<a
+					class="btn tap self-center {first && first.warmth !== 'open' ? 'btn-primary' : ''}"
+					href="/banks/{bank.id}/{first?.stage ?? current}"
+					aria-label="Go on with {bank.name}">{first ? `Go to ${STAGE_NAMES[first.stage]}` : 'Open'}</a
+				>
 			</li>
 		{/each}
 	</ul>

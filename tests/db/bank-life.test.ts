@@ -18,15 +18,41 @@ let pool: Knex;
 let bank: Bank;
 let tray: Cell[];
 const make = <T>(kind: string, body: object) => createRecord(recordKind(kind), body) as Promise<unknown> as Promise<T>;
-const options = { fileName: 'a.csv', temperatureC: 25, testedAt: '2026-03-12T10:00:00Z', tester: null, bridgeGaps: false };
+const options = {
+	fileName: 'a.csv',
+	temperatureC: 25,
+	testedAt: '2026-03-12T10:00:00Z',
+	tester: null,
+	bridgeGaps: false
+};
 
 beforeAll(async () => {
 	pool = await freshDatabase('life');
 	const type = await make<{ id: number }>('cell-types', { name: 'T100', chemistry: 'LFP', ratedAh: 100 });
-	bank = await make<Bank>('banks', { name: '=cmd()', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1, cellTypeId: type.id, inServiceOn: '2024-03-01' });
-	const delivery = await make<{ id: number }>('deliveries', { bankId: bank.id, name: 'Crate', receivedOn: '2026-03-09', cellCount: 5, labelPrefix: 'L' });
+	bank = await make<Bank>('banks', {
+		name: '=cmd()',
+		bankUse: 'van',
+		chemistry: 'LFP',
+		series: 4,
+		parallel: 1,
+		cellTypeId: type.id,
+		inServiceOn: '2024-03-01'
+	});
+	const delivery = await make<{ id: number }>('deliveries', {
+		bankId: bank.id,
+		name: 'Crate',
+		receivedOn: '2026-03-09',
+		cellCount: 5,
+		labelPrefix: 'L'
+	});
 	tray = await cells.all({ deliveryId: delivery.id });
-	for (const [i, cell] of tray.entries()) await make('readings', { cellId: cell.id, quantity: 'restVoltage', rawText: `3.29${i}`, takenAt: '2026-03-10T10:00:00Z' });
+	for (const [i, cell] of tray.entries())
+		await make('readings', {
+			cellId: cell.id,
+			quantity: 'restVoltage',
+			rawText: `3.29${i}`,
+			takenAt: '2026-03-10T10:00:00Z'
+		});
 });
 afterAll(() => pool.destroy());
 
@@ -46,13 +72,22 @@ describe('a bank from delivery to service', () => {
 	});
 	it('stores nothing of a log without a discharge', async () => {
 		const before = Number((await pool('runs').count({ n: '*' }))[0].n);
-		await expect(importRun(tray[0].id, 'time_s,voltage_V,current_A\n0,3.3,0\n10,3.3,0\n20,3.3,0', options)).rejects.toMatchObject({ code: 'log-no-discharge' });
+		await expect(
+			importRun(tray[0].id, 'time_s,voltage_V,current_A\n0,3.3,0\n10,3.3,0\n20,3.3,0', options)
+		).rejects.toMatchObject({ code: 'log-no-discharge' });
 		expect(Number((await pool('runs').count({ n: '*' }))[0].n)).toBe(before);
 	});
 	it('judges against rated and matches only measured cells', async () => {
-		for (const [i, cell] of tray.slice(1).entries()) await make('runs', { cellId: cell.id, capacityAh: 99 + i, sdAh: 0.5, temperatureC: 25 });
+		for (const [i, cell] of tray.slice(1).entries())
+			await make('runs', { cellId: cell.id, capacityAh: 99 + i, sdAh: 0.5, temperatureC: 25 });
 		const { capacities } = await bankCapacities(bank.id);
-		expect(capacities.map((c) => c.judgement?.outcome)).toEqual([expect.any(String), 'short', 'unsure', 'meets', 'meets']);
+		expect(capacities.map((c) => c.judgement?.outcome)).toEqual([
+			expect.any(String),
+			'short',
+			'unsure',
+			'meets',
+			'meets'
+		]);
 		expect((await matchCandidates(bank.id)).candidates).toHaveLength(5);
 	});
 	it('refuses groups that do not fit, a stranger and a double', async () => {
@@ -69,15 +104,33 @@ describe('a bank from delivery to service', () => {
 		const all = await placements.all({ bankId: bank.id });
 		expect(all.filter((p) => p.removedAt === null).map((p) => p.cellId)).toEqual([e, a, b, c]);
 		expect(all.filter((p) => p.removedAt !== null)).toHaveLength(4);
-		await expect(make('placements', { cellId: a, bankId: bank.id, battery: 1, position: 1 })).rejects.toMatchObject({ code: 'already-placed' });
+		await expect(make('placements', { cellId: a, bankId: bank.id, battery: 1, position: 1 })).rejects.toMatchObject({
+			code: 'already-placed'
+		});
 	});
 	it('plans the balance of the placed cells from arrival bounds', async () => {
-		const run = await make<{ id: number }>('balance-runs', { bankId: bank.id, supplyA: 20, leadOhm: 0.01, startedAt: '2026-03-21T08:00:00Z' });
-		await make('balance-readings', { balanceRunId: run.id, readAt: '2026-03-21T10:00:00Z', supplyV: 3.5, supplyA: 20, cellV: 3.3, deliveredAh: 40 });
+		const run = await make<{ id: number }>('balance-runs', {
+			bankId: bank.id,
+			supplyA: 20,
+			leadOhm: 0.01,
+			startedAt: '2026-03-21T08:00:00Z'
+		});
+		await make('balance-readings', {
+			balanceRunId: run.id,
+			readAt: '2026-03-21T10:00:00Z',
+			supplyV: 3.5,
+			supplyA: 20,
+			cellV: 3.3,
+			deliveredAh: 40
+		});
 		const state = await balanceState(bank.id);
 		expect(state.cells).toHaveLength(4);
 		expect(state.plan!.toDeliverAh.high).toBeGreaterThan(state.plan!.toDeliverAh.low);
-		expect(state.progress).toMatchObject({ phase: 'constant-current', deliveredAh: 40, leadOhm: expect.closeTo(0.01, 9) });
+		expect(state.progress).toMatchObject({
+			phase: 'constant-current',
+			deliveredAh: 40,
+			leadOhm: expect.closeTo(0.01, 9)
+		});
 	});
 	it('takes the smallest measured group for the limits', async () => {
 		const { values, measuredGroupAh } = await limitsState(bank.id);
@@ -85,8 +138,20 @@ describe('a bank from delivery to service', () => {
 		expect(values.find((v) => v.key === 'capacityAh')!.value).toBe(99);
 	});
 	it('keeps a check in the wrong context without judging it, and projects fade', async () => {
-		await make('service-checks', { bankId: bank.id, checkedAt: '2025-03-01', context: 'rest', currentA: 0, groupVoltagesV: [3.33, 3.33, 3.33, 3.33] });
-		await make('service-checks', { bankId: bank.id, checkedAt: '2026-03-01', context: 'full', currentA: 2, groupVoltagesV: [3.46, 3.347, 3.46, null] });
+		await make('service-checks', {
+			bankId: bank.id,
+			checkedAt: '2025-03-01',
+			context: 'rest',
+			currentA: 0,
+			groupVoltagesV: [3.33, 3.33, 3.33, 3.33]
+		});
+		await make('service-checks', {
+			bankId: bank.id,
+			checkedAt: '2026-03-01',
+			context: 'full',
+			currentA: 2,
+			groupVoltagesV: [3.46, 3.347, 3.46, null]
+		});
 		await make('capacity-tests', { bankId: bank.id, testedAt: '2026-03-02', capacityAh: 96, sdAh: 1, efc: 250 });
 		const state = await serveState(bank.id, 1, '2026-04-01T00:00:00Z');
 		expect(state.checks.map((c) => c.judgement.judged)).toEqual([false, true]);
@@ -98,7 +163,16 @@ describe('a bank from delivery to service', () => {
 	it('tells a cell’s life in time order', async () => {
 		await make('notes', { cellId: tray[0].id, text: 'scuffed', writtenAt: '2026-03-11T00:00:00Z' });
 		const { events } = await cellPassport(tray[0].id);
-		expect(events.map((e) => e.kind)).toEqual(['arrival', 'reading', 'note', 'run', 'verdict', 'placement', 'removal', 'placement']);
+		expect(events.map((e) => e.kind)).toEqual([
+			'arrival',
+			'reading',
+			'note',
+			'run',
+			'verdict',
+			'placement',
+			'removal',
+			'placement'
+		]);
 		expect(events.map((e) => e.at)).toEqual(events.map((e) => e.at).sort());
 	});
 	it('sums up its stages', async () => {
@@ -110,21 +184,34 @@ describe('a bank from delivery to service', () => {
 });
 
 describe('export and import', () => {
-	const withoutIds = (value: unknown): unknown => JSON.parse(JSON.stringify(value, (key, v: unknown) => (key === 'exportedAt' || key === 'clientKey' || /^(id|.*Id)$/.test(key) ? undefined : v)));
+	const withoutIds = (value: unknown): unknown =>
+		JSON.parse(
+			JSON.stringify(value, (key, v: unknown) =>
+				key === 'exportedAt' || key === 'clientKey' || /^(id|.*Id)$/.test(key) ? undefined : v
+			)
+		);
 	it('gives the same bank under new ids', async () => {
 		const file = await exportBank(bank.id);
 		const copy = await importBank(JSON.parse(JSON.stringify(file)));
 		expect(copy).not.toBe(bank.id);
 		expect(withoutIds(await exportBank(copy))).toEqual(withoutIds(file));
-		expect((await serveState(copy, 1, '2026-04-01T00:00:00Z')).projection).toEqual((await serveState(bank.id, 1, '2026-04-01T00:00:00Z')).projection);
+		expect((await serveState(copy, 1, '2026-04-01T00:00:00Z')).projection).toEqual(
+			(await serveState(bank.id, 1, '2026-04-01T00:00:00Z')).projection
+		);
 	});
 	it('refuses another file, a newer version and a broken reference, and stores nothing', async () => {
 		const file = JSON.parse(JSON.stringify(await exportBank(bank.id)));
 		const before = Number((await pool('banks').count({ n: '*' }))[0].n);
 		await expect(importBank({ hello: 1 })).rejects.toMatchObject({ faults: [{ path: 'format' }] });
-		await expect(importBank({ ...file, formatVersion: 99 })).rejects.toMatchObject({ faults: [{ path: 'formatVersion' }] });
-		await expect(importBank({ ...file, readings: [{ ...file.readings[0], cellId: -1 }] })).rejects.toMatchObject({ faults: [{ path: expect.stringContaining('readings.0') }] });
-		await expect(importBank({ ...file, runs: [{ ...file.runs[0], samples: { timeS: [1], voltageV: [], currentA: [] } }] })).rejects.toMatchObject({ faults: [{ path: 'runs.0.samples' }] });
+		await expect(importBank({ ...file, formatVersion: 99 })).rejects.toMatchObject({
+			faults: [{ path: 'formatVersion' }]
+		});
+		await expect(importBank({ ...file, readings: [{ ...file.readings[0], cellId: -1 }] })).rejects.toMatchObject({
+			faults: [{ path: expect.stringContaining('readings.0') }]
+		});
+		await expect(
+			importBank({ ...file, runs: [{ ...file.runs[0], samples: { timeS: [1], voltageV: [], currentA: [] } }] })
+		).rejects.toMatchObject({ faults: [{ path: 'runs.0.samples' }] });
 		expect(Number((await pool('banks').count({ n: '*' }))[0].n)).toBe(before);
 	});
 	it('writes tables as CSV that a spreadsheet cannot run', async () => {

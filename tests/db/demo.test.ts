@@ -38,12 +38,17 @@ it('finds again what was hidden: the short cell, the leaking group, the age of t
 });
 it('has banks at different stages, one with something running, warmest first', async () => {
 	const overviews = await allOverviews();
-	expect(overviews.map((o) => [o.bank.name, o.current])).toEqual([['Heronry', 'receive'], ['Damson Rise', 'serve'], ['Cogwheel', 'balance']]);
+	expect(overviews.map((o) => [o.bank.name, o.current])).toEqual([
+		['Heronry', 'receive'],
+		['Damson Rise', 'serve'],
+		['Cogwheel', 'balance']
+	]);
 	expect(overviews.filter((o) => o.running).map((o) => o.bank.name)).toEqual(['Cogwheel']);
 });
 it('is the same for the same seed, and is not loaded twice', async () => {
 	expect(await loadDemo(now)).toBe(false);
-	const values = async () => (await pool('readings').orderBy('id').select('raw_text')).map((r: { raw_text: string }) => r.raw_text);
+	const values = async () =>
+		(await pool('readings').orderBy('id').select('raw_text')).map((r: { raw_text: string }) => r.raw_text);
 	const first = await values();
 	await clearRecords();
 	expect(await loadDemo(now)).toBe(true);

@@ -18,18 +18,30 @@ describe('records', () => {
 	it('keep defaults, null for missing, and survive a second migration', async () => {
 		const bank = await make<Bank>('banks', bankFields);
 		await migrate(pool);
-		expect(bank).toMatchObject({ ...bankFields, batteries: 1, endFraction: 0.8, cellTypeId: null, version: 1, deletedAt: null });
+		expect(bank).toMatchObject({
+			...bankFields,
+			batteries: 1,
+			endFraction: 0.8,
+			cellTypeId: null,
+			version: 1,
+			deletedAt: null
+		});
 	});
 	it('refuse bad fields by path, unknown fields too, and store nothing', async () => {
 		const before = (await listRecords(recordKind('banks'), query(''))).total;
-		const refused = await make('banks', { ...bankFields, series: 0, colour: 'red' }).catch((e: unknown) => e as { faults: { path: string }[] });
+		const refused = await make('banks', { ...bankFields, series: 0, colour: 'red' }).catch(
+			(e: unknown) => e as { faults: { path: string }[] }
+		);
 		expect((refused as { faults: { path: string }[] }).faults.map((f) => f.path).sort()).toEqual(['colour', 'series']);
 		expect((await listRecords(recordKind('banks'), query(''))).total).toBe(before);
 	});
 	it('refuse a stale change and keep the first', async () => {
 		const bank = await make<Bank>('banks', bankFields);
 		await changeRecord(recordKind('banks'), bank.id, { version: 1, notes: 'first' });
-		await expect(changeRecord(recordKind('banks'), bank.id, { version: 1, notes: 'second' })).rejects.toMatchObject({ status: 409, code: 'stale' });
+		await expect(changeRecord(recordKind('banks'), bank.id, { version: 1, notes: 'second' })).rejects.toMatchObject({
+			status: 409,
+			code: 'stale'
+		});
 		expect(await recordKind('banks').repository.get(bank.id)).toMatchObject({ notes: 'first', version: 2 });
 	});
 	it('refuse a change without a version', async () => {
@@ -56,14 +68,23 @@ describe('records', () => {
 describe('a delivery', () => {
 	it('lays its cells on the tray and goes on counting with the next', async () => {
 		const bank = await make<Bank>('banks', bankFields);
-		const unpack = (cellCount: number) => make<{ id: number }>('deliveries', { bankId: bank.id, name: 'Crate', receivedOn: '2026-03-09', cellCount, labelPrefix: 'T' });
+		const unpack = (cellCount: number) =>
+			make<{ id: number }>('deliveries', {
+				bankId: bank.id,
+				name: 'Crate',
+				receivedOn: '2026-03-09',
+				cellCount,
+				labelPrefix: 'T'
+			});
 		await unpack(3);
 		const second = await unpack(2);
 		expect((await cells.all({ deliveryId: second.id })).map((c) => c.label)).toEqual(['T-04', 'T-05']);
 		expect((await deliveryTrays(bank.id)).map((t) => t.cells.length)).toEqual([3, 2]);
 	});
 	it('stores nothing when the bank does not exist', async () => {
-		await expect(make('deliveries', { bankId: 99999, name: 'Crate', receivedOn: '2026-03-09', cellCount: 2, labelPrefix: 'X' })).rejects.toMatchObject({ status: 404 });
+		await expect(
+			make('deliveries', { bankId: 99999, name: 'Crate', receivedOn: '2026-03-09', cellCount: 2, labelPrefix: 'X' })
+		).rejects.toMatchObject({ status: 404 });
 	});
 });
 
@@ -71,13 +92,24 @@ describe('readings', () => {
 	let cell: Cell;
 	beforeAll(async () => {
 		const bank = await make<Bank>('banks', bankFields);
-		const delivery = await make<{ id: number }>('deliveries', { bankId: bank.id, name: 'Crate', receivedOn: '2026-03-09', cellCount: 1, labelPrefix: 'R' });
+		const delivery = await make<{ id: number }>('deliveries', {
+			bankId: bank.id,
+			name: 'Crate',
+			receivedOn: '2026-03-09',
+			cellCount: 1,
+			labelPrefix: 'R'
+		});
 		[cell] = await cells.all({ deliveryId: delivery.id });
 	});
 	it('keep what was typed, its unit, and the meter doubt', async () => {
 		const reading = await make<Reading>('readings', { cellId: cell.id, quantity: 'restVoltage', rawText: '3294 mV' });
 		// ±(0.05 % of 3.294 V + 2 mV) as uniform
-		expect(reading).toMatchObject({ value: 3.294, rawText: '3294 mV', rawUnit: 'mV', sd: expect.closeTo(0.0036470 / Math.sqrt(3), 9) });
+		expect(reading).toMatchObject({
+			value: 3.294,
+			rawText: '3294 mV',
+			rawUnit: 'mV',
+			sd: expect.closeTo(0.003647 / Math.sqrt(3), 9)
+		});
 	});
 	it('are stored once however often they are sent', async () => {
 		const body = { cellId: cell.id, quantity: 'acResistance', rawText: '0.18', clientKey: 'same-key' };
@@ -87,10 +119,15 @@ describe('readings', () => {
 	});
 	it('derive their value again when corrected', async () => {
 		const reading = await make<Reading>('readings', { cellId: cell.id, quantity: 'restVoltage', rawText: '32.98' });
-		expect(await changeRecord(recordKind('readings'), reading.id, { version: 1, rawText: '3.298' })).toMatchObject({ value: 3.298, version: 2 });
+		expect(await changeRecord(recordKind('readings'), reading.id, { version: 1, rawText: '3.298' })).toMatchObject({
+			value: 3.298,
+			version: 2
+		});
 	});
 	it('refuse words', async () => {
-		await expect(make('readings', { cellId: cell.id, quantity: 'restVoltage', rawText: 'low' })).rejects.toMatchObject({ code: 'reading-format' });
+		await expect(make('readings', { cellId: cell.id, quantity: 'restVoltage', rawText: 'low' })).rejects.toMatchObject({
+			code: 'reading-format'
+		});
 	});
 });
 

@@ -3,8 +3,14 @@ import { expect, test } from '@playwright/test';
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
 
 test('readings typed on a phone, with the server away in between', async ({ page, request, context }) => {
-	const bank = await (await request.post('/api/v1/banks', { data: { name: 'Pocket', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1 } })).json();
-	await request.post('/api/v1/deliveries', { data: { bankId: bank.id, name: 'Crate', receivedOn: '2026-03-09', cellCount: 4, labelPrefix: 'P' } });
+	const bank = await (
+		await request.post('/api/v1/banks', {
+			data: { name: 'Pocket', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1 }
+		})
+	).json();
+	await request.post('/api/v1/deliveries', {
+		data: { bankId: bank.id, name: 'Crate', receivedOn: '2026-03-09', cellCount: 4, labelPrefix: 'P' }
+	});
 	await page.goto(`/banks/${bank.id}/receive`);
 	const field = page.getByRole('textbox', { name: /rest voltage/ });
 	const next = page.getByRole('button', { name: /Next cell/ });
@@ -22,13 +28,18 @@ test('readings typed on a phone, with the server away in between', async ({ page
 	await context.setOffline(false);
 	await expect(page.getByText('not yet sent')).toBeHidden();
 	const stored = await (await request.get(`/api/v1/readings?size=500`)).json();
-	expect(stored.items.filter((r: { rawText: string; quantity: string }) => r.rawText === '3.295' && r.quantity === 'restVoltage').length).toBeGreaterThan(0);
+	expect(
+		stored.items.filter(
+			(r: { rawText: string; quantity: string }) => r.rawText === '3.295' && r.quantity === 'restVoltage'
+		).length
+	).toBeGreaterThan(0);
 
 	await page.getByText('Verdicts', { exact: true }).tap();
 	await expect(page.getByText('not fully read').locator('visible=true').first()).toBeVisible();
 	for (const button of await page.getByRole('button').all()) {
 		const box = await button.boundingBox();
-		if (box && box.width > 1) expect(Math.round(box.height), await button.textContent() ?? '').toBeGreaterThanOrEqual(44);
+		if (box && box.width > 1)
+			expect(Math.round(box.height), (await button.textContent()) ?? '').toBeGreaterThanOrEqual(44);
 	}
 	expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });

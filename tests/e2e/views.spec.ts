@@ -11,11 +11,27 @@ async function paths(request: APIRequestContext): Promise<string[]> {
 	const id = (name: string) => items.find((b) => b.name === name)!.id;
 	const cells = (await (await request.get('/api/v1/cells?size=1')).json()) as { items: Named[] };
 	const [heronry, cogwheel, damson] = ['Heronry', 'Cogwheel', 'Damson Rise'].map(id);
-	return ['/', '/banks/new', '/settings', `/banks/${heronry}/plan`, `/banks/${heronry}/receive`, `/banks/${cogwheel}/test`, `/banks/${cogwheel}/match`, `/banks/${cogwheel}/balance`, `/banks/${damson}/limits`, `/banks/${damson}/serve`, `/cells/${cells.items[0].id}`, '/nowhere'];
+	return [
+		'/',
+		'/banks/new',
+		'/settings',
+		`/banks/${heronry}/plan`,
+		`/banks/${heronry}/receive`,
+		`/banks/${cogwheel}/test`,
+		`/banks/${cogwheel}/match`,
+		`/banks/${cogwheel}/balance`,
+		`/banks/${damson}/limits`,
+		`/banks/${damson}/serve`,
+		`/cells/${cells.items[0].id}`,
+		'/nowhere'
+	];
 }
 
 for (const theme of ['ash', 'coal'])
-	test(`every main view in ${theme} is accessible, runs without an error and stays in its width`, async ({ page, request }) => {
+	test(`every main view in ${theme} is accessible, runs without an error and stays in its width`, async ({
+		page,
+		request
+	}) => {
 		test.setTimeout(180_000);
 		await request.patch('/api/v1/settings', { data: { theme } });
 		const errors: string[] = [];
@@ -25,17 +41,35 @@ for (const theme of ['ash', 'coal'])
 			await page.setViewportSize({ width: 1280, height: 800 });
 			await page.goto(path, { waitUntil: 'networkidle' });
 			await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
-			const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']).analyze();
-			expect.soft(violations.map((v) => `${path} ${v.id}: ${v.nodes.slice(0, 3).map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([]);
+			const { violations } = await new AxeBuilder({ page })
+				.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'])
+				.analyze();
+			expect
+				.soft(
+					violations.map(
+						(v) =>
+							`${path} ${v.id}: ${v.nodes
+								.slice(0, 3)
+								.map((n) => n.target.join(' '))
+								.join(' | ')}`
+					)
+				)
+				.toEqual([]);
 			await page.setViewportSize({ width: 360, height: 780 });
-			expect.soft(await page.evaluate(() => document.documentElement.scrollWidth), `${path} at 360`).toBeLessThanOrEqual(360);
+			expect
+				.soft(await page.evaluate(() => document.documentElement.scrollWidth), `${path} at 360`)
+				.toBeLessThanOrEqual(360);
 		}
 		expect(errors).toEqual([]);
 		await request.patch('/api/v1/settings', { data: { theme: 'ash' } });
 	});
 
 test('two tabs cannot overwrite each other', async ({ page, context, request }) => {
-	const bank = (await (await request.post('/api/v1/banks', { data: { name: 'Two tabs', bankUse: 'other', chemistry: 'LFP', series: 4, parallel: 1 } })).json()) as Named;
+	const bank = (await (
+		await request.post('/api/v1/banks', {
+			data: { name: 'Two tabs', bankUse: 'other', chemistry: 'LFP', series: 4, parallel: 1 }
+		})
+	).json()) as Named;
 	const second = await context.newPage();
 	await page.goto(`/banks/${bank.id}/plan`);
 	await second.goto(`/banks/${bank.id}/plan`);
@@ -74,6 +108,8 @@ test('a bank goes out as a file and comes back whole', async ({ page, request })
 	await page.getByRole('link', { name: /^Match/ }).click();
 	await expect(page.getByRole('button', { name: 'Exchange C-01' })).toBeVisible();
 	await page.goto('/');
-	await page.getByLabel('Bank file').setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from('{"a":1}') });
+	await page
+		.getByLabel('Bank file')
+		.setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from('{"a":1}') });
 	await expect(page.getByText('this is not a bank exported from here', { exact: false })).toBeVisible();
 });

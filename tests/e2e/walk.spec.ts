@@ -2,7 +2,10 @@ import { expect, test } from '@playwright/test';
 
 /** A discharge log of one hour or more at 20 A, in a spelling of its own: semicolons, decimal commas, mV, positive current. */
 function log(ah: number): string {
-	const rows = Array.from({ length: 61 }, (_, i) => `${((i * ah * 180) / 60).toFixed(1).replace('.', ',')};${(3300 - i * 13).toFixed(0)};20,0`);
+	const rows = Array.from(
+		{ length: 61 },
+		(_, i) => `${((i * ah * 180) / 60).toFixed(1).replace('.', ',')};${(3300 - i * 13).toFixed(0)};20,0`
+	);
 	return ['Zeit (s);Spannung (mV);Strom (A)', ...rows].join('\r\n');
 }
 
@@ -59,7 +62,9 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 		await page.evaluate(() => {
 			const data = new DataTransfer();
 			data.setData('text', '0.350\n0.352\n0.349\n0.351\n0.353\n0.480');
-			document.getElementById('entry-field')!.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
+			document
+				.getElementById('entry-field')!
+				.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
 		});
 		await expect(cell('W-06')).toContainText('0.480');
 		await expect(page.getByRole('heading', { name: /W-06 reads 37 % more resistance/ }).first()).toBeVisible();
@@ -70,13 +75,21 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 	await test.step('5 test: a log and results by hand', async () => {
 		await page.getByRole('link', { name: /^Test/ }).click();
 		await page.getByLabel('Cell temperature').fill('25');
-		await page.getByLabel('Log file').setInputFiles({ name: 'w1.csv', mimeType: 'text/csv', buffer: Buffer.from(log(104)) });
+		await page
+			.getByLabel('Log file')
+			.setInputFiles({ name: 'w1.csv', mimeType: 'text/csv', buffer: Buffer.from(log(104)) });
 		await expect(page.getByText('104.00 Ah')).toBeVisible();
 		await expect(page.getByText('Discharge is written as positive current', { exact: false })).toBeVisible();
 		await page.getByRole('button', { name: 'Store this run' }).click();
 		await expect(page.getByRole('heading', { name: /W-01: 104/ })).toBeVisible();
 		await expect(page.getByRole('img', { name: /V over Ah taken out/ })).toBeVisible();
-		for (const [label, ah] of [['W-02', '101'], ['W-03', '96'], ['W-04', '103'], ['W-05', '102.5'], ['W-06', '103.5']]) {
+		for (const [label, ah] of [
+			['W-02', '101'],
+			['W-03', '96'],
+			['W-04', '103'],
+			['W-05', '102.5'],
+			['W-06', '103.5']
+		]) {
 			await cell(label).click();
 			await page.getByLabel('Cell temperature').fill('25');
 			await page.getByLabel('Or the result by hand').fill(ah);
@@ -130,13 +143,19 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 		await page.getByRole('radio', { name: 'Long life' }).click();
 		await expect(page.getByRole('row', { name: /Cell high 3\.600 V 3\.420 V/ })).toBeVisible();
 		await expect(page.getByRole('row', { name: /Over-current, discharge 80\.0 A/ })).toBeVisible();
-		const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'JSON' }).click()]);
+		const [file] = await Promise.all([
+			page.waitForEvent('download'),
+			page.getByRole('button', { name: 'JSON' }).click()
+		]);
 		expect(file.suggestedFilename()).toMatch(/limits\.json$/);
 	});
 
 	await test.step('9 serve: a wrong context, then drift, then fade', async () => {
 		await page.getByRole('link', { name: /^Serve/ }).click();
-		const groups = (volts: string[]) => Promise.all([]).then(async () => { for (const [i, v] of volts.entries()) await page.getByLabel(`Group ${i + 1}, volts`).fill(v); });
+		const groups = (volts: string[]) =>
+			Promise.all([]).then(async () => {
+				for (const [i, v] of volts.entries()) await page.getByLabel(`Group ${i + 1}, volts`).fill(v);
+			});
 		await page.getByRole('radio', { name: 'At rest' }).click();
 		await page.getByLabel(/^Current/).fill('0');
 		await groups(['3.331', '3.332', '3.330', '3.331']);

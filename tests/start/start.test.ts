@@ -16,7 +16,9 @@ let port: string;
 const running: ChildProcess[] = [];
 
 function start(): Started {
-	const child = spawn(process.execPath, ['scripts/start.mjs'], { env: { ...process.env, DATABASE_URL: '', KIND_EMBER_DATA: folder, PORT: port } });
+	const child = spawn(process.execPath, ['scripts/start.mjs'], {
+		env: { ...process.env, DATABASE_URL: '', KIND_EMBER_DATA: folder, PORT: port }
+	});
 	running.push(child);
 	let text = '';
 	child.stdout.on('data', (part: Buffer) => (text += part));
@@ -32,7 +34,11 @@ async function until(what: string, holds: () => boolean | Promise<boolean>): Pro
 	throw new Error(`Waited in vain until ${what}`);
 }
 
-const health = () => fetch(`http://127.0.0.1:${port}/api/v1/health`).then((r) => r.json() as Promise<{ status: string }>, () => null);
+const health = () =>
+	fetch(`http://127.0.0.1:${port}/api/v1/health`).then(
+		(r) => r.json() as Promise<{ status: string }>,
+		() => null
+	);
 const alive = (pid: number) => {
 	try {
 		process.kill(pid, 0);
@@ -41,7 +47,8 @@ const alive = (pid: number) => {
 		return false;
 	}
 };
-const pids = () => JSON.parse(readFileSync(join(folder, 'running.json'), 'utf8')) as { serverPid: number; databasePid: number };
+const pids = () =>
+	JSON.parse(readFileSync(join(folder, 'running.json'), 'utf8')) as { serverPid: number; databasePid: number };
 
 beforeAll(async () => {
 	folder = mkdtempSync(join(tmpdir(), 'ember-start-'));
@@ -62,7 +69,11 @@ describe('the start command', () => {
 		const first = start();
 		await until('the first start serves', () => first.output().includes(`http://127.0.0.1:${port}`));
 		expect(await health()).toMatchObject({ status: 'ok', database: 'ok' });
-		const made = await fetch(`http://127.0.0.1:${port}/api/v1/banks`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name: 'Kept', bankUse: 'boat', chemistry: 'LFP', series: 4, parallel: 1 }) });
+		const made = await fetch(`http://127.0.0.1:${port}/api/v1/banks`, {
+			method: 'POST',
+			headers: { 'content-type': 'application/json' },
+			body: JSON.stringify({ name: 'Kept', bankUse: 'boat', chemistry: 'LFP', series: 4, parallel: 1 })
+		});
 		expect(made.status).toBe(201);
 
 		const second = start();
@@ -77,7 +88,9 @@ describe('the start command', () => {
 		const third = start();
 		await until('the third start serves', () => third.output().includes('Ctrl-C stops it'));
 		expect(alive(left.serverPid) || alive(left.databasePid)).toBe(false);
-		const banks = (await (await fetch(`http://127.0.0.1:${port}/api/v1/banks`)).json()) as { items: { name: string }[] };
+		const banks = (await (await fetch(`http://127.0.0.1:${port}/api/v1/banks`)).json()) as {
+			items: { name: string }[];
+		};
 		expect(banks.items.map((b) => b.name)).toEqual(['Kept']);
 
 		const now = pids();

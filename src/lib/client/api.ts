@@ -21,12 +21,26 @@ interface ProblemBody {
 async function problemFrom(response: Response): Promise<ApiProblem> {
 	const body = (await response.json().catch(() => ({}))) as ProblemBody;
 	const fields = Object.fromEntries((body.errors ?? []).map((e) => [e.path, e.message]));
-	return new ApiProblem(response.status, body.code ?? 'unexpected', body.detail ?? `The server answered ${response.status}.`, fields);
+	return new ApiProblem(
+		response.status,
+		body.code ?? 'unexpected',
+		body.detail ?? `The server answered ${response.status}.`,
+		fields
+	);
 }
 
 async function request<T>(method: string, path: string, body?: BodyInit, contentType?: string): Promise<T> {
-	const response = await fetch(`/api/v1/${path}`, { method, body, headers: contentType ? { 'content-type': contentType } : {} }).catch(() => {
-		throw new ApiProblem(0, 'unreachable', 'The server does not answer. What you typed is kept here; try again when it is back.', {});
+	const response = await fetch(`/api/v1/${path}`, {
+		method,
+		body,
+		headers: contentType ? { 'content-type': contentType } : {}
+	}).catch(() => {
+		throw new ApiProblem(
+			0,
+			'unreachable',
+			'The server does not answer. What you typed is kept here; try again when it is back.',
+			{}
+		);
 	});
 	if (!response.ok) throw await problemFrom(response);
 	return (response.status === 204 ? null : await response.json()) as T;

@@ -9,7 +9,11 @@ export interface MatchJob {
 }
 
 /** Starts matching in a worker of its own. */
-export function startMatching(problem: MatchProblem, timeLimitS: number, onProgress: (progress: MatchProgress) => void): MatchJob {
+export function startMatching(
+	problem: MatchProblem,
+	timeLimitS: number,
+	onProgress: (progress: MatchProgress) => void
+): MatchJob {
 	const worker = new Worker(new URL('../workers/match-worker.ts', import.meta.url), { type: 'module' });
 	const remote = wrap<MatchWorker>(worker) as Remote<MatchWorker>;
 	let cancel = () => {};
@@ -19,7 +23,10 @@ export function startMatching(problem: MatchProblem, timeLimitS: number, onProgr
 			failed(new Error('cancelled'));
 		};
 		worker.onerror = () => failed(new Error('The matching worker could not run in this browser.'));
-		remote.match(problem, timeLimitS, proxy(onProgress)).then(done, failed).finally(() => worker.terminate());
+		remote
+			.match(problem, timeLimitS, proxy(onProgress))
+			.then(done, failed)
+			.finally(() => worker.terminate());
 	});
 	return { result, cancel: () => cancel() };
 }

@@ -2,7 +2,13 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { ApiProblem } from './api';
 import { ReadingQueue, type QueuedReading, type QueueStore } from './reading-queue';
 
-const reading = (n: number): QueuedReading => ({ clientKey: `k${n}`, cellId: n, quantity: 'restVoltage', rawText: '3.298', takenAt: '2026-03-09T10:00:00Z' });
+const reading = (n: number): QueuedReading => ({
+	clientKey: `k${n}`,
+	cellId: n,
+	quantity: 'restVoltage',
+	rawText: '3.298',
+	takenAt: '2026-03-09T10:00:00Z'
+});
 function memoryStore(): QueueStore {
 	let items: QueuedReading[] = [];
 	return { read: () => items, write: (next) => (items = next) };
@@ -17,10 +23,16 @@ describe('unsent readings', () => {
 		const sent: string[] = [];
 		const waiting: number[] = [];
 		let away = true;
-		const queue = new ReadingQueue((r) => sent.push(r.clientKey), vi.fn(), (n) => waiting.push(n), store, async () => {
-			if (away) throw new ApiProblem(0, 'unreachable', '', {});
-			return { id: 1, version: 1 };
-		});
+		const queue = new ReadingQueue(
+			(r) => sent.push(r.clientKey),
+			vi.fn(),
+			(n) => waiting.push(n),
+			store,
+			async () => {
+				if (away) throw new ApiProblem(0, 'unreachable', '', {});
+				return { id: 1, version: 1 };
+			}
+		);
 		queue.add(reading(1));
 		await vi.advanceTimersByTimeAsync(10);
 		queue.add(reading(2));
@@ -36,10 +48,16 @@ describe('unsent readings', () => {
 	it('reports a refused reading and goes on with the next', async () => {
 		const refused: string[] = [];
 		const sent: string[] = [];
-		const queue = new ReadingQueue((r) => sent.push(r.clientKey), (r, why) => refused.push(`${r.clientKey}: ${why}`), vi.fn(), memoryStore(), async (r) => {
-			if (r.cellId === 1) throw new ApiProblem(422, 'reading-format', 'not a number', {});
-			return { id: 2, version: 1 };
-		});
+		const queue = new ReadingQueue(
+			(r) => sent.push(r.clientKey),
+			(r, why) => refused.push(`${r.clientKey}: ${why}`),
+			vi.fn(),
+			memoryStore(),
+			async (r) => {
+				if (r.cellId === 1) throw new ApiProblem(422, 'reading-format', 'not a number', {});
+				return { id: 2, version: 1 };
+			}
+		);
 		queue.add(reading(1));
 		queue.add(reading(2));
 		await vi.advanceTimersByTimeAsync(10);

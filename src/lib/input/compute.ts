@@ -24,7 +24,12 @@ export class MatchCellInput {
 export class MatchInput {
 	@Whole(1, 128) series!: number;
 	@Whole(1, 64) parallel!: number;
-	@IsArray() @ArrayMinSize(1) @AtMost(2000) @ValidateNested({ each: true }) @Type(() => MatchCellInput) cells!: MatchCellInput[];
+	@IsArray()
+	@ArrayMinSize(1)
+	@AtMost(2000)
+	@ValidateNested({ each: true })
+	@Type(() => MatchCellInput)
+	cells!: MatchCellInput[];
 	@Maybe() @Num(0.05, 60) timeLimitS?: number;
 	@Maybe() @OneOf(BATCH_WISHES) batchWish?: BatchWish;
 	@Maybe() @YesNo() robust?: boolean;
@@ -58,6 +63,10 @@ export class FadeObservationInput {
 export class FadeRequest {
 	@Num(0.1, 100_000) ratedAh!: number;
 	@Num(0.05, 0.99) endFraction!: number;
-	@IsArray() @AtMost(500) @ValidateNested({ each: true }) @Type(() => FadeObservationInput) observations!: FadeObservationInput[];
+	@IsArray()
+	@AtMost(500)
+	@ValidateNested({ each: true })
+	@Type(() => FadeObservationInput)
+	observations!: FadeObservationInput[];
 	@Num(0, 10_000) efcPerYear!: number;
 }

@@ -32,9 +32,16 @@ export type InputClass<T extends object> = new () => T;
  * @param partial for a change: missing fields are left alone
  */
 export function validated<T extends object>(kind: InputClass<T>, plain: unknown, partial = false): T {
-	if (typeof plain !== 'object' || plain === null || Array.isArray(plain)) throw new InputError([{ path: '', message: 'The body requires a JSON object' }]);
+	if (typeof plain !== 'object' || plain === null || Array.isArray(plain))
+		throw new InputError([{ path: '', message: 'The body requires a JSON object' }]);
 	const instance = plainToInstance(kind, plain, { exposeDefaultValues: !partial });
-	const errors = validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, skipMissingProperties: partial, forbidUnknownValues: true, stopAtFirstError: true });
+	const errors = validateSync(instance, {
+		whitelist: true,
+		forbidNonWhitelisted: true,
+		skipMissingProperties: partial,
+		forbidUnknownValues: true,
+		stopAtFirstError: true
+	});
 	if (errors.length) throw new InputError(flatten(errors));
 	return instance;
 }

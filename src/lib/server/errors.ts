@@ -10,5 +10,11 @@ export class ServiceError extends Error {
 	}
 }
 
-export const notFound = (what: string, id: number | string) => new ServiceError(404, 'not-found', `There is no ${what} ${id}. It may have been deleted.`);
-export const stale = (what: string) => new ServiceError(409, 'stale', `This ${what} was changed elsewhere since you opened it. Nothing was overwritten: reload to see the change, then make yours again.`);
+export const notFound = (what: string, id: number | string) =>
+	new ServiceError(404, 'not-found', `There is no ${what} ${id}. It may have been deleted.`);
+export const stale = (what: string) =>
+	new ServiceError(
+		409,
+		'stale',
+		`This ${what} was changed elsewhere since you opened it. Nothing was overwritten: reload to see the change, then make yours again.`
+	);

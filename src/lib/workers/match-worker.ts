@@ -7,7 +7,8 @@ export interface MatchWorker {
 }
 
 const worker: MatchWorker = {
-	match: (problem, timeLimitS, onProgress) => matchCells(problem, { timeLimitS, clockS: () => performance.now() / 1000, onProgress })
+	match: (problem, timeLimitS, onProgress) =>
+		matchCells(problem, { timeLimitS, clockS: () => performance.now() / 1000, onProgress })
 };
 
 expose(worker);

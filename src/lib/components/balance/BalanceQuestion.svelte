@@ -18,7 +18,11 @@
 	async function submit(event: SubmitEvent) {
 		event.preventDefault();
 		try {
-			const volts = text.trim().split(/[\s;]+/).filter(Boolean).map((t) => parseReading(t, 'restVoltage').value);
+			const volts = text
+				.trim()
+				.split(/[\s;]+/)
+				.filter(Boolean)
+				.map((t) => parseReading(t, 'restVoltage').value);
 			error = volts.length < 2 ? 'Give at least two voltages, one a group, with spaces between.' : null;
 			if (!error) answer = await ask(volts, Number(currentA ?? 0));
 		} catch (cause) {
@@ -30,7 +34,13 @@
 <section class="sheet grid gap-3 p-4" aria-label="Is it balanced?">
 	<h2>Is it balanced?</h2>
 	<form class="grid items-start gap-3 sm:grid-cols-[1fr_8rem_auto]" onsubmit={submit}>
-		<Field label="Voltages of the {groups} groups" bind:value={text} {error} placeholder="3.451 3.449 3.452 …" hint="all read within a minute" />
+		<Field
+			label="Voltages of the {groups} groups"
+			bind:value={text}
+			{error}
+			placeholder="3.451 3.449 3.452 …"
+			hint="all read within a minute"
+		/>
 		<Field label="Current" unit="A" type="number" bind:value={currentA} />
 		<button class="btn btn-primary tap sm:mt-6">Ask</button>
 	</form>

@@ -1,5 +1,4 @@
 <script lang="ts">
-
 	interface Props {
 		series: number;
 		parallel: number;
@@ -10,7 +9,12 @@
 	const height = $derived(10 * parallel);
 </script>
 
-<svg viewBox="0 0 {groups.length * 7 + 4} {height + 4}" class="mini" role="img" aria-label="{series} in series, {parallel} in parallel{batteries > 1 ? `, ${batteries} batteries` : ''}">
+<svg
+	viewBox="0 0 {groups.length * 7 + 4} {height + 4}"
+	class="mini"
+	role="img"
+	aria-label="{series} in series, {parallel} in parallel{batteries > 1 ? `, ${batteries} batteries` : ''}"
+>
 	{#each groups as g (g)}
 		{#each Array.from({ length: parallel }, (_, i) => i) as p (p)}
 			<rect x={2 + g * 7} y={2 + p * 10} width="5" height="8.5" rx="0.8" />

@@ -11,7 +11,13 @@ export interface FigureField {
 	fallback: keyof (typeof CHEMISTRY_FIGURES)['LFP'] | null;
 }
 
-const field = (key: string, label: string, unit: string, converted: ConvertedQuantity | null = null, fallback: FigureField['fallback'] = null): FigureField => ({ key, label, unit, converted, fallback });
+const field = (
+	key: string,
+	label: string,
+	unit: string,
+	converted: ConvertedQuantity | null = null,
+	fallback: FigureField['fallback'] = null
+): FigureField => ({ key, label, unit, converted, fallback });
 
 /** The maker's figures a person can give, in the order of a data sheet. */
 export const CELL_TYPE_FIGURES: readonly FigureField[] = [

@@ -22,19 +22,39 @@
 	let width = $state(640);
 	const margin = { top: 12, right: 16, bottom: 38, left: 54 };
 
-	const x = $derived(scaleLinear(extent(series.flatMap((s) => s.x)) as [number, number], [margin.left, width - margin.right]).nice());
-	const y = $derived(scaleLinear(extent([...series.flatMap((s) => s.y), ...(limit ? [limit.y] : [])]) as [number, number], [height - margin.bottom, margin.top]).nice());
-	const path = $derived((s: Series) => line<number>().x((i) => x(s.x[i])).y((i) => y(s.y[i]))(s.x.map((_, i) => i)) ?? '');
+	const x = $derived(
+		scaleLinear(extent(series.flatMap((s) => s.x)) as [number, number], [margin.left, width - margin.right]).nice()
+	);
+	const y = $derived(
+		scaleLinear(extent([...series.flatMap((s) => s.y), ...(limit ? [limit.y] : [])]) as [number, number], [
+			height - margin.bottom,
+			margin.top
+		]).nice()
+	);
+	const path = $derived(
+		(s: Series) =>
+			line<number>()
+				.x((i) => x(s.x[i]))
+				.y((i) => y(s.y[i]))(s.x.map((_, i) => i)) ?? ''
+	);
 </script>
 
 <div bind:clientWidth={width}>
-	<svg viewBox="0 0 {width} {height}" {height} class="w-full" role="img" aria-label="{yLabel} over {xLabel}: {series.map((s) => s.name).join(', ')}">
+	<svg
+		viewBox="0 0 {width} {height}"
+		{height}
+		class="w-full"
+		role="img"
+		aria-label="{yLabel} over {xLabel}: {series.map((s) => s.name).join(', ')}"
+	>
 		{#each y.ticks(5) as tick (tick)}
 			<line x1={margin.left} x2={width - margin.right} y1={y(tick)} y2={y(tick)} class="grid" />
 			<text x={margin.left - 8} y={y(tick)} dy="0.32em" text-anchor="end" class="figure">{y.tickFormat(5)(tick)}</text>
 		{/each}
 		{#each x.ticks(Math.max(3, width / 110)) as tick (tick)}
-			<text x={x(tick)} y={height - margin.bottom + 18} text-anchor="middle" class="figure">{x.tickFormat(6)(tick)}</text>
+			<text x={x(tick)} y={height - margin.bottom + 18} text-anchor="middle" class="figure"
+				>{x.tickFormat(6)(tick)}</text
+			>
 		{/each}
 		{#if limit}
 			<line x1={margin.left} x2={width - margin.right} y1={y(limit.y)} y2={y(limit.y)} class="limit" />

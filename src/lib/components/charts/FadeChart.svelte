@@ -19,21 +19,47 @@
 	const lastAge = $derived(projection.curve[projection.curve.length - 1].ageYears);
 	const x = $derived(scaleLinear([0, lastAge], [margin.left, width - margin.right]));
 	const lowest = $derived(Math.min(endFraction - 0.05, ...projection.curve.map((p) => p.low95)));
-	const highest = $derived(Math.max(1.02, ...projection.curve.map((p) => p.high95), ...tests.map((t) => t.fraction + 2 * t.sd)));
+	const highest = $derived(
+		Math.max(1.02, ...projection.curve.map((p) => p.high95), ...tests.map((t) => t.fraction + 2 * t.sd))
+	);
 	const y = $derived(scaleLinear([Math.max(0, lowest), highest], [height - margin.bottom, margin.top]).nice());
-	const band = $derived(area<Point>().x((p) => x(p.ageYears)).y0((p) => y(p.low95)).y1((p) => y(p.high95))(projection.curve) ?? '');
-	const mean = $derived(line<Point>().x((p) => x(p.ageYears)).y((p) => y(p.mean))(projection.curve) ?? '');
+	const band = $derived(
+		area<Point>()
+			.x((p) => x(p.ageYears))
+			.y0((p) => y(p.low95))
+			.y1((p) => y(p.high95))(projection.curve) ?? ''
+	);
+	const mean = $derived(
+		line<Point>()
+			.x((p) => x(p.ageYears))
+			.y((p) => y(p.mean))(projection.curve) ?? ''
+	);
 	const end = $derived(projection.endAgeYears);
 	const clamped = (age: number) => x(Math.min(age, lastAge));
 </script>
 
 <div bind:clientWidth={width}>
-	<svg viewBox="0 0 {width} {height}" {height} class="w-full" role="img" aria-label="Capacity as a fraction of rated over years, with its 95 % band; end of life between {end.low95.toFixed(1)} and {end.high95.toFixed(1)} years">
+	<svg
+		viewBox="0 0 {width} {height}"
+		{height}
+		class="w-full"
+		role="img"
+		aria-label="Capacity as a fraction of rated over years, with its 95 % band; end of life between {end.low95.toFixed(
+			1
+		)} and {end.high95.toFixed(1)} years"
+	>
 		{#each y.ticks(6) as tick (tick)}
 			<line x1={margin.left} x2={width - margin.right} y1={y(tick)} y2={y(tick)} class="grid" />
-			<text x={margin.left - 8} y={y(tick)} dy="0.32em" text-anchor="end" class="figure">{Math.round(tick * 100)} %</text>
+			<text x={margin.left - 8} y={y(tick)} dy="0.32em" text-anchor="end" class="figure"
+				>{Math.round(tick * 100)} %</text
+			>
 		{/each}
-		{#each x.ticks(8) as tick (tick)}<text x={x(tick)} y={height - margin.bottom + 18} text-anchor="middle" class="figure">{tick}</text>{/each}
+		{#each x.ticks(8) as tick (tick)}<text
+				x={x(tick)}
+				y={height - margin.bottom + 18}
+				text-anchor="middle"
+				class="figure">{tick}</text
+			>{/each}
 		<path d={band} class="band" />
 		<path d={mean} class="mean" />
 		<line x1={x(ageYears)} x2={x(ageYears)} y1={margin.top} y2={height - margin.bottom} class="now" />
@@ -42,7 +68,13 @@
 		<line x1={clamped(end.low95)} x2={clamped(end.high95)} y1={y(endFraction)} y2={y(endFraction)} class="end-range" />
 		<text x={width - margin.right} y={y(endFraction) - 8} text-anchor="end">end of life, 95 % range</text>
 		{#each tests as t, i (i)}
-			<line x1={x(t.ageYears)} x2={x(t.ageYears)} y1={y(t.fraction - 2 * t.sd)} y2={y(t.fraction + 2 * t.sd)} class="doubt" />
+			<line
+				x1={x(t.ageYears)}
+				x2={x(t.ageYears)}
+				y1={y(t.fraction - 2 * t.sd)}
+				y2={y(t.fraction + 2 * t.sd)}
+				class="doubt"
+			/>
 			<circle cx={x(t.ageYears)} cy={y(t.fraction)} r="4.5" class="test" />
 		{/each}
 		<text x={(margin.left + width) / 2} y={height - 4} text-anchor="middle">years in service</text>
@@ -54,12 +86,34 @@
 		fill: var(--color-base-content);
 		font-size: 0.82rem;
 	}
-	.grid { stroke: var(--line); }
-	.band { fill: color-mix(in oklch, var(--measure-3) 45%, transparent); }
-	.mean { fill: none; stroke: var(--measure-line); stroke-width: 2.5; }
-	.end { stroke: var(--color-base-content); stroke-dasharray: 5 4; }
-	.end-range { stroke: var(--color-base-content); stroke-width: 6; }
-	.now { stroke: var(--muted); stroke-dasharray: 2 3; }
-	.doubt { stroke: var(--color-base-content); stroke-width: 1.5; }
-	.test { fill: var(--color-base-content); }
+	.grid {
+		stroke: var(--line);
+	}
+	.band {
+		fill: color-mix(in oklch, var(--measure-3) 45%, transparent);
+	}
+	.mean {
+		fill: none;
+		stroke: var(--measure-line);
+		stroke-width: 2.5;
+	}
+	.end {
+		stroke: var(--color-base-content);
+		stroke-dasharray: 5 4;
+	}
+	.end-range {
+		stroke: var(--color-base-content);
+		stroke-width: 6;
+	}
+	.now {
+		stroke: var(--muted);
+		stroke-dasharray: 2 3;
+	}
+	.doubt {
+		stroke: var(--color-base-content);
+		stroke-width: 1.5;
+	}
+	.test {
+		fill: var(--color-base-content);
+	}
 </style>

@@ -19,7 +19,14 @@
 	{#if !quiet}<span class="field-label">{label}</span>{/if}
 	<div class="inline-flex flex-wrap gap-1 rounded-field bg-base-300 p-1">
 		{#each options as option (option.value)}
-			<button type="button" role="radio" aria-checked={value === option.value} class="tap rounded-field px-3 text-[0.95rem]" class:chosen={value === option.value} onclick={() => choose(option.value)}>{option.text}</button>
+			<button
+				type="button"
+				role="radio"
+				aria-checked={value === option.value}
+				class="tap rounded-field px-3 text-[0.95rem]"
+				class:chosen={value === option.value}
+				onclick={() => choose(option.value)}>{option.text}</button
+			>
 		{/each}
 	</div>
 </div>

@@ -16,10 +16,16 @@
 				{#if available}
 					<a href="/banks/{bankId}/{stage}" class="tap stage" aria-current={active === stage ? 'page' : undefined}>
 						<span>{STAGE_NAMES[stage]}</span>
-						{#if open}<span class="figure badge-open" data-warmth={warmth} title={warmth === 'calm' ? `${open} to do` : `${open} need you`}>{open}</span>{/if}
+						{#if open}<span
+								class="figure badge-open"
+								data-warmth={warmth}
+								title={warmth === 'calm' ? `${open} to do` : `${open} need you`}>{open}</span
+							>{/if}
 					</a>
 				{:else}
-					<span class="tap stage later" title="Not part of this version">{STAGE_NAMES[stage]}<span class="sr-only"> (not part of this version)</span></span>
+					<span class="tap stage later" title="Not part of this version"
+						>{STAGE_NAMES[stage]}<span class="sr-only"> (not part of this version)</span></span
+					>
 				{/if}
 			</li>
 		{/each}

@@ -4,9 +4,20 @@
 	let { children }: { children?: Snippet } = $props();
 </script>
 
-<header class="no-print flex min-h-14 flex-wrap items-center gap-x-6 gap-y-1 border-b max-sm:gap-x-3 border-[var(--line)] bg-base-100 px-4 py-1">
+<header
+	class="no-print flex min-h-14 flex-wrap items-center gap-x-6 gap-y-1 border-b max-sm:gap-x-3 border-[var(--line)] bg-base-100 px-4 py-1"
+>
 	<a href="/" class="tap flex items-center gap-2 font-bold">
-		<svg viewBox="0 0 32 32" class="h-6 w-6" aria-hidden="true"><rect x="3" y="6" width="7" height="20" rx="2" fill="#8b857c" /><rect x="12.5" y="6" width="7" height="20" rx="2" fill="#e0662a" /><rect x="22" y="6" width="7" height="20" rx="2" fill="#8b857c" /></svg>
+		<svg viewBox="0 0 32 32" class="h-6 w-6" aria-hidden="true"
+			><rect x="3" y="6" width="7" height="20" rx="2" fill="#8b857c" /><rect
+				x="12.5"
+				y="6"
+				width="7"
+				height="20"
+				rx="2"
+				fill="#e0662a"
+			/><rect x="22" y="6" width="7" height="20" rx="2" fill="#8b857c" /></svg
+		>
 		<span class="max-sm:sr-only">Kind Ember</span>
 	</a>
 	{@render children?.()}

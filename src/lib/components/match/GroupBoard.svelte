@@ -29,14 +29,20 @@
 		return { low: Math.min(...all), high: Math.max(...all) };
 	});
 	// Follows the arrangement, and is moved about while a cell is being dragged.
-	let zones = $derived<Zone[]>([...arrangement.groups.map((g, i) => ({ target: i as number | 'spares', items: g.map((id) => ({ id })) })), { target: 'spares', items: arrangement.spares.map((id) => ({ id })) }]);
-	const withItems = (zone: Zone, items: Zone['items']) => zones.map((z) => (z.target === zone.target ? { ...z, items } : z));
+	let zones = $derived<Zone[]>([
+		...arrangement.groups.map((g, i) => ({ target: i as number | 'spares', items: g.map((id) => ({ id })) })),
+		{ target: 'spares', items: arrangement.spares.map((id) => ({ id })) }
+	]);
+	const withItems = (zone: Zone, items: Zone['items']) =>
+		zones.map((z) => (z.target === zone.target ? { ...z, items } : z));
 
 	const sum = (ids: { id: number }[]) => ids.reduce((total, { id }) => total + (byId.get(id)?.capacityAh ?? 0), 0);
 	const sums = $derived(arrangement.groups.map((g) => sum(g.map((id) => ({ id })))));
 	const smallest = $derived(Math.min(...sums));
-	const step = (ah: number) => (range.high > range.low ? Math.min(4, Math.floor(((ah - range.low) / (range.high - range.low)) * 5)) : 2);
-	const head = (i: number) => (arrangement.groups.length > series ? `${Math.floor(i / series) + 1} · ${(i % series) + 1}` : String(i + 1));
+	const step = (ah: number) =>
+		range.high > range.low ? Math.min(4, Math.floor(((ah - range.low) / (range.high - range.low)) * 5)) : 2;
+	const head = (i: number) =>
+		arrangement.groups.length > series ? `${Math.floor(i / series) + 1} · ${(i % series) + 1}` : String(i + 1);
 
 	function consider(zone: Zone, event: CustomEvent<DndEvent<{ id: number }>>) {
 		zones = withItems(zone, event.detail.items);
@@ -53,13 +59,32 @@
 	{#each zones as zone (zone.target)}
 		<li class="zone sheet" class:spares={zone.target === 'spares'}>
 			<p class="text-sm font-bold">{zone.target === 'spares' ? 'Spares' : `Group ${head(zone.target)}`}</p>
-			{#if zone.target !== 'spares'}<p class="figure text-lg font-semibold">{sums[zone.target].toFixed(1)}&nbsp;<span class="text-sm">Ah</span>{#if sums[zone.target] === smallest}&nbsp;<span class="text-sm muted">least</span>{/if}</p>{/if}
-			<div class="cells" use:dndzone={{ items: zone.items, flipDurationMs: 120, dropTargetStyle: {}, dropTargetClasses: ['dropping'] }} onconsider={(e) => consider(zone, e)} onfinalize={(e) => finalize(zone, e)} aria-label={zone.target === 'spares' ? 'Spares' : `Group ${head(zone.target)}`}>
+			{#if zone.target !== 'spares'}<p class="figure text-lg font-semibold">
+					{sums[zone.target].toFixed(1)}&nbsp;<span class="text-sm">Ah</span
+					>{#if sums[zone.target] === smallest}&nbsp;<span class="text-sm muted">least</span>{/if}
+				</p>{/if}
+			<div
+				class="cells"
+				use:dndzone={{ items: zone.items, flipDurationMs: 120, dropTargetStyle: {}, dropTargetClasses: ['dropping'] }}
+				onconsider={(e) => consider(zone, e)}
+				onfinalize={(e) => finalize(zone, e)}
+				aria-label={zone.target === 'spares' ? 'Spares' : `Group ${head(zone.target)}`}
+			>
 				{#each zone.items as item (item.id)}
 					{@const cell = byId.get(Number(item.id))}
-					<div class="cell tap" data-shade={cell ? step(cell.capacityAh) : 0} class:selected={item.id === selectedId} aria-label="{cell?.label}, {cell?.capacityAh.toFixed(1)} Ah">
+					<div
+						class="cell tap"
+						data-shade={cell ? step(cell.capacityAh) : 0}
+						class:selected={item.id === selectedId}
+						aria-label="{cell?.label}, {cell?.capacityAh.toFixed(1)} Ah"
+					>
 						<strong>{cell?.label}</strong><span class="figure">{cell?.capacityAh.toFixed(1)}</span>
-						<button class="swap" aria-pressed={item.id === selectedId} onclick={() => onpick(item.id)} aria-label="Exchange {cell?.label}">⇄</button>
+						<button
+							class="swap"
+							aria-pressed={item.id === selectedId}
+							onclick={() => onpick(item.id)}
+							aria-label="Exchange {cell?.label}">⇄</button
+						>
 					</div>
 				{/each}
 			</div>
@@ -104,10 +129,18 @@
 		background: var(--measure-0);
 		cursor: grab;
 	}
-	.cell[data-shade='1'] { background: var(--measure-1); }
-	.cell[data-shade='2'] { background: var(--measure-2); }
-	.cell[data-shade='3'] { background: var(--measure-3); }
-	.cell[data-shade='4'] { background: var(--measure-4); }
+	.cell[data-shade='1'] {
+		background: var(--measure-1);
+	}
+	.cell[data-shade='2'] {
+		background: var(--measure-2);
+	}
+	.cell[data-shade='3'] {
+		background: var(--measure-3);
+	}
+	.cell[data-shade='4'] {
+		background: var(--measure-4);
+	}
 	.selected {
 		outline: 3px solid var(--color-base-content);
 	}

@@ -1,11 +1,29 @@
 import { expect, it } from 'vitest';
 import { bestPartner, exchanged, type Arrangement } from './arrangement';
 
-const start: Arrangement = { groups: [[1, 2], [3, 4]], spares: [5] };
+const start: Arrangement = {
+	groups: [
+		[1, 2],
+		[3, 4]
+	],
+	spares: [5]
+};
 
 it('exchanges two cells, a spare among them', () => {
-	expect(exchanged(start, 1, 4)).toEqual({ groups: [[4, 2], [3, 1]], spares: [5] });
-	expect(exchanged(start, 3, 5)).toEqual({ groups: [[1, 2], [5, 4]], spares: [3] });
+	expect(exchanged(start, 1, 4)).toEqual({
+		groups: [
+			[4, 2],
+			[3, 1]
+		],
+		spares: [5]
+	});
+	expect(exchanged(start, 3, 5)).toEqual({
+		groups: [
+			[1, 2],
+			[5, 4]
+		],
+		spares: [3]
+	});
 	expect(start.groups[0]).toEqual([1, 2]);
 });
 it('chooses the partner that costs least', () => {

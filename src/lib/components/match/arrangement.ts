@@ -15,8 +15,15 @@ export function exchanged(arrangement: Arrangement, a: number, b: number): Arran
  * @param cost smaller is better; @param target group index, or 'spares'
  * @returns null when the cell is there already or the target is empty
  */
-export function bestPartner(arrangement: Arrangement, cellId: number, target: number | 'spares', cost: (a: Arrangement) => number): number | null {
+export function bestPartner(
+	arrangement: Arrangement,
+	cellId: number,
+	target: number | 'spares',
+	cost: (a: Arrangement) => number
+): number | null {
 	const there = target === 'spares' ? arrangement.spares : arrangement.groups[target];
 	if (there.includes(cellId) || there.length === 0) return null;
-	return there.map((id) => ({ id, cost: cost(exchanged(arrangement, cellId, id)) })).reduce((a, b) => (b.cost < a.cost ? b : a)).id;
+	return there
+		.map((id) => ({ id, cost: cost(exchanged(arrangement, cellId, id)) }))
+		.reduce((a, b) => (b.cost < a.cost ? b : a)).id;
 }

@@ -27,23 +27,75 @@
 
 <section class="entry sheet" aria-label="Entry">
 	<div class="flex items-center gap-4">
-		<label for="entry-field" class="min-w-20 leading-tight"><strong class="text-2xl">{entry.selected?.label ?? 'No cell'}</strong><br /><span class="text-sm muted">{figures.label}, {meterNote}</span></label>
-		<input id="entry-field" bind:this={input} bind:value={entry.text} class="figure field" inputmode="decimal" autocomplete="off" enterkeyhint="next" disabled={!entry.selected} {onkeydown} {onpaste} aria-describedby="entry-note" aria-invalid={entry.error ? true : undefined} placeholder={figures.decimals === 3 ? '0.000' : '0.0'} />
+		<label for="entry-field" class="min-w-20 leading-tight"
+			><strong class="text-2xl">{entry.selected?.label ?? 'No cell'}</strong><br /><span class="text-sm muted"
+				>{figures.label}, {meterNote}</span
+			></label
+		>
+		<input
+			id="entry-field"
+			bind:this={input}
+			bind:value={entry.text}
+			class="figure field"
+			inputmode="decimal"
+			autocomplete="off"
+			enterkeyhint="next"
+			disabled={!entry.selected}
+			{onkeydown}
+			{onpaste}
+			aria-describedby="entry-note"
+			aria-invalid={entry.error ? true : undefined}
+			placeholder={figures.decimals === 3 ? '0.000' : '0.0'}
+		/>
 		<span class="figure text-2xl">{shownUnit(entry.quantity, units)}</span>
 	</div>
 	<div class="buttons">
-		<button class="btn btn-primary tap" onclick={() => { entry.enter(); focus(); }}>Next cell <kbd class="kbd-key max-sm:hidden text-base-content">Enter</kbd></button>
-		<button class="btn tap" disabled={!entry.canUndo} onclick={() => { void entry.undo(); focus(); }}>Undo <kbd class="kbd-key max-sm:hidden">Ctrl Z</kbd></button>
-		<button class="btn tap" onclick={() => { entry.switchQuantity(entry.quantity === 'restVoltage' ? 'acResistance' : 'restVoltage'); focus(); }}>{entry.quantity === 'restVoltage' ? 'mΩ' : 'Volts'} <kbd class="kbd-key max-sm:hidden">R</kbd></button>
+		<button
+			class="btn btn-primary tap"
+			onclick={() => {
+				entry.enter();
+				focus();
+			}}>Next cell <kbd class="kbd-key max-sm:hidden text-base-content">Enter</kbd></button
+		>
+		<button
+			class="btn tap"
+			disabled={!entry.canUndo}
+			onclick={() => {
+				void entry.undo();
+				focus();
+			}}>Undo <kbd class="kbd-key max-sm:hidden">Ctrl Z</kbd></button
+		>
+		<button
+			class="btn tap"
+			onclick={() => {
+				entry.switchQuantity(entry.quantity === 'restVoltage' ? 'acResistance' : 'restVoltage');
+				focus();
+			}}>{entry.quantity === 'restVoltage' ? 'mΩ' : 'Volts'} <kbd class="kbd-key max-sm:hidden">R</kbd></button
+		>
 		{#if entry.waiting}<span class="muted" role="status">{entry.waiting} kept here, not yet sent</span>{/if}
 	</div>
 	<div id="entry-note" class="note" aria-live="assertive">
 		{#if entry.error}<p class="ember-text font-semibold">{entry.error}</p>{/if}
 		{#if entry.question}
-			<p class="font-semibold"><span class="ember-text">{entry.question.cell.label}:</span> {entry.question.question.text}</p>
+			<p class="font-semibold">
+				<span class="ember-text">{entry.question.cell.label}:</span>
+				{entry.question.question.text}
+			</p>
 			<div class="mt-1 flex gap-2">
-				{#if entry.question.question.suggestion !== null}<button class="btn btn-primary tap" onclick={() => { entry.acceptSuggestion(); focus(); }}>Take {entry.question.question.suggestion} {figures.unit}</button>{/if}
-				<button class="btn tap" onclick={() => { entry.question = null; focus(); }}>It is right as typed</button>
+				{#if entry.question.question.suggestion !== null}<button
+						class="btn btn-primary tap"
+						onclick={() => {
+							entry.acceptSuggestion();
+							focus();
+						}}>Take {entry.question.question.suggestion} {figures.unit}</button
+					>{/if}
+				<button
+					class="btn tap"
+					onclick={() => {
+						entry.question = null;
+						focus();
+					}}>It is right as typed</button
+				>
 			</div>
 		{/if}
 	</div>

@@ -5,11 +5,25 @@
 		suggestedCount: number;
 		suggestedPrefix: string;
 		fields: Record<string, string>;
-		onunpack: (delivery: { name: string; receivedOn: string; supplier: string | null; cellCount: number; labelPrefix: string; batch: string | null }) => void;
+		onunpack: (delivery: {
+			name: string;
+			receivedOn: string;
+			supplier: string | null;
+			cellCount: number;
+			labelPrefix: string;
+			batch: string | null;
+		}) => void;
 	}
 	let { suggestedCount, suggestedPrefix, fields, onunpack }: Props = $props();
 	// svelte-ignore state_referenced_locally
-	let form = $state({ name: 'First crate', receivedOn: new Date().toISOString().slice(0, 10), supplier: '', cellCount: suggestedCount, labelPrefix: suggestedPrefix, batch: '' });
+	let form = $state({
+		name: 'First crate',
+		receivedOn: new Date().toISOString().slice(0, 10),
+		supplier: '',
+		cellCount: suggestedCount,
+		labelPrefix: suggestedPrefix,
+		batch: ''
+	});
 
 	function submit(event: SubmitEvent) {
 		event.preventDefault();
@@ -24,9 +38,17 @@
 		<Field label="Came on" type="date" bind:value={form.receivedOn} error={fields.receivedOn} />
 		<Field label="Supplier" bind:value={form.supplier} />
 		<Field label="Number of cells" type="number" bind:value={form.cellCount} error={fields.cellCount} min="1" />
-		<Field label="Label prefix" bind:value={form.labelPrefix} error={fields.labelPrefix} hint="{form.labelPrefix || 'H'}-01, {form.labelPrefix || 'H'}-02 …" />
+		<Field
+			label="Label prefix"
+			bind:value={form.labelPrefix}
+			error={fields.labelPrefix}
+			hint="{form.labelPrefix || 'H'}-01, {form.labelPrefix || 'H'}-02 …"
+		/>
 		<Field label="Batch" bind:value={form.batch} />
 	</div>
-	<p class="text-sm muted">Insulated tools, glasses, no rings or watch: every cell can give hundreds of amperes. Keep the terminals covered until you read them.</p>
+	<p class="text-sm muted">
+		Insulated tools, glasses, no rings or watch: every cell can give hundreds of amperes. Keep the terminals covered
+		until you read them.
+	</p>
 	<div><button class="btn btn-primary tap">Lay them on the tray</button></div>
 </form>

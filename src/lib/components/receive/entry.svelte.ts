@@ -1,6 +1,13 @@
 import { ReadingQueue, type QueuedReading } from '$lib/client/reading-queue';
 import type { Chemistry } from '$lib/core/chemistry';
-import { parseReading, questionReading, shownUnit, splitPastedColumn, type Quantity, type Question } from '$lib/core/reading';
+import {
+	parseReading,
+	questionReading,
+	shownUnit,
+	splitPastedColumn,
+	type Quantity,
+	type Question
+} from '$lib/core/reading';
 import { CoreError } from '$lib/core/shared';
 import type { Settings } from '$lib/core/units';
 
@@ -86,7 +93,8 @@ export class TrayEntry {
 		this.quantity = quantity;
 		this.text = '';
 		this.error = null;
-		if (this.selected && this.valueOf(this.selected, quantity) !== null) this.selectedId = this.nextUnread(-1)?.id ?? this.selectedId;
+		if (this.selected && this.valueOf(this.selected, quantity) !== null)
+			this.selectedId = this.nextUnread(-1)?.id ?? this.selectedId;
 	}
 
 	/** Takes the typed text for the selected cell and moves to the next. An empty line only moves on. */
@@ -103,14 +111,21 @@ export class TrayEntry {
 	/** A column from a spreadsheet, down the tray from the selected cell. Lines that are no number are reported and left out. */
 	paste(column: string): void {
 		const cells = this.hooks.cells();
-		const from = Math.max(0, cells.findIndex((c) => c.id === this.selectedId));
+		const from = Math.max(
+			0,
+			cells.findIndex((c) => c.id === this.selectedId)
+		);
 		const lines = splitPastedColumn(column);
 		const bad: string[] = [];
 		lines.forEach((line, i) => {
 			const cell = cells[from + i];
 			if (line !== null && cell && !this.take(cell, line)) bad.push(`${cell.label}: "${line}"`);
 		});
-		this.error = bad.length ? `Not a number, left out: ${bad.join(', ')}` : lines.length > cells.length - from ? `${lines.length - (cells.length - from)} lines too many were left out.` : null;
+		this.error = bad.length
+			? `Not a number, left out: ${bad.join(', ')}`
+			: lines.length > cells.length - from
+				? `${lines.length - (cells.length - from)} lines too many were left out.`
+				: null;
 		this.text = '';
 		this.selectedId = cells[Math.min(cells.length - 1, from + lines.length)].id;
 	}
@@ -138,17 +153,24 @@ export class TrayEntry {
 
 	private nextUnread(after: number): EntryCell | undefined {
 		const cells = this.hooks.cells();
-		return [...cells.slice(after + 1), ...cells.slice(0, after + 1)].find((c) => this.valueOf(c, this.quantity) === null);
+		return [...cells.slice(after + 1), ...cells.slice(0, after + 1)].find(
+			(c) => this.valueOf(c, this.quantity) === null
+		);
 	}
 
 	private take(cell: EntryCell, typed: string): boolean {
 		const quantity = this.quantity;
 		// A bare number is in the unit shown beside the field.
-		const bare = /^[\d.,+\-−\s]+$/.test(typed) && shownUnit(quantity, this.hooks.units()) !== shownUnit(quantity, 'metric');
+		const bare =
+			/^[\d.,+\-−\s]+$/.test(typed) && shownUnit(quantity, this.hooks.units()) !== shownUnit(quantity, 'metric');
 		const text = bare ? `${typed.trim()} ${shownUnit(quantity, this.hooks.units())}` : typed;
 		try {
 			const { value } = parseReading(text, quantity);
-			const neighbours = this.hooks.cells().filter((c) => c.id !== cell.id).map((c) => this.valueOf(c, quantity)).filter((v): v is number => v !== null);
+			const neighbours = this.hooks
+				.cells()
+				.filter((c) => c.id !== cell.id)
+				.map((c) => this.valueOf(c, quantity))
+				.filter((v): v is number => v !== null);
 			const asked = questionReading(value, quantity, this.hooks.chemistry(), neighbours, this.hooks.expected());
 			this.question = asked ? { cell, question: asked } : this.question?.cell.id === cell.id ? null : this.question;
 			this.error = null;
@@ -162,14 +184,32 @@ export class TrayEntry {
 
 	private keep(cell: EntryCell, rawText: string, value: number, quantity: Quantity): void {
 		const clientKey = crypto.randomUUID();
-		this.history = [...this.history, { clientKey, cellId: cell.id, quantity, storedId: null, storedVersion: null, before: this.valueOf(cell, quantity) }];
+		this.history = [
+			...this.history,
+			{
+				clientKey,
+				cellId: cell.id,
+				quantity,
+				storedId: null,
+				storedVersion: null,
+				before: this.valueOf(cell, quantity)
+			}
+		];
 		this.local = { ...this.local, [`${cell.id}/${quantity}`]: value };
 		this.waiting++;
-		this.queue?.add({ clientKey, cellId: cell.id, quantity, rawText: rawText.trim(), takenAt: new Date().toISOString() });
+		this.queue?.add({
+			clientKey,
+			cellId: cell.id,
+			quantity,
+			rawText: rawText.trim(),
+			takenAt: new Date().toISOString()
+		});
 	}
 
 	private stored(reading: QueuedReading, { id, version }: { id: number; version: number }): void {
-		this.history = this.history.map((t) => (t.clientKey === reading.clientKey ? { ...t, storedId: id, storedVersion: version } : t));
+		this.history = this.history.map((t) =>
+			t.clientKey === reading.clientKey ? { ...t, storedId: id, storedVersion: version } : t
+		);
 		this.hooks.onStored();
 	}
 

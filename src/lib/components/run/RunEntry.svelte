@@ -35,37 +35,99 @@
 
 <section class="sheet grid gap-4 p-4" aria-label="Capacity run of {cellLabel}">
 	<h2>Capacity run of {cellLabel}</h2>
-	<Field label="Cell temperature" unit={temperatureUnit} type="number" bind:value={temperature} class="max-w-60" hint="blank widens the doubt" />
+	<Field
+		label="Cell temperature"
+		unit={temperatureUnit}
+		type="number"
+		bind:value={temperature}
+		class="max-w-60"
+		hint="blank widens the doubt"
+	/>
 	{#if draft}
 		<div>
 			<p><strong>{draft.fileName}</strong></p>
 			<dl class="figures">
-				<div><dt>Charge</dt><dd class="figure">{draft.analysis.capacityAh.toFixed(2)} Ah</dd></div>
-				<div><dt>Energy</dt><dd class="figure">{draft.analysis.energyWh.toFixed(1)} Wh</dd></div>
-				<div><dt>Mean voltage</dt><dd class="figure">{draft.analysis.meanVoltageV?.toFixed(3) ?? '–'} V</dd></div>
-				<div><dt>Mean current</dt><dd class="figure">{draft.analysis.currentA?.toFixed(2) ?? '–'} A</dd></div>
-				<div><dt>Rate used</dt><dd class="figure">{draft.analysis.cRate?.toFixed(2) ?? '–'} C</dd></div>
-				<div><dt>Time</dt><dd class="figure">{formatDuration(draft.analysis.durationS)}</dd></div>
+				<div>
+					<dt>Charge</dt>
+					<dd class="figure">{draft.analysis.capacityAh.toFixed(2)} Ah</dd>
+				</div>
+				<div>
+					<dt>Energy</dt>
+					<dd class="figure">{draft.analysis.energyWh.toFixed(1)} Wh</dd>
+				</div>
+				<div>
+					<dt>Mean voltage</dt>
+					<dd class="figure">{draft.analysis.meanVoltageV?.toFixed(3) ?? '–'} V</dd>
+				</div>
+				<div>
+					<dt>Mean current</dt>
+					<dd class="figure">{draft.analysis.currentA?.toFixed(2) ?? '–'} A</dd>
+				</div>
+				<div>
+					<dt>Rate used</dt>
+					<dd class="figure">{draft.analysis.cRate?.toFixed(2) ?? '–'} C</dd>
+				</div>
+				<div>
+					<dt>Time</dt>
+					<dd class="figure">{formatDuration(draft.analysis.durationS)}</dd>
+				</div>
 			</dl>
-			<p class="text-sm muted">Read as: time “{draft.analysis.columns.time.header}”, voltage “{draft.analysis.columns.voltage.header}” in {draft.analysis.columns.voltage.unit}, current “{draft.analysis.columns.current.header}” in {draft.analysis.columns.current.unit}.</p>
+			<p class="text-sm muted">
+				Read as: time “{draft.analysis.columns.time.header}”, voltage “{draft.analysis.columns.voltage.header}” in {draft
+					.analysis.columns.voltage.unit}, current “{draft.analysis.columns.current.header}” in {draft.analysis.columns
+					.current.unit}.
+			</p>
 			{#if draft.analysis.faults.length}
 				<h3 class="mt-2 font-bold">Found in the log</h3>
 				<ul class="list-disc pl-5">
 					{#each draft.analysis.faults as fault, i (i)}<li>{fault.message}</li>{/each}
 				</ul>
 			{:else}<p class="mt-1">No faults found in the log.</p>{/if}
-			{#if gaps}<label class="tap mt-2 flex items-center gap-2"><input type="checkbox" class="checkbox" bind:checked={bridgeGaps} /> The current went on through the gaps: count them</label>{/if}
+			{#if gaps}<label class="tap mt-2 flex items-center gap-2"
+					><input type="checkbox" class="checkbox" bind:checked={bridgeGaps} /> The current went on through the gaps: count
+					them</label
+				>{/if}
 		</div>
 		<div class="flex gap-2">
-			<button class="btn btn-primary tap" disabled={busy !== null} onclick={() => onstore(temperature, bridgeGaps)}>Store this run</button>
+			<button class="btn btn-primary tap" disabled={busy !== null} onclick={() => onstore(temperature, bridgeGaps)}
+				>Store this run</button
+			>
 			<button class="btn tap" onclick={ondrop}>Leave it</button>
 		</div>
 	{:else}
-		<label class="drop tap" class:over ondragover={(e) => { e.preventDefault(); over = true; }} ondragleave={() => (over = false)} ondrop={dropped}>
-			<span><strong>Choose the tester’s log</strong> or drop it here. CSV with time, voltage, current; any of the usual spellings and units.</span>
-			<input type="file" accept=".csv,.txt,.tsv,text/csv" class="sr-only" aria-label="Log file" onchange={(e) => { const file = e.currentTarget.files?.[0]; if (file) onfile(file); e.currentTarget.value = ''; }} />
+		<label
+			class="drop tap"
+			class:over
+			ondragover={(e) => {
+				e.preventDefault();
+				over = true;
+			}}
+			ondragleave={() => (over = false)}
+			ondrop={dropped}
+		>
+			<span
+				><strong>Choose the tester’s log</strong> or drop it here. CSV with time, voltage, current; any of the usual spellings
+				and units.</span
+			>
+			<input
+				type="file"
+				accept=".csv,.txt,.tsv,text/csv"
+				class="sr-only"
+				aria-label="Log file"
+				onchange={(e) => {
+					const file = e.currentTarget.files?.[0];
+					if (file) onfile(file);
+					e.currentTarget.value = '';
+				}}
+			/>
 		</label>
-		<form class="flex flex-wrap items-end gap-3" onsubmit={(e) => { e.preventDefault(); if (hand.capacityAh) onhand(Number(hand.capacityAh), hand.sdAh ? Number(hand.sdAh) : null, temperature); }}>
+		<form
+			class="flex flex-wrap items-end gap-3"
+			onsubmit={(e) => {
+				e.preventDefault();
+				if (hand.capacityAh) onhand(Number(hand.capacityAh), hand.sdAh ? Number(hand.sdAh) : null, temperature);
+			}}
+		>
 			<Field label="Or the result by hand" unit="Ah" type="number" bind:value={hand.capacityAh} />
 			<Field label="Doubt, one sd" unit="Ah" type="number" bind:value={hand.sdAh} placeholder="1 % of it" />
 			<button class="btn tap" disabled={!hand.capacityAh || busy !== null}>Store by hand</button>

@@ -45,16 +45,32 @@
 		if (event.key !== 'Enter') return;
 		event.preventDefault();
 		const form = (event.currentTarget as HTMLInputElement).form!;
-		(form.querySelector<HTMLInputElement>(`[name="group-${i + 1}"]`) ?? form.querySelector<HTMLElement>('[type="submit"]'))?.focus();
+		(
+			form.querySelector<HTMLInputElement>(`[name="group-${i + 1}"]`) ??
+			form.querySelector<HTMLElement>('[type="submit"]')
+		)?.focus();
 	}
 	async function submit(event: SubmitEvent) {
 		event.preventDefault();
 		try {
 			const groupVoltagesV = volts.map((v) => (v.trim() === '' ? null : parseReading(v, 'restVoltage').value));
-			if (groupVoltagesV.filter((v) => v !== null).length < 2) throw new CoreError('few', 'groupVoltagesV', 'Read at least two groups.');
-			if (currentA === null) throw new CoreError('current', 'currentA', 'Give the current, 0 when none flows: it decides what the voltages can tell.');
+			if (groupVoltagesV.filter((v) => v !== null).length < 2)
+				throw new CoreError('few', 'groupVoltagesV', 'Read at least two groups.');
+			if (currentA === null)
+				throw new CoreError(
+					'current',
+					'currentA',
+					'Give the current, 0 when none flows: it decides what the voltages can tell.'
+				);
 			error = null;
-			const done = await onlog({ checkedAt: date, context, currentA: Number(currentA), temperatureC: fromUserUnits(temperature === null ? null : Number(temperature), 'temperature', units), groupVoltagesV, notes: notes || null });
+			const done = await onlog({
+				checkedAt: date,
+				context,
+				currentA: Number(currentA),
+				temperatureC: fromUserUnits(temperature === null ? null : Number(temperature), 'temperature', units),
+				groupVoltagesV,
+				notes: notes || null
+			});
 			if (done) volts = volts.map(() => '');
 		} catch (cause) {
 			error = cause instanceof CoreError ? cause.message : String(cause);
@@ -75,7 +91,17 @@
 		<legend class="field-label">Voltage of each group</legend>
 		<div class="grid grid-cols-4 gap-2 sm:grid-cols-8">
 			{#each volts as _, i (i)}
-				<label class="text-sm"><span class="muted">{i + 1}</span><input name="group-{i}" class="input tap figure w-full px-2" inputmode="decimal" bind:value={volts[i]} onpaste={(e) => paste(e, i)} onkeydown={(e) => next(e, i)} aria-label="Group {i + 1}, volts" /></label>
+				<label class="text-sm"
+					><span class="muted">{i + 1}</span><input
+						name="group-{i}"
+						class="input tap figure w-full px-2"
+						inputmode="decimal"
+						bind:value={volts[i]}
+						onpaste={(e) => paste(e, i)}
+						onkeydown={(e) => next(e, i)}
+						aria-label="Group {i + 1}, volts"
+					/></label
+				>
 			{/each}
 		</div>
 	</fieldset>

@@ -12,13 +12,23 @@
 	let { cells, footprint = USUAL_FOOTPRINT, selectedId = null, onpick, label }: Props = $props();
 
 	const step = (shade: number | null) => (shade === null ? 'none' : Math.min(4, Math.floor(shade * 5)));
-	const spoken = (cell: DrawnCell) => [cell.label, cell.figure ?? 'not read', cell.minor, cell.mark].filter(Boolean).join(', ');
+	const spoken = (cell: DrawnCell) =>
+		[cell.label, cell.figure ?? 'not read', cell.minor, cell.mark].filter(Boolean).join(', ');
 </script>
 
 <ul class="tray sheet" aria-label={label} style:--aspect={footprint.thicknessMm / footprint.widthMm}>
 	{#each cells as cell (cell.id)}
 		<li>
-			<button class="cell" data-warmth={cell.warmth} data-shade={step(cell.shade)} class:selected={cell.id === selectedId} class:unread={cell.figure === null} aria-pressed={cell.id === selectedId} aria-label={spoken(cell)} onclick={() => onpick?.(cell.id)}>
+			<button
+				class="cell"
+				data-warmth={cell.warmth}
+				data-shade={step(cell.shade)}
+				class:selected={cell.id === selectedId}
+				class:unread={cell.figure === null}
+				aria-pressed={cell.id === selectedId}
+				aria-label={spoken(cell)}
+				onclick={() => onpick?.(cell.id)}
+			>
 				<span class="terminal plus" aria-hidden="true">+</span>
 				<span class="name">{cell.label}</span>
 				<span class="figure main">{cell.figure ?? '·'}</span>
@@ -57,11 +67,21 @@
 		background: var(--color-base-100);
 		cursor: pointer;
 	}
-	.cell[data-shade='0'] { background: var(--measure-0); }
-	.cell[data-shade='1'] { background: var(--measure-1); }
-	.cell[data-shade='2'] { background: var(--measure-2); }
-	.cell[data-shade='3'] { background: var(--measure-3); }
-	.cell[data-shade='4'] { background: var(--measure-4); }
+	.cell[data-shade='0'] {
+		background: var(--measure-0);
+	}
+	.cell[data-shade='1'] {
+		background: var(--measure-1);
+	}
+	.cell[data-shade='2'] {
+		background: var(--measure-2);
+	}
+	.cell[data-shade='3'] {
+		background: var(--measure-3);
+	}
+	.cell[data-shade='4'] {
+		background: var(--measure-4);
+	}
 	.unread {
 		border-style: dashed;
 	}

@@ -45,6 +45,9 @@ export function shadeRange(values: readonly number[], mattersSpan: number): { lo
 
 /** Shade of each value within {@link shadeRange}, clipped to 0..1; null stays null. */
 export function shadesOf(values: readonly (number | null)[], mattersSpan: number): (number | null)[] {
-	const { low, high } = shadeRange(values.filter((v): v is number => v !== null), mattersSpan);
+	const { low, high } = shadeRange(
+		values.filter((v): v is number => v !== null),
+		mattersSpan
+	);
 	return values.map((v) => (v === null ? null : high > low ? Math.min(1, Math.max(0, (v - low) / (high - low))) : 0.5));
 }

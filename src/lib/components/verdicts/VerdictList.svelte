@@ -16,12 +16,16 @@
 <ol class="grid gap-3" aria-label="Verdicts, warmest first">
 	{#each ordered as verdict, i (verdict.code + verdict.title + i)}
 		<li class="verdict sheet" data-warmth={verdict.warmth} data-code={verdict.code}>
-			{#if WORDS[verdict.warmth]}<p class="text-sm font-bold {verdict.warmth === 'open' ? 'muted' : 'ember-text'}">{WORDS[verdict.warmth]}</p>{/if}
+			{#if WORDS[verdict.warmth]}<p class="text-sm font-bold {verdict.warmth === 'open' ? 'muted' : 'ember-text'}">
+					{WORDS[verdict.warmth]}
+				</p>{/if}
 			<h3 class="font-bold leading-snug">{verdict.title}</h3>
 			<p class="mt-1 text-[0.95rem] leading-snug">{verdict.finding}</p>
 			{#if verdict.next}<p class="mt-2 font-semibold leading-snug">{verdict.next}</p>{/if}
 			<details class="mt-1 text-sm muted">
-				<summary class="tap flex cursor-pointer items-center underline decoration-dotted underline-offset-4">Doubt and rule</summary>
+				<summary class="tap flex cursor-pointer items-center underline decoration-dotted underline-offset-4"
+					>Doubt and rule</summary
+				>
 				{#if verdict.doubt}<p class="mb-1"><span class="font-semibold">Doubt:</span> {verdict.doubt}</p>{/if}
 				<p><span class="font-semibold">Rule:</span> {verdict.rule}</p>
 			</details>

@@ -1,8 +1,26 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { checkJoin, estimateTopCharge, isBalanced, judgeProgress, parallelBars, planTopBalance, type BalanceCell, type ChargeReading, type ChargeTargets } from '.';
+import {
+	checkJoin,
+	estimateTopCharge,
+	isBalanced,
+	judgeProgress,
+	parallelBars,
+	planTopBalance,
+	type BalanceCell,
+	type ChargeReading,
+	type ChargeTargets
+} from '.';
 
-const charge = { chemistry: 'LFP' as const, totalAh: 824, cells: 4, setV: 3.65, supplyA: 20, leadOhm: 0.01, tailA: 4.12 };
+const charge = {
+	chemistry: 'LFP' as const,
+	totalAh: 824,
+	cells: 4,
+	setV: 3.65,
+	supplyA: 20,
+	leadOhm: 0.01,
+	tailA: 4.12
+};
 
 describe('time of a parallel top balance', () => {
 	it('four 206 Ah cells at 35 % on 20 A through 10 mΩ: about 28 h', () => {
@@ -16,19 +34,34 @@ describe('time of a parallel top balance', () => {
 	});
 	it('takes longer from emptier, through worse leads, and with less current', () => {
 		fc.assert(
-			fc.property(fc.double({ min: 0.1, max: 0.8, noNaN: true }), fc.double({ min: 0.002, max: 0.01, noNaN: true }), (soc, leadOhm) => {
-				const hours = (more: Partial<typeof charge>, from = soc) => estimateTopCharge({ ...charge, leadOhm, ...more }, from).durationS;
-				expect(hours({}, soc - 0.05)).toBeGreaterThan(hours({}));
-				expect(hours({ leadOhm: leadOhm + 0.01 })).toBeGreaterThanOrEqual(hours({}) - 1);
-				expect(hours({ supplyA: 15 })).toBeGreaterThan(hours({}));
-			}),
+			fc.property(
+				fc.double({ min: 0.1, max: 0.8, noNaN: true }),
+				fc.double({ min: 0.002, max: 0.01, noNaN: true }),
+				(soc, leadOhm) => {
+					const hours = (more: Partial<typeof charge>, from = soc) =>
+						estimateTopCharge({ ...charge, leadOhm, ...more }, from).durationS;
+					expect(hours({}, soc - 0.05)).toBeGreaterThan(hours({}));
+					expect(hours({ leadOhm: leadOhm + 0.01 })).toBeGreaterThanOrEqual(hours({}) - 1);
+					expect(hours({ supplyA: 15 })).toBeGreaterThan(hours({}));
+				}
+			),
 			{ numRuns: 20 }
 		);
 	});
-	it('refuses a set voltage above the limit', () => expect(() => estimateTopCharge({ ...charge, setV: 3.8 }, 0.4)).toThrow(/at most 3\.65 V for LFP, got 3\.8 V/));
+	it('refuses a set voltage above the limit', () =>
+		expect(() => estimateTopCharge({ ...charge, setV: 3.8 }, 0.4)).toThrow(/at most 3\.65 V for LFP, got 3\.8 V/));
 });
 
-const cell = (id: number, more: Partial<BalanceCell> = {}): BalanceCell => ({ id, label: `H-${id}`, capacityAh: 200, socLow: 0.4, socHigh: 0.6, restVoltageV: 3.294, resistanceMohm: 0.175, ...more });
+const cell = (id: number, more: Partial<BalanceCell> = {}): BalanceCell => ({
+	id,
+	label: `H-${id}`,
+	capacityAh: 200,
+	socLow: 0.4,
+	socHigh: 0.6,
+	restVoltageV: 3.294,
+	resistanceMohm: 0.175,
+	...more
+});
 const setup = { chemistry: 'LFP' as const, chargeLimitV: 3.65, chargeCRate: 0.5, supplyA: 30, leadOhm: 0.005 };
 
 describe('balance plan', () => {
@@ -40,29 +73,44 @@ describe('balance plan', () => {
 		expect(plan.durationS.low).toBeGreaterThan((320 / 30) * 3600 * 0.98);
 		expect(plan.durationS.high).toBeGreaterThan(plan.durationS.low);
 	});
-	it('never sets more than the cells take', () => expect(planTopBalance([cell(1)], { ...setup, supplyA: 500 }).setA).toBe(100));
+	it('never sets more than the cells take', () =>
+		expect(planTopBalance([cell(1)], { ...setup, supplyA: 500 }).setA).toBe(100));
 	it('counts bars, none for a single cell', () => expect([1, 2, 16].map(parallelBars)).toEqual([0, 2, 30]));
 	it('asks for cells', () => expect(() => planTopBalance([], setup)).toThrow(/Match cells first/));
 });
 
 describe('joining', () => {
-	it('passes cells that rest alike', () => expect(checkJoin([cell(1), cell(2, { restVoltageV: 3.296 })]).verdict.code).toBe('join-checked'));
+	it('passes cells that rest alike', () =>
+		expect(checkJoin([cell(1), cell(2, { restVoltageV: 3.296 })]).verdict.code).toBe('join-checked'));
 	it('works the peak current by hand for two cells', () => {
 		// 20 mV over 2 × 0.25 mΩ + 0.2 mΩ = 28.57 A
 		const check = checkJoin([cell(1), cell(2, { restVoltageV: 3.314 })]);
 		expect(check.peakA).toBeCloseTo(0.02 / 0.0007, 6);
 	});
 	it('refuses a full cell among empty ones and says how near it must come', () => {
-		const check = checkJoin([cell(1, { restVoltageV: 3.1 }), cell(2, { restVoltageV: 3.1 }), cell(3, { restVoltageV: 3.45 })]);
+		const check = checkJoin([
+			cell(1, { restVoltageV: 3.1 }),
+			cell(2, { restVoltageV: 3.1 }),
+			cell(3, { restVoltageV: 3.45 })
+		]);
 		expect(check.verdict).toMatchObject({ code: 'join-refused', warmth: 'stop', cellIds: [3] });
 		expect(check.verdict.next).toMatch(/within \d+ mV/);
 	});
-	it('does not judge an unread cell', () => expect(checkJoin([cell(1), cell(2, { restVoltageV: null })]).verdict).toMatchObject({ code: 'join-unknown', cellIds: [2] }));
+	it('does not judge an unread cell', () =>
+		expect(checkJoin([cell(1), cell(2, { restVoltageV: null })]).verdict).toMatchObject({
+			code: 'join-unknown',
+			cellIds: [2]
+		}));
 });
 
 describe('a running charge', () => {
 	const targets: ChargeTargets = { setV: 3.65, setA: 20, tailA: 4, toDeliverAh: { low: 320, high: 480 } };
-	const at = (hours: number, supplyA: number, cellV: number | null = 3.35, supplyV: number | null = 3.65): ChargeReading => ({ timeS: hours * 3600, supplyV, supplyA, cellV, deliveredAh: null });
+	const at = (
+		hours: number,
+		supplyA: number,
+		cellV: number | null = 3.35,
+		supplyV: number | null = 3.65
+	): ChargeReading => ({ timeS: hours * 3600, supplyV, supplyA, cellV, deliveredAh: null });
 	it('counts from Ah at full current', () => {
 		const progress = judgeProgress([at(0, 20), at(10, 20)], targets);
 		expect(progress).toMatchObject({ phase: 'constant-current', deliveredAh: 200, done: false });
@@ -92,7 +140,8 @@ describe('a running charge', () => {
 });
 
 describe('is it balanced?', () => {
-	const ask = (groupVoltagesV: number[], currentA = 0) => isBalanced({ chemistry: 'LFP', groupVoltagesV, currentA, groupAh: 200, meterSdV: 0.001 });
+	const ask = (groupVoltagesV: number[], currentA = 0) =>
+		isBalanced({ chemistry: 'LFP', groupVoltagesV, currentA, groupAh: 200, meterSdV: 0.001 });
 	it('refuses from the plateau and says what to read', () => {
 		const answer = ask([3.331, 3.332, 3.33, 3.331]);
 		expect(answer).toMatchObject({ answer: 'cannot-tell', apartAh: null });

@@ -1,5 +1,12 @@
 export { isBalanced, type BalanceAnswer, type BalanceQuestion } from './is-balanced';
 export { checkJoin, type JoinCheck } from './join';
-export { TAIL_C_RATE, parallelBars, planTopBalance, type BalanceCell, type BalancePlan, type BalanceSetup } from './plan';
+export {
+	TAIL_C_RATE,
+	parallelBars,
+	planTopBalance,
+	type BalanceCell,
+	type BalancePlan,
+	type BalanceSetup
+} from './plan';
 export { HOLD_S, judgeProgress, type ChargeProgress, type ChargeReading, type ChargeTargets } from './progress';
 export { estimateTopCharge, type ChargeEstimate, type ParallelCharge } from './top-charge';

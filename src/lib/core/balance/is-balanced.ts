@@ -32,22 +32,60 @@ const LOADED_C_RATE = 0.06;
  */
 export function isBalanced(question: BalanceQuestion): BalanceAnswer {
 	const { groupVoltagesV: volts, groupAh } = question;
-	if (volts.length < 2) throw new CoreError('no-readings', 'groupVoltagesV', `groupVoltagesV requires two or more groups, got ${volts.length}`);
+	if (volts.length < 2)
+		throw new CoreError(
+			'no-readings',
+			'groupVoltagesV',
+			`groupVoltagesV requires two or more groups, got ${volts.length}`
+		);
 	volts.forEach((v, i) => requireFinite(v, `groupVoltagesV.${i}`));
 	requirePositive(groupAh, 'groupAh');
 	const curve = restVoltageCurve(question.chemistry);
 	const spreadMv = Math.round((Math.max(...volts) - Math.min(...volts)) * 1000);
 	const steep = volts.filter((v) => curve.slopeAt(curve.xOf(v)) >= STEEP_V_PER_SOC);
-	if (Math.abs(question.currentA) > LOADED_C_RATE * groupAh) return refuse('loaded', `${spreadMv} mV apart at ${question.currentA.toFixed(0)} A`, 'Under current, joints and resistance look like charge.', 'Wait until the current is below the tail, then read again.');
+	if (Math.abs(question.currentA) > LOADED_C_RATE * groupAh)
+		return refuse(
+			'loaded',
+			`${spreadMv} mV apart at ${question.currentA.toFixed(0)} A`,
+			'Under current, joints and resistance look like charge.',
+			'Wait until the current is below the tail, then read again.'
+		);
 	if (steep.length === 0)
-		return refuse('plateau', `${spreadMv} mV apart, every group on the plateau`, 'There, groups a third apart in charge read alike within a few millivolts.', 'Charge until the first group passes 3.45 V, let the current fall to the tail, and read all groups then.');
+		return refuse(
+			'plateau',
+			`${spreadMv} mV apart, every group on the plateau`,
+			'There, groups a third apart in charge read alike within a few millivolts.',
+			'Charge until the first group passes 3.45 V, let the current fall to the tail, and read all groups then.'
+		);
 	if (steep.length < volts.length)
-		return refuse('partly', `${spreadMv} mV apart; ${volts.length - steep.length} of ${volts.length} groups still on the plateau`, 'They are certainly apart if this is the end of a charge, but by how much cannot be told.', 'Go on charging at a few amperes; watch the highest group, and read again when all are above 3.40 V.');
-	return measured(question, volts.map((v) => curve.xOf(v)), spreadMv);
+		return refuse(
+			'partly',
+			`${spreadMv} mV apart; ${volts.length - steep.length} of ${volts.length} groups still on the plateau`,
+			'They are certainly apart if this is the end of a charge, but by how much cannot be told.',
+			'Go on charging at a few amperes; watch the highest group, and read again when all are above 3.40 V.'
+		);
+	return measured(
+		question,
+		volts.map((v) => curve.xOf(v)),
+		spreadMv
+	);
 }
 
 function refuse(code: string, finding: string, rule: string, next: string): BalanceAnswer {
-	return { answer: 'cannot-tell', apartAh: null, verdict: { code: `balance-${code}`, warmth: 'open', title: 'These readings cannot tell', finding: `${finding}.`, doubt: 'Any answer from here would be a guess.', rule, next, cellIds: [] } };
+	return {
+		answer: 'cannot-tell',
+		apartAh: null,
+		verdict: {
+			code: `balance-${code}`,
+			warmth: 'open',
+			title: 'These readings cannot tell',
+			finding: `${finding}.`,
+			doubt: 'Any answer from here would be a guess.',
+			rule,
+			next,
+			cellIds: []
+		}
+	};
 }
 
 function measured(question: BalanceQuestion, socs: readonly number[], spreadMv: number): BalanceAnswer {

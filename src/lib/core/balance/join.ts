@@ -28,12 +28,24 @@ function resistanceOhm(cell: BalanceCell): number {
 export function checkJoin(cells: readonly BalanceCell[]): JoinCheck {
 	const limitA = JOIN_C_RATE * Math.min(...cells.map((c) => requirePositive(c.capacityAh, 'capacityAh')));
 	const unread = cells.filter((c) => c.restVoltageV === null);
-	const base = { rule: `Peak current ΔV ÷ (both resistances + links) against ${JOIN_C_RATE} C of the smallest cell.`, cellIds: [] as number[] };
+	const base = {
+		rule: `Peak current ΔV ÷ (both resistances + links) against ${JOIN_C_RATE} C of the smallest cell.`,
+		cellIds: [] as number[]
+	};
 	if (unread.length > 0)
 		return {
 			peakA: null,
 			limitA,
-			verdict: { ...base, code: 'join-unknown', warmth: 'stop', title: 'Do not join these cells yet', finding: `${unread.length} of ${cells.length} have no rest voltage.`, doubt: null, next: `Read ${unread[0].label} with your meter.`, cellIds: unread.map((c) => c.id) }
+			verdict: {
+				...base,
+				code: 'join-unknown',
+				warmth: 'stop',
+				title: 'Do not join these cells yet',
+				finding: `${unread.length} of ${cells.length} have no rest voltage.`,
+				doubt: null,
+				next: `Read ${unread[0].label} with your meter.`,
+				cellIds: unread.map((c) => c.id)
+			}
 		};
 	const worst = worstJoin(cells);
 	const tooMuch = worst.peakA > limitA;
@@ -47,7 +59,9 @@ export function checkJoin(cells: readonly BalanceCell[]): JoinCheck {
 			title: tooMuch ? `${worst.cell.label} must not join the others yet` : 'Joining current stays within the limit',
 			finding: `At most about ${worst.peakA.toFixed(0)} A for a moment (${worst.cell.label}, ${Math.round(worst.differenceV * 1000)} mV from the others); limit ${limitA.toFixed(0)} A.`,
 			doubt: 'Resistances from the AC reading × 1.4, links 0.2 mΩ: good to about a third.',
-			next: tooMuch ? `Charge ${worst.cell.label} on its own until it is within ${Math.floor((limitA / worst.peakA) * worst.differenceV * 1000)} mV of the others.` : null,
+			next: tooMuch
+				? `Charge ${worst.cell.label} on its own until it is within ${Math.floor((limitA / worst.peakA) * worst.differenceV * 1000)} mV of the others.`
+				: null,
 			cellIds: tooMuch ? [worst.cell.id] : []
 		}
 	};

@@ -50,7 +50,8 @@ export function parallelBars(cells: number): number {
  * @throws CoreError `no-cells` or the errors of `estimateTopCharge`
  */
 export function planTopBalance(cells: readonly BalanceCell[], setup: BalanceSetup): BalancePlan {
-	if (cells.length === 0) throw new CoreError('no-cells', 'cells', 'A balance requires cells, got none. Match cells first.');
+	if (cells.length === 0)
+		throw new CoreError('no-cells', 'cells', 'A balance requires cells, got none. Match cells first.');
 	cells.forEach((c, i) => requirePositive(c.capacityAh, `cells.${i}.capacityAh`));
 	const totalAh = cells.reduce((sum, c) => sum + c.capacityAh, 0);
 	const smallestAh = Math.min(...cells.map((c) => c.capacityAh));
@@ -59,8 +60,25 @@ export function planTopBalance(cells: readonly BalanceCell[], setup: BalanceSetu
 	const setV = Math.min(setup.chargeLimitV, CHEMISTRY_FIGURES[setup.chemistry].chargeLimitV);
 	const setA = Math.min(setup.supplyA, totalAh * setup.chargeCRate);
 	const tailA = TAIL_C_RATE * smallestAh;
-	const charge: ParallelCharge = { chemistry: setup.chemistry, totalAh, cells: cells.length, setV, supplyA: setA, leadOhm: setup.leadOhm, tailA };
+	const charge: ParallelCharge = {
+		chemistry: setup.chemistry,
+		totalAh,
+		cells: cells.length,
+		setV,
+		supplyA: setA,
+		leadOhm: setup.leadOhm,
+		tailA
+	};
 	const atWorst = estimateTopCharge(charge, 1 - toDeliverAh.high / totalAh);
 	const atBest = estimateTopCharge(charge, 1 - toDeliverAh.low / totalAh);
-	return { toDeliverAh, durationS: { low: atBest.durationS, high: atWorst.durationS }, atWorst, barsNeeded: parallelBars(cells.length), setV, setA, tailA, leadDropV: setA * setup.leadOhm };
+	return {
+		toDeliverAh,
+		durationS: { low: atBest.durationS, high: atWorst.durationS },
+		atWorst,
+		barsNeeded: parallelBars(cells.length),
+		setV,
+		setA,
+		tailA,
+		leadDropV: setA * setup.leadOhm
+	};
 }

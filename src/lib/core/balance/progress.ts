@@ -45,12 +45,15 @@ const FIT_DOUBT = 0.3;
 function integratedAh(readings: readonly ChargeReading[]): number {
 	const last = readings[readings.length - 1];
 	if (last.deliveredAh !== null) return last.deliveredAh;
-	return readings.slice(1).reduce((sum, r, i) => sum + ((r.supplyA + readings[i].supplyA) / 2) * ((r.timeS - readings[i].timeS) / 3600), 0);
+	return readings
+		.slice(1)
+		.reduce((sum, r, i) => sum + ((r.supplyA + readings[i].supplyA) / 2) * ((r.timeS - readings[i].timeS) / 3600), 0);
 }
 
 function phaseOf(last: ChargeReading, targets: ChargeTargets): ChargeProgress['phase'] {
 	if (last.supplyA >= BELOW_FULL * targets.setA) return 'constant-current';
-	if (last.cellV !== null && last.cellV < targets.setV - AT_SET_V && last.supplyA > targets.tailA) return 'lead-limited';
+	if (last.cellV !== null && last.cellV < targets.setV - AT_SET_V && last.supplyA > targets.tailA)
+		return 'lead-limited';
 	return last.supplyA <= targets.tailA ? 'held' : 'taper';
 }
 
@@ -77,9 +80,22 @@ function taperRemainingS(readings: readonly ChargeReading[], targets: ChargeTarg
 export function judgeProgress(readings: readonly ChargeReading[], targets: ChargeTargets): ChargeProgress {
 	readings.forEach((r, i) => {
 		requireFinite(r.supplyA, `readings.${i}.supplyA`);
-		if (i > 0 && r.timeS <= readings[i - 1].timeS) throw new CoreError('time-order', `readings.${i}.timeS`, `readings require rising times, got ${r.timeS} s after ${readings[i - 1].timeS} s`);
+		if (i > 0 && r.timeS <= readings[i - 1].timeS)
+			throw new CoreError(
+				'time-order',
+				`readings.${i}.timeS`,
+				`readings require rising times, got ${r.timeS} s after ${readings[i - 1].timeS} s`
+			);
 	});
-	if (readings.length === 0) return { phase: 'not-started', deliveredAh: 0, remainingS: null, leadOhm: null, done: false, unmet: ['No reading yet'] };
+	if (readings.length === 0)
+		return {
+			phase: 'not-started',
+			deliveredAh: 0,
+			remainingS: null,
+			leadOhm: null,
+			done: false,
+			unmet: ['No reading yet']
+		};
 	const last = readings[readings.length - 1];
 	const phase = phaseOf(last, targets);
 	const deliveredAh = integratedAh(readings);
@@ -88,13 +104,21 @@ export function judgeProgress(readings: readonly ChargeReading[], targets: Charg
 		phase,
 		deliveredAh,
 		remainingS: remaining(phase, readings, deliveredAh, targets),
-		leadOhm: last.cellV === null || last.supplyV === null || last.supplyA <= 0 ? null : (last.supplyV - last.cellV) / last.supplyA,
+		leadOhm:
+			last.cellV === null || last.supplyV === null || last.supplyA <= 0
+				? null
+				: (last.supplyV - last.cellV) / last.supplyA,
 		done: unmet.length === 0,
 		unmet
 	};
 }
 
-function remaining(phase: ChargeProgress['phase'], readings: readonly ChargeReading[], deliveredAh: number, targets: ChargeTargets): ChargeProgress['remainingS'] {
+function remaining(
+	phase: ChargeProgress['phase'],
+	readings: readonly ChargeReading[],
+	deliveredAh: number,
+	targets: ChargeTargets
+): ChargeProgress['remainingS'] {
 	const last = readings[readings.length - 1];
 	if (phase === 'held') return { low: 0, high: HOLD_S };
 	if (phase === 'taper') {
@@ -109,11 +133,14 @@ function remaining(phase: ChargeProgress['phase'], readings: readonly ChargeRead
 function unmetConditions(readings: readonly ChargeReading[], targets: ChargeTargets): string[] {
 	const last = readings[readings.length - 1];
 	const unmet: string[] = [];
-	if (last.supplyV === null || last.supplyV < targets.setV - AT_SET_V) unmet.push(`Supply at ${targets.setV.toFixed(2)} V`);
+	if (last.supplyV === null || last.supplyV < targets.setV - AT_SET_V)
+		unmet.push(`Supply at ${targets.setV.toFixed(2)} V`);
 	if (last.cellV === null) unmet.push('Meter reading at the cells');
-	else if (Math.abs(last.cellV - targets.setV) > AT_SET_V) unmet.push(`Cells at ${targets.setV.toFixed(2)} V by your meter, not ${last.cellV.toFixed(3)} V`);
+	else if (Math.abs(last.cellV - targets.setV) > AT_SET_V)
+		unmet.push(`Cells at ${targets.setV.toFixed(2)} V by your meter, not ${last.cellV.toFixed(3)} V`);
 	const lastAbove = readings.map((r) => r.supplyA > targets.tailA).lastIndexOf(true);
 	const tailFrom = readings[lastAbove + 1];
-	if (!tailFrom || last.timeS - tailFrom.timeS < HOLD_S) unmet.push(`Current below ${targets.tailA.toFixed(1)} A for 30 minutes`);
+	if (!tailFrom || last.timeS - tailFrom.timeS < HOLD_S)
+		unmet.push(`Current below ${targets.tailA.toFixed(1)} A for 30 minutes`);
 	return unmet;
 }

@@ -38,7 +38,8 @@ function currentAt(charge: ParallelCharge, soc: number): number {
 	const curve = restVoltageCurve(charge.chemistry);
 	const cellOhm = CELL_OHM_AH / charge.totalAh;
 	const surfacePerA = SURFACE_KAPPA / charge.totalAh;
-	const excess = (currentA: number) => curve.at(soc + surfacePerA * currentA) + currentA * (cellOhm + charge.leadOhm) - charge.setV;
+	const excess = (currentA: number) =>
+		curve.at(soc + surfacePerA * currentA) + currentA * (cellOhm + charge.leadOhm) - charge.setV;
 	if (excess(charge.supplyA) <= 0) return charge.supplyA;
 	let low = 0;
 	let high = charge.supplyA;
@@ -59,9 +60,20 @@ export function estimateTopCharge(charge: ParallelCharge, startSoc: number): Cha
 	for (const key of ['totalAh', 'cells', 'supplyA', 'tailA', 'setV'] as const) requirePositive(charge[key], key);
 	requireFinite(startSoc, 'startSoc');
 	const limitV = CHEMISTRY_FIGURES[charge.chemistry].chargeLimitV;
-	if (charge.setV > limitV + 1e-9) throw new CoreError('set-voltage', 'setV', `setV requires at most ${limitV} V for ${charge.chemistry}, got ${charge.setV} V`);
+	if (charge.setV > limitV + 1e-9)
+		throw new CoreError(
+			'set-voltage',
+			'setV',
+			`setV requires at most ${limitV} V for ${charge.chemistry}, got ${charge.setV} V`
+		);
 	let soc = Math.max(0, startSoc);
-	const estimate: ChargeEstimate = { durationS: 0, constantCurrentS: 0, taperS: 0, deliveredAh: 0, startA: currentAt(charge, soc) };
+	const estimate: ChargeEstimate = {
+		durationS: 0,
+		constantCurrentS: 0,
+		taperS: 0,
+		deliveredAh: 0,
+		startA: currentAt(charge, soc)
+	};
 	for (;;) {
 		const currentA = currentAt(charge, soc + SOC_STEP / 2);
 		if (currentA <= charge.tailA) return estimate;
@@ -73,6 +85,10 @@ export function estimateTopCharge(charge: ParallelCharge, startSoc: number): Cha
 		estimate.deliveredAh += stepAh;
 		soc += SOC_STEP;
 		if (estimate.durationS > MOST_HOURS * 3600)
-			throw new CoreError('set-voltage', 'setV', `At ${charge.setV} V through ${(charge.leadOhm * 1000).toFixed(0)} mΩ of leads the charge would take over ${MOST_HOURS / 24} days. Shorten the leads.`);
+			throw new CoreError(
+				'set-voltage',
+				'setV',
+				`At ${charge.setV} V through ${(charge.leadOhm * 1000).toFixed(0)} mΩ of leads the charge would take over ${MOST_HOURS / 24} days. Shorten the leads.`
+			);
 	}
 }

@@ -54,9 +54,17 @@ export function analyseLog(log: ParsedLog, options: RunOptions): RunAnalysis {
 	const meanA = sums.durationS > 0 ? (sums.capacityAh * 3600) / sums.durationS : null;
 	const endVoltageV = sums.endVoltageV;
 	if (sums.chargedAh > OTHER_DIRECTION_SHARE * sums.capacityAh)
-		faults.push({ code: 'charge-in-log', message: `The log also holds ${sums.chargedAh.toFixed(1)} Ah of charging; only the discharge is counted.`, row: null });
+		faults.push({
+			code: 'charge-in-log',
+			message: `The log also holds ${sums.chargedAh.toFixed(1)} Ah of charging; only the discharge is counted.`,
+			row: null
+		});
 	if (options.cutoffV !== null && endVoltageV > options.cutoffV + EARLY_V)
-		faults.push({ code: 'ends-early', message: `The discharge ends at ${endVoltageV.toFixed(2)} V, above the cut-off of ${options.cutoffV.toFixed(2)} V: the capacity is a lower bound.`, row: log.rows[log.rows.length - 1] });
+		faults.push({
+			code: 'ends-early',
+			message: `The discharge ends at ${endVoltageV.toFixed(2)} V, above the cut-off of ${options.cutoffV.toFixed(2)} V: the capacity is a lower bound.`,
+			row: log.rows[log.rows.length - 1]
+		});
 	return {
 		capacityAh: sums.capacityAh,
 		energyWh: sums.energyWh,
@@ -92,11 +100,19 @@ function dischargeSign(log: ParsedLog, faults: LogFault[]): 1 | -1 {
 		return 1 as const;
 	};
 	if (positive.n && negative.n)
-		return positive.sumV / positive.n < negative.sumV / negative.n ? flip('Discharge is written as positive current; turned round (positive is into the battery).') : -1;
+		return positive.sumV / positive.n < negative.sumV / negative.n
+			? flip('Discharge is written as positive current; turned round (positive is into the battery).')
+			: -1;
 	const side = positive.n ? positive : negative;
 	if (side.change > 0 || side.n === 0)
-		faults.push({ code: 'direction-unclear', message: 'The voltage does not fall while current flows: is this a discharge? It was counted as one.', row: null });
-	return positive.n ? flip('Discharge is written as positive current; turned round (positive is into the battery).') : -1;
+		faults.push({
+			code: 'direction-unclear',
+			message: 'The voltage does not fall while current flows: is this a discharge? It was counted as one.',
+			row: null
+		});
+	return positive.n
+		? flip('Discharge is written as positive current; turned round (positive is into the battery).')
+		: -1;
 }
 
 function integrate(log: ParsedLog, sign: 1 | -1, gapS: number, bridgeGaps: boolean, faults: LogFault[]) {
@@ -110,7 +126,11 @@ function integrate(log: ParsedLog, sign: 1 | -1, gapS: number, bridgeGaps: boole
 	for (let i = 0; i + 1 < timeS.length; i++) {
 		const dt = timeS[i + 1] - timeS[i];
 		if (dt > gapS) {
-			faults.push({ code: 'gap', message: `${Math.round(dt)} s without samples after line ${rows[i]}${bridgeGaps ? '; bridged as you asked' : '; not counted'}.`, row: rows[i] });
+			faults.push({
+				code: 'gap',
+				message: `${Math.round(dt)} s without samples after line ${rows[i]}${bridgeGaps ? '; bridged as you asked' : '; not counted'}.`,
+				row: rows[i]
+			});
 			if (!bridgeGaps) continue;
 		}
 		const from = sign * currentA[i];

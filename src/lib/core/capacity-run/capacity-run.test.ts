@@ -19,13 +19,34 @@ describe('a capacity-run log', () => {
 		expect(run.faults).toEqual([]);
 	});
 	it.each([
-		['semicolons, decimal commas, BOM, mV and mA', `\uFEFFZeit (s);Spannung (mV);Strom (mA)\n${rowsOf((t, v, a) => `${t};${String((v * 1000).toFixed(3)).replace('.', ',')};${a * 1000},0`)}`],
-		['positive discharge current', `Elapsed Time [s],Voltage [V],Current [A]\n${rowsOf((t, v, a) => `${t},${v},${-a}`)}`],
-		['clock times across midnight', `Time,Volts,Amps\n${rowsOf((t, v, a) => `${new Date(Date.UTC(2026, 0, 1, 23, 30) + t * 1000).toISOString().slice(11, 19)},${v},${a}`)}`],
-		['dates with day first', `Date Time;U;I\n${rowsOf((t, v, a) => `${new Date(Date.UTC(2026, 2, 9, 23, 30) + t * 1000).toISOString().replace(/(\d+)-(\d+)-(\d+)T(\d+:\d+:\d+).*/, '$3.$2.$1 $4')};${String(v).replace('.', ',')};${a}`)}`],
-		['tabs, hours and a preamble', `Tester 7\nSerial\t0042\n\nt (h)\tV\tI (A)\tCapacity (Ah)\n${rowsOf((t, v, a) => `${t / 3600}\t${v}\t${a}\t0`)}`],
-		['milliseconds since 1970', `timestamp,Vol(mV),Cur(mA)\n${rowsOf((t, v, a) => `${1.76e12 + t * 1000},${v * 1000},${a * 1000}`)}`],
-		['a discharge current column', `Step Time,Time(h:m:s),Discharge Current (A),Voltage_V\n${rowsOf((t, v, a) => `1,${Math.floor(t / 3600)}:${String(Math.floor(t / 60) % 60).padStart(2, '0')}:00,${-a},${v}`)}`],
+		[
+			'semicolons, decimal commas, BOM, mV and mA',
+			`\uFEFFZeit (s);Spannung (mV);Strom (mA)\n${rowsOf((t, v, a) => `${t};${String((v * 1000).toFixed(3)).replace('.', ',')};${a * 1000},0`)}`
+		],
+		[
+			'positive discharge current',
+			`Elapsed Time [s],Voltage [V],Current [A]\n${rowsOf((t, v, a) => `${t},${v},${-a}`)}`
+		],
+		[
+			'clock times across midnight',
+			`Time,Volts,Amps\n${rowsOf((t, v, a) => `${new Date(Date.UTC(2026, 0, 1, 23, 30) + t * 1000).toISOString().slice(11, 19)},${v},${a}`)}`
+		],
+		[
+			'dates with day first',
+			`Date Time;U;I\n${rowsOf((t, v, a) => `${new Date(Date.UTC(2026, 2, 9, 23, 30) + t * 1000).toISOString().replace(/(\d+)-(\d+)-(\d+)T(\d+:\d+:\d+).*/, '$3.$2.$1 $4')};${String(v).replace('.', ',')};${a}`)}`
+		],
+		[
+			'tabs, hours and a preamble',
+			`Tester 7\nSerial\t0042\n\nt (h)\tV\tI (A)\tCapacity (Ah)\n${rowsOf((t, v, a) => `${t / 3600}\t${v}\t${a}\t0`)}`
+		],
+		[
+			'milliseconds since 1970',
+			`timestamp,Vol(mV),Cur(mA)\n${rowsOf((t, v, a) => `${1.76e12 + t * 1000},${v * 1000},${a * 1000}`)}`
+		],
+		[
+			'a discharge current column',
+			`Step Time,Time(h:m:s),Discharge Current (A),Voltage_V\n${rowsOf((t, v, a) => `1,${Math.floor(t / 3600)}:${String(Math.floor(t / 60) % 60).padStart(2, '0')}:00,${-a},${v}`)}`
+		],
 		['units inside the cells', `timestamp,cell voltage,cell current\n${rowsOf((t, v, a) => `${t},${v} V,${a} A`)}`]
 	])('reads %s', (_, text) => {
 		const run = analyseRun(text, options);
@@ -39,7 +60,10 @@ describe('a capacity-run log', () => {
 		expect(run.faults[0].message).toContain('taken as mV');
 	});
 	it('leaves out duplicate, backward and unreadable rows and gives their lines', () => {
-		const run = analyseRun('time_s,voltage_V,current_A\n0,3.3,-10\n10,3.3,-10\n10,3.3,-10\nx,?,\n5,3.3,-10\n20,3.29,-10', options);
+		const run = analyseRun(
+			'time_s,voltage_V,current_A\n0,3.3,-10\n10,3.3,-10\n10,3.3,-10\nx,?,\n5,3.3,-10\n20,3.29,-10',
+			options
+		);
 		expect(run.faults.map((f) => [f.code, f.row])).toEqual([
 			['duplicate-row', 4],
 			['unreadable-row', 5],
@@ -56,7 +80,10 @@ describe('a capacity-run log', () => {
 	});
 	it('counts only the discharge of a log that also charges, whichever the sign', () => {
 		const lines = (sign: number) =>
-			[...Array.from({ length: 10 }, (_, i) => `${i * 60},${3.4 + i / 100},${sign * 30}`), ...Array.from({ length: 61 }, (_, i) => `${(10 + i) * 60},${3.3 - i / 1000},${-sign * 10}`)].join('\n');
+			[
+				...Array.from({ length: 10 }, (_, i) => `${i * 60},${3.4 + i / 100},${sign * 30}`),
+				...Array.from({ length: 61 }, (_, i) => `${(10 + i) * 60},${3.3 - i / 1000},${-sign * 10}`)
+			].join('\n');
 		for (const sign of [1, -1]) {
 			const run = analyseRun(`time_s,voltage_V,current_A\n${lines(sign)}`, options);
 			expect(run.capacityAh).toBeGreaterThan(9.9);
@@ -65,11 +92,21 @@ describe('a capacity-run log', () => {
 		}
 	});
 	it('says when the discharge stopped before its cut-off', () => {
-		expect(analyseRun(`time_s,voltage_V,current_A\n${rowsOf((t, v, a) => `${t},${v},${a}`)}`, { ...options, cutoffV: 2.5 }).faults[0].code).toBe('ends-early');
+		expect(
+			analyseRun(`time_s,voltage_V,current_A\n${rowsOf((t, v, a) => `${t},${v},${a}`)}`, { ...options, cutoffV: 2.5 })
+				.faults[0].code
+		).toBe('ends-early');
 	});
 	it('does not depend on how finely a straight line is sampled', () => {
 		fc.assert(
-			fc.property(fc.constantFrom(1, 5, 12, 60, 300), (stepS) => Math.abs(analyseRun(`time_s,voltage_V,current_A\n${rowsOf((t, v, a) => `${t},${v},${a}`, stepS)}`, options).capacityAh - 20) < 1e-9)
+			fc.property(
+				fc.constantFrom(1, 5, 12, 60, 300),
+				(stepS) =>
+					Math.abs(
+						analyseRun(`time_s,voltage_V,current_A\n${rowsOf((t, v, a) => `${t},${v},${a}`, stepS)}`, options)
+							.capacityAh - 20
+					) < 1e-9
+			)
 		);
 	});
 	it.each([
@@ -79,7 +116,10 @@ describe('a capacity-run log', () => {
 		['time_s,voltage_V,current_A\n0,3.3,-1', /two readable samples or more, got 1/]
 	])('says what is wrong with %j', (text, message) => expect(() => parseLog(text)).toThrow(message));
 	it('reads month-first dates when the day is beyond 12', () => {
-		const run = analyseRun('time,voltage_V,current_A\n03/31/2026 11:59:00 PM,3.3,-60\n04/01/2026 12:00:00 AM,3.2,-60\n04/01/2026 12:01:00 AM,3.1,-60', options);
+		const run = analyseRun(
+			'time,voltage_V,current_A\n03/31/2026 11:59:00 PM,3.3,-60\n04/01/2026 12:00:00 AM,3.2,-60\n04/01/2026 12:01:00 AM,3.1,-60',
+			options
+		);
 		expect(run.durationS).toBe(120);
 	});
 });
@@ -92,7 +132,8 @@ describe('standard conditions', () => {
 		// relative: 0.01 and 0.002 × 8 = 0.016
 		expect(standard.sdAh).toBeCloseTo(208 * Math.hypot(0.01, 0.016), 9);
 	});
-	it('refuses more than 5 %', () => expect(() => toStandardConditions({ capacityAh: 200, sdAh: 2 }, 5, 0.2, 0.2)).toThrow(/10\.0 % is more than 5 %/));
+	it('refuses more than 5 %', () =>
+		expect(() => toStandardConditions({ capacityAh: 200, sdAh: 2 }, 5, 0.2, 0.2)).toThrow(/10\.0 % is more than 5 %/));
 	it('widens the doubt when nobody read the temperature', () => {
 		const standard = toStandardConditions({ capacityAh: 200, sdAh: 0 }, null, null, 0.2);
 		expect(standard).toMatchObject({ capacityAh: 200, correctionFraction: 0 });
@@ -116,7 +157,8 @@ describe('capacity verdict', () => {
 		expect(judgeCapacity(cell, 236, 3, 230).outcome).toBe('meets');
 		expect(judgeCapacity(cell, 229.9, 0, 230).probabilityShort).toBe(1);
 	});
-	it('refuses a capacity of 0', () => expect(() => judgeCapacity(cell, 0, 1, 230)).toThrow(/capacityAh requires a number above 0/));
+	it('refuses a capacity of 0', () =>
+		expect(() => judgeCapacity(cell, 0, 1, 230)).toThrow(/capacityAh requires a number above 0/));
 });
 
 it('thins a curve without losing its dip', () => {

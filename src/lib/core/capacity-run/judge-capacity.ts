@@ -17,16 +17,30 @@ export interface CapacityJudgement {
  * otherwise *unsure* with the measurement that would decide.
  * @param sdAh one standard deviation, Ah; 0 means exact
  */
-export function judgeCapacity(cell: { id: number; label: string }, capacityAh: number, sdAh: number, ratedAh: number): CapacityJudgement {
+export function judgeCapacity(
+	cell: { id: number; label: string },
+	capacityAh: number,
+	sdAh: number,
+	ratedAh: number
+): CapacityJudgement {
 	requirePositive(capacityAh, 'capacityAh');
 	requireNotNegative(sdAh, 'sdAh');
 	requirePositive(ratedAh, 'ratedAh');
 	const probabilityShort = sdAh === 0 ? Number(capacityAh < ratedAh) : normalCdf((ratedAh - capacityAh) / sdAh);
-	const outcome = probabilityShort > DECISION_PROBABILITY ? 'short' : probabilityShort < 1 - DECISION_PROBABILITY ? 'meets' : 'unsure';
+	const outcome =
+		probabilityShort > DECISION_PROBABILITY
+			? 'short'
+			: probabilityShort < 1 - DECISION_PROBABILITY
+				? 'meets'
+				: 'unsure';
 	const difference = capacityAh - ratedAh;
 	const figures = `${capacityAh.toFixed(1)} ± ${sdAh.toFixed(1)} Ah against ${ratedAh} rated`;
 	const words = {
-		short: { title: `${cell.label} is short`, warmth: 'look' as const, next: 'Note it for the supplier report, and match it with care.' },
+		short: {
+			title: `${cell.label} is short`,
+			warmth: 'look' as const,
+			next: 'Note it for the supplier report, and match it with care.'
+		},
 		meets: { title: `${cell.label} meets its rating`, warmth: 'calm' as const, next: null },
 		unsure: { title: `${cell.label}: cannot tell yet`, warmth: 'open' as const, next: deciding(difference, sdAh) }
 	}[outcome];

@@ -25,7 +25,22 @@ const ROLE_WORDS: Record<Role, RegExp> = {
 const NOT_THESE = /capacity|energy|power|\bm?ah\b|\bm?wh\b|cycle|step|temp(?!s)|soc|resist|status|mode/;
 
 const UNIT_FACTORS: Record<Role, Record<string, number>> = {
-	time: { ms: 0.001, msec: 0.001, s: 1, sec: 1, secs: 1, second: 1, seconds: 1, min: 60, mins: 60, minutes: 60, h: 3600, hr: 3600, hour: 3600, hours: 3600 },
+	time: {
+		ms: 0.001,
+		msec: 0.001,
+		s: 1,
+		sec: 1,
+		secs: 1,
+		second: 1,
+		seconds: 1,
+		min: 60,
+		mins: 60,
+		minutes: 60,
+		h: 3600,
+		hr: 3600,
+		hour: 3600,
+		hours: 3600
+	},
 	voltage: { mv: 0.001, v: 1, volt: 1, volts: 1 },
 	current: { ma: 0.001, a: 1, amp: 1, amps: 1, ampere: 1, amperes: 1 }
 };
@@ -33,7 +48,9 @@ const UNIT_FACTORS: Record<Role, Record<string, number>> = {
 const plain = (header: string) => header.trim().toLowerCase().replace(/_/g, ' ');
 
 function statedUnit(header: string, role: Role): { unit: string; factor: number } | null {
-	for (const word of plain(header).split(/[^a-zµ]+/).reverse()) {
+	for (const word of plain(header)
+		.split(/[^a-zµ]+/)
+		.reverse()) {
 		const factor = UNIT_FACTORS[role][word];
 		if (factor !== undefined) return { unit: word, factor };
 	}
@@ -49,7 +66,13 @@ export function findColumns(headers: readonly string[]): LogColumns | null {
 		const index = headers.findIndex((h) => ROLE_WORDS[role].test(plain(h)) && !NOT_THESE.test(plain(h)));
 		if (index < 0) return null;
 		const stated = statedUnit(headers[index], role);
-		return { index, header: headers[index].trim(), unit: stated?.unit ?? '', factor: stated?.factor ?? 1, unitStated: stated !== null };
+		return {
+			index,
+			header: headers[index].trim(),
+			unit: stated?.unit ?? '',
+			factor: stated?.factor ?? 1,
+			unitStated: stated !== null
+		};
 	};
 	const time = pick('time');
 	const voltage = pick('voltage');

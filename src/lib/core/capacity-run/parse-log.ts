@@ -51,11 +51,20 @@ const MAX_LISTED = 5;
  */
 export function parseLog(text: string): ParsedLog {
 	const body = text.replace(/^\uFEFF/, '');
-	if (body.trim() === '') throw new CoreError('log-empty', 'body', 'The log is empty. Send the CSV text with time, voltage and current.');
-	const rows = Papa.parse<string[]>(body, { delimitersToGuess: [';', '\t', ',', '|'], delimiter: delimiterOf(body), skipEmptyLines: false }).data;
+	if (body.trim() === '')
+		throw new CoreError('log-empty', 'body', 'The log is empty. Send the CSV text with time, voltage and current.');
+	const rows = Papa.parse<string[]>(body, {
+		delimitersToGuess: [';', '\t', ',', '|'],
+		delimiter: delimiterOf(body),
+		skipEmptyLines: false
+	}).data;
 	const headerRow = rows.slice(0, HEADER_SEARCH_ROWS).findIndex((row) => findColumns(row) !== null);
 	if (headerRow < 0)
-		throw new CoreError('log-header', 'body', `No header with time, voltage and current found in the first ${HEADER_SEARCH_ROWS} lines. Name the columns, for example "time_s,voltage_V,current_A".`);
+		throw new CoreError(
+			'log-header',
+			'body',
+			`No header with time, voltage and current found in the first ${HEADER_SEARCH_ROWS} lines. Name the columns, for example "time_s,voltage_V,current_A".`
+		);
 	const columns = findColumns(rows[headerRow])!;
 	const faults: LogFault[] = [];
 	const samples = collectSamples(rows, headerRow, columns, faults);
@@ -66,7 +75,10 @@ export function parseLog(text: string): ParsedLog {
 /** The separator that occurs most evenly: tabs, bars and semicolons win over commas, which may be decimals. */
 function delimiterOf(body: string): string {
 	const lines = body.slice(0, 8000).split(/\r?\n/).slice(0, 40);
-	return [';', '\t', '|'].find((mark) => lines.filter((line) => line.split(mark).length >= 3).length > lines.length / 3) ?? ',';
+	return (
+		[';', '\t', '|'].find((mark) => lines.filter((line) => line.split(mark).length >= 3).length > lines.length / 3) ??
+		','
+	);
 }
 
 function numberOf(text: string | undefined): number {
@@ -77,12 +89,21 @@ function numberOf(text: string | undefined): number {
 	return trimmed === '' ? NaN : Number(trimmed.replace(',', '.').replace('−', '-'));
 }
 
-function timeReader(rows: readonly string[][], headerRow: number, columns: LogColumns): { style: TimeStyle; read: (text: string) => number } {
+function timeReader(
+	rows: readonly string[][],
+	headerRow: number,
+	columns: LogColumns
+): { style: TimeStyle; read: (text: string) => number } {
 	const texts: string[] = [];
-	for (let i = headerRow + 1; i < rows.length && texts.length < 400; i++) if (rows[i].length > columns.time.index) texts.push(rows[i][columns.time.index]);
+	for (let i = headerRow + 1; i < rows.length && texts.length < 400; i++)
+		if (rows[i].length > columns.time.index) texts.push(rows[i][columns.time.index]);
 	const style = texts.map(timeStyleOf).find((s) => s !== null);
 	if (!style)
-		throw new CoreError('log-time', 'body', `Column "${columns.time.header}" is not a time that can be read. Use seconds, h:mm:ss or 2026-03-09 14:05:00.`);
+		throw new CoreError(
+			'log-time',
+			'body',
+			`Column "${columns.time.header}" is not a time that can be read. Use seconds, h:mm:ss or 2026-03-09 14:05:00.`
+		);
 	if (style === 'number') {
 		const epochMs = !columns.time.unitStated && texts.every((t) => !(numberOf(t) < EPOCH_MS));
 		const factor = epochMs ? 0.001 : columns.time.factor;
@@ -102,7 +123,9 @@ class FaultTally {
 		if (count <= MAX_LISTED) this.faults.push({ code, message, row });
 	}
 	close() {
-		for (const [code, count] of this.counts) if (count > MAX_LISTED) this.faults.push({ code, message: `${count - MAX_LISTED} more rows like this.`, row: null });
+		for (const [code, count] of this.counts)
+			if (count > MAX_LISTED)
+				this.faults.push({ code, message: `${count - MAX_LISTED} more rows like this.`, row: null });
 	}
 }
 
@@ -133,8 +156,14 @@ function collectSamples(rows: readonly string[][], headerRow: number, columns: L
 			tally.add('midnight', i + 1, `The clock passes midnight at line ${i + 1}; counted as the next day.`);
 		}
 		if (t <= previousS) {
-			if (t === previousS) tally.add('duplicate-row', i + 1, `Line ${i + 1} repeats the time of the line before; left out.`);
-			else tally.add('clock-backwards', i + 1, `The clock goes back by ${(previousS - t).toFixed(0)} s at line ${i + 1}; left out until it catches up.`);
+			if (t === previousS)
+				tally.add('duplicate-row', i + 1, `Line ${i + 1} repeats the time of the line before; left out.`);
+			else
+				tally.add(
+					'clock-backwards',
+					i + 1,
+					`The clock goes back by ${(previousS - t).toFixed(0)} s at line ${i + 1}; left out until it catches up.`
+				);
 			continue;
 		}
 		previousS = t;
@@ -145,13 +174,27 @@ function collectSamples(rows: readonly string[][], headerRow: number, columns: L
 		count++;
 	}
 	tally.close();
-	if (count < 2) throw new CoreError('log-short', 'body', `A log needs two readable samples or more, got ${count}. Check the columns "${columns.voltage.header}" and "${columns.current.header}".`);
+	if (count < 2)
+		throw new CoreError(
+			'log-short',
+			'body',
+			`A log needs two readable samples or more, got ${count}. Check the columns "${columns.voltage.header}" and "${columns.current.header}".`
+		);
 	const startS = timeS[0];
-	return { timeS: timeS.slice(0, count).map((t) => t - startS), voltageV: voltageV.slice(0, count), currentA: currentA.slice(0, count), rows: lines.slice(0, count) };
+	return {
+		timeS: timeS.slice(0, count).map((t) => t - startS),
+		voltageV: voltageV.slice(0, count),
+		currentA: currentA.slice(0, count),
+		rows: lines.slice(0, count)
+	};
 }
 
 /** Scales volts and amperes in place of an unstated unit, and says so. The arrays are this module's own. */
-function guessUnits(samples: { voltageV: Float64Array; currentA: Float64Array }, columns: LogColumns, faults: LogFault[]) {
+function guessUnits(
+	samples: { voltageV: Float64Array; currentA: Float64Array },
+	columns: LogColumns,
+	faults: LogFault[]
+) {
 	const scale = (values: Float64Array, column: 'voltage' | 'current', most: number, small: string, whole: string) => {
 		if (columns[column].unitStated) return;
 		const sizes = Array.from(values, Math.abs).filter((v) => v > 0);
@@ -159,7 +202,11 @@ function guessUnits(samples: { voltageV: Float64Array; currentA: Float64Array },
 		columns[column].unit = milli ? small : whole;
 		columns[column].factor = milli ? 0.001 : 1;
 		if (milli) for (let i = 0; i < values.length; i++) values[i] *= 0.001;
-		faults.push({ code: 'unit-guessed', message: `Column "${columns[column].header}" names no unit; taken as ${milli ? small : whole} from the size of its values.`, row: null });
+		faults.push({
+			code: 'unit-guessed',
+			message: `Column "${columns[column].header}" names no unit; taken as ${milli ? small : whole} from the size of its values.`,
+			row: null
+		});
 	};
 	scale(samples.voltageV, 'voltage', MOST_CELL_V, 'mV', 'V');
 	scale(samples.currentA, 'current', MOST_CELL_A, 'mA', 'A');

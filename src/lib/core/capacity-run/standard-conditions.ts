@@ -22,16 +22,35 @@ export interface StandardCapacity {
  * @param cRate rate used and @param standardCRate rate of the protocol; null `cRate`: no rate correction
  * @throws CoreError `correction-too-large` beyond 5 %
  */
-export function toStandardConditions(measured: { capacityAh: number; sdAh: number }, temperatureC: number | null, cRate: number | null, standardCRate: number): StandardCapacity {
+export function toStandardConditions(
+	measured: { capacityAh: number; sdAh: number },
+	temperatureC: number | null,
+	cRate: number | null,
+	standardCRate: number
+): StandardCapacity {
 	requirePositive(measured.capacityAh, 'capacityAh');
 	requireNotNegative(measured.sdAh, 'sdAh');
 	const alpha = temperatureC !== null && temperatureC > 25 ? ALPHA_ABOVE : ALPHA_BELOW;
 	const kelvin = temperatureC === null ? 0 : 25 - temperatureC;
-	const logRate = cRate === null ? 0 : Math.log(requirePositive(cRate, 'cRate') / requirePositive(standardCRate, 'standardCRate'));
+	const logRate =
+		cRate === null ? 0 : Math.log(requirePositive(cRate, 'cRate') / requirePositive(standardCRate, 'standardCRate'));
 	const factor = (1 + alpha.value * kelvin) * Math.exp((RATE_EXPONENT.value - 1) * logRate);
 	if (Math.abs(factor - 1) > LARGEST_CORRECTION)
-		throw new CoreError('correction-too-large', 'temperatureC', `A correction of ${((factor - 1) * 100).toFixed(1)} % is more than ${LARGEST_CORRECTION * 100} %: test again nearer 25 °C and ${standardCRate} C.`);
+		throw new CoreError(
+			'correction-too-large',
+			'temperatureC',
+			`A correction of ${((factor - 1) * 100).toFixed(1)} % is more than ${LARGEST_CORRECTION * 100} %: test again nearer 25 °C and ${standardCRate} C.`
+		);
 	const unknownTemperatureSd = temperatureC === null ? ALPHA_BELOW.value * 5 : 0;
-	const relativeSd = Math.hypot(measured.sdAh / measured.capacityAh, alpha.sd * kelvin, RATE_EXPONENT.sd * logRate, unknownTemperatureSd);
-	return { capacityAh: measured.capacityAh * factor, sdAh: measured.capacityAh * factor * relativeSd, correctionFraction: factor - 1 };
+	const relativeSd = Math.hypot(
+		measured.sdAh / measured.capacityAh,
+		alpha.sd * kelvin,
+		RATE_EXPONENT.sd * logRate,
+		unknownTemperatureSd
+	);
+	return {
+		capacityAh: measured.capacityAh * factor,
+		sdAh: measured.capacityAh * factor * relativeSd,
+		correctionFraction: factor - 1
+	};
 }

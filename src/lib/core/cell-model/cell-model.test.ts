@@ -1,8 +1,22 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { acResistanceMohm, cellConstants, restedCell, simulateDischarge, stepCell, terminalVoltageV, type CellParameters } from '.';
+import {
+	acResistanceMohm,
+	cellConstants,
+	restedCell,
+	simulateDischarge,
+	stepCell,
+	terminalVoltageV,
+	type CellParameters
+} from '.';
 
-const cell: CellParameters = { chemistry: 'LFP', capacityAh: 206, resistanceFactor: 1, selfDischargePerMonth: 0, temperatureC: 25 };
+const cell: CellParameters = {
+	chemistry: 'LFP',
+	capacityAh: 206,
+	resistanceFactor: 1,
+	selfDischargePerMonth: 0,
+	temperatureC: 25
+};
 const full = restedCell(cell, 1);
 
 describe('a simulated 206 Ah cell', () => {
@@ -32,20 +46,25 @@ describe('a simulated 206 Ah cell', () => {
 describe('invariants', () => {
 	it('closes the charge balance and does not depend on the step', () => {
 		fc.assert(
-			fc.property(fc.double({ min: 0.2, max: 0.8, noNaN: true }), fc.double({ min: -100, max: 100, noNaN: true }), (soc, currentA) => {
-				const constants = cellConstants(cell);
-				const once = stepCell(cell, constants, restedCell(cell, soc), currentA, 120);
-				let twice = restedCell(cell, soc);
-				for (let i = 0; i < 120; i++) twice = stepCell(cell, constants, twice, currentA, 1);
-				const moved = ((once.soc - soc) * 206 * 3600) / 120;
-				expect(moved).toBeCloseTo(currentA > 0 ? 0.999 * currentA : currentA, 8);
-				expect(terminalVoltageV(constants, twice, 0)).toBeCloseTo(terminalVoltageV(constants, once, 0), 9);
-			})
+			fc.property(
+				fc.double({ min: 0.2, max: 0.8, noNaN: true }),
+				fc.double({ min: -100, max: 100, noNaN: true }),
+				(soc, currentA) => {
+					const constants = cellConstants(cell);
+					const once = stepCell(cell, constants, restedCell(cell, soc), currentA, 120);
+					let twice = restedCell(cell, soc);
+					for (let i = 0; i < 120; i++) twice = stepCell(cell, constants, twice, currentA, 1);
+					const moved = ((once.soc - soc) * 206 * 3600) / 120;
+					expect(moved).toBeCloseTo(currentA > 0 ? 0.999 * currentA : currentA, 8);
+					expect(terminalVoltageV(constants, twice, 0)).toBeCloseTo(terminalVoltageV(constants, once, 0), 9);
+				}
+			)
 		);
 	});
 	it('leaks 2 % in a month of rest', () => {
 		const leaky = { ...cell, selfDischargePerMonth: 0.02 };
 		expect(stepCell(leaky, cellConstants(leaky), restedCell(leaky, 0.5), 0, 30.4375 * 86400).soc).toBeCloseTo(0.48, 12);
 	});
-	it('refuses a capacity of nothing', () => expect(() => cellConstants({ ...cell, capacityAh: 0 })).toThrow(/capacityAh/));
+	it('refuses a capacity of nothing', () =>
+		expect(() => cellConstants({ ...cell, capacityAh: 0 })).toThrow(/capacityAh/));
 });

@@ -66,23 +66,40 @@ export function acResistanceMohm(cell: CellParameters): number {
 
 /** A cell that has rested long: no surface charge, no polarisation, hysteresis at `branch` (−1 discharge … 1 charge) of its width. */
 export function restedCell(cell: CellParameters, soc: number, branch = 0): CellState {
-	return { soc: requireFinite(soc, 'soc'), surface: 0, polarisationV: 0, hysteresisV: branch * HYSTERESIS_V[cell.chemistry] };
+	return {
+		soc: requireFinite(soc, 'soc'),
+		surface: 0,
+		polarisationV: 0,
+		hysteresisV: branch * HYSTERESIS_V[cell.chemistry]
+	};
 }
 
 /** Terminal voltage, V, at a current (A, positive into the cell). */
 export function terminalVoltageV(constants: CellConstants, state: CellState, currentA: number): number {
 	const z0 = constants.unreachable;
-	return constants.curve.at((state.soc + state.surface - z0) / (1 - z0)) + state.hysteresisV + currentA * constants.r0Ohm + state.polarisationV;
+	return (
+		constants.curve.at((state.soc + state.surface - z0) / (1 - z0)) +
+		state.hysteresisV +
+		currentA * constants.r0Ohm +
+		state.polarisationV
+	);
 }
 
 /**
  * The state after `durationS` seconds at constant current; surface charge and polarisation are stepped exactly, so the
  * step length hardly matters. Charge moved closes exactly: Δsoc = η·I·t/(3600·C) − self-discharge.
  */
-export function stepCell(cell: CellParameters, constants: CellConstants, state: CellState, currentA: number, durationS: number): CellState {
+export function stepCell(
+	cell: CellParameters,
+	constants: CellConstants,
+	state: CellState,
+	currentA: number,
+	durationS: number
+): CellState {
 	const efficiency = currentA > 0 ? COULOMBIC_EFFICIENCY : 1;
 	const leaked = (cell.selfDischargePerMonth * durationS) / MONTH_S;
-	const relax = (value: number, target: number, tauS: number) => target + (value - target) * Math.exp(-durationS / tauS);
+	const relax = (value: number, target: number, tauS: number) =>
+		target + (value - target) * Math.exp(-durationS / tauS);
 	const branch = Math.sign(currentA) * constants.hysteresisV;
 	const throughput = Math.abs((HYSTERESIS_RATE * currentA * durationS) / (3600 * cell.capacityAh));
 	return {

@@ -19,7 +19,14 @@ const MOST_STEPS = 2_000_000;
  * @param dischargeA positive amperes out of the cell; @param stepS inner step, s
  * @throws CoreError `too-long` when the cut-off is not reached
  */
-export function simulateDischarge(cell: CellParameters, start: CellState, dischargeA: number, cutoffV: number, stepS: number, recordEveryS: number): SimulatedRun {
+export function simulateDischarge(
+	cell: CellParameters,
+	start: CellState,
+	dischargeA: number,
+	cutoffV: number,
+	stepS: number,
+	recordEveryS: number
+): SimulatedRun {
 	requirePositive(dischargeA, 'dischargeA');
 	requirePositive(stepS, 'stepS');
 	const constants = cellConstants(cell);
@@ -37,5 +44,9 @@ export function simulateDischarge(cell: CellParameters, start: CellState, discha
 		if (ended) return { ...run, capacityAh: (dischargeA * timeS) / 3600, end: state };
 		state = stepCell(cell, constants, state, -dischargeA, stepS);
 	}
-	throw new CoreError('too-long', 'stepS', `The discharge requires fewer than ${MOST_STEPS} steps, got more; use a longer step or a larger current.`);
+	throw new CoreError(
+		'too-long',
+		'stepS',
+		`The discharge requires fewer than ${MOST_STEPS} steps, got more; use a longer step or a larger current.`
+	);
 }

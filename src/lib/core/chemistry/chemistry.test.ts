@@ -35,16 +35,25 @@ describe('SoC bounds', () => {
 	});
 	it('widens with the meter, and with a short rest, and always holds the true charge', () => {
 		fc.assert(
-			fc.property(fc.constantFrom(...CHEMISTRIES), fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 0.01, noNaN: true }), (chemistry, soc, sd) => {
-				const volts = restVoltageCurve(chemistry).at(soc);
-				const fine = socBounds(chemistry, volts, sd, 1e6);
-				const coarse = socBounds(chemistry, volts, sd + 0.01, 1e6);
-				const hasty = socBounds(chemistry, volts, sd, 60);
-				expect(fine.lowFraction).toBeLessThanOrEqual(soc + 1e-9);
-				expect(fine.highFraction).toBeGreaterThanOrEqual(soc - 1e-9);
-				expect(coarse.highFraction - coarse.lowFraction).toBeGreaterThanOrEqual(fine.highFraction - fine.lowFraction - 1e-12);
-				expect(hasty.highFraction - hasty.lowFraction).toBeGreaterThanOrEqual(fine.highFraction - fine.lowFraction - 1e-12);
-			})
+			fc.property(
+				fc.constantFrom(...CHEMISTRIES),
+				fc.double({ min: 0, max: 1, noNaN: true }),
+				fc.double({ min: 0, max: 0.01, noNaN: true }),
+				(chemistry, soc, sd) => {
+					const volts = restVoltageCurve(chemistry).at(soc);
+					const fine = socBounds(chemistry, volts, sd, 1e6);
+					const coarse = socBounds(chemistry, volts, sd + 0.01, 1e6);
+					const hasty = socBounds(chemistry, volts, sd, 60);
+					expect(fine.lowFraction).toBeLessThanOrEqual(soc + 1e-9);
+					expect(fine.highFraction).toBeGreaterThanOrEqual(soc - 1e-9);
+					expect(coarse.highFraction - coarse.lowFraction).toBeGreaterThanOrEqual(
+						fine.highFraction - fine.lowFraction - 1e-12
+					);
+					expect(hasty.highFraction - hasty.lowFraction).toBeGreaterThanOrEqual(
+						fine.highFraction - fine.lowFraction - 1e-12
+					);
+				}
+			)
 		);
 	});
 	it('refuses NaN and a negative sd at the door', () => {

@@ -18,7 +18,40 @@ export interface ChemistryFigures {
 
 /** Default figures per chemistry (typical; the cell maker's own take precedence). Volts per cell, degrees Celsius. */
 export const CHEMISTRY_FIGURES: Record<Chemistry, ChemistryFigures> = {
-	LFP: { nominalV: 3.2, chargeLimitV: 3.65, dischargeLimitV: 2.5, plausibleRestV: [2.0, 3.65], chargeColdC: 0, chargeHotC: 45, dischargeColdC: -20, dischargeHotC: 60, chargeCRate: 0.5, dischargeCRate: 1 },
-	LTO: { nominalV: 2.3, chargeLimitV: 2.8, dischargeLimitV: 1.5, plausibleRestV: [1.2, 2.8], chargeColdC: -20, chargeHotC: 55, dischargeColdC: -30, dischargeHotC: 55, chargeCRate: 4, dischargeCRate: 4 },
-	NMC: { nominalV: 3.65, chargeLimitV: 4.2, dischargeLimitV: 2.8, plausibleRestV: [2.5, 4.2], chargeColdC: 0, chargeHotC: 45, dischargeColdC: -20, dischargeHotC: 60, chargeCRate: 0.5, dischargeCRate: 1 }
+	LFP: {
+		nominalV: 3.2,
+		chargeLimitV: 3.65,
+		dischargeLimitV: 2.5,
+		plausibleRestV: [2.0, 3.65],
+		chargeColdC: 0,
+		chargeHotC: 45,
+		dischargeColdC: -20,
+		dischargeHotC: 60,
+		chargeCRate: 0.5,
+		dischargeCRate: 1
+	},
+	LTO: {
+		nominalV: 2.3,
+		chargeLimitV: 2.8,
+		dischargeLimitV: 1.5,
+		plausibleRestV: [1.2, 2.8],
+		chargeColdC: -20,
+		chargeHotC: 55,
+		dischargeColdC: -30,
+		dischargeHotC: 55,
+		chargeCRate: 4,
+		dischargeCRate: 4
+	},
+	NMC: {
+		nominalV: 3.65,
+		chargeLimitV: 4.2,
+		dischargeLimitV: 2.8,
+		plausibleRestV: [2.5, 4.2],
+		chargeColdC: 0,
+		chargeHotC: 45,
+		dischargeColdC: -20,
+		dischargeHotC: 60,
+		chargeCRate: 0.5,
+		dischargeCRate: 1
+	}
 };

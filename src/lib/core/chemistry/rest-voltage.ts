@@ -4,12 +4,58 @@ import { CHEMISTRIES, type Chemistry } from './chemistry';
 /** SoC in percent and rest voltage in V at 25 °C, mean of charge and discharge branches. Typical figures, no maker's data. */
 const REST_POINTS: Record<Chemistry, readonly (readonly [number, number])[]> = {
 	LFP: [
-		[0, 2.8], [1, 2.93], [2, 3.01], [3, 3.07], [5, 3.14], [7.5, 3.182], [10, 3.203], [15, 3.226], [20, 3.248], [25, 3.264],
-		[30, 3.277], [35, 3.286], [40, 3.29], [50, 3.294], [60, 3.303], [65, 3.318], [70, 3.329], [75, 3.331], [80, 3.332],
-		[90, 3.334], [95, 3.336], [97, 3.34], [98, 3.347], [99, 3.37], [99.5, 3.4], [100, 3.46]
+		[0, 2.8],
+		[1, 2.93],
+		[2, 3.01],
+		[3, 3.07],
+		[5, 3.14],
+		[7.5, 3.182],
+		[10, 3.203],
+		[15, 3.226],
+		[20, 3.248],
+		[25, 3.264],
+		[30, 3.277],
+		[35, 3.286],
+		[40, 3.29],
+		[50, 3.294],
+		[60, 3.303],
+		[65, 3.318],
+		[70, 3.329],
+		[75, 3.331],
+		[80, 3.332],
+		[90, 3.334],
+		[95, 3.336],
+		[97, 3.34],
+		[98, 3.347],
+		[99, 3.37],
+		[99.5, 3.4],
+		[100, 3.46]
 	],
-	LTO: [[0, 1.8], [2, 2.0], [5, 2.1], [10, 2.15], [30, 2.2], [50, 2.25], [70, 2.31], [90, 2.41], [97, 2.5], [100, 2.65]],
-	NMC: [[0, 3.0], [3, 3.3], [10, 3.45], [20, 3.55], [40, 3.63], [50, 3.68], [60, 3.75], [70, 3.86], [80, 3.95], [90, 4.06], [100, 4.18]]
+	LTO: [
+		[0, 1.8],
+		[2, 2.0],
+		[5, 2.1],
+		[10, 2.15],
+		[30, 2.2],
+		[50, 2.25],
+		[70, 2.31],
+		[90, 2.41],
+		[97, 2.5],
+		[100, 2.65]
+	],
+	NMC: [
+		[0, 3.0],
+		[3, 3.3],
+		[10, 3.45],
+		[20, 3.55],
+		[40, 3.63],
+		[50, 3.68],
+		[60, 3.75],
+		[70, 3.86],
+		[80, 3.95],
+		[90, 4.06],
+		[100, 4.18]
+	]
 };
 
 /** Volts per unit of SoC beyond the ends of the table: below 0 % and above 100 %. */
@@ -66,21 +112,41 @@ const FULL_MARGIN_V = 0.19;
  * @throws CoreError `not-a-number`, `negative`, `chemistry`
  */
 export function socBounds(chemistry: Chemistry, restVoltageV: number, meterSdV: number, restS: number): SocBounds {
-	if (!CHEMISTRIES.includes(chemistry)) throw new CoreError('chemistry', 'chemistry', `chemistry requires one of ${CHEMISTRIES.join(', ')}, got ${chemistry}`);
+	if (!CHEMISTRIES.includes(chemistry))
+		throw new CoreError(
+			'chemistry',
+			'chemistry',
+			`chemistry requires one of ${CHEMISTRIES.join(', ')}, got ${chemistry}`
+		);
 	requireFinite(restVoltageV, 'restVoltageV');
 	requireNotNegative(meterSdV, 'meterSdV');
 	requireNotNegative(restS, 'restS');
-	const parts = { meterV: METER_SDS * meterSdV, hysteresisV: HYSTERESIS_V[chemistry], restV: UNSETTLED_V * Math.exp(-restS / SETTLE_S) };
+	const parts = {
+		meterV: METER_SDS * meterSdV,
+		hysteresisV: HYSTERESIS_V[chemistry],
+		restV: UNSETTLED_V * Math.exp(-restS / SETTLE_S)
+	};
 	// Added, not in quadrature: hysteresis and a short rest are systematic, and these are bounds.
 	const widenedByV = parts.meterV + parts.hysteresisV + parts.restV;
 	const curve = CURVES[chemistry];
 	const clamp = (soc: number) => Math.min(1, Math.max(0, soc));
 	const lowFraction = clamp(curve.xOf(restVoltageV - widenedByV));
 	const highFraction = clamp(curve.xOf(restVoltageV + widenedByV));
-	return { lowFraction, highFraction, verdict: boundsVerdict(curve, restVoltageV, widenedByV, highFraction - lowFraction), widenedByV, parts };
+	return {
+		lowFraction,
+		highFraction,
+		verdict: boundsVerdict(curve, restVoltageV, widenedByV, highFraction - lowFraction),
+		widenedByV,
+		parts
+	};
 }
 
-function boundsVerdict(curve: MonotoneCurve, voltageV: number, widenedByV: number, width: number): SocBounds['verdict'] {
+function boundsVerdict(
+	curve: MonotoneCurve,
+	voltageV: number,
+	widenedByV: number,
+	width: number
+): SocBounds['verdict'] {
 	if (voltageV + widenedByV < curve.at(0)) return 'below-empty';
 	if (voltageV - widenedByV > curve.at(1) + FULL_MARGIN_V) return 'above-full';
 	return width <= RESOLVED_WIDTH ? 'resolved' : 'wide';

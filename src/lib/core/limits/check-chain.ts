@@ -23,16 +23,42 @@ export function checkChain(values: readonly LimitValue[], series: number): Verdi
 	];
 	const broken = links
 		.filter(([, low, , high]) => low !== null && high !== null && !(low < high))
-		.map(([lowName, low, highName, high]) => broke(`${lowName} must stay below ${highName}`, `${low} is not below ${high}.`));
+		.map(([lowName, low, highName, high]) =>
+			broke(`${lowName} must stay below ${highName}`, `${low} is not below ${high}.`)
+		);
 	const releases = values
-		.filter((v) => v.release !== null && ((/High|Hot/.test(v.key) && v.release >= v.value) || (/Low|Cold/.test(v.key) && v.release <= v.value)))
+		.filter(
+			(v) =>
+				v.release !== null &&
+				((/High|Hot/.test(v.key) && v.release >= v.value) || (/Low|Cold/.test(v.key) && v.release <= v.value))
+		)
 		.map((v) => broke(`${v.label} never releases properly`, `Trip ${v.value}, release ${v.release} ${v.unit}.`));
 	const faults = [...broken, ...releases];
 	return faults.length
 		? warmestFirst(faults)
-		: [{ code: 'chain-holds', warmth: 'calm', title: 'The chain of limits holds', finding: `${links.length} links and every release checked.`, doubt: 'Checked on paper: a trip is proved only by making it happen.', rule: 'Charger below BMS, BMS below cell, load cut-off above BMS, releases inside limits.', next: null, cellIds: [] }];
+		: [
+				{
+					code: 'chain-holds',
+					warmth: 'calm',
+					title: 'The chain of limits holds',
+					finding: `${links.length} links and every release checked.`,
+					doubt: 'Checked on paper: a trip is proved only by making it happen.',
+					rule: 'Charger below BMS, BMS below cell, load cut-off above BMS, releases inside limits.',
+					next: null,
+					cellIds: []
+				}
+			];
 }
 
 function broke(title: string, finding: string): Verdict {
-	return { code: 'chain-broken', warmth: 'stop', title, finding, doubt: null, rule: 'The chain must act in order.', next: 'Correct the maker’s figures or choose another strategy.', cellIds: [] };
+	return {
+		code: 'chain-broken',
+		warmth: 'stop',
+		title,
+		finding,
+		doubt: null,
+		rule: 'The chain must act in order.',
+		next: 'Correct the maker’s figures or choose another strategy.',
+		cellIds: []
+	};
 }

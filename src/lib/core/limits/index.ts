@@ -1,3 +1,4 @@
 export { checkChain } from './check-chain';
-export { computeLimits, type CellLimits, type LimitValue, type LimitsInput } from './limits';
+export { computeLimits, type LimitValue } from './limits';
+export type { CellLimits, LimitsInput } from './limits-input';
 export { STRATEGIES, STRATEGY_FIGURES, type Strategy } from './strategies';

@@ -3,8 +3,19 @@ import { describe, expect, it } from 'vitest';
 import { CHEMISTRIES } from '../chemistry';
 import { STRATEGIES, checkChain, computeLimits, type LimitsInput } from '.';
 
-const input: LimitsInput = { chemistry: 'LFP', series: 8, parallel: 2, strategy: 'middle-road', cell: { ratedAh: 230 }, measuredGroupAh: 452.4, bms: { continuousA: 150 }, fuseA: 200, cableA: 245 };
-const valuesOf = (more: Partial<LimitsInput> = {}) => Object.fromEntries(computeLimits({ ...input, ...more }).map((v) => [v.key, v]));
+const input: LimitsInput = {
+	chemistry: 'LFP',
+	series: 8,
+	parallel: 2,
+	strategy: 'middle-road',
+	cell: { ratedAh: 230 },
+	measuredGroupAh: 452.4,
+	bms: { continuousA: 150 },
+	fuseA: 200,
+	cableA: 245
+};
+const valuesOf = (more: Partial<LimitsInput> = {}) =>
+	Object.fromEntries(computeLimits({ ...input, ...more }).map((v) => [v.key, v]));
 
 describe('limits of an 8S2P middle-road battery, by hand', () => {
 	const v = valuesOf();
@@ -31,8 +42,13 @@ describe('limits of an 8S2P middle-road battery, by hand', () => {
 		expect(valuesOf({ bms: null, fuseA: null, cableA: null }).overCurrentDischargeA).toMatchObject({ value: 460 });
 	});
 	it('gives every value a reason', () => expect(computeLimits(input).every((x) => x.reason.length > 10)).toBe(true));
-	it('says when capacity is only printed', () => expect(valuesOf({ measuredGroupAh: null }).capacityAh).toMatchObject({ value: 460, reason: expect.stringContaining('Printed') }));
-	it('keeps the balance trigger above the resolution of the BMS', () => expect(valuesOf({ bms: { resolutionV: 0.01 } }).balanceTriggerV.value).toBe(0.02));
+	it('says when capacity is only printed', () =>
+		expect(valuesOf({ measuredGroupAh: null }).capacityAh).toMatchObject({
+			value: 460,
+			reason: expect.stringContaining('Printed')
+		}));
+	it('keeps the balance trigger above the resolution of the BMS', () =>
+		expect(valuesOf({ bms: { resolutionV: 0.01 } }).balanceTriggerV.value).toBe(0.02));
 	it('stays inside narrower limits of the maker', () => {
 		const narrow = valuesOf({ cell: { ratedAh: 230, chargeLimitV: 3.5, dischargeLimitV: 2.8, chargeColdC: 10 } });
 		expect(narrow.cellHighV.value).toBe(3.5);
@@ -53,15 +69,34 @@ describe('the chain', () => {
 				fc.double({ min: -0.1, max: 0.1, noNaN: true }),
 				(chemistry, strategy, series, up, down) => {
 					const limits = { LFP: [3.65, 2.5], LTO: [2.8, 1.5], NMC: [4.2, 2.8] }[chemistry];
-					const values = computeLimits({ ...input, chemistry, strategy, series, cell: { ratedAh: 100, chargeLimitV: limits[0] + up, dischargeLimitV: limits[1] + down } });
+					const values = computeLimits({
+						...input,
+						chemistry,
+						strategy,
+						series,
+						cell: { ratedAh: 100, chargeLimitV: limits[0] + up, dischargeLimitV: limits[1] + down }
+					});
 					expect(checkChain(values, series).map((x) => x.code)).toEqual(['chain-holds']);
 				}
 			)
 		);
 	});
 	it('finds a charger set above the pack trip, a copied cold limit and a release outside', () => {
-		const values = computeLimits(input).map((v) => (v.key === 'absorbV' ? { ...v, value: 29 } : v.key === 'dischargeColdC' ? { ...v, value: 5 } : v.key === 'cellHighV' ? { ...v, release: 3.7 } : v));
-		expect(checkChain(values, 8).map((x) => x.title)).toEqual(['Absorb must stay below pack high', 'Discharge cold must stay below charge cold', 'Cell high never releases properly', 'Discharge too cold never releases properly']);
+		const values = computeLimits(input).map((v) =>
+			v.key === 'absorbV'
+				? { ...v, value: 29 }
+				: v.key === 'dischargeColdC'
+					? { ...v, value: 5 }
+					: v.key === 'cellHighV'
+						? { ...v, release: 3.7 }
+						: v
+		);
+		expect(checkChain(values, 8).map((x) => x.title)).toEqual([
+			'Absorb must stay below pack high',
+			'Discharge cold must stay below charge cold',
+			'Cell high never releases properly',
+			'Discharge too cold never releases properly'
+		]);
 	});
 	it('refuses limits that leave no window, and nonsense', () => {
 		expect(() => valuesOf({ cell: { ratedAh: 230, dischargeLimitV: 3.4 } })).toThrow(/leave no window/);

@@ -1,32 +1,8 @@
-import { CHEMISTRIES, CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
-import { CoreError, requirePositive } from '../shared';
-import { STRATEGIES, STRATEGY_FIGURES, type Strategy, type StrategyFigures } from './strategies';
-
-/** The cell maker's figures; null or missing takes the chemistry's default. */
-export interface CellLimits {
-	ratedAh: number;
-	chargeLimitV?: number | null;
-	dischargeLimitV?: number | null;
-	chargeColdC?: number | null;
-	chargeHotC?: number | null;
-	dischargeColdC?: number | null;
-	dischargeHotC?: number | null;
-	chargeCRate?: number | null;
-	dischargeCRate?: number | null;
-}
-
-export interface LimitsInput {
-	chemistry: Chemistry;
-	series: number;
-	parallel: number;
-	strategy: Strategy;
-	cell: CellLimits;
-	/** Smallest measured group, Ah; null when not measured. */
-	measuredGroupAh?: number | null;
-	bms?: { continuousA?: number | null; chargeA?: number | null; resolutionV?: number | null } | null;
-	fuseA?: number | null;
-	cableA?: number | null;
-}
+import { CHEMISTRY_FIGURES } from '../chemistry';
+import { requirePositive } from '../shared';
+import { cellWindow } from './cell-window';
+import { checkInput, or, type LimitsInput } from './limits-input';
+import type { StrategyFigures } from './strategies';
 
 export interface LimitValue {
 	key: string;
@@ -41,8 +17,6 @@ export interface LimitValue {
 	reason: string;
 }
 
-/** Absorb keeps at least this far below the cell trip, and a trip this far from its neighbour, V per cell. */
-const CLEARANCE_V = 0.03;
 const COLD_RELEASE_K = 4;
 const HOT_RELEASE_K = 5;
 /** A fuse carries this times the continuous current (models: main fuse ≥ 1.25 × continuous). */
@@ -59,44 +33,14 @@ const round = (value: number, digits: number) => Number(value.toFixed(digits));
  */
 export function computeLimits(input: LimitsInput): LimitValue[] {
 	checkInput(input);
-	const figures = cellFigures(input);
-	return [...voltageLimits(input.series, figures), ...temperatureLimits(input, figures), ...currentLimits(input), ...balanceLimits(input, figures), ...chargerLimits(input, figures)];
-}
-
-function checkInput(input: LimitsInput): void {
-	if (!CHEMISTRIES.includes(input.chemistry)) throw new CoreError('chemistry', 'chemistry', `chemistry requires one of ${CHEMISTRIES.join(', ')}, got ${input.chemistry}`);
-	if (!STRATEGIES.includes(input.strategy)) throw new CoreError('strategy', 'strategy', `strategy requires one of ${STRATEGIES.join(', ')}, got ${input.strategy}`);
-	for (const key of ['series', 'parallel'] as const)
-		if (!Number.isInteger(input[key]) || input[key] < 1) throw new CoreError('layout', key, `${key} requires a whole number from 1, got ${input[key]}`);
-	requirePositive(input.cell.ratedAh, 'cell.ratedAh');
-}
-
-const or = (value: number | null | undefined, fallback: number) => value ?? fallback;
-
-/** The strategy's volts per cell, drawn inside the maker's limits where those are narrower. */
-function cellFigures(input: LimitsInput): StrategyFigures {
-	const table = STRATEGY_FIGURES[input.chemistry][input.strategy];
-	const maker = CHEMISTRY_FIGURES[input.chemistry];
-	const cellHighV = Math.min(table.cellHighV, or(input.cell.chargeLimitV, maker.chargeLimitV));
-	const cellLowV = Math.max(table.cellLowV, or(input.cell.dischargeLimitV, maker.dischargeLimitV));
-	const absorbV = Math.min(table.absorbV, cellHighV - CLEARANCE_V);
-	const loadCutoffV = Math.max(table.loadCutoffV, cellLowV + 2 * CLEARANCE_V);
-	const floatV = Math.min(table.floatV, absorbV - CLEARANCE_V);
-	const figures = {
-		...table,
-		cellHighV,
-		cellLowV,
-		absorbV,
-		loadCutoffV,
-		floatV,
-		cellHighReleaseV: Math.min(table.cellHighReleaseV, cellHighV - 2 * CLEARANCE_V),
-		cellLowReleaseV: Math.max(table.cellLowReleaseV, cellLowV + 2 * CLEARANCE_V),
-		balanceStartV: Math.min(table.balanceStartV, absorbV - CLEARANCE_V),
-		rebulkV: Math.min(table.rebulkV, floatV - CLEARANCE_V / 2)
-	};
-	if (!(figures.loadCutoffV < figures.rebulkV))
-		throw new CoreError('maker-limits', 'cell.chargeLimitV', `cell.chargeLimitV and cell.dischargeLimitV leave no window for ${input.chemistry}: load cut-off ${figures.loadCutoffV.toFixed(2)} V would meet re-bulk ${figures.rebulkV.toFixed(2)} V`);
-	return figures;
+	const figures = cellWindow(input);
+	return [
+		...voltageLimits(input.series, figures),
+		...temperatureLimits(input, figures),
+		...currentLimits(input),
+		...balanceLimits(input, figures),
+		...chargerLimits(input, figures)
+	];
 }
 
 function voltageLimits(series: number, f: StrategyFigures): LimitValue[] {
@@ -104,10 +48,43 @@ function voltageLimits(series: number, f: StrategyFigures): LimitValue[] {
 	const packLowV = (series * (f.cellLowV + f.loadCutoffV)) / 2;
 	const base = { device: 'BMS' as const, unit: 'V' as const };
 	return [
-		{ ...base, key: 'cellHighV', label: 'Cell high', value: round(f.cellHighV, 3), release: round(f.cellHighReleaseV, 3), delayS: 2, reason: 'Stops charging when any one group reaches it; the lower of the strategy and the cell maker’s charge limit.' },
-		{ ...base, key: 'cellLowV', label: 'Cell low', value: round(f.cellLowV, 3), release: round(f.cellLowReleaseV, 3), delayS: 5, reason: 'Last guard of the weakest group; the load’s cut-off must act before it.' },
-		{ ...base, key: 'packHighV', label: 'Pack high', value: round(packHighV, 3), release: round(series * f.cellHighReleaseV, 3), delayS: 3, reason: `Halfway between absorb (${round(series * f.absorbV, 2)} V) and ${series} cells at their trip (${round(series * f.cellHighV, 2)} V), so that it can really trip.` },
-		{ ...base, key: 'packLowV', label: 'Pack low', value: round(packLowV, 3), release: round(series * f.cellLowReleaseV, 3), delayS: 5, reason: `Between ${series} cells at cell low (${round(series * f.cellLowV, 2)} V) and the load’s cut-off (${round(series * f.loadCutoffV, 2)} V).` }
+		{
+			...base,
+			key: 'cellHighV',
+			label: 'Cell high',
+			value: round(f.cellHighV, 3),
+			release: round(f.cellHighReleaseV, 3),
+			delayS: 2,
+			reason:
+				'Stops charging when any one group reaches it; the lower of the strategy and the cell maker’s charge limit.'
+		},
+		{
+			...base,
+			key: 'cellLowV',
+			label: 'Cell low',
+			value: round(f.cellLowV, 3),
+			release: round(f.cellLowReleaseV, 3),
+			delayS: 5,
+			reason: 'Last guard of the weakest group; the load’s cut-off must act before it.'
+		},
+		{
+			...base,
+			key: 'packHighV',
+			label: 'Pack high',
+			value: round(packHighV, 3),
+			release: round(series * f.cellHighReleaseV, 3),
+			delayS: 3,
+			reason: `Halfway between absorb (${round(series * f.absorbV, 2)} V) and ${series} cells at their trip (${round(series * f.cellHighV, 2)} V), so that it can really trip.`
+		},
+		{
+			...base,
+			key: 'packLowV',
+			label: 'Pack low',
+			value: round(packLowV, 3),
+			release: round(series * f.cellLowReleaseV, 3),
+			delayS: 5,
+			reason: `Between ${series} cells at cell low (${round(series * f.cellLowV, 2)} V) and the load’s cut-off (${round(series * f.loadCutoffV, 2)} V).`
+		}
 	];
 }
 
@@ -119,15 +96,50 @@ function temperatureLimits(input: LimitsInput, f: StrategyFigures): LimitValue[]
 	const dischargeCold = or(input.cell.dischargeColdC, maker.dischargeColdC);
 	const base = { device: 'BMS' as const, unit: '°C' as const, delayS: 5 };
 	return [
-		{ ...base, key: 'chargeHotC', label: 'Charge too hot', value: chargeHot, release: chargeHot - HOT_RELEASE_K, reason: 'The cell maker’s limit.' },
-		{ ...base, key: 'chargeColdC', label: 'Charge too cold', value: chargeCold, release: chargeCold + COLD_RELEASE_K, reason: 'Charging a frozen cell plates lithium and cannot be undone; not below the maker’s limit, with margin for a sensor that is not in the coldest cell.' },
-		{ ...base, key: 'dischargeHotC', label: 'Discharge too hot', value: dischargeHot, release: dischargeHot - HOT_RELEASE_K, reason: 'The cell maker’s limit.' },
-		{ ...base, key: 'dischargeColdC', label: 'Discharge too cold', value: dischargeCold, release: dischargeCold + COLD_RELEASE_K, reason: 'A limit of its own: copying the charge limit here turns the lights off in a frost.' }
+		{
+			...base,
+			key: 'chargeHotC',
+			label: 'Charge too hot',
+			value: chargeHot,
+			release: chargeHot - HOT_RELEASE_K,
+			reason: 'The cell maker’s limit.'
+		},
+		{
+			...base,
+			key: 'chargeColdC',
+			label: 'Charge too cold',
+			value: chargeCold,
+			release: chargeCold + COLD_RELEASE_K,
+			reason:
+				'Charging a frozen cell plates lithium and cannot be undone; not below the maker’s limit, with margin for a sensor that is not in the coldest cell.'
+		},
+		{
+			...base,
+			key: 'dischargeHotC',
+			label: 'Discharge too hot',
+			value: dischargeHot,
+			release: dischargeHot - HOT_RELEASE_K,
+			reason: 'The cell maker’s limit.'
+		},
+		{
+			...base,
+			key: 'dischargeColdC',
+			label: 'Discharge too cold',
+			value: dischargeCold,
+			release: dischargeCold + COLD_RELEASE_K,
+			reason: 'A limit of its own: copying the charge limit here turns the lights off in a frost.'
+		}
 	];
 }
 
-function weakest(candidates: readonly (readonly [string, number | null | undefined])[]): { name: string; amps: number } {
-	return candidates.filter((c): c is readonly [string, number] => c[1] != null && c[1] > 0).map(([name, amps]) => ({ name, amps })).reduce((a, b) => (b.amps < a.amps ? b : a));
+function weakest(candidates: readonly (readonly [string, number | null | undefined])[]): {
+	name: string;
+	amps: number;
+} {
+	return candidates
+		.filter((c): c is readonly [string, number] => c[1] != null && c[1] > 0)
+		.map(([name, amps]) => ({ name, amps }))
+		.reduce((a, b) => (b.amps < a.amps ? b : a));
 }
 
 function currentLimits(input: LimitsInput): LimitValue[] {
@@ -137,18 +149,42 @@ function currentLimits(input: LimitsInput): LimitValue[] {
 		['the fuse', input.fuseA == null ? null : input.fuseA / FUSE_FACTOR],
 		['the cable', input.cableA]
 	] as const;
-	const charge = weakest([['the cells', or(input.cell.chargeCRate, maker.chargeCRate) * groupAh], ['the BMS', input.bms?.chargeA ?? input.bms?.continuousA], ...wiring]);
-	const discharge = weakest([['the cells', or(input.cell.dischargeCRate, maker.dischargeCRate) * groupAh], ['the BMS', input.bms?.continuousA], ...wiring]);
+	const charge = weakest([
+		['the cells', or(input.cell.chargeCRate, maker.chargeCRate) * groupAh],
+		['the BMS', input.bms?.chargeA ?? input.bms?.continuousA],
+		...wiring
+	]);
+	const discharge = weakest([
+		['the cells', or(input.cell.dischargeCRate, maker.dischargeCRate) * groupAh],
+		['the BMS', input.bms?.continuousA],
+		...wiring
+	]);
 	const reason = (name: string) => `The weakest of cells, BMS, fuse ÷ ${FUSE_FACTOR} and cable is ${name}.`;
 	const base = { device: 'BMS' as const, unit: 'A' as const, release: 0 };
 	return [
-		{ ...base, key: 'overCurrentChargeA', label: 'Over-current, charge', value: round(charge.amps, 1), delayS: 10, reason: reason(charge.name) },
-		{ ...base, key: 'overCurrentDischargeA', label: 'Over-current, discharge', value: round(discharge.amps, 1), delayS: 10, reason: `${reason(discharge.name)} Short circuit stays at the BMS’s fastest setting.` }
+		{
+			...base,
+			key: 'overCurrentChargeA',
+			label: 'Over-current, charge',
+			value: round(charge.amps, 1),
+			delayS: 10,
+			reason: reason(charge.name)
+		},
+		{
+			...base,
+			key: 'overCurrentDischargeA',
+			label: 'Over-current, discharge',
+			value: round(discharge.amps, 1),
+			delayS: 10,
+			reason: `${reason(discharge.name)} Short circuit stays at the BMS’s fastest setting.`
+		}
 	];
 }
 
 function capacity(input: LimitsInput): { ah: number; measured: boolean } {
-	return input.measuredGroupAh == null ? { ah: input.cell.ratedAh * input.parallel, measured: false } : { ah: requirePositive(input.measuredGroupAh, 'measuredGroupAh'), measured: true };
+	return input.measuredGroupAh == null
+		? { ah: input.cell.ratedAh * input.parallel, measured: false }
+		: { ah: requirePositive(input.measuredGroupAh, 'measuredGroupAh'), measured: true };
 }
 
 function balanceLimits(input: LimitsInput, f: StrategyFigures): LimitValue[] {
@@ -157,9 +193,32 @@ function balanceLimits(input: LimitsInput, f: StrategyFigures): LimitValue[] {
 	const triggerV = Math.max(TRIGGER_V, 2 * resolutionV);
 	const base = { device: 'BMS' as const, release: null, delayS: null };
 	return [
-		{ ...base, key: 'balanceStartV', label: 'Balance start', unit: 'V', value: round(f.balanceStartV, 3), reason: 'Above the plateau, where voltage tells charge; while charging only. Lower, it would balance noise.' },
-		{ ...base, key: 'balanceTriggerV', label: 'Balance trigger', unit: 'V', value: round(triggerV, 4), reason: `Difference that starts balancing: 5–10 mV, and never under twice the BMS’s resolution (${round(resolutionV * 1000, 1)} mV).` },
-		{ ...base, key: 'capacityAh', label: 'Capacity', unit: 'Ah', value: round(ah, 1), reason: measured ? 'Smallest measured group: the battery gives no more.' : 'Printed, not measured: replace it after a capacity test.' }
+		{
+			...base,
+			key: 'balanceStartV',
+			label: 'Balance start',
+			unit: 'V',
+			value: round(f.balanceStartV, 3),
+			reason: 'Above the plateau, where voltage tells charge; while charging only. Lower, it would balance noise.'
+		},
+		{
+			...base,
+			key: 'balanceTriggerV',
+			label: 'Balance trigger',
+			unit: 'V',
+			value: round(triggerV, 4),
+			reason: `Difference that starts balancing: 5–10 mV, and never under twice the BMS’s resolution (${round(resolutionV * 1000, 1)} mV).`
+		},
+		{
+			...base,
+			key: 'capacityAh',
+			label: 'Capacity',
+			unit: 'Ah',
+			value: round(ah, 1),
+			reason: measured
+				? 'Smallest measured group: the battery gives no more.'
+				: 'Printed, not measured: replace it after a capacity test.'
+		}
 	];
 }
 
@@ -168,10 +227,53 @@ function chargerLimits(input: LimitsInput, f: StrategyFigures): LimitValue[] {
 	const n = input.series;
 	const base = { release: null, delayS: null };
 	return [
-		{ ...base, device: 'charger', key: 'absorbV', label: 'Absorb', unit: 'V', value: round(n * f.absorbV, 2), reason: `${f.absorbV.toFixed(3)} V a cell, below pack high and cell high. Equalise off, temperature compensation off.` },
-		{ ...base, device: 'charger', key: 'floatV', label: 'Float', unit: 'V', value: round(n * f.floatV, 2), reason: input.strategy === 'long-life' ? `${f.floatV.toFixed(3)} V a cell, or none at all: resting lower lives longer.` : `${f.floatV.toFixed(3)} V a cell: carries loads without holding the cells full.` },
-		{ ...base, device: 'charger', key: 'rebulkV', label: 'Re-bulk below', unit: 'V', value: round(n * f.rebulkV, 2), reason: `${f.rebulkV.toFixed(3)} V a cell: starts a new charge only after real use.` },
-		{ ...base, device: 'charger', key: 'tailA', label: 'Tail current', unit: 'A', value: round(TAIL_SHARE * ah, 1), reason: '0.03 C of the capacity: absorb ends here, not by a timer.' },
-		{ ...base, device: 'load', key: 'loadCutoffV', label: 'Load cut-off', unit: 'V', value: round(n * f.loadCutoffV, 2), reason: `${f.loadCutoffV.toFixed(2)} V a cell: the inverter stops before the BMS must.` }
+		{
+			...base,
+			device: 'charger',
+			key: 'absorbV',
+			label: 'Absorb',
+			unit: 'V',
+			value: round(n * f.absorbV, 2),
+			reason: `${f.absorbV.toFixed(3)} V a cell, below pack high and cell high. Equalise off, temperature compensation off.`
+		},
+		{
+			...base,
+			device: 'charger',
+			key: 'floatV',
+			label: 'Float',
+			unit: 'V',
+			value: round(n * f.floatV, 2),
+			reason:
+				input.strategy === 'long-life'
+					? `${f.floatV.toFixed(3)} V a cell, or none at all: resting lower lives longer.`
+					: `${f.floatV.toFixed(3)} V a cell: carries loads without holding the cells full.`
+		},
+		{
+			...base,
+			device: 'charger',
+			key: 'rebulkV',
+			label: 'Re-bulk below',
+			unit: 'V',
+			value: round(n * f.rebulkV, 2),
+			reason: `${f.rebulkV.toFixed(3)} V a cell: starts a new charge only after real use.`
+		},
+		{
+			...base,
+			device: 'charger',
+			key: 'tailA',
+			label: 'Tail current',
+			unit: 'A',
+			value: round(TAIL_SHARE * ah, 1),
+			reason: '0.03 C of the capacity: absorb ends here, not by a timer.'
+		},
+		{
+			...base,
+			device: 'load',
+			key: 'loadCutoffV',
+			label: 'Load cut-off',
+			unit: 'V',
+			value: round(n * f.loadCutoffV, 2),
+			reason: `${f.loadCutoffV.toFixed(2)} V a cell: the inverter stops before the BMS must.`
+		}
 	];
 }

@@ -19,8 +19,30 @@ export interface StrategyFigures {
 }
 
 const row = (figures: readonly number[]): StrategyFigures => {
-	const [absorbV, floatV, cellHighV, cellHighReleaseV, loadCutoffV, cellLowV, cellLowReleaseV, coldestChargeC, balanceStartV, rebulkV] = figures;
-	return { absorbV, floatV, cellHighV, cellHighReleaseV, loadCutoffV, cellLowV, cellLowReleaseV, coldestChargeC, balanceStartV, rebulkV };
+	const [
+		absorbV,
+		floatV,
+		cellHighV,
+		cellHighReleaseV,
+		loadCutoffV,
+		cellLowV,
+		cellLowReleaseV,
+		coldestChargeC,
+		balanceStartV,
+		rebulkV
+	] = figures;
+	return {
+		absorbV,
+		floatV,
+		cellHighV,
+		cellHighReleaseV,
+		loadCutoffV,
+		cellLowV,
+		cellLowReleaseV,
+		coldestChargeC,
+		balanceStartV,
+		rebulkV
+	};
 };
 
 /** Volts per cell by chemistry and strategy (default). LFP as practised; LTO and NMC scaled to their own curves. */

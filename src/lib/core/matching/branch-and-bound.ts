@@ -59,7 +59,9 @@ class GroupSearch {
 	/** The most the groups still to fill can hold once `anchor` is set aside as a spare: the next cell in line takes its place. */
 	private totalWithout(anchor: number, left: number, spares: number, bestTotal: number): number {
 		const replacement = this.freeFrom(anchor + 1)[left * this.parallel - 1];
-		return bestTotal - this.capacities[anchor] + (spares > 0 && replacement !== undefined ? this.capacities[replacement] : 0);
+		return (
+			bestTotal - this.capacities[anchor] + (spares > 0 && replacement !== undefined ? this.capacities[replacement] : 0)
+		);
 	}
 
 	private freeFrom(from: number): number[] {
@@ -93,19 +95,33 @@ class GroupSearch {
 	}
 }
 
-const sumsOf = (capacities: readonly number[], groups: Assignment) => groups.map((g) => g.reduce((sum, i) => sum + capacities[i], 0));
+const sumsOf = (capacities: readonly number[], groups: Assignment) =>
+	groups.map((g) => g.reduce((sum, i) => sum + capacities[i], 0));
 
 /**
  * Improves the smallest group. Only the S·P largest cells matter: putting a larger cell in a group never makes it smaller.
  * @param capacities falling, Ah; @param smallestAh the best known smallest group
  */
-export function raiseSmallest(capacities: readonly number[], series: number, parallel: number, smallestAh: number, shouldStop: () => boolean): SearchResult {
+export function raiseSmallest(
+	capacities: readonly number[],
+	series: number,
+	parallel: number,
+	smallestAh: number,
+	shouldStop: () => boolean
+): SearchResult {
 	const top = capacities.slice(0, series * parallel);
 	let groups: Assignment | null = null;
-	const search = new GroupSearch(top, series, parallel, { low: smallestAh + SAME_AH, high: Infinity }, (found) => {
-		groups = found;
-		return { low: Math.min(...sumsOf(top, found)) + SAME_AH, high: Infinity };
-	}, shouldStop);
+	const search = new GroupSearch(
+		top,
+		series,
+		parallel,
+		{ low: smallestAh + SAME_AH, high: Infinity },
+		(found) => {
+			groups = found;
+			return { low: Math.min(...sumsOf(top, found)) + SAME_AH, high: Infinity };
+		},
+		shouldStop
+	);
 	const complete = search.run();
 	return { groups, complete };
 }
@@ -114,13 +130,27 @@ export function raiseSmallest(capacities: readonly number[], series: number, par
  * Lowers the largest group while no group falls below `smallestAh`; here spares matter.
  * @param capacities falling, Ah; @param largestAh the best known largest group
  */
-export function lowerLargest(capacities: readonly number[], series: number, parallel: number, smallestAh: number, largestAh: number, shouldStop: () => boolean): SearchResult {
+export function lowerLargest(
+	capacities: readonly number[],
+	series: number,
+	parallel: number,
+	smallestAh: number,
+	largestAh: number,
+	shouldStop: () => boolean
+): SearchResult {
 	let groups: Assignment | null = null;
 	const low = smallestAh - SAME_AH;
-	const search = new GroupSearch(capacities, series, parallel, { low, high: largestAh - SAME_AH }, (found) => {
-		groups = found;
-		return { low, high: Math.max(...sumsOf(capacities, found)) - SAME_AH };
-	}, shouldStop);
+	const search = new GroupSearch(
+		capacities,
+		series,
+		parallel,
+		{ low, high: largestAh - SAME_AH },
+		(found) => {
+			groups = found;
+			return { low, high: Math.max(...sumsOf(capacities, found)) - SAME_AH };
+		},
+		shouldStop
+	);
 	const complete = search.run();
 	return { groups, complete };
 }

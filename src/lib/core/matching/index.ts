@@ -1,3 +1,20 @@
 export { judgeMatch } from './judge-match';
-export { arrivalOrderSummary, costOfMove, matchCells, type MatchControl, type MatchProgress, type MatchResult, type MatchSummary } from './match-cells';
-export { BATCH_WISHES, checkProblem, costOf, describeGroups, type BatchWish, type MatchCell, type MatchGroup, type MatchProblem } from './problem';
+export {
+	arrivalOrderSummary,
+	costOfMove,
+	matchCells,
+	type MatchControl,
+	type MatchProgress,
+	type MatchResult,
+	type MatchSummary
+} from './match-cells';
+export {
+	BATCH_WISHES,
+	checkProblem,
+	costOf,
+	describeGroups,
+	type BatchWish,
+	type MatchCell,
+	type MatchGroup,
+	type MatchProblem
+} from './problem';

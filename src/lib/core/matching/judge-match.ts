@@ -14,7 +14,12 @@ export function judgeMatch(result: MatchResult, ratedGroupAh: number | null): Ve
 		...base,
 		code: spread > STOP_SPREAD ? 'match-too-uneven' : spread > LOOK_SPREAD ? 'match-uneven' : 'match-even',
 		warmth: spread > STOP_SPREAD ? 'stop' : spread > LOOK_SPREAD ? 'look' : 'calm',
-		title: spread > STOP_SPREAD ? 'These groups should not be put in series' : spread > LOOK_SPREAD ? 'The groups differ more than they should' : 'The groups are even',
+		title:
+			spread > STOP_SPREAD
+				? 'These groups should not be put in series'
+				: spread > LOOK_SPREAD
+					? 'The groups differ more than they should'
+					: 'The groups are even',
 		finding: `The groups differ by ${result.spreadAh.toFixed(1)} Ah, ${(spread * 100).toFixed(1)} % of the smallest.`,
 		doubt: `At the 5 % quantile the smallest group holds ${result.smallestGroupP05Ah.toFixed(1)} Ah.`,
 		rule: `Look above ${LOOK_SPREAD * 100} %, do not build above ${STOP_SPREAD * 100} % (default). The battery gives at most its smallest group.`,
@@ -26,8 +31,12 @@ export function judgeMatch(result: MatchResult, ratedGroupAh: number | null): Ve
 		warmth: 'calm',
 		title: `Matching gains ${gainAh.toFixed(1)} Ah over the order of arrival`,
 		finding: `Smallest group ${result.smallestGroupAh.toFixed(1)} Ah against ${result.arrivalOrder.smallestGroupAh.toFixed(1)} Ah${ratedGroupAh === null ? '' : `; rated ${ratedGroupAh} Ah`}.`,
-		doubt: result.proven ? null : `Best found; a larger smallest group than ${result.upperBoundAh.toFixed(2)} Ah is impossible.`,
-		rule: result.proven ? 'Proven: no other choice of these cells has a larger smallest group.' : 'Time ran out before the proof was complete.',
+		doubt: result.proven
+			? null
+			: `Best found; a larger smallest group than ${result.upperBoundAh.toFixed(2)} Ah is impossible.`,
+		rule: result.proven
+			? 'Proven: no other choice of these cells has a larger smallest group.'
+			: 'Time ran out before the proof was complete.',
 		next: null
 	};
 	return [evenness, gained];

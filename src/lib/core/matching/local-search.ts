@@ -3,7 +3,9 @@ import { compareCosts, costOf, type Assignment, type MatchProblem } from './prob
 
 /** Largest cell to the group with least so far and room left (longest-processing-time rule, Graham 1969). */
 export function greedyGroups(problem: MatchProblem): Assignment {
-	const order = problem.cells.map((_, i) => i).sort((a, b) => problem.cells[b].capacityAh - problem.cells[a].capacityAh);
+	const order = problem.cells
+		.map((_, i) => i)
+		.sort((a, b) => problem.cells[b].capacityAh - problem.cells[a].capacityAh);
 	const groups: Assignment = Array.from({ length: problem.series }, () => []);
 	const sums = groups.map(() => 0);
 	for (const i of order.slice(0, problem.series * problem.parallel)) {
@@ -29,7 +31,7 @@ export function improveBySwaps(problem: MatchProblem, start: Assignment, shouldS
 	const slots = [...clone(start), sparesOf(problem, start)];
 	const groups = slots.slice(0, -1);
 	let cost = costOf(problem, groups);
-	for (let improved = true; improved; ) {
+	for (let improved = true; improved;) {
 		improved = false;
 		for (let a = 0; a < groups.length; a++)
 			for (let b = a + 1; b < slots.length; b++)

@@ -2,7 +2,16 @@ import { seededRandom } from '../shared';
 import { lowerLargest, raiseSmallest } from './branch-and-bound';
 import { matchPairs } from './exact-pairs';
 import { greedyGroups, improveBySwaps, shaken } from './local-search';
-import { SAME_AH, checkProblem, compareCosts, costOf, describeGroups, type Assignment, type MatchGroup, type MatchProblem } from './problem';
+import {
+	SAME_AH,
+	checkProblem,
+	compareCosts,
+	costOf,
+	describeGroups,
+	type Assignment,
+	type MatchGroup,
+	type MatchProblem
+} from './problem';
 
 export interface MatchProgress {
 	stage: 'arranging' | 'proving' | 'evening' | 'done';
@@ -53,7 +62,9 @@ function summary(problem: MatchProblem, groups: Assignment): MatchSummary {
 
 /** Smallest group and spread of the cells taken as they came. */
 export function arrivalOrderSummary(problem: MatchProblem): MatchSummary {
-	const groups = Array.from({ length: problem.series }, (_, s) => Array.from({ length: problem.parallel }, (_, p) => s * problem.parallel + p));
+	const groups = Array.from({ length: problem.series }, (_, s) =>
+		Array.from({ length: problem.parallel }, (_, p) => s * problem.parallel + p)
+	);
 	return summary(problem, groups);
 }
 
@@ -68,7 +79,8 @@ export function matchCells(problem: MatchProblem, control: MatchControl): MatchR
 	const startS = control.clockS();
 	const elapsed = () => (control.clockS() - startS) / control.timeLimitS;
 	const cancelled = () => control.cancelled?.() ?? false;
-	const report = (stage: MatchProgress['stage'], groups: Assignment) => control.onProgress?.({ stage, fraction: Math.min(1, elapsed()), ...summary(problem, groups) });
+	const report = (stage: MatchProgress['stage'], groups: Assignment) =>
+		control.onProgress?.({ stage, fraction: Math.min(1, elapsed()), ...summary(problem, groups) });
 	const stopAt = (share: number) => () => cancelled() || elapsed() > share;
 
 	let groups = arrange(problem, stopAt(0.3), (g) => report('arranging', g));
@@ -84,7 +96,11 @@ export function matchCells(problem: MatchProblem, control: MatchControl): MatchR
 	return conclude(problem, groups, { proven, spreadProven, bound, cancelled: cancelled() });
 }
 
-function conclude(problem: MatchProblem, groups: Assignment, found: { proven: boolean; spreadProven: boolean; bound: number; cancelled: boolean }): MatchResult {
+function conclude(
+	problem: MatchProblem,
+	groups: Assignment,
+	found: { proven: boolean; spreadProven: boolean; bound: number; cancelled: boolean }
+): MatchResult {
 	const described = describeGroups(problem, groups);
 	const used = new Set(groups.flat());
 	const own = summary(problem, groups);
@@ -103,7 +119,10 @@ function conclude(problem: MatchProblem, groups: Assignment, found: { proven: bo
 
 /** The smallest of S groups is at most the mean of the best S·P cells. */
 function meanBound(problem: MatchProblem): number {
-	const best = problem.cells.map((c) => c.capacityAh).sort((a, b) => b - a).slice(0, problem.series * problem.parallel);
+	const best = problem.cells
+		.map((c) => c.capacityAh)
+		.sort((a, b) => b - a)
+		.slice(0, problem.series * problem.parallel);
 	return best.reduce((a, b) => a + b, 0) / problem.series;
 }
 
@@ -124,37 +143,76 @@ function arrange(problem: MatchProblem, shouldStop: () => boolean, onBetter: (gr
 }
 
 function sortedByCapacity(problem: MatchProblem): { order: number[]; capacities: number[] } {
-	const order = problem.cells.map((_, i) => i).sort((a, b) => problem.cells[b].capacityAh - problem.cells[a].capacityAh);
+	const order = problem.cells
+		.map((_, i) => i)
+		.sort((a, b) => problem.cells[b].capacityAh - problem.cells[a].capacityAh);
 	return { order, capacities: order.map((i) => problem.cells[i].capacityAh) };
 }
 
-function better(problem: MatchProblem, found: Assignment | null, order: readonly number[], groups: Assignment): Assignment {
+function better(
+	problem: MatchProblem,
+	found: Assignment | null,
+	order: readonly number[],
+	groups: Assignment
+): Assignment {
 	if (!found) return groups;
 	const mapped = found.map((g) => g.map((i) => order[i]));
 	return compareCosts(costOf(problem, mapped), costOf(problem, groups)) < 0 ? mapped : groups;
 }
 
-function prove(problem: MatchProblem, start: Assignment, bound: number, shouldStop: () => boolean): { groups: Assignment; proven: boolean; bound: number } {
+function prove(
+	problem: MatchProblem,
+	start: Assignment,
+	bound: number,
+	shouldStop: () => boolean
+): { groups: Assignment; proven: boolean; bound: number } {
 	const { order, capacities } = sortedByCapacity(problem);
-	if (problem.parallel === 1) return { groups: better(problem, capacities.slice(0, problem.series).map((_, i) => [i]), order, start), proven: true, bound };
-	if (problem.parallel === 2) return { groups: better(problem, matchPairs(capacities, problem.series), order, start), proven: true, bound };
+	if (problem.parallel === 1)
+		return {
+			groups: better(
+				problem,
+				capacities.slice(0, problem.series).map((_, i) => [i]),
+				order,
+				start
+			),
+			proven: true,
+			bound
+		};
+	if (problem.parallel === 2)
+		return { groups: better(problem, matchPairs(capacities, problem.series), order, start), proven: true, bound };
 	const smallest = -costOf(problem, start).shortage;
 	if (smallest >= bound - SAME_AH) return { groups: start, proven: true, bound };
 	const search = raiseSmallest(capacities, problem.series, problem.parallel, smallest, shouldStop);
 	return { groups: better(problem, search.groups, order, start), proven: search.complete, bound };
 }
 
-function even(problem: MatchProblem, start: Assignment, proven: boolean, shouldStop: () => boolean): { groups: Assignment; spreadProven: boolean } {
+function even(
+	problem: MatchProblem,
+	start: Assignment,
+	proven: boolean,
+	shouldStop: () => boolean
+): { groups: Assignment; spreadProven: boolean } {
 	if (problem.parallel <= 2) return { groups: start, spreadProven: true };
 	const { order, capacities } = sortedByCapacity(problem);
 	const cost = costOf(problem, start);
 	const smallest = -cost.shortage;
-	const search = lowerLargest(capacities, problem.series, problem.parallel, smallest, smallest + cost.spreadAh, shouldStop);
+	const search = lowerLargest(
+		capacities,
+		problem.series,
+		problem.parallel,
+		smallest,
+		smallest + cost.spreadAh,
+		shouldStop
+	);
 	return { groups: better(problem, search.groups, order, start), spreadProven: proven && search.complete };
 }
 
 /** What one exchange of two cells (or a cell and a spare) does to an assignment given as ids. Positive gains are better. */
-export function costOfMove(problem: MatchProblem, before: (number | string)[][], after: (number | string)[][]): { smallestChangeAh: number; spreadChangeAh: number } {
+export function costOfMove(
+	problem: MatchProblem,
+	before: (number | string)[][],
+	after: (number | string)[][]
+): { smallestChangeAh: number; spreadChangeAh: number } {
 	const indexOf = new Map(problem.cells.map((c, i) => [c.id, i]));
 	const asIndices = (groups: (number | string)[][]) => groups.map((g) => g.map((id) => indexOf.get(id)!));
 	const from = summary(problem, asIndices(before));

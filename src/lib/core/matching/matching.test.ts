@@ -7,7 +7,8 @@ const control = (timeLimitS = 1000): MatchControl => {
 	let ticks = 0;
 	return { timeLimitS, clockS: () => ++ticks / 100 };
 };
-const cells = (capacities: number[], extra: (i: number) => Partial<MatchCell> = () => ({})): MatchCell[] => capacities.map((capacityAh, i) => ({ id: i + 1, capacityAh, ...extra(i) }));
+const cells = (capacities: number[], extra: (i: number) => Partial<MatchCell> = () => ({})): MatchCell[] =>
+	capacities.map((capacityAh, i) => ({ id: i + 1, capacityAh, ...extra(i) }));
 
 /** Every way to choose and group, tried: the reference for small cases. */
 function bruteForce(capacities: number[], series: number, parallel: number): { smallest: number; spread: number } {
@@ -19,7 +20,8 @@ function bruteForce(capacities: number[], series: number, parallel: number): { s
 			const sums = groups.map((g) => g.reduce((a, i) => a + capacities[i], 0));
 			const smallest = Math.min(...sums);
 			const spread = Math.max(...sums) - smallest;
-			if (smallest > best.smallest + 1e-9 || (Math.abs(smallest - best.smallest) <= 1e-9 && spread < best.spread)) best = { smallest, spread };
+			if (smallest > best.smallest + 1e-9 || (Math.abs(smallest - best.smallest) <= 1e-9 && spread < best.spread))
+				best = { smallest, spread };
 			return;
 		}
 		const choose = (group: number[], from: number) => {
@@ -43,7 +45,13 @@ describe('matching by hand', () => {
 	it('folds 4S2P: 10+1, 9+2, 8+3, 7+4', () => {
 		const result = matchCells({ series: 4, parallel: 2, cells: cells([1, 10, 2, 9, 3, 8, 4, 7]) }, control());
 		expect(result.groups.map((g) => g.capacityAh)).toEqual([11, 11, 11, 11]);
-		expect(result).toMatchObject({ smallestGroupAh: 11, spreadAh: 0, proven: true, spreadProven: true, upperBoundAh: 11 });
+		expect(result).toMatchObject({
+			smallestGroupAh: 11,
+			spreadAh: 0,
+			proven: true,
+			spreadProven: true,
+			upperBoundAh: 11
+		});
 		expect(result.arrivalOrder).toEqual({ smallestGroupAh: 11, spreadAh: 0 });
 	});
 	it('takes the largest four of six for 4S1P and leaves the rest as spares', () => {
@@ -59,12 +67,22 @@ describe('matching by hand', () => {
 		expect(result.spares).toEqual([3]);
 	});
 	it('breaks a tie of capacity by resistance', () => {
-		const result = matchCells({ series: 2, parallel: 2, cells: cells([100, 100, 100, 100], (i) => ({ resistanceMohm: [0.2, 0.2, 0.1, 0.1][i] })) }, control());
+		const result = matchCells(
+			{
+				series: 2,
+				parallel: 2,
+				cells: cells([100, 100, 100, 100], (i) => ({ resistanceMohm: [0.2, 0.2, 0.1, 0.1][i] }))
+			},
+			control()
+		);
 		for (const group of result.groups) expect(group.resistanceMohm!).toBeCloseTo(1 / 15, 9);
 	});
 	it('keeps batches together or apart when all else is equal', () => {
 		const four = cells([100, 100, 100, 100], (i) => ({ batch: i % 2 ? 'a' : 'b' }));
-		const batches = (wish: 'together' | 'apart') => matchCells({ series: 2, parallel: 2, cells: four, batchWish: wish }, control()).groups.map((g) => new Set(g.cellIds.map((id) => Number(id) % 2)).size);
+		const batches = (wish: 'together' | 'apart') =>
+			matchCells({ series: 2, parallel: 2, cells: four, batchWish: wish }, control()).groups.map(
+				(g) => new Set(g.cellIds.map((id) => Number(id) % 2)).size
+			);
 		expect(batches('together')).toEqual([1, 1]);
 		expect(batches('apart')).toEqual([2, 2]);
 	});
@@ -91,14 +109,17 @@ describe('matching against every possibility', () => {
 	});
 	it('uses every cell at most once, never beats its bound, never loses to the order of arrival', () => {
 		fc.assert(
-			fc.property(fc.array(fc.double({ min: 90, max: 110, noNaN: true }), { minLength: 24, maxLength: 30 }), (capacities) => {
-				const result = matchCells({ series: 8, parallel: 3, cells: cells(capacities) }, control(2));
-				const used = result.groups.flatMap((g) => g.cellIds);
-				expect(new Set([...used, ...result.spares]).size).toBe(capacities.length);
-				expect(used.length).toBe(24);
-				expect(result.smallestGroupAh).toBeLessThanOrEqual(result.upperBoundAh + 1e-9);
-				expect(result.smallestGroupAh).toBeGreaterThanOrEqual(result.arrivalOrder.smallestGroupAh - 1e-9);
-			}),
+			fc.property(
+				fc.array(fc.double({ min: 90, max: 110, noNaN: true }), { minLength: 24, maxLength: 30 }),
+				(capacities) => {
+					const result = matchCells({ series: 8, parallel: 3, cells: cells(capacities) }, control(2));
+					const used = result.groups.flatMap((g) => g.cellIds);
+					expect(new Set([...used, ...result.spares]).size).toBe(capacities.length);
+					expect(used.length).toBe(24);
+					expect(result.smallestGroupAh).toBeLessThanOrEqual(result.upperBoundAh + 1e-9);
+					expect(result.smallestGroupAh).toBeGreaterThanOrEqual(result.arrivalOrder.smallestGroupAh - 1e-9);
+				}
+			),
 			{ numRuns: 10 }
 		);
 	});
@@ -113,26 +134,59 @@ describe('matching with doubt, progress and cancel', () => {
 	it('reports progress and stops when cancelled, with a usable answer', () => {
 		const stages: string[] = [];
 		let calls = 0;
-		const result = matchCells({ series: 8, parallel: 4, cells: cells(Array.from({ length: 36 }, (_, i) => 200 + ((i * 7919) % 97) / 10)) }, { ...control(), onProgress: (p) => stages.push(p.stage), cancelled: () => ++calls > 20 });
+		const result = matchCells(
+			{ series: 8, parallel: 4, cells: cells(Array.from({ length: 36 }, (_, i) => 200 + ((i * 7919) % 97) / 10)) },
+			{ ...control(), onProgress: (p) => stages.push(p.stage), cancelled: () => ++calls > 20 }
+		);
 		expect(stages[0]).toBe('arranging');
 		expect(stages.at(-1)).toBe('done');
 		expect(result.cancelled).toBe(true);
 		expect(result.groups).toHaveLength(8);
 	});
 	it('refuses too few cells, a double id and a nonsense layout by path', () => {
-		expect(() => matchCells({ series: 4, parallel: 2, cells: cells([1, 2, 3]) }, control())).toThrow(/4S2P requires 8 cells, got 3/);
-		expect(() => matchCells({ series: 1, parallel: 2, cells: [{ id: 1, capacityAh: 1 }, { id: 1, capacityAh: 2 }] }, control())).toThrow(/got 1 twice/);
-		expect(() => matchCells({ series: 0, parallel: 2, cells: [] }, control())).toThrow(/series requires a whole number/);
+		expect(() => matchCells({ series: 4, parallel: 2, cells: cells([1, 2, 3]) }, control())).toThrow(
+			/4S2P requires 8 cells, got 3/
+		);
+		expect(() =>
+			matchCells(
+				{
+					series: 1,
+					parallel: 2,
+					cells: [
+						{ id: 1, capacityAh: 1 },
+						{ id: 1, capacityAh: 2 }
+					]
+				},
+				control()
+			)
+		).toThrow(/got 1 twice/);
+		expect(() => matchCells({ series: 0, parallel: 2, cells: [] }, control())).toThrow(
+			/series requires a whole number/
+		);
 	});
 });
 
 it('says what a move by hand costs', () => {
 	const problem = { series: 2, parallel: 2, cells: cells([10, 1, 9, 2]) };
-	expect(costOfMove(problem, [[1, 2], [3, 4]], [[1, 3], [2, 4]])).toEqual({ smallestChangeAh: -8, spreadChangeAh: 16 });
+	expect(
+		costOfMove(
+			problem,
+			[
+				[1, 2],
+				[3, 4]
+			],
+			[
+				[1, 3],
+				[2, 4]
+			]
+		)
+	).toEqual({ smallestChangeAh: -8, spreadChangeAh: 16 });
 });
 
 it('stops a set that should not be built', () => {
 	const result = matchCells({ series: 2, parallel: 1, cells: cells([100, 80]) }, control());
 	expect(judgeMatch(result, 100)[0]).toMatchObject({ code: 'match-too-uneven', warmth: 'stop' });
-	expect(judgeMatch(matchCells({ series: 2, parallel: 1, cells: cells([100, 99.5]) }, control()), null)[0].warmth).toBe('calm');
+	expect(judgeMatch(matchCells({ series: 2, parallel: 1, cells: cells([100, 99.5]) }, control()), null)[0].warmth).toBe(
+		'calm'
+	);
 });

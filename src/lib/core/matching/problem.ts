@@ -45,16 +45,22 @@ const QUANTILE_SDS = 1.6448536269514722;
 /** @throws CoreError `too-few-cells`, `duplicate-id`, `layout`, `not-positive` with the path of the cell */
 export function checkProblem(problem: MatchProblem): void {
 	for (const key of ['series', 'parallel'] as const)
-		if (!Number.isInteger(problem[key]) || problem[key] < 1) throw new CoreError('layout', key, `${key} requires a whole number from 1, got ${problem[key]}`);
+		if (!Number.isInteger(problem[key]) || problem[key] < 1)
+			throw new CoreError('layout', key, `${key} requires a whole number from 1, got ${problem[key]}`);
 	const wanted = problem.series * problem.parallel;
 	if (problem.cells.length < wanted)
-		throw new CoreError('too-few-cells', 'cells', `${problem.series}S${problem.parallel}P requires ${wanted} cells, got ${problem.cells.length}. Add cells or choose a smaller layout.`);
+		throw new CoreError(
+			'too-few-cells',
+			'cells',
+			`${problem.series}S${problem.parallel}P requires ${wanted} cells, got ${problem.cells.length}. Add cells or choose a smaller layout.`
+		);
 	const seen = new Set<number | string>();
 	problem.cells.forEach((cell, i) => {
 		requirePositive(cell.capacityAh, `cells.${i}.capacityAh`);
 		if (cell.capacitySdAh != null) requireNotNegative(cell.capacitySdAh, `cells.${i}.capacitySdAh`);
 		if (cell.resistanceMohm != null) requirePositive(cell.resistanceMohm, `cells.${i}.resistanceMohm`);
-		if (seen.has(cell.id)) throw new CoreError('duplicate-id', `cells.${i}.id`, `Each cell requires its own id, got ${cell.id} twice`);
+		if (seen.has(cell.id))
+			throw new CoreError('duplicate-id', `cells.${i}.id`, `Each cell requires its own id, got ${cell.id} twice`);
 		seen.add(cell.id);
 	});
 }

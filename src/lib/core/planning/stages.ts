@@ -4,7 +4,17 @@ import type { Warmth } from '../shared';
 export const STAGES = ['plan', 'receive', 'test', 'match', 'balance', 'build', 'limits', 'prove', 'serve'] as const;
 export type Stage = (typeof STAGES)[number];
 
-export const STAGE_NAMES: Record<Stage, string> = { plan: 'Plan', receive: 'Receive', test: 'Test', match: 'Match', balance: 'Balance', build: 'Build', limits: 'Limits', prove: 'Prove', serve: 'Serve' };
+export const STAGE_NAMES: Record<Stage, string> = {
+	plan: 'Plan',
+	receive: 'Receive',
+	test: 'Test',
+	match: 'Match',
+	balance: 'Balance',
+	build: 'Build',
+	limits: 'Limits',
+	prove: 'Prove',
+	serve: 'Serve'
+};
 
 /** Where a bank stands in one stage. */
 export interface StageStatus {

@@ -2,5 +2,13 @@ export { judgeDelivery, type ArrivedCell, type DeliveryContext, type DeliveryJud
 export { ASSUMED_METER, benchMeters, meterSd, type MeterAccuracy } from './meter';
 export { MIN_FOR_SPREAD, ROBUST_Z_LIMIT, findOutliers, type OutlierFinding } from './outlier';
 export { parseReading, splitPastedColumn, type ParsedReading } from './parse-reading';
-export { QUANTITIES, QUANTITY_FIGURES, plausibleRange, shownUnit, shownValue, type Quantity, type QuantityFigures } from './quantity';
+export {
+	QUANTITIES,
+	QUANTITY_FIGURES,
+	plausibleRange,
+	shownUnit,
+	shownValue,
+	type Quantity,
+	type QuantityFigures
+} from './quantity';
 export { questionReading, type Question } from './question';

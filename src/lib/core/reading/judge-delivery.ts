@@ -38,7 +38,10 @@ export function judgeDelivery(cells: readonly ArrivedCell[], context: DeliveryCo
 	if (cells.length === 0) return { verdicts: [missingVerdict([], 0)], socByCell: {} };
 	const withVoltage = cells.filter((c): c is ArrivedCell & { restVoltageV: number } => c.restVoltageV !== null);
 	const socByCell = Object.fromEntries(
-		withVoltage.map((c) => [c.id, socBounds(context.chemistry, c.restVoltageV, meterSd(context.voltageMeter, c.restVoltageV), context.restS)])
+		withVoltage.map((c) => [
+			c.id,
+			socBounds(context.chemistry, c.restVoltageV, meterSd(context.voltageMeter, c.restVoltageV), context.restS)
+		])
 	);
 	// A cell below its discharge limit has its own verdict; among the others it would only blur the comparison.
 	const comparable = withVoltage.filter((c) => c.restVoltageV >= CHEMISTRY_FIGURES[context.chemistry].dischargeLimitV);
@@ -59,7 +62,10 @@ function missingVerdict(unread: readonly ArrivedCell[], total: number): Verdict 
 		code: 'not-read',
 		warmth: 'open',
 		title: total === 0 ? 'No cells yet' : `${unread.length} of ${total} cells not fully read`,
-		finding: total === 0 ? 'Unpack a delivery first.' : `${noVoltage} without a rest voltage, ${unread.filter((c) => c.acResistanceMohm === null).length} without a resistance.`,
+		finding:
+			total === 0
+				? 'Unpack a delivery first.'
+				: `${noVoltage} without a rest voltage, ${unread.filter((c) => c.acResistanceMohm === null).length} without a resistance.`,
 		doubt: null,
 		rule: 'Every cell is read before any are joined in parallel.',
 		next: total === 0 ? 'Add a delivery with its number of cells.' : `Read ${unread[0].label} next.`,
@@ -89,10 +95,18 @@ function ruleText(finding: OutlierFinding, floorText: string): string {
 		: `Robust z ${Number.isFinite(finding.robustZ) ? finding.robustZ.toFixed(1) : 'beyond measure'} (limit ${ROBUST_Z_LIMIT}) and past the ${floorText} floor.`;
 }
 
-function voltageVerdicts(cells: readonly (ArrivedCell & { restVoltageV: number })[], context: DeliveryContext, soc: Record<number, SocBounds>): Verdict[] {
+function voltageVerdicts(
+	cells: readonly (ArrivedCell & { restVoltageV: number })[],
+	context: DeliveryContext,
+	soc: Record<number, SocBounds>
+): Verdict[] {
 	const { floor } = QUANTITY_FIGURES.restVoltage;
 	const sdV = meterSd(context.voltageMeter, median(cells.map((c) => c.restVoltageV)) ?? 0);
-	return findOutliers(cells.map((c) => c.restVoltageV), floor, sdV)
+	return findOutliers(
+		cells.map((c) => c.restVoltageV),
+		floor,
+		sdV
+	)
 		.filter((f) => f.outlier)
 		.map((f) => {
 			const cell = cells[f.index];
@@ -116,7 +130,11 @@ function resistanceVerdicts(all: readonly ArrivedCell[], context: DeliveryContex
 	const centre = median(cells.map((c) => c.acResistanceMohm));
 	if (centre === null) return [];
 	const sd = meterSd(context.resistanceMeter, centre);
-	const findings = findOutliers(cells.map((c) => c.acResistanceMohm), QUANTITY_FIGURES.acResistance.floor, sd);
+	const findings = findOutliers(
+		cells.map((c) => c.acResistanceMohm),
+		QUANTITY_FIGURES.acResistance.floor,
+		sd
+	);
 	const outliers: Verdict[] = findings
 		.filter((f) => f.outlier)
 		.map((f) => ({
@@ -132,7 +150,12 @@ function resistanceVerdicts(all: readonly ArrivedCell[], context: DeliveryContex
 	return outliers.length || cells.length < 2 ? outliers : [resistanceAgrees(cells, centre, sd, context)];
 }
 
-function resistanceAgrees(cells: readonly { id: number }[], centre: number, sd: number, context: DeliveryContext): Verdict {
+function resistanceAgrees(
+	cells: readonly { id: number }[],
+	centre: number,
+	sd: number,
+	context: DeliveryContext
+): Verdict {
 	const promised = context.ratedResistanceMohm;
 	return {
 		code: 'resistance-agrees',
@@ -146,7 +169,10 @@ function resistanceAgrees(cells: readonly { id: number }[], centre: number, sd: 
 	};
 }
 
-function chargeVerdict(cells: readonly (ArrivedCell & { restVoltageV: number })[], soc: Record<number, SocBounds>): Verdict[] {
+function chargeVerdict(
+	cells: readonly (ArrivedCell & { restVoltageV: number })[],
+	soc: Record<number, SocBounds>
+): Verdict[] {
 	const bounds = cells.map((c) => soc[c.id]);
 	if (bounds.length === 0) return [];
 	const low = Math.min(...bounds.map((b) => b.lowFraction));

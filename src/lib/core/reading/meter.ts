@@ -17,8 +17,16 @@ const PROBE_REPEATABILITY_MOHM = 0.002;
 /** The accuracy of each meter at the bench; thermometer and scales are assumed (default). */
 export function benchMeters(settings: MeterSettings): Record<Quantity, MeterAccuracy> {
 	return {
-		restVoltage: { percentOfReading: settings.voltMeterPercent, countsValue: settings.voltMeterCountsMv / 1000, repeatability: null },
-		acResistance: { percentOfReading: settings.ohmMeterPercent, countsValue: settings.ohmMeterCountsMohm, repeatability: PROBE_REPEATABILITY_MOHM },
+		restVoltage: {
+			percentOfReading: settings.voltMeterPercent,
+			countsValue: settings.voltMeterCountsMv / 1000,
+			repeatability: null
+		},
+		acResistance: {
+			percentOfReading: settings.ohmMeterPercent,
+			countsValue: settings.ohmMeterCountsMohm,
+			repeatability: PROBE_REPEATABILITY_MOHM
+		},
 		temperature: { percentOfReading: 0, countsValue: 1.5, repeatability: null },
 		mass: { percentOfReading: 0.1, countsValue: 0.005, repeatability: null }
 	};

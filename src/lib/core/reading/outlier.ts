@@ -22,7 +22,11 @@ export interface OutlierFinding {
  * @param sd one standard deviation of each reading, same unit
  * @returns one finding a value, in the order given; empty for no values
  */
-export function findOutliers(values: readonly number[], floor: { amount: number; relative: boolean }, sd: number): OutlierFinding[] {
+export function findOutliers(
+	values: readonly number[],
+	floor: { amount: number; relative: boolean },
+	sd: number
+): OutlierFinding[] {
 	const centre = median(values);
 	if (centre === null) return [];
 	const spread = robustSd(values)!;

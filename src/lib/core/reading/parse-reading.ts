@@ -18,21 +18,34 @@ const NUMBER_AND_UNIT = /^([+-]?(?:\d+(?:[.,]\d*)?|[.,]\d+)(?:e[+-]?\d+)?)\s*(.*
 export function parseReading(text: string, quantity: Quantity): ParsedReading {
 	const rawText = text.trim();
 	const match = NUMBER_AND_UNIT.exec(rawText.replace('−', '-'));
-	if (!match) throw new CoreError('reading-format', 'value', `A ${QUANTITY_FIGURES[quantity].label} is a number like 3.298, got "${rawText}"`);
+	if (!match)
+		throw new CoreError(
+			'reading-format',
+			'value',
+			`A ${QUANTITY_FIGURES[quantity].label} is a number like 3.298, got "${rawText}"`
+		);
 	const number = Number(match[1].replace(',', '.'));
 	// Micro comes as two different characters, ohm as two; fold them to one each.
 	const unit = match[2].trim().toLowerCase().replace(/[µμ]/g, 'u').replace('\u2126', 'ω');
-	if (quantity === 'temperature' && /^°?f$/.test(unit)) return { value: ((number - 32) * 5) / 9, rawText, rawUnit: '°F' };
+	if (quantity === 'temperature' && /^°?f$/.test(unit))
+		return { value: ((number - 32) * 5) / 9, rawText, rawUnit: '°F' };
 	if (unit === '') return { value: number, rawText, rawUnit: QUANTITY_FIGURES[quantity].unit };
 	const factor = QUANTITY_FIGURES[quantity].factors[unit];
 	if (factor === undefined)
-		throw new CoreError('reading-unit', 'value', `A ${QUANTITY_FIGURES[quantity].label} is in ${QUANTITY_FIGURES[quantity].unit}, got "${match[2].trim()}"`);
+		throw new CoreError(
+			'reading-unit',
+			'value',
+			`A ${QUANTITY_FIGURES[quantity].label} is in ${QUANTITY_FIGURES[quantity].unit}, got "${match[2].trim()}"`
+		);
 	return { value: number * factor, rawText, rawUnit: match[2].trim() };
 }
 
 /** The cells of a pasted spreadsheet column in order: first column of each line, blank lines kept as `null`. Trailing blanks dropped. */
 export function splitPastedColumn(text: string): (string | null)[] {
-	const lines = text.replace(/\r/g, '').split('\n').map((line) => line.split('\t')[0].trim() || null);
+	const lines = text
+		.replace(/\r/g, '')
+		.split('\n')
+		.map((line) => line.split('\t')[0].trim() || null);
 	while (lines.length && lines[lines.length - 1] === null) lines.pop();
 	return lines;
 }

@@ -19,10 +19,34 @@ export interface QuantityFigures {
 
 /** Names, units and the floor below which a difference does not matter (default). */
 export const QUANTITY_FIGURES: Record<Quantity, QuantityFigures> = {
-	restVoltage: { label: 'rest voltage', unit: 'V', decimals: 3, factors: { v: 1, mv: 0.001 }, floor: { amount: 0.008, relative: false } },
-	acResistance: { label: 'AC resistance', unit: 'mΩ', decimals: 3, factors: { mohm: 1, mω: 1, uohm: 0.001, uω: 0.001, ohm: 1000, ω: 1000 }, floor: { amount: 0.08, relative: true } },
-	temperature: { label: 'temperature', unit: '°C', decimals: 1, factors: { c: 1, '°c': 1 }, floor: { amount: 5, relative: false } },
-	mass: { label: 'mass', unit: 'kg', decimals: 3, factors: { kg: 1, g: 0.001, lb: 0.45359237 }, floor: { amount: 0.005, relative: true } }
+	restVoltage: {
+		label: 'rest voltage',
+		unit: 'V',
+		decimals: 3,
+		factors: { v: 1, mv: 0.001 },
+		floor: { amount: 0.008, relative: false }
+	},
+	acResistance: {
+		label: 'AC resistance',
+		unit: 'mΩ',
+		decimals: 3,
+		factors: { mohm: 1, mω: 1, uohm: 0.001, uω: 0.001, ohm: 1000, ω: 1000 },
+		floor: { amount: 0.08, relative: true }
+	},
+	temperature: {
+		label: 'temperature',
+		unit: '°C',
+		decimals: 1,
+		factors: { c: 1, '°c': 1 },
+		floor: { amount: 5, relative: false }
+	},
+	mass: {
+		label: 'mass',
+		unit: 'kg',
+		decimals: 3,
+		factors: { kg: 1, g: 0.001, lb: 0.45359237 },
+		floor: { amount: 0.005, relative: true }
+	}
 };
 
 /** Quantities a person may read in US units, and which conversion that is. */
@@ -41,12 +65,18 @@ export function shownValue(value: number, quantity: Quantity, units: Settings['u
 }
 
 /** The range a first reading may lie in without a question, in the quantity's unit. */
-export function plausibleRange(quantity: Quantity, chemistry: Chemistry, expected: { acResistanceMohm: number | null; massKg: number | null }): readonly [number, number] {
+export function plausibleRange(
+	quantity: Quantity,
+	chemistry: Chemistry,
+	expected: { acResistanceMohm: number | null; massKg: number | null }
+): readonly [number, number] {
 	switch (quantity) {
 		case 'restVoltage':
 			return CHEMISTRY_FIGURES[chemistry].plausibleRestV;
 		case 'acResistance':
-			return expected.acResistanceMohm === null ? [0.05, 20] : [expected.acResistanceMohm * 0.4, expected.acResistanceMohm * 4];
+			return expected.acResistanceMohm === null
+				? [0.05, 20]
+				: [expected.acResistanceMohm * 0.4, expected.acResistanceMohm * 4];
 		case 'temperature':
 			return [-10, 45];
 		case 'mass':

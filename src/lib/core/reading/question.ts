@@ -38,9 +38,17 @@ export function questionReading(
 	const fits = (v: number) => v >= low && v <= high;
 	const show = (v: number) => `${Number(v.toPrecision(6)).toFixed(decimals)} ${unit}`;
 	if (value < 0 && quantity !== 'temperature')
-		return { code: 'sign', text: `${show(value)}: leads reversed, or polarity printed wrong? Meter the terminals before going on.`, suggestion: fits(-value) ? -value : null };
+		return {
+			code: 'sign',
+			text: `${show(value)}: leads reversed, or polarity printed wrong? Meter the terminals before going on.`,
+			suggestion: fits(-value) ? -value : null
+		};
 	const centre = neighbours.length >= 3 ? median(neighbours) : null;
-	const oddAmongNeighbours = centre !== null && centre > 0 && quantity !== 'temperature' && (value > centre * NEIGHBOUR_FACTOR || value < centre / NEIGHBOUR_FACTOR);
+	const oddAmongNeighbours =
+		centre !== null &&
+		centre > 0 &&
+		quantity !== 'temperature' &&
+		(value > centre * NEIGHBOUR_FACTOR || value < centre / NEIGHBOUR_FACTOR);
 	if (fits(value) && !oddAmongNeighbours) return null;
 	const slip = SLIPS.find(({ factor }) => {
 		const moved = value * factor;
@@ -50,6 +58,15 @@ export function questionReading(
 		const suggestion = Number((value * slip.factor).toPrecision(6));
 		return { code: slip.code, text: `${show(suggestion)} or ${show(value)}? It looks like ${slip.why}.`, suggestion };
 	}
-	if (!fits(value)) return { code: 'range', text: `${show(value)} lies outside ${show(low)} to ${show(high)} for a ${label}. Read it again.`, suggestion: null };
-	return { code: 'neighbours', text: `${show(value)} is far from the others (${show(centre!)}). Read it again.`, suggestion: null };
+	if (!fits(value))
+		return {
+			code: 'range',
+			text: `${show(value)} lies outside ${show(low)} to ${show(high)} for a ${label}. Read it again.`,
+			suggestion: null
+		};
+	return {
+		code: 'neighbours',
+		text: `${show(value)} is far from the others (${show(centre!)}). Read it again.`,
+		suggestion: null
+	};
 }

@@ -1,6 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { ASSUMED_METER, benchMeters, findOutliers, judgeDelivery, meterSd, parseReading, questionReading, shownUnit, shownValue, splitPastedColumn, type ArrivedCell, type DeliveryContext } from '.';
+import {
+	ASSUMED_METER,
+	benchMeters,
+	findOutliers,
+	judgeDelivery,
+	meterSd,
+	parseReading,
+	questionReading,
+	shownUnit,
+	shownValue,
+	splitPastedColumn,
+	type ArrivedCell,
+	type DeliveryContext
+} from '.';
 
 describe('typed readings', () => {
 	it.each([
@@ -19,7 +32,8 @@ describe('typed readings', () => {
 		expect([shownUnit('restVoltage', 'us'), shownValue(3.3, 'restVoltage', 'us')]).toEqual(['V', 3.3]);
 		expect(parseReading('9.04 lb', 'mass').value).toBeCloseTo(4.1, 2);
 	});
-	it('keeps what was typed', () => expect(parseReading(' 3,298 V ', 'restVoltage')).toMatchObject({ rawText: '3,298 V', rawUnit: 'V' }));
+	it('keeps what was typed', () =>
+		expect(parseReading(' 3,298 V ', 'restVoltage')).toMatchObject({ rawText: '3,298 V', rawUnit: 'V' }));
 	it('refuses words and another unit, and says what it wants', () => {
 		expect(() => parseReading('three', 'restVoltage')).toThrow(/number like 3\.298, got "three"/);
 		expect(() => parseReading('3 kg', 'restVoltage')).toThrow(/is in V, got "kg"/);
@@ -39,22 +53,33 @@ describe('questions', () => {
 	});
 	it('knows millivolts, ohms for milliohms, and a reversed lead', () => {
 		expect(questionReading(3298, 'restVoltage', 'LFP', neighbours)).toMatchObject({ code: 'unit', suggestion: 3.298 });
-		expect(questionReading(0.00018, 'acResistance', 'LFP', [], { acResistanceMohm: 0.18, massKg: null })).toMatchObject({ code: 'unit', suggestion: 0.18 });
+		expect(questionReading(0.00018, 'acResistance', 'LFP', [], { acResistanceMohm: 0.18, massKg: null })).toMatchObject(
+			{ code: 'unit', suggestion: 0.18 }
+		);
 		expect(questionReading(-3.29, 'restVoltage', 'LFP', neighbours)).toMatchObject({ code: 'sign', suggestion: 3.29 });
 	});
 	it('lets an ordinary value and a genuine outlier through', () => {
 		expect(questionReading(3.298, 'restVoltage', 'LFP', neighbours)).toBeNull();
 		expect(questionReading(3.1, 'restVoltage', 'LFP', neighbours)).toBeNull();
 	});
-	it('asks without a guess when nothing fits', () => expect(questionReading(5.5, 'restVoltage', 'LFP', neighbours)).toMatchObject({ code: 'range', suggestion: null }));
+	it('asks without a guess when nothing fits', () =>
+		expect(questionReading(5.5, 'restVoltage', 'LFP', neighbours)).toMatchObject({ code: 'range', suggestion: null }));
 });
 
 describe('meter', () => {
 	it('takes ±(0.1 % + 2 mV) at 3 V as uniform: 5 mV / √3', () => {
-		expect(meterSd({ percentOfReading: 0.1, countsValue: 0.002, repeatability: null }, 3)).toBeCloseTo(0.005 / Math.sqrt(3), 12);
+		expect(meterSd({ percentOfReading: 0.1, countsValue: 0.002, repeatability: null }, 3)).toBeCloseTo(
+			0.005 / Math.sqrt(3),
+			12
+		);
 	});
 	it('takes what a person says of their meters', () => {
-		const meters = benchMeters({ voltMeterPercent: 0.5, voltMeterCountsMv: 10, ohmMeterPercent: 2, ohmMeterCountsMohm: 0.01 });
+		const meters = benchMeters({
+			voltMeterPercent: 0.5,
+			voltMeterCountsMv: 10,
+			ohmMeterPercent: 2,
+			ohmMeterCountsMohm: 0.01
+		});
 		expect(meterSd(meters.restVoltage, 3.2)).toBeCloseTo(0.026 / Math.sqrt(3), 12);
 		expect(meters.acResistance.countsValue).toBe(0.01);
 	});
@@ -95,8 +120,19 @@ describe('outliers', () => {
 });
 
 describe('verdicts on a delivery', () => {
-	const context: DeliveryContext = { chemistry: 'LFP', voltageMeter: ASSUMED_METER.restVoltage, resistanceMeter: ASSUMED_METER.acResistance, restS: 86400, ratedResistanceMohm: 0.18 };
-	const cell = (id: number, restVoltageV: number | null, acResistanceMohm: number | null): ArrivedCell => ({ id, label: `H-${id}`, restVoltageV, acResistanceMohm });
+	const context: DeliveryContext = {
+		chemistry: 'LFP',
+		voltageMeter: ASSUMED_METER.restVoltage,
+		resistanceMeter: ASSUMED_METER.acResistance,
+		restS: 86400,
+		ratedResistanceMohm: 0.18
+	};
+	const cell = (id: number, restVoltageV: number | null, acResistanceMohm: number | null): ArrivedCell => ({
+		id,
+		label: `H-${id}`,
+		restVoltageV,
+		acResistanceMohm
+	});
 	const ordinary = [1, 2, 3, 4, 5, 6].map((id) => cell(id, 3.294 + id / 10000, 0.178 + id / 10000));
 	it('is calm about ordinary cells but claims no charge on the plateau', () => {
 		const { verdicts, socByCell } = judgeDelivery(ordinary, context);
@@ -104,13 +140,21 @@ describe('verdicts on a delivery', () => {
 		expect(socByCell[1].highFraction - socByCell[1].lowFraction).toBeGreaterThan(0.15);
 	});
 	it('names the low cell, the resistive cell and the missing one', () => {
-		const { verdicts } = judgeDelivery([...ordinary, cell(7, 3.253, 0.18), cell(8, 3.294, 0.24), cell(9, null, null)], context);
+		const { verdicts } = judgeDelivery(
+			[...ordinary, cell(7, 3.253, 0.18), cell(8, 3.294, 0.24), cell(9, null, null)],
+			context
+		);
 		expect(verdicts.filter((v) => v.cellIds.includes(7)).map((v) => v.code)).toEqual(['voltage-outlier']);
 		expect(verdicts.filter((v) => v.cellIds.includes(8)).map((v) => v.code)).toEqual(['resistance-outlier']);
 		expect(verdicts.find((v) => v.code === 'not-read')).toMatchObject({ cellIds: [9], next: 'Read H-9 next.' });
 	});
 	it('stops at a deep-discharged cell', () => {
-		expect(judgeDelivery([...ordinary, cell(7, 1.9, 0.2)], context).verdicts[0]).toMatchObject({ code: 'deep-discharged', warmth: 'stop', cellIds: [7] });
+		expect(judgeDelivery([...ordinary, cell(7, 1.9, 0.2)], context).verdicts[0]).toMatchObject({
+			code: 'deep-discharged',
+			warmth: 'stop',
+			cellIds: [7]
+		});
 	});
-	it('asks for cells when there are none', () => expect(judgeDelivery([], context).verdicts[0].title).toBe('No cells yet'));
+	it('asks for cells when there are none', () =>
+		expect(judgeDelivery([], context).verdicts[0].title).toBe('No cells yet'));
 });

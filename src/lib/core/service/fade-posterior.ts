@@ -10,7 +10,11 @@ export interface FadeObservation {
 }
 
 /** Prior mean and sd of q0 (fraction), a (/√year, ≥ 0) and b (/EFC, ≥ 0): typical of published LFP ageing (default). */
-export const FADE_PRIOR = { q0: { mean: 1.02, sd: 0.03 }, a: { mean: 0.015, sd: 0.01 }, b: { mean: 4e-5, sd: 2.5e-5 } } as const;
+export const FADE_PRIOR = {
+	q0: { mean: 1.02, sd: 0.03 },
+	a: { mean: 0.015, sd: 0.01 },
+	b: { mean: 4e-5, sd: 2.5e-5 }
+} as const;
 
 /** Weighted draws from the posterior of q0, a and b; weights sum to 1. */
 export interface FadePosterior {
@@ -48,7 +52,10 @@ export function fadePosterior(ratedAh: number, observations: readonly FadeObserv
 }
 
 /** Sequential (Kalman) update of the normal prior, one observation at a time: no matrix is inverted. */
-function normalPosterior(ratedAh: number, observations: readonly FadeObservation[]): { mean: Triple; covariance: Matrix3 } {
+function normalPosterior(
+	ratedAh: number,
+	observations: readonly FadeObservation[]
+): { mean: Triple; covariance: Matrix3 } {
 	let mean: Triple = [FADE_PRIOR.q0.mean, FADE_PRIOR.a.mean, FADE_PRIOR.b.mean];
 	let covariance: Matrix3 = [
 		[FADE_PRIOR.q0.sd ** 2, 0, 0],
@@ -84,7 +91,12 @@ function truncated(mean: Triple, covariance: Matrix3): FadePosterior {
 	// Where the density has fallen as far below its largest allowed value as REACH_SDS below a free mode.
 	const high = mean[1] > 0 ? mean[1] + REACH_SDS * sdA : mean[1] + Math.hypot(mean[1], REACH_SDS * sdA);
 	const count = POINTS.a * POINTS.b * POINTS.q0;
-	const draws: FadePosterior = { q0: new Float64Array(count), a: new Float64Array(count), b: new Float64Array(count), weight: new Float64Array(count) };
+	const draws: FadePosterior = {
+		q0: new Float64Array(count),
+		a: new Float64Array(count),
+		b: new Float64Array(count),
+		weight: new Float64Array(count)
+	};
 	let n = 0;
 	for (let i = 0; i < POINTS.a; i++) {
 		const a = low + ((high - low) * (i + 0.5)) / POINTS.a;
@@ -121,13 +133,20 @@ function logNormalCdf(z: number): number {
 /** Regression of q0 on a and b, and its residual sd, from the covariance of (q0, a, b). */
 function conditionalOfQ0(c: Matrix3): { slopes: [number, number]; sdQ: number } {
 	const det = c[1][1] * c[2][2] - c[1][2] * c[1][2];
-	const slopes: [number, number] = [(c[0][1] * c[2][2] - c[0][2] * c[1][2]) / det, (c[0][2] * c[1][1] - c[0][1] * c[1][2]) / det];
+	const slopes: [number, number] = [
+		(c[0][1] * c[2][2] - c[0][2] * c[1][2]) / det,
+		(c[0][2] * c[1][1] - c[0][1] * c[1][2]) / det
+	];
 	const variance = c[0][0] - slopes[0] * c[0][1] - slopes[1] * c[0][2];
 	return { slopes, sdQ: Math.sqrt(Math.max(1e-14, requireFinite(variance, 'covariance'))) };
 }
 
 /** Weighted quantiles of values; weights sum to 1, probabilities rising. */
-export function weightedQuantiles(values: Float64Array, weight: Float64Array, probabilities: readonly number[]): number[] {
+export function weightedQuantiles(
+	values: Float64Array,
+	weight: Float64Array,
+	probabilities: readonly number[]
+): number[] {
 	const order = Uint32Array.from(values.keys()).sort((i, j) => values[i] - values[j]);
 	const found: number[] = [];
 	let sum = 0;

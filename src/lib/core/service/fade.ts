@@ -1,5 +1,11 @@
 import { CoreError, requireNotNegative, requirePositive } from '../shared';
-import { FADE_PRIOR, fadePosterior, weightedQuantiles, type FadeObservation, type FadePosterior } from './fade-posterior';
+import {
+	FADE_PRIOR,
+	fadePosterior,
+	weightedQuantiles,
+	type FadeObservation,
+	type FadePosterior
+} from './fade-posterior';
 
 export interface FadeInput {
 	ratedAh: number;
@@ -27,7 +33,13 @@ export interface FadeProjection {
 	curve: FadePoint[];
 	/** Age at which the end is passed; {@link HORIZON_YEARS} means later than that. */
 	endAgeYears: { low95: number; median: number; high95: number };
-	posterior: { q0: ParameterSummary; a: ParameterSummary; b: ParameterSummary; observations: number; mostlyPrior: boolean };
+	posterior: {
+		q0: ParameterSummary;
+		a: ParameterSummary;
+		b: ParameterSummary;
+		observations: number;
+		mostlyPrior: boolean;
+	};
 }
 
 /** The projection looks this far and no further: beyond, other things end a bank. */
@@ -55,12 +67,21 @@ function efcAt(input: FadeInput): (ageYears: number) => number {
  * @throws CoreError `end-fraction` outside 0..1, and those of `fadePosterior`
  */
 export function projectFade(input: FadeInput): FadeProjection {
-	if (!(input.endFraction > 0 && input.endFraction < 1)) throw new CoreError('end-fraction', 'endFraction', `endFraction requires a fraction between 0 and 1, got ${input.endFraction}`);
+	if (!(input.endFraction > 0 && input.endFraction < 1))
+		throw new CoreError(
+			'end-fraction',
+			'endFraction',
+			`endFraction requires a fraction between 0 and 1, got ${input.endFraction}`
+		);
 	requireNotNegative(input.efcPerYear, 'efcPerYear');
 	requirePositive(input.ratedAh, 'ratedAh');
 	const draws = fadePosterior(input.ratedAh, input.observations);
 	const efc = efcAt(input);
-	const [low95, median, high95] = weightedQuantiles(endAges(draws, efc, input.endFraction), draws.weight, [0.025, 0.5, 0.975]);
+	const [low95, median, high95] = weightedQuantiles(
+		endAges(draws, efc, input.endFraction),
+		draws.weight,
+		[0.025, 0.5, 0.975]
+	);
 	const lastAge = Math.max(0, ...input.observations.map((o) => o.ageYears));
 	const until = Math.min(HORIZON_YEARS, Math.max(SHORTEST_CURVE_YEARS, lastAge * 1.5, median * 1.1));
 	const curve = Array.from({ length: CURVE_POINTS + 1 }, (_, i) => fadePoint(draws, efc, (until * i) / CURVE_POINTS));

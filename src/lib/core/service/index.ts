@@ -1,4 +1,19 @@
 export { HORIZON_YEARS, projectFade, type FadeInput, type FadePoint, type FadeProjection } from './fade';
-export { FADE_PRIOR, fadePosterior, weightedQuantiles, type FadeObservation, type FadePosterior } from './fade-posterior';
+export {
+	FADE_PRIOR,
+	fadePosterior,
+	weightedQuantiles,
+	type FadeObservation,
+	type FadePosterior
+} from './fade-posterior';
 export { judgeFade } from './judge-fade';
-export { CHECK_CONTEXTS, driftSlopes, judgeCheck, type BatteryContext, type CheckContext, type CheckJudgement, type DatedDrift, type ServiceCheck } from './service-check';
+export {
+	CHECK_CONTEXTS,
+	driftSlopes,
+	judgeCheck,
+	type BatteryContext,
+	type CheckContext,
+	type CheckJudgement,
+	type DatedDrift,
+	type ServiceCheck
+} from './service-check';

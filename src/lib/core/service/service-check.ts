@@ -48,7 +48,12 @@ export function judgeCheck(check: ServiceCheck, battery: BatteryContext): CheckJ
 	requireFinite(check.currentA, 'currentA');
 	const read = check.groupVoltagesV.filter((v): v is number => v !== null);
 	read.forEach((v, i) => requireFinite(v, `groupVoltagesV.${i}`));
-	if (read.length < 2) throw new CoreError('no-readings', 'groupVoltagesV', `groupVoltagesV requires two or more read groups, got ${read.length}`);
+	if (read.length < 2)
+		throw new CoreError(
+			'no-readings',
+			'groupVoltagesV',
+			`groupVoltagesV requires two or more read groups, got ${read.length}`
+		);
 	const reason = wrongContext(check, read, battery);
 	if (reason !== null) return notJudged(check, reason);
 	return judged(check, battery);
@@ -61,16 +66,23 @@ function wrongContext(check: ServiceCheck, read: readonly number[], battery: Bat
 	const amps = `${Math.abs(check.currentA).toFixed(1)} A`;
 	switch (check.context) {
 		case 'load':
-			return rate < LOAD_C_RATE ? `Marked as under load, but only ${amps} flowed; neither charge nor joints show. Kept, not judged.` : 'Under load the voltages hold resistance as well as charge. Kept for comparison with a reading at rest; drift is not judged.';
+			return rate < LOAD_C_RATE
+				? `Marked as under load, but only ${amps} flowed; neither charge nor joints show. Kept, not judged.`
+				: 'Under load the voltages hold resistance as well as charge. Kept for comparison with a reading at rest; drift is not judged.';
 		case 'rest':
 			if (rate > REST_C_RATE) return `Marked as at rest, but ${amps} flowed. Kept, not judged.`;
 			return 'At rest on the plateau groups a third apart in charge read alike within millivolts. Kept, not judged: read them full.';
 		case 'full':
-			if (rate > TAIL_C_RATE) return `Marked as full, but ${amps} still flowed. Read again when the current is below the tail.`;
-			return Math.max(...socs) < FULL_SOC ? `Marked as full, but the highest group is at ${Math.max(...read).toFixed(3)} V: on the plateau it cannot show drift. Kept, not judged.` : null;
+			if (rate > TAIL_C_RATE)
+				return `Marked as full, but ${amps} still flowed. Read again when the current is below the tail.`;
+			return Math.max(...socs) < FULL_SOC
+				? `Marked as full, but the highest group is at ${Math.max(...read).toFixed(3)} V: on the plateau it cannot show drift. Kept, not judged.`
+				: null;
 		case 'empty':
 			if (rate > TAIL_C_RATE) return `Marked as empty, but ${amps} flowed. Read again at rest.`;
-			return Math.min(...socs) > EMPTY_SOC ? `Marked as empty, but the lowest group is at ${Math.min(...read).toFixed(3)} V: on the plateau it cannot show drift. Kept, not judged.` : null;
+			return Math.min(...socs) > EMPTY_SOC
+				? `Marked as empty, but the lowest group is at ${Math.min(...read).toFixed(3)} V: on the plateau it cannot show drift. Kept, not judged.`
+				: null;
 	}
 }
 
@@ -79,7 +91,18 @@ function notJudged(check: ServiceCheck, reason: string): CheckJudgement {
 		judged: false,
 		reason,
 		driftAh: check.groupVoltagesV.map(() => null),
-		verdicts: [{ code: 'check-not-judged', warmth: 'calm', title: 'Kept, not judged', finding: reason, doubt: null, rule: 'A reading is judged only in a context that can answer.', next: 'Read the groups at the end of a full charge.', cellIds: [] }]
+		verdicts: [
+			{
+				code: 'check-not-judged',
+				warmth: 'calm',
+				title: 'Kept, not judged',
+				finding: reason,
+				doubt: null,
+				rule: 'A reading is judged only in a context that can answer.',
+				next: 'Read the groups at the end of a full charge.',
+				cellIds: []
+			}
+		]
 	};
 }
 
@@ -92,18 +115,33 @@ function judged(check: ServiceCheck, battery: BatteryContext): CheckJudgement {
 		return (soc - others.reduce((a, b) => a + b, 0) / others.length) * battery.groupAh;
 	});
 	const sdAh = driftDoubtAh(check, battery);
-	return { judged: true, reason: `Read ${check.context}: the curve is steep enough to tell charge.`, driftAh, verdicts: [driftVerdict(check, battery, driftAh, sdAh)] };
+	return {
+		judged: true,
+		reason: `Read ${check.context}: the curve is steep enough to tell charge.`,
+		driftAh,
+		verdicts: [driftVerdict(check, battery, driftAh, sdAh)]
+	};
 }
 
 /** Doubt of one drift: the meter over the slope at the flattest group read. */
 function driftDoubtAh(check: ServiceCheck, battery: BatteryContext): number {
 	const curve = restVoltageCurve(battery.chemistry);
-	const flattest = Math.min(...check.groupVoltagesV.filter((v): v is number => v !== null).map((v) => curve.slopeAt(curve.xOf(v))));
+	const flattest = Math.min(
+		...check.groupVoltagesV.filter((v): v is number => v !== null).map((v) => curve.slopeAt(curve.xOf(v)))
+	);
 	return (battery.meterSdV / Math.max(flattest, 0.02)) * battery.groupAh;
 }
 
-function driftVerdict(check: ServiceCheck, battery: BatteryContext, driftAh: readonly (number | null)[], sdAh: number): Verdict {
-	const worst = driftAh.reduce<number>((best, d, i) => (d !== null && (best < 0 || Math.abs(d) > Math.abs(driftAh[best]!)) ? i : best), -1);
+function driftVerdict(
+	check: ServiceCheck,
+	battery: BatteryContext,
+	driftAh: readonly (number | null)[],
+	sdAh: number
+): Verdict {
+	const worst = driftAh.reduce<number>(
+		(best, d, i) => (d !== null && (best < 0 || Math.abs(d) > Math.abs(driftAh[best]!)) ? i : best),
+		-1
+	);
 	const amount = driftAh[worst]!;
 	const limit = LOOK_SHARE * battery.groupAh;
 	const apart = Math.abs(amount) > limit;
@@ -112,11 +150,17 @@ function driftVerdict(check: ServiceCheck, battery: BatteryContext, driftAh: rea
 	return {
 		code: !sure && apart ? 'drift-unsure' : apart ? 'drift' : 'no-drift',
 		warmth: apart ? (sure ? 'look' : 'open') : 'calm',
-		title: apart ? `Group ${worst + 1} is ${Math.abs(amount).toFixed(1)} Ah ${amount < 0 ? 'behind' : 'ahead'} ${where}` : `The groups are together ${where}`,
+		title: apart
+			? `Group ${worst + 1} is ${Math.abs(amount).toFixed(1)} Ah ${amount < 0 ? 'behind' : 'ahead'} ${where}`
+			: `The groups are together ${where}`,
 		finding: `Furthest from the mean of the others: group ${worst + 1}, ${Math.abs(amount).toFixed(1)} Ah ${amount < 0 ? 'behind' : 'ahead'}.`,
 		doubt: `± ${sdAh.toFixed(1)} Ah from the meter${sure ? '' : ': too near the limit to be sure'}.`,
 		rule: `Look above ${LOOK_SHARE * 100} % of a group, ${limit.toFixed(1)} Ah (default).`,
-		next: apart ? (sure ? 'Let the balancer work at the top for a week, then check again.' : 'Read again with a finer meter at the end of the next full charge.') : null,
+		next: apart
+			? sure
+				? 'Let the balancer work at the top for a week, then check again.'
+				: 'Read again with a finer meter at the end of the next full charge.'
+			: null,
 		cellIds: []
 	};
 }

@@ -1,11 +1,25 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { normalDraw, seededRandom } from '../shared';
-import { driftSlopes, fadePosterior, judgeCheck, judgeFade, projectFade, weightedQuantiles, type FadeObservation } from '.';
+import {
+	driftSlopes,
+	fadePosterior,
+	judgeCheck,
+	judgeFade,
+	projectFade,
+	weightedQuantiles,
+	type FadeObservation
+} from '.';
 
 const weightedMean = (values: Float64Array, weight: Float64Array) => values.reduce((s, v, i) => s + v * weight[i], 0);
 const truth = (age: number, efc: number) => 230 * (1.01 - 0.02 * Math.sqrt(age) - 5e-5 * efc);
-const sixYears = (sdAh: number): FadeObservation[] => [0, 1, 2, 3, 4, 5, 6].map((ageYears) => ({ ageYears, efc: 120 * ageYears, capacityAh: truth(ageYears, 120 * ageYears), sdAh }));
+const sixYears = (sdAh: number): FadeObservation[] =>
+	[0, 1, 2, 3, 4, 5, 6].map((ageYears) => ({
+		ageYears,
+		efc: 120 * ageYears,
+		capacityAh: truth(ageYears, 120 * ageYears),
+		sdAh
+	}));
 
 describe('fade posterior', () => {
 	it('without data is the truncated prior: a ~ N(0.015, 0.010) above 0 has mean 0.01639', () => {
@@ -26,7 +40,13 @@ describe('fade posterior', () => {
 			const a = normalDraw(random, 0.015, 0.01);
 			const b = normalDraw(random, 4e-5, 2.5e-5);
 			if (a < 0 || b < 0) continue;
-			const weight = Math.exp(-0.5 * observations.reduce((s, o) => s + (((q0 - a * Math.sqrt(o.ageYears) - b * o.efc) * 230 - o.capacityAh) / o.sdAh) ** 2, 0));
+			const weight = Math.exp(
+				-0.5 *
+					observations.reduce(
+						(s, o) => s + (((q0 - a * Math.sqrt(o.ageYears) - b * o.efc) * 230 - o.capacityAh) / o.sdAh) ** 2,
+						0
+					)
+			);
 			total += weight;
 			[q0, a, b].forEach((v, i) => (sums[i] += v * weight));
 		}
@@ -55,32 +75,56 @@ describe('fade projection', () => {
 		expect(fine.posterior.mostlyPrior).toBe(false);
 	});
 	it('says that one point is almost all prior', () => {
-		const projection = projectFade({ ratedAh: 230, endFraction: 0.8, observations: sixYears(3).slice(0, 1), efcPerYear: 120 });
+		const projection = projectFade({
+			ratedAh: 230,
+			endFraction: 0.8,
+			observations: sixYears(3).slice(0, 1),
+			efcPerYear: 120
+		});
 		expect(projection.posterior.mostlyPrior).toBe(true);
 		expect(judgeFade(projection, 0.8, 0).doubt).toContain('typical of such cells');
 	});
 	it('always falls with age, mean within its band, end ages ordered', () => {
 		fc.assert(
-			fc.property(fc.array(fc.record({ ageYears: fc.double({ min: 0, max: 15, noNaN: true }), efc: fc.double({ min: 0, max: 3000, noNaN: true }), capacityAh: fc.double({ min: 120, max: 260, noNaN: true }), sdAh: fc.double({ min: 1, max: 10, noNaN: true }) }), { maxLength: 6 }), fc.double({ min: 0, max: 400, noNaN: true }), (raw, efcPerYear) => {
-				const ages = raw.map((o) => o.ageYears).sort((a, b) => a - b);
-				const cycles = raw.map((o) => o.efc).sort((a, b) => a - b);
-				const observations = raw.map((o, i) => ({ ...o, ageYears: ages[i], efc: cycles[i] }));
-				const { curve, endAgeYears } = projectFade({ ratedAh: 230, endFraction: 0.7, observations, efcPerYear });
-				curve.forEach((p, i) => {
-					expect(Number.isFinite(p.mean) && p.low95 <= p.high95).toBe(true);
-					if (i > 0) expect(p.mean).toBeLessThanOrEqual(curve[i - 1].mean + 1e-9);
-				});
-				expect(endAgeYears.low95).toBeLessThanOrEqual(endAgeYears.median);
-				expect(endAgeYears.median).toBeLessThanOrEqual(endAgeYears.high95);
-			}),
+			fc.property(
+				fc.array(
+					fc.record({
+						ageYears: fc.double({ min: 0, max: 15, noNaN: true }),
+						efc: fc.double({ min: 0, max: 3000, noNaN: true }),
+						capacityAh: fc.double({ min: 120, max: 260, noNaN: true }),
+						sdAh: fc.double({ min: 1, max: 10, noNaN: true })
+					}),
+					{ maxLength: 6 }
+				),
+				fc.double({ min: 0, max: 400, noNaN: true }),
+				(raw, efcPerYear) => {
+					const ages = raw.map((o) => o.ageYears).sort((a, b) => a - b);
+					const cycles = raw.map((o) => o.efc).sort((a, b) => a - b);
+					const observations = raw.map((o, i) => ({ ...o, ageYears: ages[i], efc: cycles[i] }));
+					const { curve, endAgeYears } = projectFade({ ratedAh: 230, endFraction: 0.7, observations, efcPerYear });
+					curve.forEach((p, i) => {
+						expect(Number.isFinite(p.mean) && p.low95 <= p.high95).toBe(true);
+						if (i > 0) expect(p.mean).toBeLessThanOrEqual(curve[i - 1].mean + 1e-9);
+					});
+					expect(endAgeYears.low95).toBeLessThanOrEqual(endAgeYears.median);
+					expect(endAgeYears.median).toBeLessThanOrEqual(endAgeYears.high95);
+				}
+			),
 			{ numRuns: 15 }
 		);
 	});
 	it('refuses an end of 80 and an observation without doubt', () => {
-		expect(() => projectFade({ ratedAh: 230, endFraction: 80, observations: [], efcPerYear: 100 })).toThrow(/between 0 and 1, got 80/);
-		expect(() => fadePosterior(230, [{ ageYears: 1, efc: 1, capacityAh: 220, sdAh: 0 }])).toThrow(/observations\.0\.sdAh/);
+		expect(() => projectFade({ ratedAh: 230, endFraction: 80, observations: [], efcPerYear: 100 })).toThrow(
+			/between 0 and 1, got 80/
+		);
+		expect(() => fadePosterior(230, [{ ageYears: 1, efc: 1, capacityAh: 220, sdAh: 0 }])).toThrow(
+			/observations\.0\.sdAh/
+		);
 	});
-	it('takes weighted quantiles of unordered values', () => expect(weightedQuantiles(Float64Array.of(3, 1, 2), Float64Array.of(0.2, 0.5, 0.3), [0.1, 0.6, 0.99])).toEqual([1, 2, 3]));
+	it('takes weighted quantiles of unordered values', () =>
+		expect(weightedQuantiles(Float64Array.of(3, 1, 2), Float64Array.of(0.2, 0.5, 0.3), [0.1, 0.6, 0.99])).toEqual([
+			1, 2, 3
+		]));
 });
 
 describe('service checks', () => {
@@ -94,7 +138,11 @@ describe('service checks', () => {
 	it('names the group that lags beyond a percent', () => {
 		const judged = judgeCheck({ context: 'full', currentA: 3, groupVoltagesV: [3.46, 3.347, 3.46, 3.46] }, battery);
 		expect(judged.driftAh[1]).toBeCloseTo(-4, 6);
-		expect(judged.verdicts[0]).toMatchObject({ code: 'drift', warmth: 'look', title: 'Group 2 is 4.0 Ah behind at the top' });
+		expect(judged.verdicts[0]).toMatchObject({
+			code: 'drift',
+			warmth: 'look',
+			title: 'Group 2 is 4.0 Ah behind at the top'
+		});
 	});
 	it.each([
 		['full', 2, [3.334, 3.335], /on the plateau/],
@@ -109,10 +157,22 @@ describe('service checks', () => {
 		expect(judged.reason).toMatch(why);
 	});
 	it('skips a group that was not read and needs two', () => {
-		expect(judgeCheck({ context: 'empty', currentA: 0, groupVoltagesV: [3.0, null, 2.93] }, battery).driftAh[1]).toBeNull();
-		expect(() => judgeCheck({ context: 'full', currentA: 0, groupVoltagesV: [3.4, null] }, battery)).toThrow(/two or more read groups, got 1/);
+		expect(
+			judgeCheck({ context: 'empty', currentA: 0, groupVoltagesV: [3.0, null, 2.93] }, battery).driftAh[1]
+		).toBeNull();
+		expect(() => judgeCheck({ context: 'full', currentA: 0, groupVoltagesV: [3.4, null] }, battery)).toThrow(
+			/two or more read groups, got 1/
+		);
 	});
 	it('gives the slope of drift in Ah a month', () => {
-		expect(driftSlopes([{ ageYears: 0, driftAh: [0, null] }, { ageYears: 1, driftAh: [-6, 1] }], 2)).toEqual([-0.5, null]);
+		expect(
+			driftSlopes(
+				[
+					{ ageYears: 0, driftAh: [0, null] },
+					{ ageYears: 1, driftAh: [-6, 1] }
+				],
+				2
+			)
+		).toEqual([-0.5, null]);
 	});
 });

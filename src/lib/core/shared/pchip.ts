@@ -17,10 +17,19 @@ export interface MonotoneCurve {
  * @param slopeBelow slope of the straight line left of the first point; @param slopeAbove right of the last
  * @throws CoreError `curve-points`
  */
-export function monotoneCurve(xs: readonly number[], ys: readonly number[], slopeBelow: number, slopeAbove: number): MonotoneCurve {
+export function monotoneCurve(
+	xs: readonly number[],
+	ys: readonly number[],
+	slopeBelow: number,
+	slopeAbove: number
+): MonotoneCurve {
 	const n = xs.length;
 	if (n < 2 || ys.length !== n || xs.some((x, i) => i > 0 && !(x > xs[i - 1])))
-		throw new CoreError('curve-points', 'xs', `xs requires 2 or more rising values with as many ys, got ${n} and ${ys.length}`);
+		throw new CoreError(
+			'curve-points',
+			'xs',
+			`xs requires 2 or more rising values with as many ys, got ${n} and ${ys.length}`
+		);
 	const slopes = pointSlopes(xs, ys);
 	const segmentOf = (x: number) => {
 		let low = 0;
@@ -39,7 +48,9 @@ export function monotoneCurve(xs: readonly number[], ys: readonly number[], slop
 		const h = xs[i + 1] - xs[i];
 		const t = (x - xs[i]) / h;
 		const u = 1 - t;
-		return ys[i] * u * u * (1 + 2 * t) + ys[i + 1] * t * t * (3 - 2 * t) + h * t * u * (slopes[i] * u - slopes[i + 1] * t);
+		return (
+			ys[i] * u * u * (1 + 2 * t) + ys[i + 1] * t * t * (3 - 2 * t) + h * t * u * (slopes[i] * u - slopes[i + 1] * t)
+		);
 	};
 	const slopeAt = (x: number) => {
 		if (x <= xs[0]) return slopeBelow;
@@ -47,7 +58,9 @@ export function monotoneCurve(xs: readonly number[], ys: readonly number[], slop
 		const i = segmentOf(x);
 		const h = xs[i + 1] - xs[i];
 		const t = (x - xs[i]) / h;
-		return (6 * t * (1 - t) * (ys[i + 1] - ys[i])) / h + slopes[i] * (1 - t) * (1 - 3 * t) + slopes[i + 1] * t * (3 * t - 2);
+		return (
+			(6 * t * (1 - t) * (ys[i + 1] - ys[i])) / h + slopes[i] * (1 - t) * (1 - 3 * t) + slopes[i + 1] * t * (3 * t - 2)
+		);
 	};
 	const xOf = (y: number) => {
 		if (y <= ys[0]) return slopeBelow > 0 ? xs[0] + (y - ys[0]) / slopeBelow : xs[0];

@@ -1,6 +1,18 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { mean, median, monotoneCurve, normalCdf, normalDraw, normalQuantile, requireFinite, robustSd, seededRandom, warmestFirst, type Verdict } from '.';
+import {
+	mean,
+	median,
+	monotoneCurve,
+	normalCdf,
+	normalDraw,
+	normalQuantile,
+	requireFinite,
+	robustSd,
+	seededRandom,
+	warmestFirst,
+	type Verdict
+} from '.';
 
 describe('statistics', () => {
 	it('takes the middle of odd and even counts', () => {
@@ -21,7 +33,12 @@ describe('statistics', () => {
 		expect(normalQuantile(0.95)).toBeCloseTo(1.6448536269514722, 10);
 	});
 	it('inverts itself', () => {
-		fc.assert(fc.property(fc.double({ min: 1e-6, max: 1 - 1e-6, noNaN: true }), (p) => Math.abs(normalCdf(normalQuantile(p)) - p) < 1e-9));
+		fc.assert(
+			fc.property(
+				fc.double({ min: 1e-6, max: 1 - 1e-6, noNaN: true }),
+				(p) => Math.abs(normalCdf(normalQuantile(p)) - p) < 1e-9
+			)
+		);
 	});
 	it('refuses a probability of 0', () => expect(() => normalQuantile(0)).toThrow(/0 < p < 1/));
 });
@@ -36,14 +53,20 @@ describe('monotone curve', () => {
 	it('stays flat between equal points', () => expect(curve.at(1.5)).toBe(1));
 	it('never falls where its points rise, and its slope is its derivative', () => {
 		fc.assert(
-			fc.property(fc.array(fc.double({ min: 0.01, max: 3, noNaN: true }), { minLength: 3, maxLength: 8 }), fc.double({ min: 0.05, max: 0.95, noNaN: true }), (steps, f) => {
-				const xs = steps.map((_, i) => i);
-				const ys = steps.map((_, i) => steps.slice(0, i + 1).reduce((a, b) => a + b));
-				const c = monotoneCurve(xs, ys, 1, 1);
-				const x = f * (xs.length - 1);
-				const slope = (c.at(x + 1e-6) - c.at(x - 1e-6)) / 2e-6;
-				return c.at(x + 1e-3) >= c.at(x) && Math.abs(slope - c.slopeAt(x)) < 1e-3 && Math.abs(c.xOf(c.at(x)) - x) < 1e-6;
-			})
+			fc.property(
+				fc.array(fc.double({ min: 0.01, max: 3, noNaN: true }), { minLength: 3, maxLength: 8 }),
+				fc.double({ min: 0.05, max: 0.95, noNaN: true }),
+				(steps, f) => {
+					const xs = steps.map((_, i) => i);
+					const ys = steps.map((_, i) => steps.slice(0, i + 1).reduce((a, b) => a + b));
+					const c = monotoneCurve(xs, ys, 1, 1);
+					const x = f * (xs.length - 1);
+					const slope = (c.at(x + 1e-6) - c.at(x - 1e-6)) / 2e-6;
+					return (
+						c.at(x + 1e-3) >= c.at(x) && Math.abs(slope - c.slopeAt(x)) < 1e-3 && Math.abs(c.xOf(c.at(x)) - x) < 1e-6
+					);
+				}
+			)
 		);
 	});
 	it('refuses points that do not rise', () => expect(() => monotoneCurve([0, 0], [1, 2], 0, 0)).toThrow(/rising/));
@@ -68,8 +91,23 @@ describe('chance', () => {
 });
 
 it('orders verdicts warmest first and keeps ties in order', () => {
-	const v = (code: string, warmth: Verdict['warmth']): Verdict => ({ code, warmth, title: '', finding: '', doubt: null, rule: '', next: null, cellIds: [] });
-	expect(warmestFirst([v('a', 'calm'), v('b', 'look'), v('c', 'stop'), v('d', 'look')]).map((x) => x.code)).toEqual(['c', 'b', 'd', 'a']);
+	const v = (code: string, warmth: Verdict['warmth']): Verdict => ({
+		code,
+		warmth,
+		title: '',
+		finding: '',
+		doubt: null,
+		rule: '',
+		next: null,
+		cellIds: []
+	});
+	expect(warmestFirst([v('a', 'calm'), v('b', 'look'), v('c', 'stop'), v('d', 'look')]).map((x) => x.code)).toEqual([
+		'c',
+		'b',
+		'd',
+		'a'
+	]);
 });
 
-it('names the path of a NaN at the door', () => expect(() => requireFinite(NaN, 'cells.2.capacityAh')).toThrow(/cells\.2\.capacityAh requires a finite number/));
+it('names the path of a NaN at the door', () =>
+	expect(() => requireFinite(NaN, 'cells.2.capacityAh')).toThrow(/cells\.2\.capacityAh requires a finite number/));

@@ -40,7 +40,11 @@ export function formatDuration(seconds: number): string {
 	return hours % 24 ? `${Math.floor(hours / 24)} d ${hours % 24} h` : `${Math.floor(hours / 24)} d`;
 }
 
-const DATE_PATTERNS: Record<Settings['dateStyle'], string> = { 'day-first': 'd MMM yyyy', 'month-first': 'MMM d, yyyy', iso: 'yyyy-MM-dd' };
+const DATE_PATTERNS: Record<Settings['dateStyle'], string> = {
+	'day-first': 'd MMM yyyy',
+	'month-first': 'MMM d, yyyy',
+	iso: 'yyyy-MM-dd'
+};
 
 /** A calendar date (ISO text) in the chosen style; an en dash when missing. */
 export function formatDate(iso: string | null, style: Settings['dateStyle']): string {

@@ -1,2 +1,21 @@
-export { decimalsFor, formatDate, formatDateTime, formatDuration, formatNumber, formatPercent, formatWithDoubt } from './format';
-export { DATE_STYLES, DEFAULT_SETTINGS, THEMES, UNIT_SYSTEMS, fromUserUnits, toUserUnits, unitOf, type ConvertedQuantity, type MeterSettings, type Settings } from './units';
+export {
+	decimalsFor,
+	formatDate,
+	formatDateTime,
+	formatDuration,
+	formatNumber,
+	formatPercent,
+	formatWithDoubt
+} from './format';
+export {
+	DATE_STYLES,
+	DEFAULT_SETTINGS,
+	THEMES,
+	UNIT_SYSTEMS,
+	fromUserUnits,
+	toUserUnits,
+	unitOf,
+	type ConvertedQuantity,
+	type MeterSettings,
+	type Settings
+} from './units';

@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { decimalsFor, formatDate, formatDuration, formatNumber, formatPercent, formatWithDoubt, fromUserUnits, toUserUnits, unitOf } from '.';
+import {
+	decimalsFor,
+	formatDate,
+	formatDuration,
+	formatNumber,
+	formatPercent,
+	formatWithDoubt,
+	fromUserUnits,
+	toUserUnits,
+	unitOf
+} from '.';
 
 describe('units', () => {
 	it('converts reference values', () => {
@@ -14,8 +24,10 @@ describe('units', () => {
 	});
 	it('comes back to where it started', () => {
 		fc.assert(
-			fc.property(fc.double({ min: -100, max: 1000, noNaN: true }), fc.constantFrom('temperature' as const, 'mass' as const, 'length' as const, 'torque' as const), (value, quantity) =>
-				Math.abs(fromUserUnits(toUserUnits(value, quantity, 'us'), quantity, 'us')! - value) < 1e-9
+			fc.property(
+				fc.double({ min: -100, max: 1000, noNaN: true }),
+				fc.constantFrom('temperature' as const, 'mass' as const, 'length' as const, 'torque' as const),
+				(value, quantity) => Math.abs(fromUserUnits(toUserUnits(value, quantity, 'us'), quantity, 'us')! - value) < 1e-9
 			)
 		);
 	});

@@ -15,7 +15,15 @@ export interface Settings extends MeterSettings {
 	dateStyle: (typeof DATE_STYLES)[number];
 	theme: (typeof THEMES)[number];
 }
-export const DEFAULT_SETTINGS: Settings = { units: 'metric', dateStyle: 'day-first', theme: 'ash', voltMeterPercent: 0.05, voltMeterCountsMv: 2, ohmMeterPercent: 1, ohmMeterCountsMohm: 0.002 };
+export const DEFAULT_SETTINGS: Settings = {
+	units: 'metric',
+	dateStyle: 'day-first',
+	theme: 'ash',
+	voltMeterPercent: 0.05,
+	voltMeterCountsMv: 2,
+	ohmMeterPercent: 1,
+	ohmMeterCountsMohm: 0.002
+};
 
 export type ConvertedQuantity = 'temperature' | 'mass' | 'length' | 'torque';
 
@@ -41,13 +49,21 @@ export function unitOf(quantity: ConvertedQuantity, units: Settings['units']): s
 }
 
 /** From °C, kg, mm or N·m to the chosen system. `null` stays `null`. */
-export function toUserUnits(value: number | null, quantity: ConvertedQuantity, units: Settings['units']): number | null {
+export function toUserUnits(
+	value: number | null,
+	quantity: ConvertedQuantity,
+	units: Settings['units']
+): number | null {
 	if (value === null || units === 'metric') return value;
 	return value * CONVERSIONS[quantity].factor + CONVERSIONS[quantity].offset;
 }
 
 /** From the chosen system back to °C, kg, mm or N·m. `null` stays `null`. */
-export function fromUserUnits(value: number | null, quantity: ConvertedQuantity, units: Settings['units']): number | null {
+export function fromUserUnits(
+	value: number | null,
+	quantity: ConvertedQuantity,
+	units: Settings['units']
+): number | null {
 	if (value === null || units === 'metric') return value;
 	return (value - CONVERSIONS[quantity].offset) / CONVERSIONS[quantity].factor;
 }

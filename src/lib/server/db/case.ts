@@ -6,7 +6,10 @@ export function toColumns(fields: Record<string, unknown>): Record<string, unkno
 	return Object.fromEntries(
 		Object.entries(fields)
 			.filter(([, value]) => value !== undefined)
-			.map(([name, value]) => [toSnake(name), typeof value === 'object' && value !== null && !(value instanceof Date) ? JSON.stringify(value) : value])
+			.map(([name, value]) => [
+				toSnake(name),
+				typeof value === 'object' && value !== null && !(value instanceof Date) ? JSON.stringify(value) : value
+			])
 	);
 }
 

@@ -30,7 +30,10 @@ export function openDatabase(url: string): Knex {
 export function database(): Knex {
 	if (shared) return shared;
 	const url = process.env.DATABASE_URL;
-	if (!url) throw new Error('DATABASE_URL is not set. Start with `npm start` or `npm run demo`, or set it to a MariaDB address.');
+	if (!url)
+		throw new Error(
+			'DATABASE_URL is not set. Start with `npm start` or `npm run demo`, or set it to a MariaDB address.'
+		);
 	shared = openDatabase(url);
 	return shared;
 }

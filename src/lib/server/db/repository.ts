@@ -41,7 +41,12 @@ const INSERT_CHUNK = 2000;
 
 /** ISO text becomes a Date, so that the driver stores UTC. */
 function withDates(fields: object): Record<string, unknown> {
-	return Object.fromEntries(Object.entries(fields).map(([name, value]) => [name, DATE_FIELD.test(name) && typeof value === 'string' ? new Date(value) : value]));
+	return Object.fromEntries(
+		Object.entries(fields).map(([name, value]) => [
+			name,
+			DATE_FIELD.test(name) && typeof value === 'string' ? new Date(value) : value
+		])
+	);
 }
 
 function filtered(query: Knex.QueryBuilder, filter: Filter): Knex.QueryBuilder {
@@ -58,13 +63,22 @@ function filtered(query: Knex.QueryBuilder, filter: Filter): Knex.QueryBuilder {
  * One table of records. Names are mapped between camelCase and snake_case here and nowhere else.
  * @param order field to list by; @param jsonFields fields kept as JSON
  */
-export function createRepository<Row extends Recorded>(table: string, what: string, order: string, jsonFields: readonly string[] = []): Repository<Row> {
+export function createRepository<Row extends Recorded>(
+	table: string,
+	what: string,
+	order: string,
+	jsonFields: readonly string[] = []
+): Repository<Row> {
 	const read = (row: Record<string, unknown>) => fromColumns<Row>(row, jsonFields);
 	const repository: Repository<Row> = {
 		what,
 		async list(filter, { page, size }) {
 			const [{ total }] = await filtered(database()(table), filter).count({ total: '*' });
-			const rows = await filtered(database()(table), filter).orderBy(columnOf(order)).orderBy('id').limit(size).offset((page - 1) * size);
+			const rows = await filtered(database()(table), filter)
+				.orderBy(columnOf(order))
+				.orderBy('id')
+				.limit(size)
+				.offset((page - 1) * size);
 			return { items: rows.map(read), page, size, total: Number(total) };
 		},
 		async all(filter, tx = database()) {
@@ -87,18 +101,26 @@ export function createRepository<Row extends Recorded>(table: string, what: stri
 		},
 		async update(id, version, fields, tx = database()) {
 			await repository.get(id, tx);
-			const changed = await tx(table).where({ id, version }).whereNull('deleted_at').update({ ...toColumns(withDates(fields)), version: version + 1, updated_at: new Date() });
+			const changed = await tx(table)
+				.where({ id, version })
+				.whereNull('deleted_at')
+				.update({ ...toColumns(withDates(fields)), version: version + 1, updated_at: new Date() });
 			if (changed === 0) throw stale(what);
 			return repository.get(id, tx);
 		},
 		async remove(id, version, tx = database()) {
 			await repository.get(id, tx);
 			const now = new Date();
-			const changed = await tx(table).where({ id, version }).whereNull('deleted_at').update({ deleted_at: now, updated_at: now, version: version + 1 });
+			const changed = await tx(table)
+				.where({ id, version })
+				.whereNull('deleted_at')
+				.update({ deleted_at: now, updated_at: now, version: version + 1 });
 			if (changed === 0) throw stale(what);
 		},
 		async restore(id) {
-			await database()(table).where({ id }).update({ deleted_at: null, updated_at: new Date(), version: database().raw('version + 1') });
+			await database()(table)
+				.where({ id })
+				.update({ deleted_at: null, updated_at: new Date(), version: database().raw('version + 1') });
 			return repository.get(id);
 		}
 	};

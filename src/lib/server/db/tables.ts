@@ -1,5 +1,19 @@
 import type { LogFault } from '$lib/core/capacity-run';
-import type { BalanceReadingInput, BalanceRunInput, BankInput, CapacityTestInput, CellInput, CellTypeInput, DeliveryInput, LimitPlanInput, NoteInput, PlacementInput, ReadingInput, ServiceCheckInput, SettingsInput } from '$lib/input/records';
+import type {
+	BalanceReadingInput,
+	BalanceRunInput,
+	BankInput,
+	CapacityTestInput,
+	CellInput,
+	CellTypeInput,
+	DeliveryInput,
+	LimitPlanInput,
+	NoteInput,
+	PlacementInput,
+	ReadingInput,
+	ServiceCheckInput,
+	SettingsInput
+} from '$lib/input/records';
 import { createRepository, type Recorded } from './repository';
 
 /** Stored records: the input with every optional field present (null when missing), and what all records carry. */
@@ -9,7 +23,12 @@ export type CellType = Stored<CellTypeInput>;
 export type Bank = Stored<BankInput>;
 export type Delivery = Stored<DeliveryInput>;
 export type Cell = Stored<CellInput>;
-export type Reading = Stored<Omit<ReadingInput, 'takenAt'>> & { takenAt: string; value: number; rawUnit: string; sd: number };
+export type Reading = Stored<Omit<ReadingInput, 'takenAt'>> & {
+	takenAt: string;
+	value: number;
+	rawUnit: string;
+	sd: number;
+};
 export type Run = Recorded & {
 	cellId: number;
 	source: 'log' | 'hand';
@@ -47,7 +66,9 @@ export const placements = createRepository<Placement>('placements', 'placement',
 export const balanceRuns = createRepository<BalanceRun>('balance_runs', 'balance', 'id', ['checklist']);
 export const balanceReadings = createRepository<BalanceReading>('balance_readings', 'balance reading', 'readAt');
 export const limitPlans = createRepository<LimitPlan>('limit_plans', 'limit plan', 'id');
-export const serviceChecks = createRepository<ServiceCheckRow>('service_checks', 'service check', 'checkedAt', ['groupVoltagesV']);
+export const serviceChecks = createRepository<ServiceCheckRow>('service_checks', 'service check', 'checkedAt', [
+	'groupVoltagesV'
+]);
 export const capacityTests = createRepository<CapacityTest>('capacity_tests', 'capacity test', 'testedAt');
 export const notes = createRepository<Note>('notes', 'note', 'writtenAt');
 export const settingsRows = createRepository<SettingsRow>('settings', 'settings', 'id');

@@ -14,23 +14,47 @@ export interface Problem {
 	errors?: FieldFault[];
 }
 
-const TITLES: Record<number, string> = { 400: 'Bad request', 404: 'Not found', 409: 'Changed elsewhere', 413: 'Too large', 415: 'Wrong kind of content', 422: 'Input not accepted', 500: 'Something went wrong here' };
+const TITLES: Record<number, string> = {
+	400: 'Bad request',
+	404: 'Not found',
+	409: 'Changed elsewhere',
+	413: 'Too large',
+	415: 'Wrong kind of content',
+	422: 'Input not accepted',
+	500: 'Something went wrong here'
+};
 
 export function problemResponse(status: number, code: string, detail: string, errors?: FieldFault[]): Response {
-	const problem: Problem = { type: 'about:blank', title: TITLES[status] ?? 'Error', status, detail, code, ...(errors ? { errors } : {}) };
+	const problem: Problem = {
+		type: 'about:blank',
+		title: TITLES[status] ?? 'Error',
+		status,
+		detail,
+		code,
+		...(errors ? { errors } : {})
+	};
 	// The rest of a body that was refused unread must not be taken for the next request on this connection.
 	const close: Record<string, string> = status === 413 ? { connection: 'close' } : {};
-	return new Response(JSON.stringify(problem), { status, headers: { 'content-type': 'application/problem+json', ...close } });
+	return new Response(JSON.stringify(problem), {
+		status,
+		headers: { 'content-type': 'application/problem+json', ...close }
+	});
 }
 
 /** Any thrown thing as a problem; what is not known is logged and not shown. */
 export function problemOf(error: unknown): Response {
-	if (error instanceof InputError) return problemResponse(422, error.code, 'Some fields were not accepted. Nothing was stored.', error.faults);
-	if (error instanceof CoreError) return problemResponse(422, error.code, error.message, [{ path: error.path, message: error.message }]);
+	if (error instanceof InputError)
+		return problemResponse(422, error.code, 'Some fields were not accepted. Nothing was stored.', error.faults);
+	if (error instanceof CoreError)
+		return problemResponse(422, error.code, error.message, [{ path: error.path, message: error.message }]);
 	if (error instanceof ServiceError) return problemResponse(error.status, error.code, error.message);
 	if (error instanceof BodyError) return problemResponse(error.status, error.code, error.message);
 	log.error({ err: error }, 'unexpected error');
-	return problemResponse(500, 'unexpected', 'The request could not be carried out. Nothing was stored. Try again; if it stays, look at the log where the application was started.');
+	return problemResponse(
+		500,
+		'unexpected',
+		'The request could not be carried out. Nothing was stored. Try again; if it stays, look at the log where the application was started.'
+	);
 }
 
 class BodyError extends Error {
@@ -49,7 +73,8 @@ export const JSON_LIMIT = 2 * MEGABYTE;
 export const FILE_LIMIT = 64 * MEGABYTE;
 
 async function readText(request: Request, limit: number): Promise<string> {
-	const tooLarge = () => new BodyError(413, 'too-large', `The body may hold at most ${(limit / MEGABYTE).toFixed(0)} MB. Send it in parts.`);
+	const tooLarge = () =>
+		new BodyError(413, 'too-large', `The body may hold at most ${(limit / MEGABYTE).toFixed(0)} MB. Send it in parts.`);
 	if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
 	const parts: Uint8Array[] = [];
 	let size = 0;
@@ -69,7 +94,8 @@ async function readText(request: Request, limit: number): Promise<string> {
 
 /** The request's JSON body. */
 export async function jsonBody(request: Request, limit = JSON_LIMIT): Promise<unknown> {
-	if (!/^application\/(.*\+)?json\b/.test(request.headers.get('content-type') ?? '')) throw new BodyError(415, 'content-type', 'Send JSON with content-type application/json.');
+	if (!/^application\/(.*\+)?json\b/.test(request.headers.get('content-type') ?? ''))
+		throw new BodyError(415, 'content-type', 'Send JSON with content-type application/json.');
 	const text = await readText(request, limit);
 	try {
 		return JSON.parse(text);
@@ -80,7 +106,8 @@ export async function jsonBody(request: Request, limit = JSON_LIMIT): Promise<un
 
 /** The request's text body (a CSV log). */
 export async function textBody(request: Request): Promise<string> {
-	if (!/^text\/(csv|plain|tab-separated-values)\b/.test(request.headers.get('content-type') ?? '')) throw new BodyError(415, 'content-type', 'Send the log with content-type text/csv.');
+	if (!/^text\/(csv|plain|tab-separated-values)\b/.test(request.headers.get('content-type') ?? ''))
+		throw new BodyError(415, 'content-type', 'Send the log with content-type text/csv.');
 	return readText(request, FILE_LIMIT);
 }
 
@@ -92,7 +119,10 @@ export function idOf(text: string, what = 'record'): number {
 }
 
 /** Wraps an API handler: what it returns becomes JSON (a Response is passed on), what it throws a problem. */
-export function endpoint<E extends RequestEvent>(handler: (event: E) => Promise<unknown>, status = 200): (event: E) => Promise<Response> {
+export function endpoint<E extends RequestEvent>(
+	handler: (event: E) => Promise<unknown>,
+	status = 200
+): (event: E) => Promise<Response> {
 	return async (event) => {
 		try {
 			const result = await handler(event);

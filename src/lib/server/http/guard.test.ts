@@ -1,11 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { allowedHosts, refusal } from './guard';
 
-const ask = (method: string, headers: Record<string, string>) => refusal(new Request('http://127.0.0.1:5000/', { method, headers }), allowedHosts('shed.example'));
+const ask = (method: string, headers: Record<string, string>) =>
+	refusal(new Request('http://127.0.0.1:5000/', { method, headers }), allowedHosts('shed.example'));
 
 describe('guard', () => {
-	it.each(['127.0.0.1:5000', 'localhost:5000', '[::1]:5000', 'shed.example'])('answers to %s', (host) => expect(ask('GET', { host })).toBeNull());
-	it.each(['evil.example', '127.0.0.1.evil.example:5000', ''])('refuses %j', (host) => expect(ask('GET', { host })?.status).toBe(400));
+	it.each(['127.0.0.1:5000', 'localhost:5000', '[::1]:5000', 'shed.example'])('answers to %s', (host) =>
+		expect(ask('GET', { host })).toBeNull()
+	);
+	it.each(['evil.example', '127.0.0.1.evil.example:5000', ''])('refuses %j', (host) =>
+		expect(ask('GET', { host })?.status).toBe(400)
+	);
 	it('refuses writes from another page and takes its own', () => {
 		expect(ask('POST', { host: 'localhost:5000', origin: 'http://evil.example' })?.status).toBe(400);
 		expect(ask('POST', { host: 'localhost:5000', origin: 'null' })?.status).toBe(400);

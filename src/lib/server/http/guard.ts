@@ -2,7 +2,15 @@ import { problemResponse } from './endpoint';
 
 /** Host names this server answers to: itself on loopback, and those the operator names. */
 export function allowedHosts(extra = process.env.ALLOWED_HOSTS ?? ''): Set<string> {
-	return new Set(['127.0.0.1', 'localhost', '[::1]', ...extra.split(',').map((h) => h.trim().toLowerCase()).filter(Boolean)]);
+	return new Set([
+		'127.0.0.1',
+		'localhost',
+		'[::1]',
+		...extra
+			.split(',')
+			.map((h) => h.trim().toLowerCase())
+			.filter(Boolean)
+	]);
 }
 
 const nameOf = (host: string) => host.toLowerCase().replace(/:\d+$/, '');
@@ -13,10 +21,16 @@ const nameOf = (host: string) => host.toLowerCase().replace(/:\d+$/, '');
  */
 export function refusal(request: Request, hosts: Set<string>): Response | null {
 	const host = request.headers.get('host') ?? '';
-	if (!hosts.has(nameOf(host))) return problemResponse(400, 'host', `This server does not answer to the host name "${nameOf(host).slice(0, 80)}". Use 127.0.0.1, or name the host in ALLOWED_HOSTS.`);
+	if (!hosts.has(nameOf(host)))
+		return problemResponse(
+			400,
+			'host',
+			`This server does not answer to the host name "${nameOf(host).slice(0, 80)}". Use 127.0.0.1, or name the host in ALLOWED_HOSTS.`
+		);
 	if (request.method === 'GET' || request.method === 'HEAD') return null;
 	const origin = request.headers.get('origin');
-	if (origin !== null && (!URL.canParse(origin) || new URL(origin).host !== host)) return problemResponse(400, 'origin', 'Writes from another site’s page are refused.');
+	if (origin !== null && (!URL.canParse(origin) || new URL(origin).host !== host))
+		return problemResponse(400, 'origin', 'Writes from another site’s page are refused.');
 	return null;
 }
 

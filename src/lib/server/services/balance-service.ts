@@ -1,8 +1,25 @@
 import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
-import { checkJoin, isBalanced, judgeProgress, planTopBalance, type BalanceAnswer, type BalanceCell, type BalancePlan, type ChargeProgress, type JoinCheck } from '$lib/core/balance';
+import {
+	checkJoin,
+	isBalanced,
+	judgeProgress,
+	planTopBalance,
+	type BalanceAnswer,
+	type BalanceCell,
+	type BalancePlan,
+	type ChargeProgress,
+	type JoinCheck
+} from '$lib/core/balance';
 import { meterSd } from '$lib/core/reading';
 import type { BalanceQuestionInput } from '$lib/input/records';
-import { balanceReadings, balanceRuns, type BalanceReading, type BalanceRun, type Bank, type CellType } from '../db/tables';
+import {
+	balanceReadings,
+	balanceRuns,
+	type BalanceReading,
+	type BalanceRun,
+	type Bank,
+	type CellType
+} from '../db/tables';
 import { bankWithType, deliveryTrays } from './delivery-service';
 import { currentPlacements } from './match-service';
 import { bankCapacities } from './run-service';
@@ -23,7 +40,11 @@ export interface BalanceState {
 
 /** The matched cells of a bank with what is known of their charge; every cell when none are placed yet. */
 async function balanceCells(bankId: number, cellType: CellType | null): Promise<BalanceCell[]> {
-	const [placed, trays, { capacities }] = await Promise.all([currentPlacements(bankId), deliveryTrays(bankId), bankCapacities(bankId)]);
+	const [placed, trays, { capacities }] = await Promise.all([
+		currentPlacements(bankId),
+		deliveryTrays(bankId),
+		bankCapacities(bankId)
+	]);
 	const chosen = new Set(placed.map((p) => p.cellId));
 	const ahOf = new Map(capacities.map((c) => [c.cell.id, c.capacityAh]));
 	return trays.flatMap(({ cells, judgement }) =>
@@ -41,10 +62,20 @@ async function balanceCells(bankId: number, cellType: CellType | null): Promise<
 	);
 }
 
-function planFor(cells: BalanceCell[], bank: Bank, cellType: CellType | null, supply: BalanceState['supply']): BalancePlan | null {
+function planFor(
+	cells: BalanceCell[],
+	bank: Bank,
+	cellType: CellType | null,
+	supply: BalanceState['supply']
+): BalancePlan | null {
 	if (cells.length === 0) return null;
 	const figures = CHEMISTRY_FIGURES[bank.chemistry];
-	return planTopBalance(cells, { chemistry: bank.chemistry, chargeLimitV: cellType?.chargeLimitV ?? figures.chargeLimitV, chargeCRate: cellType?.chargeCRate ?? figures.chargeCRate, ...supply });
+	return planTopBalance(cells, {
+		chemistry: bank.chemistry,
+		chargeLimitV: cellType?.chargeLimitV ?? figures.chargeLimitV,
+		chargeCRate: cellType?.chargeCRate ?? figures.chargeCRate,
+		...supply
+	});
 }
 
 /** Where the parallel top balance of a bank stands: plan, joining check, log and progress. */
@@ -55,14 +86,30 @@ export async function balanceState(bankId: number): Promise<BalanceState> {
 	const readings = run ? await balanceReadings.all({ balanceRunId: run.id }) : [];
 	const supply = run ? { supplyA: run.supplyA, leadOhm: run.leadOhm } : ASSUMED_SUPPLY;
 	const plan = planFor(cells, bank, cellType, supply);
-	return { cells, run, readings, supply, plan, join: cells.length ? checkJoin(cells) : null, progress: run && plan ? progressOf(run, readings, plan) : null };
+	return {
+		cells,
+		run,
+		readings,
+		supply,
+		plan,
+		join: cells.length ? checkJoin(cells) : null,
+		progress: run && plan ? progressOf(run, readings, plan) : null
+	};
 }
 
 function progressOf(run: BalanceRun, readings: readonly BalanceReading[], plan: BalancePlan): ChargeProgress {
 	const startMs = Date.parse(run.startedAt ?? run.createdAt);
 	// Two readings in the same instant are one: the later entry stands.
 	const byTime = new Map(readings.map((r) => [(Date.parse(r.readAt) - startMs) / 1000, r]));
-	const ordered = [...byTime].sort(([a], [b]) => a - b).map(([timeS, r]) => ({ timeS, supplyV: r.supplyV, supplyA: r.supplyA, cellV: r.cellV, deliveredAh: r.deliveredAh }));
+	const ordered = [...byTime]
+		.sort(([a], [b]) => a - b)
+		.map(([timeS, r]) => ({
+			timeS,
+			supplyV: r.supplyV,
+			supplyA: r.supplyA,
+			cellV: r.cellV,
+			deliveredAh: r.deliveredAh
+		}));
 	return judgeProgress(ordered, plan);
 }
 
@@ -70,5 +117,11 @@ function progressOf(run: BalanceRun, readings: readonly BalanceReading[], plan: 
 export async function answerIsBalanced(input: BalanceQuestionInput): Promise<BalanceAnswer> {
 	const { bank, cellType } = await bankWithType(input.bankId);
 	const groupAh = (cellType?.ratedAh ?? 100) * bank.parallel;
-	return isBalanced({ chemistry: bank.chemistry, groupVoltagesV: input.groupVoltagesV, currentA: input.currentA, groupAh, meterSdV: meterSd((await currentMeters()).restVoltage, input.groupVoltagesV[0]) });
+	return isBalanced({
+		chemistry: bank.chemistry,
+		groupVoltagesV: input.groupVoltagesV,
+		currentA: input.currentA,
+		groupAh,
+		meterSdV: meterSd((await currentMeters()).restVoltage, input.groupVoltagesV[0])
+	});
 }

@@ -3,7 +3,18 @@ import { judgeDelivery, type DeliveryJudgement, type MeterAccuracy, type Quantit
 import type { NewDeliveryInput } from '$lib/input/records';
 import { database } from '../db/connection';
 import { currentMeters } from './settings-service';
-import { banks, cellTypes, cells, deliveries, readings, type Bank, type Cell, type CellType, type Delivery, type Reading } from '../db/tables';
+import {
+	banks,
+	cellTypes,
+	cells,
+	deliveries,
+	readings,
+	type Bank,
+	type Cell,
+	type CellType,
+	type Delivery,
+	type Reading
+} from '../db/tables';
 
 /** Rest assumed of a cell as it comes out of its crate, s: two days of transport. */
 const CRATE_REST_S = 2 * 86400;
@@ -16,7 +27,12 @@ export async function unpackDelivery(input: NewDeliveryInput): Promise<Delivery>
 		const delivery = await deliveries.insert(fields, tx);
 		const taken = (await cellsOfBank(input.bankId, tx)).filter((c) => c.label.startsWith(`${labelPrefix}-`)).length;
 		const width = Math.max(2, String(taken + cellCount).length);
-		const rows = Array.from({ length: cellCount }, (_, i) => ({ deliveryId: delivery.id, label: `${labelPrefix}-${String(taken + i + 1).padStart(width, '0')}`, position: i + 1, batch: batch ?? null }));
+		const rows = Array.from({ length: cellCount }, (_, i) => ({
+			deliveryId: delivery.id,
+			label: `${labelPrefix}-${String(taken + i + 1).padStart(width, '0')}`,
+			position: i + 1,
+			batch: batch ?? null
+		}));
 		await cells.insertMany(rows, tx);
 		return delivery;
 	});
@@ -32,10 +48,13 @@ export async function cellsOfBank(bankId: number, tx = database()): Promise<Cell
 }
 
 /** The latest reading of each quantity of each cell. */
-export async function latestReadings(cellIds: readonly number[]): Promise<Map<number, Partial<Record<Quantity, Reading>>>> {
+export async function latestReadings(
+	cellIds: readonly number[]
+): Promise<Map<number, Partial<Record<Quantity, Reading>>>> {
 	const latest = new Map<number, Partial<Record<Quantity, Reading>>>(cellIds.map((id) => [id, {}]));
 	if (cellIds.length === 0) return latest;
-	for (const reading of await readings.all({ cellId: [...cellIds] })) latest.get(reading.cellId)![reading.quantity] = reading;
+	for (const reading of await readings.all({ cellId: [...cellIds] }))
+		latest.get(reading.cellId)![reading.quantity] = reading;
 	return latest;
 }
 
@@ -72,12 +91,38 @@ export async function deliveryTrays(bankId: number): Promise<DeliveryTray[]> {
 }
 
 function trayCell(cell: Cell, latest: Partial<Record<Quantity, Reading>>): TrayCell {
-	const shown = Object.entries(latest).map(([quantity, r]) => [quantity, { id: r.id, value: r.value, sd: r.sd, rawText: r.rawText, takenAt: r.takenAt, version: r.version }]);
-	return { id: cell.id, label: cell.label, position: cell.position, batch: cell.batch, readings: Object.fromEntries(shown) };
+	const shown = Object.entries(latest).map(([quantity, r]) => [
+		quantity,
+		{ id: r.id, value: r.value, sd: r.sd, rawText: r.rawText, takenAt: r.takenAt, version: r.version }
+	]);
+	return {
+		id: cell.id,
+		label: cell.label,
+		position: cell.position,
+		batch: cell.batch,
+		readings: Object.fromEntries(shown)
+	};
 }
 
-function judgeTray(tray: readonly TrayCell[], chemistry: Chemistry, cellType: CellType | null, latest: Map<number, Partial<Record<Quantity, Reading>>>, meters: Record<Quantity, MeterAccuracy>): DeliveryJudgement {
-	const arrived = tray.map((c) => ({ id: c.id, label: c.label, restVoltageV: c.readings.restVoltage?.value ?? null, acResistanceMohm: c.readings.acResistance?.value ?? null }));
+function judgeTray(
+	tray: readonly TrayCell[],
+	chemistry: Chemistry,
+	cellType: CellType | null,
+	latest: Map<number, Partial<Record<Quantity, Reading>>>,
+	meters: Record<Quantity, MeterAccuracy>
+): DeliveryJudgement {
+	const arrived = tray.map((c) => ({
+		id: c.id,
+		label: c.label,
+		restVoltageV: c.readings.restVoltage?.value ?? null,
+		acResistanceMohm: c.readings.acResistance?.value ?? null
+	}));
 	const restS = Math.min(CRATE_REST_S, ...tray.map((c) => latest.get(c.id)?.restVoltage?.restS ?? CRATE_REST_S));
-	return judgeDelivery(arrived, { chemistry, voltageMeter: meters.restVoltage, resistanceMeter: meters.acResistance, restS, ratedResistanceMohm: cellType?.acResistanceMohm ?? null });
+	return judgeDelivery(arrived, {
+		chemistry,
+		voltageMeter: meters.restVoltage,
+		resistanceMeter: meters.acResistance,
+		restS,
+		ratedResistanceMohm: cellType?.acResistanceMohm ?? null
+	});
 }

@@ -44,8 +44,14 @@ export async function exportBank(bankId: number, nowIso = new Date().toISOString
 	const bank = await tables.banks.get(bankId);
 	const cells = await cellsOfBank(bankId);
 	const cellId = cells.map((c) => c.id);
-	const byCell = async <R extends Recorded>(repository: Repository<R>) => (cellId.length ? repository.all({ cellId }) : []);
-	const [readings, runs, notes, balanceRuns] = await Promise.all([byCell(tables.readings), byCell(tables.runs), byCell(tables.notes), tables.balanceRuns.all({ bankId })]);
+	const byCell = async <R extends Recorded>(repository: Repository<R>) =>
+		cellId.length ? repository.all({ cellId }) : [];
+	const [readings, runs, notes, balanceRuns] = await Promise.all([
+		byCell(tables.readings),
+		byCell(tables.runs),
+		byCell(tables.notes),
+		tables.balanceRuns.all({ bankId })
+	]);
 	return {
 		format: 'kind-ember-bank',
 		formatVersion: EXPORT_VERSION,
@@ -59,7 +65,9 @@ export async function exportBank(bankId: number, nowIso = new Date().toISOString
 		// A cell of this bank's deliveries may sit in another bank now; that history belongs to that bank.
 		placements: bareAll((await tables.placements.all({ bankId })).filter((p) => cellId.includes(p.cellId))),
 		balanceRuns: bareAll(balanceRuns),
-		balanceReadings: balanceRuns.length ? bareAll(await tables.balanceReadings.all({ balanceRunId: balanceRuns.map((r) => r.id) })) : [],
+		balanceReadings: balanceRuns.length
+			? bareAll(await tables.balanceReadings.all({ balanceRunId: balanceRuns.map((r) => r.id) }))
+			: [],
 		limitPlans: bareAll(await tables.limitPlans.all({ bankId })),
 		serviceChecks: bareAll(await tables.serviceChecks.all({ bankId })),
 		capacityTests: bareAll(await tables.capacityTests.all({ bankId })),
@@ -71,7 +79,23 @@ export async function exportBank(bankId: number, nowIso = new Date().toISOString
 export const CSV_TABLES = {
 	cells: ['id', 'deliveryId', 'position', 'label', 'batch', 'code'],
 	readings: ['id', 'cellId', 'quantity', 'value', 'sd', 'rawText', 'rawUnit', 'restS', 'takenAt', 'meter'],
-	runs: ['id', 'cellId', 'source', 'capacityAh', 'sdAh', 'energyWh', 'meanVoltageV', 'currentA', 'cRate', 'durationS', 'endVoltageV', 'temperatureC', 'testedAt', 'tester', 'fileName'],
+	runs: [
+		'id',
+		'cellId',
+		'source',
+		'capacityAh',
+		'sdAh',
+		'energyWh',
+		'meanVoltageV',
+		'currentA',
+		'cRate',
+		'durationS',
+		'endVoltageV',
+		'temperatureC',
+		'testedAt',
+		'tester',
+		'fileName'
+	],
 	placements: ['id', 'cellId', 'battery', 'position', 'placedAt', 'removedAt'],
 	balanceReadings: ['id', 'balanceRunId', 'readAt', 'supplyV', 'supplyA', 'cellV', 'deliveredAh'],
 	serviceChecks: ['id', 'battery', 'checkedAt', 'context', 'currentA', 'temperatureC', 'groupVoltagesV', 'notes'],
@@ -81,18 +105,44 @@ export const CSV_TABLES = {
 
 /** One table of a bank as CSV text. @throws ServiceError 404 for an unknown table */
 export async function exportTable(bankId: number, table: string): Promise<string> {
-	if (!(table in CSV_TABLES)) throw new ServiceError(404, 'not-found', `There is no table "${table}". The tables are: ${Object.keys(CSV_TABLES).join(', ')}.`);
+	if (!(table in CSV_TABLES))
+		throw new ServiceError(
+			404,
+			'not-found',
+			`There is no table "${table}". The tables are: ${Object.keys(CSV_TABLES).join(', ')}.`
+		);
 	const name = table as keyof typeof CSV_TABLES;
 	return toCsv((await exportBank(bankId))[name], CSV_TABLES[name]);
 }
 
-const LISTS = ['deliveries', 'cells', 'readings', 'runs', 'placements', 'balanceRuns', 'balanceReadings', 'limitPlans', 'serviceChecks', 'capacityTests', 'notes'] as const;
+const LISTS = [
+	'deliveries',
+	'cells',
+	'readings',
+	'runs',
+	'placements',
+	'balanceRuns',
+	'balanceReadings',
+	'limitPlans',
+	'serviceChecks',
+	'capacityTests',
+	'notes'
+] as const;
 
 function checkShape(file: unknown): BankFile {
 	const candidate = file as BankFile;
-	if (typeof file !== 'object' || file === null || candidate.format !== 'kind-ember-bank') throw new InputError([{ path: 'format', message: 'requires "kind-ember-bank": this is not a bank exported from here' }]);
-	if (candidate.formatVersion !== EXPORT_VERSION) throw new InputError([{ path: 'formatVersion', message: `requires ${EXPORT_VERSION}, got ${String(candidate.formatVersion)}` }]);
-	const faults = LISTS.filter((list) => !Array.isArray(candidate[list])).map((list) => ({ path: list, message: 'requires a list' }));
+	if (typeof file !== 'object' || file === null || candidate.format !== 'kind-ember-bank')
+		throw new InputError([
+			{ path: 'format', message: 'requires "kind-ember-bank": this is not a bank exported from here' }
+		]);
+	if (candidate.formatVersion !== EXPORT_VERSION)
+		throw new InputError([
+			{ path: 'formatVersion', message: `requires ${EXPORT_VERSION}, got ${String(candidate.formatVersion)}` }
+		]);
+	const faults = LISTS.filter((list) => !Array.isArray(candidate[list])).map((list) => ({
+		path: list,
+		message: 'requires a list'
+	}));
 	if (faults.length) throw new InputError(faults);
 	return candidate;
 }
@@ -106,18 +156,25 @@ class Renumbering {
 	}
 	of(kind: string, from: unknown, path: string): number {
 		const to = this.maps.get(kind)?.get(from as number);
-		if (to === undefined) throw new InputError([{ path, message: `refers to ${kind} ${String(from)}, which is not in the file` }]);
+		if (to === undefined)
+			throw new InputError([{ path, message: `refers to ${kind} ${String(from)}, which is not in the file` }]);
 		return to;
 	}
 }
 
 /** Fields of a stored record checked as if typed in; anything derived is let through by name. */
-function checked<T extends object>(kind: new () => T, row: Plain, path: string, alsoAllow: readonly string[] = []): Plain {
+function checked<T extends object>(
+	kind: new () => T,
+	row: Plain,
+	path: string,
+	alsoAllow: readonly string[] = []
+): Plain {
 	const own = Object.fromEntries(Object.entries(row).filter(([k]) => k !== 'id' && !alsoAllow.includes(k)));
 	try {
 		validated(kind, own);
 	} catch (error) {
-		if (error instanceof InputError) throw new InputError(error.faults.map((f) => ({ ...f, path: `${path}.${f.path}` })));
+		if (error instanceof InputError)
+			throw new InputError(error.faults.map((f) => ({ ...f, path: `${path}.${f.path}` })));
 		throw error;
 	}
 	return Object.fromEntries(Object.entries(row).filter(([k]) => k !== 'id'));
@@ -131,30 +188,106 @@ export async function importBank(body: unknown): Promise<number> {
 	const file = checkShape(body);
 	const ids = new Renumbering();
 	return database().transaction(async (tx) => {
-		const cellTypeId = file.cellType ? (await tables.cellTypes.insert(checked(input.CellTypeInput, file.cellType, 'cellType'), tx)).id : null;
+		const cellTypeId = file.cellType
+			? (await tables.cellTypes.insert(checked(input.CellTypeInput, file.cellType, 'cellType'), tx)).id
+			: null;
 		const bank = await tables.banks.insert({ ...checked(input.BankInput, file.bank, 'bank'), cellTypeId }, tx);
-		await insertAll(tx, tables.deliveries, file.deliveries, (row, i) => ({ ...checked(input.DeliveryInput, row, `deliveries.${i}`), bankId: bank.id }), (row, id) => ids.note('delivery', row.id, id));
-		await insertAll(tx, tables.cells, file.cells, (row, i) => ({ ...checked(input.CellInput, row, `cells.${i}`), deliveryId: ids.of('delivery', row.deliveryId, `cells.${i}.deliveryId`) }), (row, id) => ids.note('cell', row.id, id));
+		await insertAll(
+			tx,
+			tables.deliveries,
+			file.deliveries,
+			(row, i) => ({ ...checked(input.DeliveryInput, row, `deliveries.${i}`), bankId: bank.id }),
+			(row, id) => ids.note('delivery', row.id, id)
+		);
+		await insertAll(
+			tx,
+			tables.cells,
+			file.cells,
+			(row, i) => ({
+				...checked(input.CellInput, row, `cells.${i}`),
+				deliveryId: ids.of('delivery', row.deliveryId, `cells.${i}.deliveryId`)
+			}),
+			(row, id) => ids.note('cell', row.id, id)
+		);
 		const cellOf = (row: Plain, path: string) => ids.of('cell', row.cellId, `${path}.cellId`);
-		await tables.readings.insertMany(file.readings.map((row, i) => ({ ...numeric(checked(input.ReadingInput, row, `readings.${i}`, READING_DERIVED), ['value', 'sd'], `readings.${i}`), cellId: cellOf(row, `readings.${i}`), clientKey: null })), tx);
+		await tables.readings.insertMany(
+			file.readings.map((row, i) => ({
+				...numeric(
+					checked(input.ReadingInput, row, `readings.${i}`, READING_DERIVED),
+					['value', 'sd'],
+					`readings.${i}`
+				),
+				cellId: cellOf(row, `readings.${i}`),
+				clientKey: null
+			})),
+			tx
+		);
 		for (const [i, row] of file.runs.entries()) await importRunRow(tx, row, i, cellOf(row, `runs.${i}`));
-		await tables.placements.insertMany(file.placements.map((row, i) => ({ ...checked(input.PlacementInput, row, `placements.${i}`), cellId: cellOf(row, `placements.${i}`), bankId: bank.id })), tx);
-		await insertAll(tx, tables.balanceRuns, file.balanceRuns, (row, i) => ({ ...checked(input.BalanceRunInput, row, `balanceRuns.${i}`), bankId: bank.id }), (row, id) => ids.note('balance run', row.id, id));
-		await tables.balanceReadings.insertMany(file.balanceReadings.map((row, i) => ({ ...checked(input.BalanceReadingInput, row, `balanceReadings.${i}`), balanceRunId: ids.of('balance run', row.balanceRunId, `balanceReadings.${i}.balanceRunId`) })), tx);
-		await tables.limitPlans.insertMany(file.limitPlans.map((row, i) => ({ ...checked(input.LimitPlanInput, row, `limitPlans.${i}`), bankId: bank.id })), tx);
-		await tables.serviceChecks.insertMany(file.serviceChecks.map((row, i) => ({ ...checked(input.ServiceCheckInput, row, `serviceChecks.${i}`), bankId: bank.id })), tx);
-		await tables.capacityTests.insertMany(file.capacityTests.map((row, i) => ({ ...checked(input.CapacityTestInput, row, `capacityTests.${i}`), bankId: bank.id })), tx);
-		await tables.notes.insertMany(file.notes.map((row, i) => ({ ...checked(input.NoteInput, row, `notes.${i}`), cellId: cellOf(row, `notes.${i}`) })), tx);
+		await tables.placements.insertMany(
+			file.placements.map((row, i) => ({
+				...checked(input.PlacementInput, row, `placements.${i}`),
+				cellId: cellOf(row, `placements.${i}`),
+				bankId: bank.id
+			})),
+			tx
+		);
+		await insertAll(
+			tx,
+			tables.balanceRuns,
+			file.balanceRuns,
+			(row, i) => ({ ...checked(input.BalanceRunInput, row, `balanceRuns.${i}`), bankId: bank.id }),
+			(row, id) => ids.note('balance run', row.id, id)
+		);
+		await tables.balanceReadings.insertMany(
+			file.balanceReadings.map((row, i) => ({
+				...checked(input.BalanceReadingInput, row, `balanceReadings.${i}`),
+				balanceRunId: ids.of('balance run', row.balanceRunId, `balanceReadings.${i}.balanceRunId`)
+			})),
+			tx
+		);
+		await tables.limitPlans.insertMany(
+			file.limitPlans.map((row, i) => ({ ...checked(input.LimitPlanInput, row, `limitPlans.${i}`), bankId: bank.id })),
+			tx
+		);
+		await tables.serviceChecks.insertMany(
+			file.serviceChecks.map((row, i) => ({
+				...checked(input.ServiceCheckInput, row, `serviceChecks.${i}`),
+				bankId: bank.id
+			})),
+			tx
+		);
+		await tables.capacityTests.insertMany(
+			file.capacityTests.map((row, i) => ({
+				...checked(input.CapacityTestInput, row, `capacityTests.${i}`),
+				bankId: bank.id
+			})),
+			tx
+		);
+		await tables.notes.insertMany(
+			file.notes.map((row, i) => ({
+				...checked(input.NoteInput, row, `notes.${i}`),
+				cellId: cellOf(row, `notes.${i}`)
+			})),
+			tx
+		);
 		return bank.id;
 	});
 }
 
-async function insertAll(tx: Knex, repository: { insert(fields: object, tx?: Knex): Promise<Recorded> }, rows: readonly Plain[], fields: (row: Plain, i: number) => Plain, note: (row: Plain, id: number) => void): Promise<void> {
+async function insertAll(
+	tx: Knex,
+	repository: { insert(fields: object, tx?: Knex): Promise<Recorded> },
+	rows: readonly Plain[],
+	fields: (row: Plain, i: number) => Plain,
+	note: (row: Plain, id: number) => void
+): Promise<void> {
 	for (const [i, row] of rows.entries()) note(row, (await repository.insert(fields(row, i), tx)).id);
 }
 
 function numeric(row: Plain, fields: readonly string[], path: string): Plain {
-	for (const field of fields) if (!Number.isFinite(row[field])) throw new InputError([{ path: `${path}.${field}`, message: 'requires a number' }]);
+	for (const field of fields)
+		if (!Number.isFinite(row[field]))
+			throw new InputError([{ path: `${path}.${field}`, message: 'requires a number' }]);
 	return row;
 }
 
@@ -162,7 +295,8 @@ async function importRunRow(tx: Knex, row: BankFile['runs'][number], i: number, 
 	const path = `runs.${i}`;
 	const { samples, ...fields } = { ...checked(input.RunInput, row, path, RUN_DERIVED), samples: row.samples };
 	const lists = [samples?.timeS, samples?.voltageV, samples?.currentA];
-	if (!lists.every((l) => Array.isArray(l) && l.length === samples.timeS.length && l.every(Number.isFinite))) throw new InputError([{ path: `${path}.samples`, message: 'requires timeS, voltageV and currentA of one length' }]);
+	if (!lists.every((l) => Array.isArray(l) && l.length === samples.timeS.length && l.every(Number.isFinite)))
+		throw new InputError([{ path: `${path}.samples`, message: 'requires timeS, voltageV and currentA of one length' }]);
 	const { id } = await tables.runs.insert({ ...fields, cellId }, tx);
 	await insertRunSamples(id, samples, tx);
 }

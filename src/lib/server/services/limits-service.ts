@@ -12,7 +12,16 @@ export interface LimitsState {
 	measuredGroupAh: number | null;
 }
 
-const missingType: Verdict = { code: 'no-cell-type', warmth: 'look', title: 'No cell type chosen', finding: 'Limits start from the maker’s figures.', doubt: null, rule: 'Limits come from cell type, measured cells, wiring and strategy.', next: 'Choose the cell type in Plan.', cellIds: [] };
+const missingType: Verdict = {
+	code: 'no-cell-type',
+	warmth: 'look',
+	title: 'No cell type chosen',
+	finding: 'Limits start from the maker’s figures.',
+	doubt: null,
+	rule: 'Limits come from cell type, measured cells, wiring and strategy.',
+	next: 'Choose the cell type in Plan.',
+	cellIds: []
+};
 
 /** The values for a bank under its latest plan (middle road until one is chosen), with the chain checked. */
 export async function limitsState(bankId: number): Promise<LimitsState> {
@@ -38,6 +47,19 @@ export async function limitsState(bankId: number): Promise<LimitsState> {
 		return { plan, values, verdicts: checkChain(values, bank.series), measuredGroupAh };
 	} catch (error) {
 		if (!(error instanceof CoreError)) throw error;
-		return { plan, values: [], verdicts: [{ ...missingType, code: error.code, title: 'These figures leave no room', finding: error.message, next: 'Correct the cell type in Plan.' }], measuredGroupAh };
+		return {
+			plan,
+			values: [],
+			verdicts: [
+				{
+					...missingType,
+					code: error.code,
+					title: 'These figures leave no room',
+					finding: error.message,
+					next: 'Correct the cell type in Plan.'
+				}
+			],
+			measuredGroupAh
+		};
 	}
 }

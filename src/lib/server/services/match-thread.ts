@@ -17,7 +17,8 @@ export async function matchOnThread(input: MatchInput, signal: AbortSignal): Pro
 	const { timeLimitS = DEFAULT_TIME_LIMIT_S, ...rest } = input;
 	const problem = JSON.parse(JSON.stringify(rest)) as MatchProblem;
 	checkProblem(problem);
-	if (running >= MOST_AT_ONCE) throw new ServiceError(409, 'busy', `${MOST_AT_ONCE} matchings are already running. Try again when one has ended.`);
+	if (running >= MOST_AT_ONCE)
+		throw new ServiceError(409, 'busy', `${MOST_AT_ONCE} matchings are already running. Try again when one has ended.`);
 	running++;
 	const thread = new Worker(threadFile(), { workerData: { problem, timeLimitS } });
 	const stop = () => void thread.terminate();

@@ -8,10 +8,23 @@ type Json = Record<string, unknown>;
 
 const json = (schema: Json): Json => ({ 'application/json': { schema } });
 const ref = (name: string): Json => ({ $ref: `#/components/schemas/${name}` });
-const problem = (description: string): Json => ({ description, content: { 'application/problem+json': { schema: ref('Problem') } } });
-const ERRORS: Json = { 404: problem('No such record'), 409: problem('Changed elsewhere, or in conflict'), 413: problem('Body too large'), 422: problem('Input not accepted; `errors` has the path of each bad field') };
+const problem = (description: string): Json => ({
+	description,
+	content: { 'application/problem+json': { schema: ref('Problem') } }
+});
+const ERRORS: Json = {
+	404: problem('No such record'),
+	409: problem('Changed elsewhere, or in conflict'),
+	413: problem('Body too large'),
+	422: problem('Input not accepted; `errors` has the path of each bad field')
+};
 const path = (name: string, type = 'integer'): Json => ({ name, in: 'path', required: true, schema: { type } });
-const query = (name: string, type: string, required = false): Json => ({ name, in: 'query', required, schema: { type } });
+const query = (name: string, type: string, required = false): Json => ({
+	name,
+	in: 'query',
+	required,
+	schema: { type }
+});
 
 function operation(summary: string, more: Json = {}, status = 200): Json {
 	const { body, result, ...rest } = more as { body?: Json; result?: Json };
@@ -19,17 +32,49 @@ function operation(summary: string, more: Json = {}, status = 200): Json {
 		summary,
 		...rest,
 		...(body ? { requestBody: { required: true, content: body } } : {}),
-		responses: { [status]: { description: status === 204 ? 'Done' : 'OK', ...(status === 204 ? {} : { content: result ?? json({ type: 'object' }) }) }, ...ERRORS }
+		responses: {
+			[status]: {
+				description: status === 204 ? 'Done' : 'OK',
+				...(status === 204 ? {} : { content: result ?? json({ type: 'object' }) })
+			},
+			...ERRORS
+		}
 	};
 }
 
 function recordPaths(): Json {
 	return Object.fromEntries(
 		RECORD_KINDS.flatMap(({ name, createInput, changeInput, filters }) => {
-			const pageSchema = { type: 'object', properties: { items: { type: 'array', items: { type: 'object' } }, page: { type: 'integer' }, size: { type: 'integer' }, total: { type: 'integer' } } };
-			const change = { allOf: [{ ...ref(changeInput.name), description: 'Any of these fields' }, { type: 'object', required: ['version'], properties: { version: { type: 'integer' } } }] };
+			const pageSchema = {
+				type: 'object',
+				properties: {
+					items: { type: 'array', items: { type: 'object' } },
+					page: { type: 'integer' },
+					size: { type: 'integer' },
+					total: { type: 'integer' }
+				}
+			};
+			const change = {
+				allOf: [
+					{ ...ref(changeInput.name), description: 'Any of these fields' },
+					{ type: 'object', required: ['version'], properties: { version: { type: 'integer' } } }
+				]
+			};
 			return [
-				[`/api/v1/${name}`, { get: operation(`List ${name}`, { parameters: [query('page', 'integer'), query('size', 'integer'), ...filters.map((f) => query(f, 'string'))], result: json(pageSchema) }), post: operation(`Create one of ${name}`, { body: json(ref(createInput.name)) }, 201) }],
+				[
+					`/api/v1/${name}`,
+					{
+						get: operation(`List ${name}`, {
+							parameters: [
+								query('page', 'integer'),
+								query('size', 'integer'),
+								...filters.map((f) => query(f, 'string'))
+							],
+							result: json(pageSchema)
+						}),
+						post: operation(`Create one of ${name}`, { body: json(ref(createInput.name)) }, 201)
+					}
+				],
 				[
 					`/api/v1/${name}/{id}`,
 					{
@@ -48,21 +93,48 @@ function recordPaths(): Json {
 const csvBody: Json = { 'text/csv': { schema: { type: 'string' } } };
 
 function computePaths(): Json {
-	const post = (summary: string, input: { name: string }) => ({ post: operation(summary, { body: json(ref(input.name)) }) });
+	const post = (summary: string, input: { name: string }) => ({
+		post: operation(summary, { body: json(ref(input.name)) })
+	});
 	return {
 		'/api/v1/health': { get: operation('Whether the server and its database are well') },
 		'/api/v1/soc-bounds': post('State-of-charge bounds a rest voltage fits', compute.SocBoundsInput),
-		'/api/v1/capacity-run/analyse': { post: operation('Charge, energy and faults of a capacity-run log', { parameters: [query('ratedAh', 'number'), query('cutoffV', 'number'), query('bridgeGaps', 'boolean')], body: csvBody }) },
+		'/api/v1/capacity-run/analyse': {
+			post: operation('Charge, energy and faults of a capacity-run log', {
+				parameters: [query('ratedAh', 'number'), query('cutoffV', 'number'), query('bridgeGaps', 'boolean')],
+				body: csvBody
+			})
+		},
 		'/api/v1/match': post('Choose cells and groups', compute.MatchInput),
 		'/api/v1/limits': post('BMS, charger and load limits with reasons', compute.LimitsRequest),
 		'/api/v1/fade': post('Capacity fade with its band and end of life', compute.FadeRequest),
 		'/api/v1/is-balanced': post('Whether a bank is balanced, if the readings can tell', BalanceQuestionInput),
-		'/api/v1/settings': { get: operation('Settings'), patch: operation('Change settings', { body: json(ref('SettingsInput')) }) },
-		'/api/v1/banks/import': { post: operation('Build a bank again from its exported file', { body: json({ type: 'object' }) }, 201) },
+		'/api/v1/settings': {
+			get: operation('Settings'),
+			patch: operation('Change settings', { body: json(ref('SettingsInput')) })
+		},
+		'/api/v1/banks/import': {
+			post: operation('Build a bank again from its exported file', { body: json({ type: 'object' }) }, 201)
+		},
 		'/api/v1/banks/{id}/export': { parameters: [path('id')], get: operation('The whole record of a bank as one file') },
-		'/api/v1/banks/{id}/tables/{table}': { parameters: [path('id'), path('table', 'string')], get: operation('One table of a bank as CSV', { result: csvBody }) },
-		'/api/v1/banks/{id}/match': { parameters: [path('id')], post: operation('Accept groups: records placements', { body: json(ref(MatchGroupsInput.name)) }, 201) },
-		'/api/v1/cells/{id}/runs': { parameters: [path('id'), query('fileName', 'string'), query('temperatureC', 'number'), query('testedAt', 'string'), query('bridgeGaps', 'boolean')], post: operation('Store a capacity-run log for a cell', { body: csvBody }, 201) },
+		'/api/v1/banks/{id}/tables/{table}': {
+			parameters: [path('id'), path('table', 'string')],
+			get: operation('One table of a bank as CSV', { result: csvBody })
+		},
+		'/api/v1/banks/{id}/match': {
+			parameters: [path('id')],
+			post: operation('Accept groups: records placements', { body: json(ref(MatchGroupsInput.name)) }, 201)
+		},
+		'/api/v1/cells/{id}/runs': {
+			parameters: [
+				path('id'),
+				query('fileName', 'string'),
+				query('temperatureC', 'number'),
+				query('testedAt', 'string'),
+				query('bridgeGaps', 'boolean')
+			],
+			post: operation('Store a capacity-run log for a cell', { body: csvBody }, 201)
+		},
 		'/api/v1/runs/{id}/curve': { parameters: [path('id')], get: operation('A run’s curve, thinned for drawing') }
 	};
 }
@@ -70,15 +142,32 @@ function computePaths(): Json {
 const PROBLEM_SCHEMA: Json = {
 	type: 'object',
 	description: 'RFC 9457 problem details',
-	properties: { type: { type: 'string' }, title: { type: 'string' }, status: { type: 'integer' }, detail: { type: 'string' }, code: { type: 'string' }, errors: { type: 'array', items: { type: 'object', properties: { path: { type: 'string' }, message: { type: 'string' } } } } }
+	properties: {
+		type: { type: 'string' },
+		title: { type: 'string' },
+		status: { type: 'integer' },
+		detail: { type: 'string' },
+		code: { type: 'string' },
+		errors: {
+			type: 'array',
+			items: { type: 'object', properties: { path: { type: 'string' }, message: { type: 'string' } } }
+		}
+	}
 };
 
 /** The API as OpenAPI 3.1, schemas made from the class-validator inputs. */
 export function openApiDocument(version: string): Json {
-	const schemas = validationMetadatasToSchemas({ classTransformerMetadataStorage: defaultMetadataStorage, refPointerPrefix: '#/components/schemas/' });
+	const schemas = validationMetadatasToSchemas({
+		classTransformerMetadataStorage: defaultMetadataStorage,
+		refPointerPrefix: '#/components/schemas/'
+	});
 	return {
 		openapi: '3.1.0',
-		info: { title: 'Kind Ember', version, description: 'Units are in the names: Ah, V, A, mΩ, s, °C. Current is positive into the battery. Missing is null.' },
+		info: {
+			title: 'Kind Ember',
+			version,
+			description: 'Units are in the names: Ah, V, A, mΩ, s, °C. Current is positive into the battery. Missing is null.'
+		},
 		paths: { ...computePaths(), ...recordPaths() },
 		components: { schemas: { ...schemas, Problem: PROBLEM_SCHEMA } }
 	};

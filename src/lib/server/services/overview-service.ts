@@ -20,12 +20,25 @@ export interface BankOverview {
 	warmth: Warmth;
 }
 
-const status = (stage: Stage, open: string | null, warmth: Warmth, done: boolean, available = true): StageStatus => ({ stage, available, open, warmth, done });
+const status = (stage: Stage, open: string | null, warmth: Warmth, done: boolean, available = true): StageStatus => ({
+	stage,
+	available,
+	open,
+	warmth,
+	done
+});
 
 /** A bank's stages, what is running and what needs a person; the figures behind home, rail and header. */
 export async function bankOverview(bankId: number): Promise<BankOverview> {
 	const { bank, cellType } = await bankWithType(bankId);
-	const [trays, { capacities }, placed, balance, limits, serve] = await Promise.all([deliveryTrays(bankId), bankCapacities(bankId), currentPlacements(bankId), balanceState(bankId), limitsState(bankId), serveState(bankId)]);
+	const [trays, { capacities }, placed, balance, limits, serve] = await Promise.all([
+		deliveryTrays(bankId),
+		bankCapacities(bankId),
+		currentPlacements(bankId),
+		balanceState(bankId),
+		limitsState(bankId),
+		serveState(bankId)
+	]);
 	const inService = bank.inServiceOn !== null || serve.checks.length > 0;
 	const inUse = new Set(placed.map((p) => p.cellId));
 	// Once cells are placed, a verdict on one left over asks nothing of this bank any more.
@@ -42,19 +55,54 @@ export async function bankOverview(bankId: number): Promise<BankOverview> {
 	const plan = judgePlan(bank, cellType);
 	const stages: StageStatus[] = [
 		status('plan', count(attention(plan)) ?? (cellType ? null : '1'), warm(plan), cellType !== null),
-		status('receive', count(attention(receive)) ?? count(unread), attention(receive) ? warm(receive) : unread ? 'open' : 'calm', capacities.length >= needed && unread === 0),
+		status(
+			'receive',
+			count(attention(receive)) ?? count(unread),
+			attention(receive) ? warm(receive) : unread ? 'open' : 'calm',
+			capacities.length >= needed && unread === 0
+		),
 		status('test', count(inService ? 0 : untested), 'calm', capacities.length >= needed && untested === 0),
-		status('match', placed.length === 0 && capacities.length >= needed && untested === 0 ? '1' : null, placed.length === 0 && capacities.length >= needed && untested === 0 ? 'open' : 'calm', placed.length > 0),
-		status('balance', balance.run && !doneBalance ? '1' : null, balance.run && !doneBalance ? 'open' : 'calm', doneBalance),
+		status(
+			'match',
+			placed.length === 0 && capacities.length >= needed && untested === 0 ? '1' : null,
+			placed.length === 0 && capacities.length >= needed && untested === 0 ? 'open' : 'calm',
+			placed.length > 0
+		),
+		status(
+			'balance',
+			balance.run && !doneBalance ? '1' : null,
+			balance.run && !doneBalance ? 'open' : 'calm',
+			doneBalance
+		),
 		status('build', null, 'calm', inService, false),
-		status('limits', limits.plan ? null : count(placed.length > 0 ? 1 : 0), warm(limits.plan ? limits.verdicts : []), limits.plan !== null),
+		status(
+			'limits',
+			limits.plan ? null : count(placed.length > 0 ? 1 : 0),
+			warm(limits.plan ? limits.verdicts : []),
+			limits.plan !== null
+		),
 		status('prove', null, 'calm', inService, false),
 		status('serve', count(inService ? attention(serve.verdicts) : 0), inService ? warm(serve.verdicts) : 'calm', false)
 	];
 	const of = (stage: Stage, verdicts: readonly Verdict[]) => verdicts.map((v) => ({ ...v, stage }));
-	const needs = warmestFirst([...of('plan', plan), ...of('receive', receive), ...of('test', testVerdicts), ...of('balance', balance.run && balance.join && !doneBalance && placed.length ? [balance.join.verdict] : []), ...of('limits', limits.plan ? limits.verdicts : []), ...of('serve', inService ? serve.verdicts : [])]) as (Verdict & { stage: Stage })[];
+	const needs = warmestFirst([
+		...of('plan', plan),
+		...of('receive', receive),
+		...of('test', testVerdicts),
+		...of('balance', balance.run && balance.join && !doneBalance && placed.length ? [balance.join.verdict] : []),
+		...of('limits', limits.plan ? limits.verdicts : []),
+		...of('serve', inService ? serve.verdicts : [])
+	]) as (Verdict & { stage: Stage })[];
 	const current = inService ? 'serve' : (stages.find((s) => s.available && !s.done)?.stage ?? 'serve');
-	return { bank, cellType, stages, current, running: runningWork(bank, balance), needs, warmth: needs[0]?.warmth ?? 'calm' };
+	return {
+		bank,
+		cellType,
+		stages,
+		current,
+		running: runningWork(bank, balance),
+		needs,
+		warmth: needs[0]?.warmth ?? 'calm'
+	};
 }
 
 function runningWork(bank: Bank, balance: Awaited<ReturnType<typeof balanceState>>): RunningWork | null {
@@ -65,7 +113,9 @@ function runningWork(bank: Bank, balance: Awaited<ReturnType<typeof balanceState
 	const remaining = progress.remainingS ?? (last ? null : plan.durationS);
 	return {
 		what: `Top balance of ${bank.name}`,
-		figures: last ? `${last.supplyA.toFixed(1)} A · ${(last.cellV ?? last.supplyV)?.toFixed(2) ?? '–'} V` : 'no reading yet',
+		figures: last
+			? `${last.supplyA.toFixed(1)} A · ${(last.cellV ?? last.supplyV)?.toFixed(2) ?? '–'} V`
+			: 'no reading yet',
 		needsYouFrom: remaining ? new Date(from + remaining.low * 1000).toISOString() : null,
 		needsYouUntil: remaining ? new Date(from + remaining.high * 1000).toISOString() : null,
 		fraction: Math.min(1, progress.deliveredAh / ((plan.toDeliverAh.low + plan.toDeliverAh.high) / 2))
@@ -76,5 +126,8 @@ function runningWork(bank: Bank, balance: Awaited<ReturnType<typeof balanceState
 export async function allOverviews(): Promise<BankOverview[]> {
 	const all = await banks.all({});
 	const overviews = await Promise.all(all.map((b) => bankOverview(b.id)));
-	return overviews.sort((a, b) => WARMTHS.indexOf(b.warmth) - WARMTHS.indexOf(a.warmth) || Number(b.running !== null) - Number(a.running !== null));
+	return overviews.sort(
+		(a, b) =>
+			WARMTHS.indexOf(b.warmth) - WARMTHS.indexOf(a.warmth) || Number(b.running !== null) - Number(a.running !== null)
+	);
 }

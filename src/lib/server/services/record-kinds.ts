@@ -31,7 +31,11 @@ async function createReading(fields: input.ReadingInput): Promise<tables.Reading
 		if (already) return already;
 	}
 	await tables.cells.get(fields.cellId);
-	return tables.readings.insert({ ...fields, takenAt: fields.takenAt ?? now(), ...(await measured(fields.rawText, fields.quantity)) });
+	return tables.readings.insert({
+		...fields,
+		takenAt: fields.takenAt ?? now(),
+		...(await measured(fields.rawText, fields.quantity))
+	});
 }
 
 async function measured(rawText: string, quantity: input.ReadingInput['quantity']) {
@@ -41,13 +45,23 @@ async function measured(rawText: string, quantity: input.ReadingInput['quantity'
 
 async function createRun(fields: input.RunInput): Promise<tables.Run> {
 	await tables.cells.get(fields.cellId);
-	return tables.runs.insert({ ...fields, source: 'hand', testedAt: fields.testedAt ?? now(), sdAh: fields.sdAh ?? fields.capacityAh * TESTER_GAIN_SD });
+	return tables.runs.insert({
+		...fields,
+		source: 'hand',
+		testedAt: fields.testedAt ?? now(),
+		sdAh: fields.sdAh ?? fields.capacityAh * TESTER_GAIN_SD
+	});
 }
 
 /** A cell is in one place at a time: an open placement must be ended before the next. */
 async function createPlacement(fields: input.PlacementInput): Promise<tables.Placement> {
 	const open = await tables.placements.all({ cellId: fields.cellId, removedAt: null });
-	if (open.length && !fields.removedAt) throw new ServiceError(409, 'already-placed', `This cell is already in battery ${open[0].battery}, group ${open[0].position}. Take it out there first.`);
+	if (open.length && !fields.removedAt)
+		throw new ServiceError(
+			409,
+			'already-placed',
+			`This cell is already in battery ${open[0].battery}, group ${open[0].position}. Take it out there first.`
+		);
 	await tables.banks.get(fields.bankId);
 	return tables.placements.insert({ ...fields, placedAt: fields.placedAt ?? now() });
 }
@@ -57,33 +71,63 @@ const kind = <I extends object>(
 	createInput: InputClass<I>,
 	repository: unknown,
 	filters: readonly string[],
-	more: { create?: (fields: I) => Promise<Recorded>; changeInput?: InputClass<object>; beforeChange?: RecordKind['beforeChange'] } = {}
-): RecordKind => ({ name, createInput, changeInput: more.changeInput ?? createInput, repository: repository as Repository<Recorded>, filters, create: more.create as RecordKind['create'], beforeChange: more.beforeChange });
+	more: {
+		create?: (fields: I) => Promise<Recorded>;
+		changeInput?: InputClass<object>;
+		beforeChange?: RecordKind['beforeChange'];
+	} = {}
+): RecordKind => ({
+	name,
+	createInput,
+	changeInput: more.changeInput ?? createInput,
+	repository: repository as Repository<Recorded>,
+	filters,
+	create: more.create as RecordKind['create'],
+	beforeChange: more.beforeChange
+});
 
 /** Every kind of record, by its path name. */
 export const RECORD_KINDS: readonly RecordKind[] = [
 	kind('cell-types', input.CellTypeInput, tables.cellTypes, ['chemistry']),
 	kind('banks', input.BankInput, tables.banks, ['bankUse', 'chemistry']),
-	kind('deliveries', input.NewDeliveryInput, tables.deliveries, ['bankId'], { create: unpackDelivery, changeInput: input.DeliveryInput }),
+	kind('deliveries', input.NewDeliveryInput, tables.deliveries, ['bankId'], {
+		create: unpackDelivery,
+		changeInput: input.DeliveryInput
+	}),
 	kind('cells', input.CellInput, tables.cells, ['deliveryId', 'batch']),
 	kind('readings', input.ReadingInput, tables.readings, ['cellId', 'quantity'], {
 		create: createReading,
-		beforeChange: async (fields, current) => (typeof fields.rawText === 'string' ? measured(fields.rawText, (fields.quantity ?? (current as tables.Reading).quantity) as input.ReadingInput['quantity']) : {})
+		beforeChange: async (fields, current) =>
+			typeof fields.rawText === 'string'
+				? measured(
+						fields.rawText,
+						(fields.quantity ?? (current as tables.Reading).quantity) as input.ReadingInput['quantity']
+					)
+				: {}
 	}),
 	kind('runs', input.RunInput, tables.runs, ['cellId', 'source'], { create: createRun }),
-	kind('placements', input.PlacementInput, tables.placements, ['bankId', 'cellId', 'battery'], { create: createPlacement }),
+	kind('placements', input.PlacementInput, tables.placements, ['bankId', 'cellId', 'battery'], {
+		create: createPlacement
+	}),
 	kind('balance-runs', input.BalanceRunInput, tables.balanceRuns, ['bankId']),
 	kind('balance-readings', input.BalanceReadingInput, tables.balanceReadings, ['balanceRunId']),
 	kind('limit-plans', input.LimitPlanInput, tables.limitPlans, ['bankId']),
 	kind('service-checks', input.ServiceCheckInput, tables.serviceChecks, ['bankId', 'context', 'battery']),
 	kind('capacity-tests', input.CapacityTestInput, tables.capacityTests, ['bankId', 'battery']),
-	kind('notes', input.NoteInput, tables.notes, ['cellId'], { create: (fields) => tables.notes.insert({ ...fields, writtenAt: fields.writtenAt ?? now() }) })
+	kind('notes', input.NoteInput, tables.notes, ['cellId'], {
+		create: (fields) => tables.notes.insert({ ...fields, writtenAt: fields.writtenAt ?? now() })
+	})
 ];
 
 /** @throws ServiceError 404 for a name that is not a kind of record */
 export function recordKind(name: string): RecordKind {
 	const found = RECORD_KINDS.find((k) => k.name === name);
-	if (!found) throw new ServiceError(404, 'not-found', `There are no "${name}" here. The kinds are: ${RECORD_KINDS.map((k) => k.name).join(', ')}.`);
+	if (!found)
+		throw new ServiceError(
+			404,
+			'not-found',
+			`There are no "${name}" here. The kinds are: ${RECORD_KINDS.map((k) => k.name).join(', ')}.`
+		);
 	return found;
 }
 
@@ -93,7 +137,12 @@ const MOST_PER_PAGE = 500;
 export async function listRecords(kind: RecordKind, query: URLSearchParams): Promise<Page<Recorded>> {
 	const whole = (name: string, fallback: number, most: number) => {
 		const value = query.has(name) ? Number(query.get(name)) : fallback;
-		if (!Number.isInteger(value) || value < 1 || value > most) throw new ServiceError(422, 'paging', `${name} requires a whole number from 1 to ${most}, got ${query.get(name)}`);
+		if (!Number.isInteger(value) || value < 1 || value > most)
+			throw new ServiceError(
+				422,
+				'paging',
+				`${name} requires a whole number from 1 to ${most}, got ${query.get(name)}`
+			);
 		return value;
 	};
 	const filter = Object.fromEntries(kind.filters.filter((f) => query.has(f)).map((f) => [f, query.get(f)!]));
@@ -109,7 +158,12 @@ export async function createRecord(kind: RecordKind, body: unknown): Promise<Rec
 /** Changes the fields given. `version` must be the one that was read, or the change is refused as stale. */
 export async function changeRecord(kind: RecordKind, id: number, body: unknown): Promise<Recorded> {
 	const { version, ...rest } = (body ?? {}) as Record<string, unknown>;
-	if (!Number.isInteger(version)) throw new ServiceError(422, 'version', 'version is required: send the version of the record you read, so that two people cannot overwrite each other.');
+	if (!Number.isInteger(version))
+		throw new ServiceError(
+			422,
+			'version',
+			'version is required: send the version of the record you read, so that two people cannot overwrite each other.'
+		);
 	const fields = { ...validated(kind.changeInput, rest, true) } as Record<string, unknown>;
 	return database().transaction(async (tx) => {
 		const derived = (await kind.beforeChange?.(fields, await kind.repository.get(id, tx))) ?? {};

@@ -1,4 +1,13 @@
-import { TESTER_GAIN_SD, analyseLog, judgeCapacity, parseLog, thinCurve, toStandardConditions, type CapacityJudgement, type RunAnalysis } from '$lib/core/capacity-run';
+import {
+	TESTER_GAIN_SD,
+	analyseLog,
+	judgeCapacity,
+	parseLog,
+	thinCurve,
+	toStandardConditions,
+	type CapacityJudgement,
+	type RunAnalysis
+} from '$lib/core/capacity-run';
 import { CoreError } from '$lib/core/shared';
 import { database } from '../db/connection';
 import { insertRunSamples, readRunSamples } from '../db/run-samples';
@@ -17,12 +26,25 @@ export interface LogImport {
 const STANDARD_C_RATE = 0.2;
 
 /** Reads a capacity-run log and stores run and samples for a cell; all or nothing. */
-export async function importRun(cellId: number, text: string, options: LogImport): Promise<{ run: Run; analysis: RunAnalysis }> {
+export async function importRun(
+	cellId: number,
+	text: string,
+	options: LogImport
+): Promise<{ run: Run; analysis: RunAnalysis }> {
 	const cell = await cells.get(cellId);
 	const { cellType } = await bankWithType((await deliveries.get(cell.deliveryId)).bankId);
 	const log = parseLog(text);
-	const analysis = analyseLog(log, { ratedAh: cellType?.ratedAh ?? null, bridgeGaps: options.bridgeGaps, cutoffV: cellType?.dischargeLimitV ?? null });
-	if (!(analysis.capacityAh > 0)) throw new CoreError('log-no-discharge', 'body', 'No discharge was found in this log: the current never flows out of the cell. Check the current column.');
+	const analysis = analyseLog(log, {
+		ratedAh: cellType?.ratedAh ?? null,
+		bridgeGaps: options.bridgeGaps,
+		cutoffV: cellType?.dischargeLimitV ?? null
+	});
+	if (!(analysis.capacityAh > 0))
+		throw new CoreError(
+			'log-no-discharge',
+			'body',
+			'No discharge was found in this log: the current never flows out of the cell. Check the current column.'
+		);
 	const turned = analysis.faults.some((f) => f.code === 'sign-flipped');
 	const run = await database().transaction(async (tx) => {
 		const stored = await runs.insert(
@@ -67,7 +89,14 @@ function capacityOf(cell: Cell, run: Run | null, cellType: CellType | null): Cel
 	try {
 		const measured = { capacityAh: run.capacityAh, sdAh: run.sdAh ?? run.capacityAh * TESTER_GAIN_SD };
 		const { capacityAh, sdAh } = toStandardConditions(measured, run.temperatureC, run.cRate, STANDARD_C_RATE);
-		return { cell, run, capacityAh, sdAh, refused: null, judgement: cellType ? judgeCapacity(cell, capacityAh, sdAh, cellType.ratedAh) : null };
+		return {
+			cell,
+			run,
+			capacityAh,
+			sdAh,
+			refused: null,
+			judgement: cellType ? judgeCapacity(cell, capacityAh, sdAh, cellType.ratedAh) : null
+		};
 	} catch (error) {
 		if (!(error instanceof CoreError)) throw error;
 		return { cell, run, capacityAh: null, sdAh: null, refused: error.message, judgement: null };
@@ -75,7 +104,9 @@ function capacityOf(cell: Cell, run: Run | null, cellType: CellType | null): Cel
 }
 
 /** The capacity each cell of a bank is believed to have: its latest run, corrected, against rated. Tray order. */
-export async function bankCapacities(bankId: number): Promise<{ cellType: CellType | null; capacities: CellCapacity[] }> {
+export async function bankCapacities(
+	bankId: number
+): Promise<{ cellType: CellType | null; capacities: CellCapacity[] }> {
 	const { cellType } = await bankWithType(bankId);
 	const all = await cellsOfBank(bankId);
 	const latest = new Map<number, Run>();
@@ -84,12 +115,25 @@ export async function bankCapacities(bankId: number): Promise<{ cellType: CellTy
 }
 
 /** Points of a run's curve for drawing: at most about `points` a series, no dip lost. */
-export async function runCurve(runId: number, points = 600): Promise<{ run: Run; curve: { timeS: number[]; voltageV: number[]; dischargedAh: number[] } }> {
+export async function runCurve(
+	runId: number,
+	points = 600
+): Promise<{ run: Run; curve: { timeS: number[]; voltageV: number[]; dischargedAh: number[] } }> {
 	const run = await runs.get(runId);
 	const samples = await readRunSamples(runId);
 	const dischargedAh: number[] = [];
-	samples.timeS.forEach((t, i) => dischargedAh.push(i === 0 ? 0 : dischargedAh[i - 1] - (((samples.currentA[i] + samples.currentA[i - 1]) / 2) * (t - samples.timeS[i - 1])) / 3600));
+	samples.timeS.forEach((t, i) =>
+		dischargedAh.push(
+			i === 0
+				? 0
+				: dischargedAh[i - 1] -
+						(((samples.currentA[i] + samples.currentA[i - 1]) / 2) * (t - samples.timeS[i - 1])) / 3600
+		)
+	);
 	const kept = thinCurve(samples.voltageV, points / 2);
 	const pick = (values: number[]) => kept.map((i) => values[i]);
-	return { run, curve: { timeS: pick(samples.timeS), voltageV: pick(samples.voltageV), dischargedAh: pick(dischargedAh) } };
+	return {
+		run,
+		curve: { timeS: pick(samples.timeS), voltageV: pick(samples.voltageV), dischargedAh: pick(dischargedAh) }
+	};
 }

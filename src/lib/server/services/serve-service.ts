@@ -1,5 +1,12 @@
 import { meterSd } from '$lib/core/reading';
-import { driftSlopes, judgeCheck, judgeFade, projectFade, type CheckJudgement, type FadeProjection } from '$lib/core/service';
+import {
+	driftSlopes,
+	judgeCheck,
+	judgeFade,
+	projectFade,
+	type CheckJudgement,
+	type FadeProjection
+} from '$lib/core/service';
 import type { Verdict } from '$lib/core/shared';
 import { capacityTests, serviceChecks, type Bank, type CapacityTest, type ServiceCheckRow } from '../db/tables';
 import { bankWithType } from './delivery-service';
@@ -32,7 +39,19 @@ function ageOf(bank: Bank, iso: string): number {
 function latestVerdicts(checks: readonly JudgedCheck[]): Verdict[] {
 	const judged = checks.filter((c) => c.judgement.judged).at(-1);
 	const last = checks.at(-1);
-	if (!last) return [{ code: 'no-check', warmth: 'open', title: 'No service check yet', finding: 'Drift shows only when the groups are read at the end of a full charge.', doubt: null, rule: 'Read in the context that can answer.', next: 'Read every group at the end of the next full charge.', cellIds: [] }];
+	if (!last)
+		return [
+			{
+				code: 'no-check',
+				warmth: 'open',
+				title: 'No service check yet',
+				finding: 'Drift shows only when the groups are read at the end of a full charge.',
+				doubt: null,
+				rule: 'Read in the context that can answer.',
+				next: 'Read every group at the end of the next full charge.',
+				cellIds: []
+			}
+		];
 	return [...(judged?.judgement.verdicts ?? []), ...(last !== judged ? last.judgement.verdicts : [])];
 }
 
@@ -41,18 +60,30 @@ export async function serveState(bankId: number, battery = 1, nowIso = new Date(
 	const { bank, cellType } = await bankWithType(bankId);
 	const ratedAh = (cellType?.ratedAh ?? 100) * bank.parallel;
 	const rows = await serviceChecks.all({ bankId, battery });
-	const context = { chemistry: bank.chemistry, groupAh: ratedAh, meterSdV: meterSd((await currentMeters()).restVoltage, 3.4) };
+	const context = {
+		chemistry: bank.chemistry,
+		groupAh: ratedAh,
+		meterSdV: meterSd((await currentMeters()).restVoltage, 3.4)
+	};
 	const checks = rows.map((check) => ({ check, judgement: judgeCheck(check, context) }));
-	const tests = (await capacityTests.all({ bankId, battery })).map((t) => ({ ...t, ageYears: ageOf(bank, t.testedAt) }));
+	const tests = (await capacityTests.all({ bankId, battery })).map((t) => ({
+		...t,
+		ageYears: ageOf(bank, t.testedAt)
+	}));
 	const last = tests.at(-1);
 	const efcPerYear = last && last.ageYears > 0.25 ? last.efc / last.ageYears : ASSUMED_EFC_PER_YEAR;
-	const projection = tests.length ? projectFade({ ratedAh, endFraction: bank.endFraction, observations: tests, efcPerYear }) : null;
+	const projection = tests.length
+		? projectFade({ ratedAh, endFraction: bank.endFraction, observations: tests, efcPerYear })
+		: null;
 	const ageYears = ageOf(bank, nowIso);
 	const full = checks.filter((c) => c.judgement.judged && c.check.context === 'full');
 	return {
 		checks,
 		tests,
-		driftPerMonthAh: driftSlopes(full.map((c) => ({ ageYears: ageOf(bank, c.check.checkedAt), driftAh: c.judgement.driftAh })), bank.series),
+		driftPerMonthAh: driftSlopes(
+			full.map((c) => ({ ageYears: ageOf(bank, c.check.checkedAt), driftAh: c.judgement.driftAh })),
+			bank.series
+		),
 		projection,
 		verdicts: [...latestVerdicts(checks), ...(projection ? [judgeFade(projection, bank.endFraction, ageYears)] : [])],
 		ageYears,

@@ -17,7 +17,11 @@ export async function readSettings(): Promise<Settings> {
 export async function changeSettings(body: unknown): Promise<Settings> {
 	const fields = validated(SettingsInput, body, true);
 	const [row] = await settingsRows.all({});
-	return pick(row ? await settingsRows.update(row.id, row.version, fields) : await settingsRows.insert({ ...DEFAULT_SETTINGS, ...fields }));
+	return pick(
+		row
+			? await settingsRows.update(row.id, row.version, fields)
+			: await settingsRows.insert({ ...DEFAULT_SETTINGS, ...fields })
+	);
 }
 
 /** The meters at the bench as they are described now. */

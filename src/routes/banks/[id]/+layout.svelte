@@ -11,7 +11,11 @@
 
 <svelte:head><title>{bank.name} · Kind Ember</title></svelte:head>
 <TopBar>
-	<p class="flex items-baseline gap-3"><strong class="text-lg">{bank.name}</strong><span class="figure muted">{bank.series}S{bank.parallel}P{bank.batteries > 1 ? ` × ${bank.batteries}` : ''} · {bank.chemistry}</span></p>
+	<p class="flex items-baseline gap-3">
+		<strong class="text-lg">{bank.name}</strong><span class="figure muted"
+			>{bank.series}S{bank.parallel}P{bank.batteries > 1 ? ` × ${bank.batteries}` : ''} · {bank.chemistry}</span
+		>
+	</p>
 	{#if data.overview.running}<RunningStrip running={data.overview.running} />{/if}
 </TopBar>
 <div class="frame">

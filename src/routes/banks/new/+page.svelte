@@ -26,5 +26,12 @@
 <TopBar />
 <main class="mx-auto max-w-4xl p-4">
 	<h1 class="mb-3">New bank</h1>
-	<BankForm bank={null} cellTypes={data.cellTypes} settings={data.settings} {fields} action="Make this bank" onsave={save} />
+	<BankForm
+		bank={null}
+		cellTypes={data.cellTypes}
+		settings={data.settings}
+		{fields}
+		action="Make this bank"
+		onsave={save}
+	/>
 </main>

@@ -9,7 +9,15 @@
 	let { data } = $props();
 	let text = $state('');
 	let curves = $state<Record<number, { voltageV: number[]; dischargedAh: number[] }>>({});
-	const KINDS = { arrival: 'Arrived', reading: 'Read', run: 'Run', verdict: 'Judged', placement: 'Placed', removal: 'Taken out', note: 'Note' } as const;
+	const KINDS = {
+		arrival: 'Arrived',
+		reading: 'Read',
+		run: 'Run',
+		verdict: 'Judged',
+		placement: 'Placed',
+		removal: 'Taken out',
+		note: 'Note'
+	} as const;
 
 	async function addNote(event: SubmitEvent) {
 		event.preventDefault();
@@ -33,9 +41,16 @@
 <svelte:head><title>{data.cell.label} · Kind Ember</title></svelte:head>
 <TopBar />
 <main class="mx-auto max-w-3xl p-4">
-	<p><a class="tap inline-flex items-center underline underline-offset-4" href="/banks/{data.bank.id}/receive">{data.bank.name}</a> · {data.delivery.name}</p>
+	<p>
+		<a class="tap inline-flex items-center underline underline-offset-4" href="/banks/{data.bank.id}/receive"
+			>{data.bank.name}</a
+		>
+		· {data.delivery.name}
+	</p>
 	<h1>Passport of {data.cell.label}</h1>
-	<p class="muted">{[data.cell.batch ? `Batch ${data.cell.batch}` : null, data.cell.code].filter(Boolean).join(' · ')}</p>
+	<p class="muted">
+		{[data.cell.batch ? `Batch ${data.cell.batch}` : null, data.cell.code].filter(Boolean).join(' · ')}
+	</p>
 	<form class="sheet my-4 grid gap-2 p-4" onsubmit={addNote}>
 		<label class="field-label" for="note">Add a note</label>
 		<textarea id="note" class="textarea w-full" rows="2" bind:value={text} maxlength="4000"></textarea>
@@ -44,12 +59,28 @@
 	<ol class="life">
 		{#each [...data.events].reverse() as event, i (i)}
 			<li>
-				<p class="text-sm muted"><strong>{KINDS[event.kind]}</strong> · <time datetime={event.at}>{formatDateTime(event.at, data.settings.dateStyle)}</time></p>
+				<p class="text-sm muted">
+					<strong>{KINDS[event.kind]}</strong> ·
+					<time datetime={event.at}>{formatDateTime(event.at, data.settings.dateStyle)}</time>
+				</p>
 				<p class="font-semibold whitespace-pre-line">{event.title}</p>
 				{#if event.detail}<p>{event.detail}</p>{/if}
 				{#if event.runId !== null}
-					<button class="btn tap mt-1" aria-expanded={event.runId in curves} onclick={() => toggle(event.runId!)}>{event.runId in curves ? 'Hide the curve' : 'Show the curve'}</button>
-					{#if curves[event.runId]}<CurveChart series={[{ name: data.cell.label, x: curves[event.runId].dischargedAh, y: curves[event.runId].voltageV, strong: true }]} xLabel="Ah taken out" yLabel="V" />{/if}
+					<button class="btn tap mt-1" aria-expanded={event.runId in curves} onclick={() => toggle(event.runId!)}
+						>{event.runId in curves ? 'Hide the curve' : 'Show the curve'}</button
+					>
+					{#if curves[event.runId]}<CurveChart
+							series={[
+								{
+									name: data.cell.label,
+									x: curves[event.runId].dischargedAh,
+									y: curves[event.runId].voltageV,
+									strong: true
+								}
+							]}
+							xLabel="Ah taken out"
+							yLabel="V"
+						/>{/if}
 				{/if}
 			</li>
 		{/each}

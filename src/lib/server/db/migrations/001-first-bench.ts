@@ -10,7 +10,8 @@ function recorded(table: Table): void {
 	table.datetime('deleted_at', { precision: 3 }).nullable();
 }
 
-const belongsTo = (table: Table, column: string, parent: string) => table.integer(column).unsigned().notNullable().references('id').inTable(parent);
+const belongsTo = (table: Table, column: string, parent: string) =>
+	table.integer(column).unsigned().notNullable().references('id').inTable(parent);
 
 export async function up(knex: Knex): Promise<void> {
 	const create = (name: string, build: (table: Table) => void) =>
@@ -26,7 +27,24 @@ export async function up(knex: Knex): Promise<void> {
 		t.string('maker', 80);
 		t.string('chemistry', 8).notNullable();
 		t.double('rated_ah').notNullable();
-		for (const column of ['ac_resistance_mohm', 'charge_limit_v', 'discharge_limit_v', 'charge_cold_c', 'charge_hot_c', 'discharge_cold_c', 'discharge_hot_c', 'charge_c_rate', 'discharge_c_rate', 'width_mm', 'thickness_mm', 'height_mm', 'mass_kg', 'hole_depth_mm', 'torque_nm']) t.double(column);
+		for (const column of [
+			'ac_resistance_mohm',
+			'charge_limit_v',
+			'discharge_limit_v',
+			'charge_cold_c',
+			'charge_hot_c',
+			'discharge_cold_c',
+			'discharge_hot_c',
+			'charge_c_rate',
+			'discharge_c_rate',
+			'width_mm',
+			'thickness_mm',
+			'height_mm',
+			'mass_kg',
+			'hole_depth_mm',
+			'torque_nm'
+		])
+			t.double(column);
 		t.string('terminal', 60);
 	});
 	await create('banks', (t) => {
@@ -72,7 +90,18 @@ export async function up(knex: Knex): Promise<void> {
 		belongsTo(t, 'cell_id', 'cells');
 		t.string('source', 8).notNullable().comment('log or hand');
 		t.double('capacity_ah').notNullable();
-		for (const column of ['sd_ah', 'energy_wh', 'mean_voltage_v', 'current_a', 'c_rate', 'duration_s', 'end_voltage_v', 'temperature_c', 'cutoff_v']) t.double(column);
+		for (const column of [
+			'sd_ah',
+			'energy_wh',
+			'mean_voltage_v',
+			'current_a',
+			'c_rate',
+			'duration_s',
+			'end_voltage_v',
+			'temperature_c',
+			'cutoff_v'
+		])
+			t.double(column);
 		t.datetime('tested_at', { precision: 3 }).notNullable();
 		t.string('tester', 80);
 		t.string('file_name', 200);
@@ -144,6 +173,7 @@ export async function up(knex: Knex): Promise<void> {
 		t.string('units', 8).notNullable();
 		t.string('date_style', 12).notNullable();
 		t.string('theme', 8).notNullable();
-		for (const column of ['volt_meter_percent', 'volt_meter_counts_mv', 'ohm_meter_percent', 'ohm_meter_counts_mohm']) t.double(column).notNullable();
+		for (const column of ['volt_meter_percent', 'volt_meter_counts_mv', 'ohm_meter_percent', 'ohm_meter_counts_mohm'])
+			t.double(column).notNullable();
 	});
 }

@@ -3,4 +3,6 @@ import { validated } from '$lib/input/validate';
 import { endpoint, jsonBody } from '$lib/server/http/endpoint';
 import { answerIsBalanced } from '$lib/server/services/balance-service';
 
-export const POST = endpoint(async ({ request }) => answerIsBalanced(validated(BalanceQuestionInput, await jsonBody(request))));
+export const POST = endpoint(async ({ request }) =>
+	answerIsBalanced(validated(BalanceQuestionInput, await jsonBody(request)))
+);

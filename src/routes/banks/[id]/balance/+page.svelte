@@ -19,28 +19,87 @@
 	const run = $derived(balance.run);
 	const running = $derived(run !== null && run.startedAt !== null && run.endedAt === null);
 	// svelte-ignore state_referenced_locally
-	let supply = $state({ supplyA: data.balance.supply.supplyA as number | null, leadMohm: (data.balance.supply.leadOhm * 1000) as number | null });
-	let reading = $state<{ supplyV: number | null; supplyA: number | null; cellV: number | null; deliveredAh: number | null }>({ supplyV: null, supplyA: null, cellV: null, deliveredAh: null });
+	let supply = $state({
+		supplyA: data.balance.supply.supplyA as number | null,
+		leadMohm: (data.balance.supply.leadOhm * 1000) as number | null
+	});
+	let reading = $state<{
+		supplyV: number | null;
+		supplyA: number | null;
+		cellV: number | null;
+		deliveredAh: number | null;
+	}>({ supplyV: null, supplyA: null, cellV: null, deliveredAh: null });
 	const checks = $derived(run?.checklist ?? {});
 	const allChecked = $derived(BALANCE_CHECKLIST.every((item) => checks[item.key]));
 
-	const PHASES = { 'not-started': 'not started', 'constant-current': 'at full current', 'lead-limited': 'held back by its leads', taper: 'in the taper', held: 'at the tail' } as const;
+	const PHASES = {
+		'not-started': 'not started',
+		'constant-current': 'at full current',
+		'lead-limited': 'held back by its leads',
+		taper: 'in the taper',
+		held: 'at the tail'
+	} as const;
 	const verdicts = $derived.by((): Verdict[] => {
 		const list: Verdict[] = balance.join && !running ? [balance.join.verdict] : [];
 		const progress = balance.progress;
 		if (!progress || !running) return list;
 		const base = { cellIds: [] as number[], doubt: null };
-		if (progress.done) list.push({ ...base, code: 'balance-done', warmth: 'look', title: 'Full and balanced: end it now', finding: 'Supply at the set voltage, tail held for 30 minutes, meter agrees.', rule: 'Do not leave cells held at the limit.', next: 'Switch the supply off, take its leads off, and end the balance here.' });
-		else list.push({ ...base, code: 'balance-unmet', warmth: 'calm', title: `Not done: ${PHASES[progress.phase]}`, finding: progress.unmet.join('. ') + '.', rule: 'Done: set voltage, tail below 0.02 C of one cell for 30 minutes, meter at the cells agrees.', next: 'Read supply and meter again when you pass by.' });
-		if (progress.phase === 'lead-limited') list.push({ ...base, code: 'lead-drop', warmth: 'look', title: 'Low current is the leads, not a full battery', finding: `The cells are below the set voltage while the current is low: the leads have ${((progress.leadOhm ?? 0) * 1000).toFixed(0)} mΩ.`, rule: 'R = (supply V − cell V) ÷ A.', next: 'Use shorter, thicker leads with ring terminals.' });
+		if (progress.done)
+			list.push({
+				...base,
+				code: 'balance-done',
+				warmth: 'look',
+				title: 'Full and balanced: end it now',
+				finding: 'Supply at the set voltage, tail held for 30 minutes, meter agrees.',
+				rule: 'Do not leave cells held at the limit.',
+				next: 'Switch the supply off, take its leads off, and end the balance here.'
+			});
+		else
+			list.push({
+				...base,
+				code: 'balance-unmet',
+				warmth: 'calm',
+				title: `Not done: ${PHASES[progress.phase]}`,
+				finding: progress.unmet.join('. ') + '.',
+				rule: 'Done: set voltage, tail below 0.02 C of one cell for 30 minutes, meter at the cells agrees.',
+				next: 'Read supply and meter again when you pass by.'
+			});
+		if (progress.phase === 'lead-limited')
+			list.push({
+				...base,
+				code: 'lead-drop',
+				warmth: 'look',
+				title: 'Low current is the leads, not a full battery',
+				finding: `The cells are below the set voltage while the current is low: the leads have ${((progress.leadOhm ?? 0) * 1000).toFixed(0)} mΩ.`,
+				rule: 'R = (supply V − cell V) ÷ A.',
+				next: 'Use shorter, thicker leads with ring terminals.'
+			});
 		return list;
 	});
 	const drawn = $derived.by((): DrawnCell[] =>
-		balance.cells.map((c) => ({ id: c.id, label: c.label, figure: c.restVoltageV === null ? null : c.restVoltageV.toFixed(3), minor: `${Math.round(c.socLow * 100)}–${Math.round(c.socHigh * 100)} %`, shade: null, warmth: balance.join?.verdict.cellIds.includes(c.id) && !running ? balance.join.verdict.warmth : 'calm', mark: null }))
+		balance.cells.map((c) => ({
+			id: c.id,
+			label: c.label,
+			figure: c.restVoltageV === null ? null : c.restVoltageV.toFixed(3),
+			minor: `${Math.round(c.socLow * 100)}–${Math.round(c.socHigh * 100)} %`,
+			shade: null,
+			warmth: balance.join?.verdict.cellIds.includes(c.id) && !running ? balance.join.verdict.warmth : 'calm',
+			mark: null
+		}))
 	);
 
 	async function begin() {
-		if (await attempt(() => api.post('balance-runs', { bankId: bank.id, supplyA: Number(supply.supplyA), leadOhm: Number(supply.leadMohm) / 1000, checklist: {} }))) await invalidateAll();
+		if (
+			await attempt(() =>
+				api.post('balance-runs', {
+					bankId: bank.id,
+					supplyA: Number(supply.supplyA),
+					leadOhm: Number(supply.leadMohm) / 1000,
+					checklist: {}
+				})
+			)
+		)
+			await invalidateAll();
 	}
 	async function change(fields: object) {
 		if (!run) return;
@@ -51,39 +110,102 @@
 		event.preventDefault();
 		if (!run) return;
 		const number = (v: number | null) => (v === null || (v as unknown) === '' ? null : Number(v));
-		if (!(await attempt(() => api.post('balance-readings', { balanceRunId: run.id, readAt: new Date().toISOString(), supplyV: number(reading.supplyV), supplyA: number(reading.supplyA), cellV: number(reading.cellV), deliveredAh: number(reading.deliveredAh) })))) return;
+		if (
+			!(await attempt(() =>
+				api.post('balance-readings', {
+					balanceRunId: run.id,
+					readAt: new Date().toISOString(),
+					supplyV: number(reading.supplyV),
+					supplyA: number(reading.supplyA),
+					cellV: number(reading.cellV),
+					deliveredAh: number(reading.deliveredAh)
+				})
+			))
+		)
+			return;
 		reading = { supplyV: null, supplyA: null, cellV: null, deliveredAh: null };
 		await invalidateAll();
 	}
 	async function removeReading(id: number, version: number) {
 		if (!(await attempt(() => api.remove(`balance-readings/${id}`, version)))) return;
-		announce('Reading taken out.', () => void attempt(async () => { await api.restore(`balance-readings/${id}`); await invalidateAll(); }));
+		announce(
+			'Reading taken out.',
+			() =>
+				void attempt(async () => {
+					await api.restore(`balance-readings/${id}`);
+					await invalidateAll();
+				})
+		);
 		await invalidateAll();
 	}
 	async function ask(groupVoltagesV: number[], currentA: number): Promise<BalanceAnswer | null> {
 		let answer: BalanceAnswer | null = null;
-		await attempt(async () => (answer = await api.post<BalanceAnswer>('is-balanced', { bankId: bank.id, groupVoltagesV, currentA })));
+		await attempt(
+			async () => (answer = await api.post<BalanceAnswer>('is-balanced', { bankId: bank.id, groupVoltagesV, currentA }))
+		);
 		return answer;
 	}
 </script>
 
 <StagePage title="Balance" subtitle="top balance, all cells in parallel" {verdicts}>
 	{#if !plan}
-		<p class="sheet p-6">Match the cells first: <a class="underline" href="/banks/{bank.id}/match">Match</a>. Then this page knows which cells stand in the row.</p>
+		<p class="sheet p-6">
+			Match the cells first: <a class="underline" href="/banks/{bank.id}/match">Match</a>. Then this page knows which
+			cells stand in the row.
+		</p>
 	{:else}
 		<div class="grid grid-cols-[minmax(0,1fr)] gap-4">
-			<Tray cells={drawn} footprint={{ widthMm: data.overview.cellType?.widthMm ?? USUAL_FOOTPRINT.widthMm, thicknessMm: data.overview.cellType?.thicknessMm ?? USUAL_FOOTPRINT.thicknessMm }} label="Cells in the parallel row, rest voltage and bounds of charge on arrival" />
+			<Tray
+				cells={drawn}
+				footprint={{
+					widthMm: data.overview.cellType?.widthMm ?? USUAL_FOOTPRINT.widthMm,
+					thicknessMm: data.overview.cellType?.thicknessMm ?? USUAL_FOOTPRINT.thicknessMm
+				}}
+				label="Cells in the parallel row, rest voltage and bounds of charge on arrival"
+			/>
 			<dl class="sheet grid grid-cols-2 gap-3 p-4 sm:grid-cols-4">
-				<div><dt class="text-sm muted">Charge to deliver</dt><dd class="figure text-xl font-semibold">{plan.toDeliverAh.low.toFixed(0)}–{plan.toDeliverAh.high.toFixed(0)} Ah</dd></div>
-				<div><dt class="text-sm muted">It takes</dt><dd class="figure text-xl font-semibold">{formatDuration(plan.durationS.low)} – {formatDuration(plan.durationS.high)}</dd></div>
-				<div><dt class="text-sm muted">Supply</dt><dd class="figure text-xl font-semibold">{plan.setV.toFixed(2)} V, {plan.setA.toFixed(0)} A</dd></div>
-				<div><dt class="text-sm muted">Bars</dt><dd class="figure text-xl font-semibold">{plan.barsNeeded}</dd></div>
+				<div>
+					<dt class="text-sm muted">Charge to deliver</dt>
+					<dd class="figure text-xl font-semibold">
+						{plan.toDeliverAh.low.toFixed(0)}–{plan.toDeliverAh.high.toFixed(0)} Ah
+					</dd>
+				</div>
+				<div>
+					<dt class="text-sm muted">It takes</dt>
+					<dd class="figure text-xl font-semibold">
+						{formatDuration(plan.durationS.low)} – {formatDuration(plan.durationS.high)}
+					</dd>
+				</div>
+				<div>
+					<dt class="text-sm muted">Supply</dt>
+					<dd class="figure text-xl font-semibold">{plan.setV.toFixed(2)} V, {plan.setA.toFixed(0)} A</dd>
+				</div>
+				<div>
+					<dt class="text-sm muted">Bars</dt>
+					<dd class="figure text-xl font-semibold">{plan.barsNeeded}</dd>
+				</div>
 			</dl>
-			<p class="-mt-2 text-[0.95rem] muted">The bounds are wide because rest voltage on the plateau hides the charge. At {plan.setA.toFixed(0)} A the leads take {(plan.leadDropV * 1000).toFixed(0)} mV. Done when the current stays below {plan.tailA.toFixed(1)} A.</p>
+			<p class="-mt-2 text-[0.95rem] muted">
+				The bounds are wide because rest voltage on the plateau hides the charge. At {plan.setA.toFixed(0)} A the leads take
+				{(plan.leadDropV * 1000).toFixed(0)} mV. Done when the current stays below {plan.tailA.toFixed(1)} A.
+			</p>
 			{#if !run || run.endedAt}
-				<form class="sheet flex flex-wrap items-end gap-3 p-4" onsubmit={(e) => { e.preventDefault(); void begin(); }}>
+				<form
+					class="sheet flex flex-wrap items-end gap-3 p-4"
+					onsubmit={(e) => {
+						e.preventDefault();
+						void begin();
+					}}
+				>
 					<Field label="Your supply gives at most" unit="A" type="number" bind:value={supply.supplyA} min="0.5" />
-					<Field label="Its leads and clamps" unit="mΩ" type="number" bind:value={supply.leadMohm} min="0" hint="10 is usual for clamps" />
+					<Field
+						label="Its leads and clamps"
+						unit="mΩ"
+						type="number"
+						bind:value={supply.leadMohm}
+						min="0"
+						hint="10 is usual for clamps"
+					/>
 					<button class="btn btn-primary tap">{run ? 'Plan another balance' : 'Plan this balance'}</button>
 					{#if run?.endedAt}<p>Last one ended {formatDateTime(run.endedAt, data.settings.dateStyle)}.</p>{/if}
 				</form>
@@ -92,17 +214,43 @@
 					<h2>Before the supply goes on</h2>
 					<ul class="my-2">
 						{#each BALANCE_CHECKLIST as item (item.key)}
-							<li><label class="tap flex items-center gap-3"><input type="checkbox" class="checkbox" checked={checks[item.key] ?? false} onchange={(e) => change({ checklist: { ...checks, [item.key]: e.currentTarget.checked } })} />{item.text(plan.setV.toFixed(2), plan.setA.toFixed(0))}</label></li>
+							<li>
+								<label class="tap flex items-center gap-3"
+									><input
+										type="checkbox"
+										class="checkbox"
+										checked={checks[item.key] ?? false}
+										onchange={(e) => change({ checklist: { ...checks, [item.key]: e.currentTarget.checked } })}
+									/>{item.text(plan.setV.toFixed(2), plan.setA.toFixed(0))}</label
+								>
+							</li>
 						{/each}
 					</ul>
-					<button class="btn btn-primary tap" disabled={!allChecked || balance.join?.verdict.warmth === 'stop'} onclick={() => change({ startedAt: new Date().toISOString() })}>The supply is on</button>
-					{#if balance.join?.verdict.warmth === 'stop'}<p class="mt-2 ember-text font-semibold">{balance.join.verdict.title}. {balance.join.verdict.next}</p>{/if}
+					<button
+						class="btn btn-primary tap"
+						disabled={!allChecked || balance.join?.verdict.warmth === 'stop'}
+						onclick={() => change({ startedAt: new Date().toISOString() })}>The supply is on</button
+					>
+					{#if balance.join?.verdict.warmth === 'stop'}<p class="mt-2 ember-text font-semibold">
+							{balance.join.verdict.title}. {balance.join.verdict.next}
+						</p>{/if}
 				</section>
 			{:else}
 				<section class="sheet p-4" aria-label="Log of the charge">
 					<div class="flex flex-wrap items-baseline justify-between gap-3">
 						<h2>Log of the charge</h2>
-						{#if balance.progress}<p>{balance.progress.deliveredAh.toFixed(0)} Ah in, {PHASES[balance.progress.phase]}{#if balance.progress.leadOhm !== null}, leads {(balance.progress.leadOhm * 1000).toFixed(0)} mΩ{/if}{#if balance.progress.remainingS}, <strong>{formatDuration(balance.progress.remainingS.low)} to {formatDuration(balance.progress.remainingS.high)} to go</strong>{/if} ({formatPercent(Math.min(1, balance.progress.deliveredAh / plan.toDeliverAh.high))} to {formatPercent(Math.min(1, balance.progress.deliveredAh / plan.toDeliverAh.low))} of it)</p>{/if}
+						{#if balance.progress}<p>
+								{balance.progress.deliveredAh.toFixed(0)} Ah in, {PHASES[
+									balance.progress.phase
+								]}{#if balance.progress.leadOhm !== null}, leads {(balance.progress.leadOhm * 1000).toFixed(0)} mΩ{/if}{#if balance.progress.remainingS},
+									<strong
+										>{formatDuration(balance.progress.remainingS.low)} to {formatDuration(
+											balance.progress.remainingS.high
+										)} to go</strong
+									>{/if} ({formatPercent(Math.min(1, balance.progress.deliveredAh / plan.toDeliverAh.high))} to {formatPercent(
+									Math.min(1, balance.progress.deliveredAh / plan.toDeliverAh.low)
+								)} of it)
+							</p>{/if}
 					</div>
 					<form class="my-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-5" onsubmit={log}>
 						<Field label="Supply" unit="V" type="number" bind:value={reading.supplyV} />
@@ -113,16 +261,35 @@
 					</form>
 					<div class="relative overflow-x-auto">
 						<table class="table">
-							<thead><tr><th>When</th><th>Supply V</th><th>Supply A</th><th>Cells V</th><th>Ah</th><th><span class="sr-only">Take out</span></th></tr></thead>
+							<thead
+								><tr
+									><th>When</th><th>Supply V</th><th>Supply A</th><th>Cells V</th><th>Ah</th><th
+										><span class="sr-only">Take out</span></th
+									></tr
+								></thead
+							>
 							<tbody class="figure">
 								{#each [...balance.readings].reverse() as r (r.id)}
-									<tr><td>{formatDateTime(r.readAt, data.settings.dateStyle)}</td><td>{r.supplyV?.toFixed(2) ?? '–'}</td><td>{r.supplyA.toFixed(1)}</td><td>{r.cellV?.toFixed(3) ?? '–'}</td><td>{r.deliveredAh?.toFixed(1) ?? '–'}</td><td><button class="btn btn-ghost tap" onclick={() => removeReading(r.id, r.version)}>Take out</button></td></tr>
+									<tr
+										><td>{formatDateTime(r.readAt, data.settings.dateStyle)}</td><td>{r.supplyV?.toFixed(2) ?? '–'}</td
+										><td>{r.supplyA.toFixed(1)}</td><td>{r.cellV?.toFixed(3) ?? '–'}</td><td
+											>{r.deliveredAh?.toFixed(1) ?? '–'}</td
+										><td
+											><button class="btn btn-ghost tap" onclick={() => removeReading(r.id, r.version)}>Take out</button
+											></td
+										></tr
+									>
 								{:else}<tr><td colspan="6">No reading yet.</td></tr>{/each}
 							</tbody>
 						</table>
 					</div>
-					<button class="btn {balance.progress?.done ? 'btn-primary' : ''} tap mt-3" onclick={() => change({ endedAt: new Date().toISOString() })}>The supply is off: end the balance</button>
-					<p class="mt-2 text-sm muted">Swelling, heat or smell: switch off at the wall and step back. Do not leave full cells held at the limit.</p>
+					<button
+						class="btn {balance.progress?.done ? 'btn-primary' : ''} tap mt-3"
+						onclick={() => change({ endedAt: new Date().toISOString() })}>The supply is off: end the balance</button
+					>
+					<p class="mt-2 text-sm muted">
+						Swelling, heat or smell: switch off at the wall and step back. Do not leave full cells held at the limit.
+					</p>
 				</section>
 			{/if}
 			<BalanceQuestion groups={bank.series} {ask} />

@@ -13,7 +13,11 @@
 	const bank = $derived(data.overview.bank);
 	const values = $derived(data.limits.values);
 	const units = $derived(data.settings.units);
-	const NAMES: Record<Strategy, string> = { 'full-span': 'Full span', 'middle-road': 'Middle road', 'long-life': 'Long life' };
+	const NAMES: Record<Strategy, string> = {
+		'full-span': 'Full span',
+		'middle-road': 'Middle road',
+		'long-life': 'Long life'
+	};
 	const DEVICES = [
 		{ device: 'BMS', title: 'In the BMS' },
 		{ device: 'charger', title: 'In every charger' },
@@ -21,13 +25,38 @@
 	] as const;
 	// svelte-ignore state_referenced_locally
 	const planned = data.limits.plan;
-	let form = $state<{ strategy: Strategy; bmsA: number | null; bmsMv: number | null; fuseA: number | null; cableA: number | null }>({ strategy: planned?.strategy ?? 'middle-road', bmsA: planned?.bmsA ?? null, bmsMv: planned?.bmsResolutionV ? planned.bmsResolutionV * 1000 : null, fuseA: planned?.fuseA ?? null, cableA: planned?.cableA ?? null });
+	let form = $state<{
+		strategy: Strategy;
+		bmsA: number | null;
+		bmsMv: number | null;
+		fuseA: number | null;
+		cableA: number | null;
+	}>({
+		strategy: planned?.strategy ?? 'middle-road',
+		bmsA: planned?.bmsA ?? null,
+		bmsMv: planned?.bmsResolutionV ? planned.bmsResolutionV * 1000 : null,
+		fuseA: planned?.fuseA ?? null,
+		cableA: planned?.cableA ?? null
+	});
 
 	const number = (v: number | null) => (v === null || (v as unknown) === '' ? null : Number(v));
 	async function save() {
-		const fields = { strategy: form.strategy, bmsA: number(form.bmsA), bmsResolutionV: number(form.bmsMv) === null ? null : Number(form.bmsMv) / 1000, fuseA: number(form.fuseA), cableA: number(form.cableA) };
+		const fields = {
+			strategy: form.strategy,
+			bmsA: number(form.bmsA),
+			bmsResolutionV: number(form.bmsMv) === null ? null : Number(form.bmsMv) / 1000,
+			fuseA: number(form.fuseA),
+			cableA: number(form.cableA)
+		};
 		const plan = data.limits.plan;
-		if (await attempt(() => (plan ? api.patch(`limit-plans/${plan.id}`, { ...fields, version: plan.version }) : api.post('limit-plans', { ...fields, bankId: bank.id })))) announce('Kept. The sheet below follows.');
+		if (
+			await attempt(() =>
+				plan
+					? api.patch(`limit-plans/${plan.id}`, { ...fields, version: plan.version })
+					: api.post('limit-plans', { ...fields, bankId: bank.id })
+			)
+		)
+			announce('Kept. The sheet below follows.');
 		await invalidateAll();
 	}
 	async function copy() {
@@ -39,21 +68,55 @@
 		Object.assign(document.createElement('a'), { href: url, download: name }).click();
 		URL.revokeObjectURL(url);
 	}
-	const shownValue = (v: LimitValue, value: number) => (v.unit === '°C' ? `${toUserUnits(value, 'temperature', units)!.toFixed(0)} ${unitOf('temperature', units)}` : `${limitText(value, v)} ${v.unit}`);
+	const shownValue = (v: LimitValue, value: number) =>
+		v.unit === '°C'
+			? `${toUserUnits(value, 'temperature', units)!.toFixed(0)} ${unitOf('temperature', units)}`
+			: `${limitText(value, v)} ${v.unit}`;
 	const fileName = $derived(bank.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase());
 </script>
 
-<StagePage title="Limits" subtitle="{NAMES[data.limits.plan?.strategy ?? 'middle-road']}{data.limits.plan ? '' : ', not kept yet'}{data.limits.measuredGroupAh ? ` · smallest group ${data.limits.measuredGroupAh.toFixed(1)} Ah` : ' · capacity as printed'}" verdicts={data.limits.verdicts}>
+<StagePage
+	title="Limits"
+	subtitle="{NAMES[data.limits.plan?.strategy ?? 'middle-road']}{data.limits.plan ? '' : ', not kept yet'}{data.limits
+		.measuredGroupAh
+		? ` · smallest group ${data.limits.measuredGroupAh.toFixed(1)} Ah`
+		: ' · capacity as printed'}"
+	verdicts={data.limits.verdicts}
+>
 	{#snippet tools()}
 		<div class="no-print flex flex-wrap gap-2">
 			<button class="btn tap" onclick={copy} disabled={!values.length}>Copy</button>
 			<button class="btn tap" onclick={() => print()} disabled={!values.length}>Print</button>
-			<button class="btn tap" onclick={() => download(`${fileName}-limits.csv`, limitsCsv(values), 'text/csv')} disabled={!values.length}>CSV</button>
-			<button class="btn tap" onclick={() => download(`${fileName}-limits.json`, JSON.stringify({ bank: bank.name, series: bank.series, parallel: bank.parallel, values }, null, 2), 'application/json')} disabled={!values.length}>JSON</button>
+			<button
+				class="btn tap"
+				onclick={() => download(`${fileName}-limits.csv`, limitsCsv(values), 'text/csv')}
+				disabled={!values.length}>CSV</button
+			>
+			<button
+				class="btn tap"
+				onclick={() =>
+					download(
+						`${fileName}-limits.json`,
+						JSON.stringify({ bank: bank.name, series: bank.series, parallel: bank.parallel, values }, null, 2),
+						'application/json'
+					)}
+				disabled={!values.length}>JSON</button
+			>
 		</div>
 	{/snippet}
-	<form class="sheet no-print mb-4 grid gap-4 p-4" onsubmit={(e) => { e.preventDefault(); void save(); }}>
-		<Choice label="Strategy" bind:value={form.strategy} options={STRATEGIES.map((s) => ({ value: s, text: NAMES[s] }))} onchange={() => void save()} />
+	<form
+		class="sheet no-print mb-4 grid gap-4 p-4"
+		onsubmit={(e) => {
+			e.preventDefault();
+			void save();
+		}}
+	>
+		<Choice
+			label="Strategy"
+			bind:value={form.strategy}
+			options={STRATEGIES.map((s) => ({ value: s, text: NAMES[s] }))}
+			onchange={() => void save()}
+		/>
 		<div class="grid grid-cols-2 items-end gap-3 sm:grid-cols-5">
 			<Field label="BMS continuous" unit="A" type="number" bind:value={form.bmsA} />
 			<Field label="BMS resolution" unit="mV" type="number" bind:value={form.bmsMv} placeholder="1" />
@@ -62,20 +125,30 @@
 			<button class="btn btn-primary tap">Keep these</button>
 		</div>
 	</form>
-	<h2 class="hidden print:block">{bank.name} · {bank.series}S{bank.parallel}P · {formatDate(new Date().toISOString(), data.settings.dateStyle)}</h2>
+	<h2 class="hidden print:block">
+		{bank.name} · {bank.series}S{bank.parallel}P · {formatDate(new Date().toISOString(), data.settings.dateStyle)}
+	</h2>
 	{#each DEVICES as { device, title } (device)}
 		{@const rows = values.filter((v) => v.device === device)}
 		{#if rows.length}
 			<section class="sheet relative mb-4 overflow-x-auto p-2">
 				<h2 class="px-2 pt-2">{title}</h2>
 				<table class="table">
-					<thead><tr><th>What</th><th class="text-right">Value</th><th class="text-right">Release</th><th class="text-right">Delay</th><th>Why</th></tr></thead>
+					<thead
+						><tr
+							><th>What</th><th class="text-right">Value</th><th class="text-right">Release</th><th class="text-right"
+								>Delay</th
+							><th>Why</th></tr
+						></thead
+					>
 					<tbody>
 						{#each rows as v (v.key)}
 							<tr>
 								<th scope="row" class="whitespace-nowrap font-semibold">{v.label}</th>
 								<td class="figure text-right text-lg font-semibold whitespace-nowrap">{shownValue(v, v.value)}</td>
-								<td class="figure text-right whitespace-nowrap">{v.release === null || v.unit === 'A' ? '' : shownValue(v, v.release)}</td>
+								<td class="figure text-right whitespace-nowrap"
+									>{v.release === null || v.unit === 'A' ? '' : shownValue(v, v.release)}</td
+								>
 								<td class="figure text-right whitespace-nowrap">{v.delayS === null ? '' : `${v.delayS} s`}</td>
 								<td class="text-[0.95rem]">{v.reason}</td>
 							</tr>
@@ -85,5 +158,8 @@
 			</section>
 		{/if}
 	{/each}
-	<p class="muted">The cell maker’s sheet comes first; local codes and licensed practice decide fusing and disconnects. These checks were made on paper: prove every trip before you rely on it.</p>
+	<p class="muted">
+		The cell maker’s sheet comes first; local codes and licensed practice decide fusing and disconnects. These checks
+		were made on paper: prove every trip before you rely on it.
+	</p>
 </StagePage>

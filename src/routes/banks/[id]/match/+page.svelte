@@ -8,7 +8,15 @@
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import GroupBoard from '$lib/components/match/GroupBoard.svelte';
 	import { bestPartner, exchanged, type Arrangement } from '$lib/components/match/arrangement';
-	import { arrivalOrderSummary, costOfMove, judgeMatch, type BatchWish, type MatchProblem, type MatchProgress, type MatchResult } from '$lib/core/matching';
+	import {
+		arrivalOrderSummary,
+		costOfMove,
+		judgeMatch,
+		type BatchWish,
+		type MatchProblem,
+		type MatchProgress,
+		type MatchResult
+	} from '$lib/core/matching';
 	import type { Verdict } from '$lib/core/shared';
 	import { formatDate } from '$lib/core/units';
 
@@ -26,24 +34,62 @@
 	let before = $state<Arrangement | null>(null);
 	const TIME_LIMIT_S = 8;
 
-	const problem = $derived<MatchProblem>({ series: bank.series * bank.batteries, parallel: bank.parallel, cells: data.candidates, batchWish, robust });
+	const problem = $derived<MatchProblem>({
+		series: bank.series * bank.batteries,
+		parallel: bank.parallel,
+		cells: data.candidates,
+		batchWish,
+		robust
+	});
 	const enough = $derived(data.candidates.length >= wanted);
 	const placedNow = $derived.by((): Arrangement | null => {
 		if (data.placements.length !== wanted) return null;
-		const groups = Array.from({ length: bank.series * bank.batteries }, (_, i) => data.placements.filter((p) => (p.battery - 1) * bank.series + p.position - 1 === i).map((p) => p.cellId));
+		const groups = Array.from({ length: bank.series * bank.batteries }, (_, i) =>
+			data.placements.filter((p) => (p.battery - 1) * bank.series + p.position - 1 === i).map((p) => p.cellId)
+		);
 		const used = new Set(groups.flat());
 		return { groups, spares: data.candidates.filter((c) => !used.has(c.id)).map((c) => c.id) };
 	});
 	const shown = $derived(arrangement ?? placedNow);
-	const groupSums = $derived(shown ? shown.groups.map((g) => g.reduce((s, id) => s + (data.candidates.find((c) => c.id === id)?.capacityAh ?? 0), 0)) : []);
+	const groupSums = $derived(
+		shown
+			? shown.groups.map((g) => g.reduce((s, id) => s + (data.candidates.find((c) => c.id === id)?.capacityAh ?? 0), 0))
+			: []
+	);
 	const smallest = $derived(groupSums.length ? Math.min(...groupSums) : null);
 	const spread = $derived(groupSums.length ? Math.max(...groupSums) - Math.min(...groupSums) : null);
 	const arrival = $derived(enough ? arrivalOrderSummary(problem) : null);
 	const verdicts = $derived.by((): Verdict[] => {
 		const list: Verdict[] = [];
-		if (!enough) list.push({ code: 'match-few', warmth: 'open', title: `${data.candidates.length} of ${wanted} cells have a capacity`, finding: `${data.untested} cells are not tested.`, doubt: null, rule: 'Only measured cells are matched.', next: 'Test the others first.', cellIds: [] });
+		if (!enough)
+			list.push({
+				code: 'match-few',
+				warmth: 'open',
+				title: `${data.candidates.length} of ${wanted} cells have a capacity`,
+				finding: `${data.untested} cells are not tested.`,
+				doubt: null,
+				rule: 'Only measured cells are matched.',
+				next: 'Test the others first.',
+				cellIds: []
+			});
 		if (shown && smallest !== null && spread !== null && arrival)
-			list.push(...judgeMatch({ groups: [], spares: [], smallestGroupAh: smallest, spreadAh: spread, upperBoundAh: result?.upperBoundAh ?? smallest, proven: result !== null && moveCost === null && result.proven, spreadProven: false, smallestGroupP05Ah: result?.smallestGroupP05Ah ?? smallest, arrivalOrder: arrival, cancelled: false }, data.overview.cellType ? data.overview.cellType.ratedAh * bank.parallel : null));
+			list.push(
+				...judgeMatch(
+					{
+						groups: [],
+						spares: [],
+						smallestGroupAh: smallest,
+						spreadAh: spread,
+						upperBoundAh: result?.upperBoundAh ?? smallest,
+						proven: result !== null && moveCost === null && result.proven,
+						spreadProven: false,
+						smallestGroupP05Ah: result?.smallestGroupP05Ah ?? smallest,
+						arrivalOrder: arrival,
+						cancelled: false
+					},
+					data.overview.cellType ? data.overview.cellType.ratedAh * bank.parallel : null
+				)
+			);
 		return list;
 	});
 	onDestroy(() => job?.cancel());
@@ -57,7 +103,9 @@
 			moveCost = null;
 			before = null;
 		} catch (error) {
-			announce(error instanceof Error && error.message === 'cancelled' ? 'Cancelled. Nothing was changed.' : String(error));
+			announce(
+				error instanceof Error && error.message === 'cancelled' ? 'Cancelled. Nothing was changed.' : String(error)
+			);
 		}
 		job = null;
 		progress = null;
@@ -100,36 +148,93 @@
 
 <StagePage title="Match" subtitle="{data.candidates.length} measured cells for {wanted} places" {verdicts}>
 	<section class="sheet mb-4 flex flex-wrap items-end gap-4 p-4">
-		<Choice label="Batches" bind:value={batchWish} options={[{ value: 'none', text: 'no wish' }, { value: 'together', text: 'together' }, { value: 'apart', text: 'apart' }]} />
-		<label class="tap flex items-center gap-2"><input type="checkbox" class="checkbox" bind:checked={robust} /> Guard against doubtful readings</label>
+		<Choice
+			label="Batches"
+			bind:value={batchWish}
+			options={[
+				{ value: 'none', text: 'no wish' },
+				{ value: 'together', text: 'together' },
+				{ value: 'apart', text: 'apart' }
+			]}
+		/>
+		<label class="tap flex items-center gap-2"
+			><input type="checkbox" class="checkbox" bind:checked={robust} /> Guard against doubtful readings</label
+		>
 		{#if job}
 			<div role="status" class="flex items-center gap-3">
 				<progress class="progress w-40" max="1" value={progress?.fraction ?? 0}></progress>
-				<span>{progress?.stage === 'proving' ? 'proving' : progress?.stage === 'evening' ? 'evening out' : 'arranging'}{progress && progress.smallestGroupAh > 0 ? `, smallest ${progress.smallestGroupAh.toFixed(1)} Ah` : ''}</span>
+				<span
+					>{progress?.stage === 'proving'
+						? 'proving'
+						: progress?.stage === 'evening'
+							? 'evening out'
+							: 'arranging'}{progress && progress.smallestGroupAh > 0
+						? `, smallest ${progress.smallestGroupAh.toFixed(1)} Ah`
+						: ''}</span
+				>
 				<button class="btn tap" onclick={() => job?.cancel()}>Cancel</button>
 			</div>
 		{:else}
-			<button class="btn {shown ? '' : 'btn-primary'} tap" disabled={!enough} onclick={run}>{shown ? 'Match again' : 'Match the cells'}</button>
+			<button class="btn {shown ? '' : 'btn-primary'} tap" disabled={!enough} onclick={run}
+				>{shown ? 'Match again' : 'Match the cells'}</button
+			>
 		{/if}
 	</section>
 	{#if shown && smallest !== null && spread !== null && arrival}
 		<dl class="sheet mb-4 grid grid-cols-2 gap-3 p-4 sm:grid-cols-4">
-			<div><dt class="text-sm muted">Smallest group</dt><dd class="figure text-xl font-semibold">{smallest.toFixed(1)} Ah</dd></div>
-			<div><dt class="text-sm muted">Spread</dt><dd class="figure text-xl font-semibold">{spread.toFixed(1)} Ah</dd></div>
-			<div><dt class="text-sm muted">Order of arrival</dt><dd class="figure text-xl">{arrival.smallestGroupAh.toFixed(1)} Ah</dd><dd class="text-sm muted">spread {arrival.spreadAh.toFixed(1)} Ah</dd></div>
-			<div><dt class="text-sm muted">Gained</dt><dd class="figure text-xl">{(smallest - arrival.smallestGroupAh).toFixed(1)} Ah</dd></div>
+			<div>
+				<dt class="text-sm muted">Smallest group</dt>
+				<dd class="figure text-xl font-semibold">{smallest.toFixed(1)} Ah</dd>
+			</div>
+			<div>
+				<dt class="text-sm muted">Spread</dt>
+				<dd class="figure text-xl font-semibold">{spread.toFixed(1)} Ah</dd>
+			</div>
+			<div>
+				<dt class="text-sm muted">Order of arrival</dt>
+				<dd class="figure text-xl">{arrival.smallestGroupAh.toFixed(1)} Ah</dd>
+				<dd class="text-sm muted">spread {arrival.spreadAh.toFixed(1)} Ah</dd>
+			</div>
+			<div>
+				<dt class="text-sm muted">Gained</dt>
+				<dd class="figure text-xl">{(smallest - arrival.smallestGroupAh).toFixed(1)} Ah</dd>
+			</div>
 		</dl>
 		{#if moveCost}
-			<p class="mb-3 flex flex-wrap items-center gap-3" role="status"><span>{moveCost}</span><button class="btn tap" onclick={() => { arrangement = before; moveCost = null; }}>Put them back</button></p>
+			<p class="mb-3 flex flex-wrap items-center gap-3" role="status">
+				<span>{moveCost}</span><button
+					class="btn tap"
+					onclick={() => {
+						arrangement = before;
+						moveCost = null;
+					}}>Put them back</button
+				>
+			</p>
 		{:else}
-			<p class="mb-3 muted">{selectedId === null ? 'Drag a cell to another group, or press ⇄ on two cells, to see what it costs.' : 'Now press ⇄ on the cell it should change places with.'}</p>
+			<p class="mb-3 muted">
+				{selectedId === null
+					? 'Drag a cell to another group, or press ⇄ on two cells, to see what it costs.'
+					: 'Now press ⇄ on the cell it should change places with.'}
+			</p>
 		{/if}
-		<GroupBoard arrangement={shown} cells={data.candidates} series={bank.series} {selectedId} onpick={pick} ondrop={drop} />
+		<GroupBoard
+			arrangement={shown}
+			cells={data.candidates}
+			series={bank.series}
+			{selectedId}
+			onpick={pick}
+			ondrop={drop}
+		/>
 		<div class="mt-4 flex flex-wrap items-center gap-3">
 			{#if arrangement}<button class="btn btn-primary tap" onclick={accept}>Accept these groups</button>{/if}
-			{#if placedNow && !arrangement}<p>Placed {formatDate(data.placements[0].placedAt, data.settings.dateStyle)}.</p><a class="btn btn-primary tap" href="/banks/{bank.id}/balance">On to Balance</a>{/if}
+			{#if placedNow && !arrangement}<p>Placed {formatDate(data.placements[0].placedAt, data.settings.dateStyle)}.</p>
+				<a class="btn btn-primary tap" href="/banks/{bank.id}/balance">On to Balance</a>{/if}
 		</div>
 	{:else}
-		<p class="sheet p-6">{enough ? 'Choose how, then match. The best arrangement is searched here in the browser; you can go on looking around.' : `Matching needs ${wanted} measured cells.`}</p>
+		<p class="sheet p-6">
+			{enough
+				? 'Choose how, then match. The best arrangement is searched here in the browser; you can go on looking around.'
+				: `Matching needs ${wanted} measured cells.`}
+		</p>
 	{/if}
 </StagePage>

@@ -29,15 +29,23 @@
 	async function putAway() {
 		const { id, version, name } = bank;
 		if (!(await attempt(() => api.remove(`banks/${id}`, version)))) return;
-		announce(`${name} was put away.`, () => void attempt(async () => {
-			await api.restore(`banks/${id}`);
-			await goto(`/banks/${id}/plan`, { invalidateAll: true });
-		}));
+		announce(
+			`${name} was put away.`,
+			() =>
+				void attempt(async () => {
+					await api.restore(`banks/${id}`);
+					await goto(`/banks/${id}/plan`, { invalidateAll: true });
+				})
+		);
 		await goto('/', { invalidateAll: true });
 	}
 </script>
 
-<StagePage title="Plan" subtitle="the bank and its cells" verdicts={data.overview.needs.filter((n) => n.stage === 'plan')}>
+<StagePage
+	title="Plan"
+	subtitle="the bank and its cells"
+	verdicts={data.overview.needs.filter((n) => n.stage === 'plan')}
+>
 	{#key bank.version}
 		<BankForm {bank} cellTypes={data.cellTypes} settings={data.settings} {fields} action="Save" onsave={save} />
 	{/key}
@@ -46,7 +54,11 @@
 		<p class="my-2">One file holds everything of this bank; another machine can bring it in from its first page.</p>
 		<div class="flex flex-wrap gap-2">
 			<a class="btn tap" href="/api/v1/banks/{bank.id}/export" download>Whole record, JSON</a>
-			{#each data.tables as table (table)}<a class="btn btn-ghost tap" href="/api/v1/banks/{bank.id}/tables/{table}.csv" download>{table}.csv</a>{/each}
+			{#each data.tables as table (table)}<a
+					class="btn btn-ghost tap"
+					href="/api/v1/banks/{bank.id}/tables/{table}.csv"
+					download>{table}.csv</a
+				>{/each}
 		</div>
 		<button class="btn btn-ghost tap mt-4" onclick={putAway}>Put this bank away</button>
 	</section>

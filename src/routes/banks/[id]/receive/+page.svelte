@@ -63,9 +63,11 @@
 			}
 		});
 	});
-	const isOtherField = (target: EventTarget | null) => target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && target.id !== 'entry-field';
+	const isOtherField = (target: EventTarget | null) =>
+		target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && target.id !== 'entry-field';
 
-	const shown = (value: number) => formatNumber(shownValue(value, entry.quantity, data.settings.units), QUANTITY_FIGURES[entry.quantity].decimals);
+	const shown = (value: number) =>
+		formatNumber(shownValue(value, entry.quantity, data.settings.units), QUANTITY_FIGURES[entry.quantity].decimals);
 	const other = $derived<Quantity>(entry.quantity === 'restVoltage' ? 'acResistance' : 'restVoltage');
 	const mattersSpan = $derived.by(() => {
 		const { floor } = QUANTITY_FIGURES[entry.quantity];
@@ -90,8 +92,19 @@
 		});
 	});
 	/** A verdict in two or three words, for under the cell. */
-	const shortMark = (verdict: { code: string; title: string }) => ({ 'deep-discharged': 'too low', 'voltage-outlier': verdict.title.match(/\d+ mV \w+/)?.[0].replace('below', 'low').replace('above', 'high') ?? 'stands apart', 'resistance-outlier': verdict.title.match(/\d+ % (more|less)/)?.[0].concat(' Ω') ?? 'odd Ω' })[verdict.code] ?? verdict.title;
-	const known = $derived(tray ? tray.cells.map((c) => entry.valueOf(c, entry.quantity)).filter((v): v is number => v !== null) : []);
+	const shortMark = (verdict: { code: string; title: string }) =>
+		({
+			'deep-discharged': 'too low',
+			'voltage-outlier':
+				verdict.title
+					.match(/\d+ mV \w+/)?.[0]
+					.replace('below', 'low')
+					.replace('above', 'high') ?? 'stands apart',
+			'resistance-outlier': verdict.title.match(/\d+ % (more|less)/)?.[0].concat(' Ω') ?? 'odd Ω'
+		})[verdict.code] ?? verdict.title;
+	const known = $derived(
+		tray ? tray.cells.map((c) => entry.valueOf(c, entry.quantity)).filter((v): v is number => v !== null) : []
+	);
 
 	const range = $derived(shadeRange(known, mattersSpan));
 
@@ -117,32 +130,103 @@
 	}
 </script>
 
-<StagePage title={tray ? tray.delivery.name : 'Receive'} subtitle={tray ? `${formatDate(tray.delivery.receivedOn, data.settings.dateStyle)} · ${tray.cells.length} cells · ${known.length} read · ${tray.cells.length - known.length} to go` : 'nothing unpacked yet'} {verdicts} onpick={pick}>
+<StagePage
+	title={tray ? tray.delivery.name : 'Receive'}
+	subtitle={tray
+		? `${formatDate(tray.delivery.receivedOn, data.settings.dateStyle)} · ${tray.cells.length} cells · ${known.length} read · ${tray.cells.length - known.length} to go`
+		: 'nothing unpacked yet'}
+	{verdicts}
+	onpick={pick}
+>
 	{#snippet tools()}
 		<div class="flex flex-wrap items-center gap-2">
-			{#if tray}<Choice quiet label="Measure" value={entry.quantity} options={[{ value: 'restVoltage', text: 'Volts' }, { value: 'acResistance', text: 'Milliohms' }, { value: 'temperature', text: shownUnit('temperature', data.settings.units) }, { value: 'mass', text: 'Mass' }]} onchange={(q) => { entry.switchQuantity(q as Quantity); bar?.focus(); }} />{/if}
-			<ShortcutHelp bind:this={help} shortcuts={[['Enter', 'keep the reading, next cell'], ['R', 'switch volts and milliohms'], ['Ctrl Z', 'take the last reading back'], ['Ctrl V', 'paste a column down the tray'], ['?', 'these keys']]} />
+			{#if tray}<Choice
+					quiet
+					label="Measure"
+					value={entry.quantity}
+					options={[
+						{ value: 'restVoltage', text: 'Volts' },
+						{ value: 'acResistance', text: 'Milliohms' },
+						{ value: 'temperature', text: shownUnit('temperature', data.settings.units) },
+						{ value: 'mass', text: 'Mass' }
+					]}
+					onchange={(q) => {
+						entry.switchQuantity(q as Quantity);
+						bar?.focus();
+					}}
+				/>{/if}
+			<ShortcutHelp
+				bind:this={help}
+				shortcuts={[
+					['Enter', 'keep the reading, next cell'],
+					['R', 'switch volts and milliohms'],
+					['Ctrl Z', 'take the last reading back'],
+					['Ctrl V', 'paste a column down the tray'],
+					['?', 'these keys']
+				]}
+			/>
 		</div>
 	{/snippet}
 	{#if tray}
 		{#if data.trays.length > 1}
-			<div class="mb-3"><Choice label="Delivery" value={String(deliveryIndex)} options={data.trays.map((t, i) => ({ value: String(i), text: t.delivery.name }))} onchange={(i) => (deliveryIndex = Number(i))} /></div>
+			<div class="mb-3">
+				<Choice
+					label="Delivery"
+					value={String(deliveryIndex)}
+					options={data.trays.map((t, i) => ({ value: String(i), text: t.delivery.name }))}
+					onchange={(i) => (deliveryIndex = Number(i))}
+				/>
+			</div>
 		{/if}
 		<div class="phone-order">
-			<Tray cells={drawn} footprint={{ widthMm: cellType?.widthMm ?? USUAL_FOOTPRINT.widthMm, thicknessMm: cellType?.thicknessMm ?? USUAL_FOOTPRINT.thicknessMm }} selectedId={entry.selectedId} onpick={pick} label="Cells of {tray.delivery.name}" />
-			<div class="bar"><EntryBar bind:this={bar} {entry} units={data.settings.units} meterNote={`± ${formatNumber(meterSd(benchMeters(data.settings)[entry.quantity], known[0] ?? 0), QUANTITY_FIGURES[entry.quantity].decimals)}`} /></div>
+			<Tray
+				cells={drawn}
+				footprint={{
+					widthMm: cellType?.widthMm ?? USUAL_FOOTPRINT.widthMm,
+					thicknessMm: cellType?.thicknessMm ?? USUAL_FOOTPRINT.thicknessMm
+				}}
+				selectedId={entry.selectedId}
+				onpick={pick}
+				label="Cells of {tray.delivery.name}"
+			/>
+			<div class="bar">
+				<EntryBar
+					bind:this={bar}
+					{entry}
+					units={data.settings.units}
+					meterNote={`± ${formatNumber(meterSd(benchMeters(data.settings)[entry.quantity], known[0] ?? 0), QUANTITY_FIGURES[entry.quantity].decimals)}`}
+				/>
+			</div>
 		</div>
 		<p class="mt-3 flex flex-wrap items-center gap-x-5 gap-y-1 text-[0.95rem] muted">
-			{#if known.length > 1}<span>Shade: {QUANTITY_FIGURES[entry.quantity].label} <span class="figure">{shown(range.low)}</span> <span class="scale" aria-hidden="true"></span> <span class="figure">{shown(range.high)} {shownUnit(entry.quantity, data.settings.units)}</span></span>{/if}
-			<span>Glow: needs you</span><span>Read every cell before any are joined. Meter the polarity; do not trust the print.</span>
+			{#if known.length > 1}<span
+					>Shade: {QUANTITY_FIGURES[entry.quantity].label} <span class="figure">{shown(range.low)}</span>
+					<span class="scale" aria-hidden="true"></span>
+					<span class="figure">{shown(range.high)} {shownUnit(entry.quantity, data.settings.units)}</span></span
+				>{/if}
+			<span>Glow: needs you</span><span
+				>Read every cell before any are joined. Meter the polarity; do not trust the print.</span
+			>
 		</p>
 		<p class="mt-2 flex flex-wrap gap-x-4">
-			{#if entry.selected}<a class="tap inline-flex items-center underline underline-offset-4" href="/cells/{entry.selected.id}">Passport of {entry.selected.label}</a>{/if}
-			<button class="tap underline underline-offset-4" onclick={() => (unpacking = !unpacking)}>Unpack another delivery</button>
+			{#if entry.selected}<a
+					class="tap inline-flex items-center underline underline-offset-4"
+					href="/cells/{entry.selected.id}">Passport of {entry.selected.label}</a
+				>{/if}
+			<button class="tap underline underline-offset-4" onclick={() => (unpacking = !unpacking)}
+				>Unpack another delivery</button
+			>
 		</p>
 	{/if}
 	{#if !tray || unpacking}
-		<div class="mt-3"><UnpackForm suggestedCount={bank.series * bank.parallel * bank.batteries} suggestedPrefix={bank.name.slice(0, 1).toUpperCase()} {fields} onunpack={unpack} /></div>
+		<div class="mt-3">
+			<UnpackForm
+				suggestedCount={bank.series * bank.parallel * bank.batteries}
+				suggestedPrefix={bank.name.slice(0, 1).toUpperCase()}
+				{fields}
+				onunpack={unpack}
+			/>
+		</div>
 	{/if}
 </StagePage>
 
@@ -158,7 +242,14 @@
 		width: 6rem;
 		height: 0.8rem;
 		vertical-align: middle;
-		background: linear-gradient(to right, var(--measure-0), var(--measure-1), var(--measure-2), var(--measure-3), var(--measure-4));
+		background: linear-gradient(
+			to right,
+			var(--measure-0),
+			var(--measure-1),
+			var(--measure-2),
+			var(--measure-3),
+			var(--measure-4)
+		);
 		border: 1px solid var(--line);
 	}
 	@media (max-width: 1023px) {

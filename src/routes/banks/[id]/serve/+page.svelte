@@ -17,7 +17,12 @@
 	const serve = $derived(data.serve);
 	const ratedAh = $derived((cellType?.ratedAh ?? 100) * bank.parallel);
 	const judged = $derived(serve.checks.filter((c) => c.judgement.judged).at(-1) ?? null);
-	let test = $state<{ capacityAh: number | null; sdAh: number | null; efc: number | null; testedAt: string }>({ capacityAh: null, sdAh: null, efc: null, testedAt: new Date().toISOString().slice(0, 10) });
+	let test = $state<{ capacityAh: number | null; sdAh: number | null; efc: number | null; testedAt: string }>({
+		capacityAh: null,
+		sdAh: null,
+		efc: null,
+		testedAt: new Date().toISOString().slice(0, 10)
+	});
 
 	const drawn = $derived.by((): DrawnCell[] => {
 		const drift = judged?.judgement.driftAh ?? Array.from({ length: bank.series }, () => null);
@@ -28,12 +33,17 @@
 			const slope = serve.driftPerMonthAh[i];
 			return {
 				id: i + 1,
-				label: bank.parallel > 1 ? `Group ${i + 1}` : `${i + 1} ${data.placements.find((p) => p.position === i + 1)?.label ?? ''}`.trim(),
+				label:
+					bank.parallel > 1
+						? `Group ${i + 1}`
+						: `${i + 1} ${data.placements.find((p) => p.position === i + 1)?.label ?? ''}`.trim(),
 				figure: drift[i] === null ? null : formatNumber(drift[i], 1),
 				minor: volts[i] == null ? null : `${volts[i]!.toFixed(3)} V`,
 				shade: shades[i],
 				warmth: warm ? 'look' : 'calm',
-				mark: warm ? `${Math.abs(drift[i]!).toFixed(1)} Ah ${drift[i]! < 0 ? 'behind' : 'ahead'}${slope !== null && Math.abs(slope) > 0.01 ? `, ${formatNumber(slope, 2)} a month` : ''}` : null
+				mark: warm
+					? `${Math.abs(drift[i]!).toFixed(1)} Ah ${drift[i]! < 0 ? 'behind' : 'ahead'}${slope !== null && Math.abs(slope) > 0.01 ? `, ${formatNumber(slope, 2)} a month` : ''}`
+					: null
 			};
 		});
 	});
@@ -48,13 +58,32 @@
 	async function logTest(event: SubmitEvent) {
 		event.preventDefault();
 		const capacityAh = Number(test.capacityAh);
-		if (!(await attempt(() => api.post('capacity-tests', { bankId: bank.id, battery: data.battery, capacityAh, sdAh: test.sdAh ? Number(test.sdAh) : capacityAh * 0.01, efc: Number(test.efc ?? 0), testedAt: test.testedAt })))) return;
+		if (
+			!(await attempt(() =>
+				api.post('capacity-tests', {
+					bankId: bank.id,
+					battery: data.battery,
+					capacityAh,
+					sdAh: test.sdAh ? Number(test.sdAh) : capacityAh * 0.01,
+					efc: Number(test.efc ?? 0),
+					testedAt: test.testedAt
+				})
+			))
+		)
+			return;
 		test = { ...test, capacityAh: null, sdAh: null };
 		await invalidateAll();
 	}
 	async function takeOut(kind: 'service-checks' | 'capacity-tests', id: number, version: number) {
 		if (!(await attempt(() => api.remove(`${kind}/${id}`, version)))) return;
-		announce('Taken out.', () => void attempt(async () => { await api.restore(`${kind}/${id}`); await invalidateAll(); }));
+		announce(
+			'Taken out.',
+			() =>
+				void attempt(async () => {
+					await api.restore(`${kind}/${id}`);
+					await invalidateAll();
+				})
+		);
 		await invalidateAll();
 	}
 	async function pick(position: number) {
@@ -63,20 +92,59 @@
 	}
 </script>
 
-<StagePage title="Serve" subtitle="{serve.ageYears.toFixed(1)} years in service · {serve.tests.length} capacity tests · {serve.checks.length} checks" verdicts={serve.verdicts}>
+<StagePage
+	title="Serve"
+	subtitle="{serve.ageYears.toFixed(1)} years in service · {serve.tests.length} capacity tests · {serve.checks
+		.length} checks"
+	verdicts={serve.verdicts}
+>
 	{#snippet tools()}
-		{#if bank.batteries > 1}<Choice quiet label="Battery" value={String(data.battery)} options={Array.from({ length: bank.batteries }, (_, i) => ({ value: String(i + 1), text: `Battery ${i + 1}` }))} onchange={(b) => void goto(`?battery=${b}`)} />{/if}
+		{#if bank.batteries > 1}<Choice
+				quiet
+				label="Battery"
+				value={String(data.battery)}
+				options={Array.from({ length: bank.batteries }, (_, i) => ({ value: String(i + 1), text: `Battery ${i + 1}` }))}
+				onchange={(b) => void goto(`?battery=${b}`)}
+			/>{/if}
 	{/snippet}
 	<div class="grid grid-cols-[minmax(0,1fr)] gap-4">
 		<section>
-			<Tray cells={drawn} onpick={pick} footprint={{ widthMm: cellType?.widthMm ?? USUAL_FOOTPRINT.widthMm, thicknessMm: cellType?.thicknessMm ?? USUAL_FOOTPRINT.thicknessMm }} label="Drift of each group at the top, Ah" />
-			<p class="mt-2 text-[0.95rem] muted">{judged ? `Ah ahead (+) or behind (−) the mean of the others, read ${judged.check.context} on ${formatDate(judged.check.checkedAt, data.settings.dateStyle)}.` : 'No check yet that can tell drift. Read every group at the end of a full charge.'}</p>
+			<Tray
+				cells={drawn}
+				onpick={pick}
+				footprint={{
+					widthMm: cellType?.widthMm ?? USUAL_FOOTPRINT.widthMm,
+					thicknessMm: cellType?.thicknessMm ?? USUAL_FOOTPRINT.thicknessMm
+				}}
+				label="Drift of each group at the top, Ah"
+			/>
+			<p class="mt-2 text-[0.95rem] muted">
+				{judged
+					? `Ah ahead (+) or behind (−) the mean of the others, read ${judged.check.context} on ${formatDate(judged.check.checkedAt, data.settings.dateStyle)}.`
+					: 'No check yet that can tell drift. Read every group at the end of a full charge.'}
+			</p>
 		</section>
 		{#if serve.projection}
 			<section class="sheet p-4" aria-label="Capacity over the years">
 				<h2>Capacity over the years</h2>
-				<FadeChart projection={serve.projection} tests={serve.tests.map((t) => ({ ageYears: t.ageYears, fraction: t.capacityAh / ratedAh, sd: t.sdAh / ratedAh }))} endFraction={bank.endFraction} ageYears={serve.ageYears} />
-				<p class="text-sm muted">Dots: tests ± 2 sd. Band: where the true capacity lies with 95 %. {serve.efcPerYear.toFixed(0)} full cycles a year from here on. Calendar fade {(serve.projection.posterior.a.mean * 100).toFixed(1)} ± {(serve.projection.posterior.a.sd * 100).toFixed(1)} % per √year; cycles {(serve.projection.posterior.b.mean * 1e5).toFixed(1)} ± {(serve.projection.posterior.b.sd * 1e5).toFixed(1)} % per 1000.</p>
+				<FadeChart
+					projection={serve.projection}
+					tests={serve.tests.map((t) => ({
+						ageYears: t.ageYears,
+						fraction: t.capacityAh / ratedAh,
+						sd: t.sdAh / ratedAh
+					}))}
+					endFraction={bank.endFraction}
+					ageYears={serve.ageYears}
+				/>
+				<p class="text-sm muted">
+					Dots: tests ± 2 sd. Band: where the true capacity lies with 95 %. {serve.efcPerYear.toFixed(0)} full cycles a year
+					from here on. Calendar fade {(serve.projection.posterior.a.mean * 100).toFixed(1)} ± {(
+						serve.projection.posterior.a.sd * 100
+					).toFixed(1)} % per √year; cycles {(serve.projection.posterior.b.mean * 1e5).toFixed(1)} ± {(
+						serve.projection.posterior.b.sd * 1e5
+					).toFixed(1)} % per 1000.
+				</p>
 			</section>
 		{/if}
 		<CheckForm groups={bank.series} units={data.settings.units} onlog={logCheck} />
@@ -91,13 +159,40 @@
 		<section class="sheet relative overflow-x-auto p-2">
 			<h2 class="p-2">What was logged</h2>
 			<table class="table">
-				<thead><tr><th>When</th><th>What</th><th>Figures</th><th>Judged</th><th><span class="sr-only">Take out</span></th></tr></thead>
+				<thead
+					><tr
+						><th>When</th><th>What</th><th>Figures</th><th>Judged</th><th><span class="sr-only">Take out</span></th></tr
+					></thead
+				>
 				<tbody>
 					{#each [...serve.checks].reverse() as { check, judgement } (check.id)}
-						<tr><td class="whitespace-nowrap">{formatDate(check.checkedAt, data.settings.dateStyle)}</td><td>Check, {check.context}</td><td class="figure whitespace-nowrap">{check.currentA.toFixed(1)} A</td><td>{judgement.judged ? judgement.verdicts[0].title : judgement.reason}{check.notes ? ` “${check.notes}”` : ''}</td><td><button class="btn btn-ghost tap" onclick={() => takeOut('service-checks', check.id, check.version)}>Take out</button></td></tr>
+						<tr
+							><td class="whitespace-nowrap">{formatDate(check.checkedAt, data.settings.dateStyle)}</td><td
+								>Check, {check.context}</td
+							><td class="figure whitespace-nowrap">{check.currentA.toFixed(1)} A</td><td
+								>{judgement.judged ? judgement.verdicts[0].title : judgement.reason}{check.notes
+									? ` “${check.notes}”`
+									: ''}</td
+							><td
+								><button class="btn btn-ghost tap" onclick={() => takeOut('service-checks', check.id, check.version)}
+									>Take out</button
+								></td
+							></tr
+						>
 					{/each}
 					{#each [...serve.tests].reverse() as t (t.id)}
-						<tr><td class="whitespace-nowrap">{formatDate(t.testedAt, data.settings.dateStyle)}</td><td>Capacity test</td><td class="figure whitespace-nowrap">{t.capacityAh.toFixed(1)} ± {t.sdAh.toFixed(1)} Ah</td><td>{((t.capacityAh / ratedAh) * 100).toFixed(1)} % of rated, {t.efc.toFixed(0)} EFC{t.notes ? ` “${t.notes}”` : ''}</td><td><button class="btn btn-ghost tap" onclick={() => takeOut('capacity-tests', t.id, t.version)}>Take out</button></td></tr>
+						<tr
+							><td class="whitespace-nowrap">{formatDate(t.testedAt, data.settings.dateStyle)}</td><td>Capacity test</td
+							><td class="figure whitespace-nowrap">{t.capacityAh.toFixed(1)} ± {t.sdAh.toFixed(1)} Ah</td><td
+								>{((t.capacityAh / ratedAh) * 100).toFixed(1)} % of rated, {t.efc.toFixed(0)} EFC{t.notes
+									? ` “${t.notes}”`
+									: ''}</td
+							><td
+								><button class="btn btn-ghost tap" onclick={() => takeOut('capacity-tests', t.id, t.version)}
+									>Take out</button
+								></td
+							></tr
+						>
 					{/each}
 				</tbody>
 			</table>

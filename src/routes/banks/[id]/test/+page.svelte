@@ -18,15 +18,51 @@
 	let curve = $state<{ runId: number; voltageV: number[]; dischargedAh: number[] } | null>(null);
 
 	const cellType = $derived(data.overview.cellType);
-	const selected = $derived(data.capacities.find((c) => c.cell.id === selectedId) ?? data.capacities.find((c) => c.run === null) ?? data.capacities[0] ?? null);
+	const selected = $derived(
+		data.capacities.find((c) => c.cell.id === selectedId) ??
+			data.capacities.find((c) => c.run === null) ??
+			data.capacities[0] ??
+			null
+	);
 	const tested = $derived(data.capacities.filter((c) => c.capacityAh !== null).length);
 	const verdicts = $derived<Verdict[]>([
 		...data.capacities.flatMap((c) => (c.judgement ? [c.judgement.verdict] : [])),
-		...data.capacities.flatMap((c) => (c.refused ? [{ code: 'correction-refused', warmth: 'look' as const, title: `${c.cell.label}: test again`, finding: c.refused, doubt: null, rule: 'Corrections larger than 5 % are refused.', next: 'Warm the cell and run it again.', cellIds: [c.cell.id] }] : [])),
-		...(tested < data.capacities.length ? [{ code: 'untested', warmth: 'open' as const, title: `${data.capacities.length - tested} cells not tested`, finding: 'Matching uses measured capacity only.', doubt: null, rule: 'No capacity is assumed from print.', next: 'Run the next cell on the tester.', cellIds: [] }] : [])
+		...data.capacities.flatMap((c) =>
+			c.refused
+				? [
+						{
+							code: 'correction-refused',
+							warmth: 'look' as const,
+							title: `${c.cell.label}: test again`,
+							finding: c.refused,
+							doubt: null,
+							rule: 'Corrections larger than 5 % are refused.',
+							next: 'Warm the cell and run it again.',
+							cellIds: [c.cell.id]
+						}
+					]
+				: []
+		),
+		...(tested < data.capacities.length
+			? [
+					{
+						code: 'untested',
+						warmth: 'open' as const,
+						title: `${data.capacities.length - tested} cells not tested`,
+						finding: 'Matching uses measured capacity only.',
+						doubt: null,
+						rule: 'No capacity is assumed from print.',
+						next: 'Run the next cell on the tester.',
+						cellIds: []
+					}
+				]
+			: [])
 	]);
 	const drawn = $derived.by((): DrawnCell[] => {
-		const shades = shadesOf(data.capacities.map((c) => c.capacityAh), 0.015 * (cellType?.ratedAh ?? 100));
+		const shades = shadesOf(
+			data.capacities.map((c) => c.capacityAh),
+			0.015 * (cellType?.ratedAh ?? 100)
+		);
 		return data.capacities.map((c, i) => ({
 			id: c.cell.id,
 			label: c.cell.label,
@@ -34,7 +70,13 @@
 			minor: c.sdAh === null ? null : `± ${c.sdAh.toFixed(1)} Ah`,
 			shade: shades[i],
 			warmth: c.refused ? 'look' : (c.judgement?.verdict.warmth ?? 'calm'),
-			mark: c.refused ? 'test again' : c.judgement && c.judgement.outcome !== 'meets' ? (c.judgement.outcome === 'short' ? 'short' : 'cannot tell') : null
+			mark: c.refused
+				? 'test again'
+				: c.judgement && c.judgement.outcome !== 'meets'
+					? c.judgement.outcome === 'short'
+						? 'short'
+						: 'cannot tell'
+					: null
 		}));
 	});
 
@@ -42,7 +84,9 @@
 		const run = selected?.run;
 		if (!run || run.source !== 'log' || curve?.runId === run.id) return;
 		void attempt(async () => {
-			const { curve: points } = await api.get<{ curve: { voltageV: number[]; dischargedAh: number[] } }>(`runs/${run.id}/curve`);
+			const { curve: points } = await api.get<{ curve: { voltageV: number[]; dischargedAh: number[] } }>(
+				`runs/${run.id}/curve`
+			);
 			curve = { runId: run.id, ...points };
 		});
 	});
@@ -52,7 +96,11 @@
 		await attempt(async () => {
 			const text = await file.text();
 			const rated = cellType ? `?ratedAh=${cellType.ratedAh}&cutoffV=${cellType.dischargeLimitV ?? 2.5}` : '';
-			draft = { fileName: file.name, text, analysis: await api.sendCsv<RunAnalysis>(`capacity-run/analyse${rated}`, text) };
+			draft = {
+				fileName: file.name,
+				text,
+				analysis: await api.sendCsv<RunAnalysis>(`capacity-run/analyse${rated}`, text)
+			};
 		});
 		busy = null;
 	}
@@ -68,7 +116,17 @@
 	}
 	async function byHand(capacityAh: number, sdAh: number | null, temperature: number | null) {
 		if (!selected) return;
-		if (await attempt(() => api.post('runs', { cellId: selected.cell.id, capacityAh, sdAh, temperatureC: fromUserUnits(temperature, 'temperature', data.settings.units) }))) await finished(selected.cell.id, selected.cell.label);
+		if (
+			await attempt(() =>
+				api.post('runs', {
+					cellId: selected.cell.id,
+					capacityAh,
+					sdAh,
+					temperatureC: fromUserUnits(temperature, 'temperature', data.settings.units)
+				})
+			)
+		)
+			await finished(selected.cell.id, selected.cell.label);
 	}
 	async function finished(cellId: number, label: string) {
 		draft = null;
@@ -82,26 +140,76 @@
 	}
 </script>
 
-<StagePage title="Test" subtitle={data.capacities.length ? `${tested} of ${data.capacities.length} cells have a capacity` : 'no cells yet'} {verdicts} onpick={(id) => (selectedId = id)}>
+<StagePage
+	title="Test"
+	subtitle={data.capacities.length ? `${tested} of ${data.capacities.length} cells have a capacity` : 'no cells yet'}
+	{verdicts}
+	onpick={(id) => (selectedId = id)}
+>
 	{#if data.capacities.length === 0}
-		<p class="sheet p-6">Unpack a delivery first: <a class="underline" href="/banks/{data.overview.bank.id}/receive">Receive</a>.</p>
+		<p class="sheet p-6">
+			Unpack a delivery first: <a class="underline" href="/banks/{data.overview.bank.id}/receive">Receive</a>.
+		</p>
 	{:else}
-		<Tray cells={drawn} selectedId={selected?.cell.id} onpick={(id) => { selectedId = id; draft = null; }} footprint={{ widthMm: cellType?.widthMm ?? USUAL_FOOTPRINT.widthMm, thicknessMm: cellType?.thicknessMm ?? USUAL_FOOTPRINT.thicknessMm }} label="Capacity of each cell, Ah at 25 °C" />
-		<p class="mt-2 text-[0.95rem] muted">Ah brought to 25 °C and 0.2 C, with its doubt. A tester may read 1 % high or low until it is compared with another.</p>
+		<Tray
+			cells={drawn}
+			selectedId={selected?.cell.id}
+			onpick={(id) => {
+				selectedId = id;
+				draft = null;
+			}}
+			footprint={{
+				widthMm: cellType?.widthMm ?? USUAL_FOOTPRINT.widthMm,
+				thicknessMm: cellType?.thicknessMm ?? USUAL_FOOTPRINT.thicknessMm
+			}}
+			label="Capacity of each cell, Ah at 25 °C"
+		/>
+		<p class="mt-2 text-[0.95rem] muted">
+			Ah brought to 25 °C and 0.2 C, with its doubt. A tester may read 1 % high or low until it is compared with
+			another.
+		</p>
 		{#if selected}
 			{#if selected.run && !draft}
 				<section class="sheet mt-4 p-4" aria-label="Latest run of {selected.cell.label}">
 					<div class="flex flex-wrap items-baseline justify-between gap-2">
-						<h2>{selected.cell.label}: {formatWithDoubt(selected.capacityAh ?? selected.run.capacityAh, selected.sdAh, 'Ah')}</h2>
-						<p class="muted">{formatDate(selected.run.testedAt, data.settings.dateStyle)} · {selected.run.source === 'log' ? selected.run.fileName : 'by hand'} · <a class="underline" href="/cells/{selected.cell.id}">passport</a></p>
+						<h2>
+							{selected.cell.label}: {formatWithDoubt(
+								selected.capacityAh ?? selected.run.capacityAh,
+								selected.sdAh,
+								'Ah'
+							)}
+						</h2>
+						<p class="muted">
+							{formatDate(selected.run.testedAt, data.settings.dateStyle)} · {selected.run.source === 'log'
+								? selected.run.fileName
+								: 'by hand'} · <a class="underline" href="/cells/{selected.cell.id}">passport</a>
+						</p>
 					</div>
 					{#if curve && curve.runId === selected.run.id}
-						<CurveChart series={[{ name: selected.cell.label, x: curve.dischargedAh, y: curve.voltageV, strong: true }]} xLabel="Ah taken out" yLabel="V" limit={cellType?.dischargeLimitV ? { y: cellType.dischargeLimitV, text: 'cut-off' } : null} />
+						<CurveChart
+							series={[{ name: selected.cell.label, x: curve.dischargedAh, y: curve.voltageV, strong: true }]}
+							xLabel="Ah taken out"
+							yLabel="V"
+							limit={cellType?.dischargeLimitV ? { y: cellType.dischargeLimitV, text: 'cut-off' } : null}
+						/>
 					{/if}
-					{#if selected.run.faults?.length}<ul class="mt-2 list-disc pl-5 text-sm">{#each selected.run.faults as fault, i (i)}<li>{fault.message}</li>{/each}</ul>{/if}
+					{#if selected.run.faults?.length}<ul class="mt-2 list-disc pl-5 text-sm">
+							{#each selected.run.faults as fault, i (i)}<li>{fault.message}</li>{/each}
+						</ul>{/if}
 				</section>
 			{/if}
-			<div class="mt-4"><RunEntry cellLabel={selected.cell.label} {draft} {busy} temperatureUnit={unitOf('temperature', data.settings.units)} onfile={readFile} onstore={store} ondrop={() => (draft = null)} onhand={byHand} /></div>
+			<div class="mt-4">
+				<RunEntry
+					cellLabel={selected.cell.label}
+					{draft}
+					{busy}
+					temperatureUnit={unitOf('temperature', data.settings.units)}
+					onfile={readFile}
+					onstore={store}
+					ondrop={() => (draft = null)}
+					onhand={byHand}
+				/>
+			</div>
 		{/if}
 	{/if}
 </StagePage>

@@ -2,4 +2,7 @@ import { FILE_LIMIT, endpoint, jsonBody } from '$lib/server/http/endpoint';
 import { banks } from '$lib/server/db/tables';
 import { importBank } from '$lib/server/services/exchange-service';
 
-export const POST = endpoint(async ({ request }) => banks.get(await importBank(await jsonBody(request, FILE_LIMIT))), 201);
+export const POST = endpoint(
+	async ({ request }) => banks.get(await importBank(await jsonBody(request, FILE_LIMIT))),
+	201
+);

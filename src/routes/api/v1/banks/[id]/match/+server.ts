@@ -4,4 +4,9 @@ import { endpoint, idOf, jsonBody } from '$lib/server/http/endpoint';
 import { acceptMatch } from '$lib/server/services/match-service';
 import type { RequestHandler } from './$types';
 
-export const POST: RequestHandler = endpoint(async ({ params, request }) => ({ items: await acceptMatch(idOf(params.id!, 'bank'), validated(MatchGroupsInput, await jsonBody(request))) }), 201);
+export const POST: RequestHandler = endpoint(
+	async ({ params, request }) => ({
+		items: await acceptMatch(idOf(params.id!, 'bank'), validated(MatchGroupsInput, await jsonBody(request)))
+	}),
+	201
+);

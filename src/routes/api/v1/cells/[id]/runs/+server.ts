@@ -7,9 +7,11 @@ import type { RequestHandler } from './$types';
 export const POST: RequestHandler = endpoint(async ({ params, request, url }) => {
 	const query = url.searchParams;
 	const temperatureC = query.has('temperatureC') ? Number(query.get('temperatureC')) : null;
-	if (temperatureC !== null && !(temperatureC >= -60 && temperatureC <= 100)) throw new InputError([{ path: 'temperatureC', message: 'requires a number from -60 to 100' }]);
+	if (temperatureC !== null && !(temperatureC >= -60 && temperatureC <= 100))
+		throw new InputError([{ path: 'temperatureC', message: 'requires a number from -60 to 100' }]);
 	const testedAt = query.get('testedAt');
-	if (testedAt !== null && Number.isNaN(Date.parse(testedAt))) throw new InputError([{ path: 'testedAt', message: 'requires a date like 2026-03-09' }]);
+	if (testedAt !== null && Number.isNaN(Date.parse(testedAt)))
+		throw new InputError([{ path: 'testedAt', message: 'requires a date like 2026-03-09' }]);
 	return importRun(idOf(params.id!, 'cell'), await textBody(request), {
 		fileName: query.get('fileName')?.slice(0, 200) ?? null,
 		tester: query.get('tester')?.slice(0, 80) ?? null,
