@@ -121,7 +121,6 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 		for (const box of await page.getByRole('checkbox').all()) {
 			await box.check();
 			await expect(box).toBeChecked();
-			await page.waitForLoadState('networkidle');
 		}
 		await expect(on).toBeEnabled();
 		await on.click();

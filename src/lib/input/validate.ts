@@ -34,7 +34,9 @@ export type InputClass<T extends object> = new () => T;
 export function validated<T extends object>(kind: InputClass<T>, plain: unknown, partial = false): T {
 	if (typeof plain !== 'object' || plain === null || Array.isArray(plain))
 		throw new InputError([{ path: '', message: 'The body requires a JSON object' }]);
-	const instance = plainToInstance(kind, plain, { exposeDefaultValues: !partial });
+	const instance = plainToInstance(kind, plain);
+	// A change must not bring the defaults of fields it does not name.
+	if (partial) for (const key of Object.keys(instance) as (keyof T)[]) if (!(key in plain)) delete instance[key];
 	const errors = validateSync(instance, {
 		whitelist: true,
 		forbidNonWhitelisted: true,

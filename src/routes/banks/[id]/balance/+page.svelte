@@ -29,7 +29,9 @@
 		cellV: number | null;
 		deliveredAh: number | null;
 	}>({ supplyV: null, supplyA: null, cellV: null, deliveredAh: null });
-	const checks = $derived(run?.checklist ?? {});
+	/** Ticked here, whether or not the server has heard of it yet. */
+	let ticked = $state<Record<string, boolean>>({});
+	const checks = $derived<Record<string, boolean>>({ ...run?.checklist, ...ticked });
 	const allChecked = $derived(BALANCE_CHECKLIST.every((item) => checks[item.key]));
 
 	const PHASES = {
@@ -89,6 +91,7 @@
 	);
 
 	async function begin() {
+		ticked = {};
 		if (
 			await attempt(() =>
 				api.post('balance-runs', {
@@ -101,10 +104,20 @@
 		)
 			await invalidateAll();
 	}
-	async function change(fields: object) {
-		if (!run) return;
-		await attempt(() => api.patch(`balance-runs/${run.id}`, { ...fields, version: run.version }));
-		await invalidateAll();
+	let queue = Promise.resolve();
+	/** One change after the other, each on the version the one before left: ticking fast loses nothing. */
+	function change(fields: () => object): Promise<void> {
+		queue = queue.then(async () => {
+			const current = balance.run;
+			if (!current) return;
+			await attempt(() => api.patch(`balance-runs/${current.id}`, { ...fields(), version: current.version }));
+			await invalidateAll();
+		});
+		return queue;
+	}
+	function tick(key: string, done: boolean) {
+		ticked = { ...ticked, [key]: done };
+		void change(() => ({ checklist: checks }));
 	}
 	async function log(event: SubmitEvent) {
 		event.preventDefault();
@@ -220,7 +233,7 @@
 										type="checkbox"
 										class="checkbox"
 										checked={checks[item.key] ?? false}
-										onchange={(e) => change({ checklist: { ...checks, [item.key]: e.currentTarget.checked } })}
+										onchange={(e) => tick(item.key, e.currentTarget.checked)}
 									/>{item.text(plan.setV.toFixed(2), plan.setA.toFixed(0))}</label
 								>
 							</li>
@@ -229,7 +242,7 @@
 					<button
 						class="btn btn-primary tap"
 						disabled={!allChecked || balance.join?.verdict.warmth === 'stop'}
-						onclick={() => change({ startedAt: new Date().toISOString() })}>The supply is on</button
+						onclick={() => change(() => ({ startedAt: new Date().toISOString() }))}>The supply is on</button
 					>
 					{#if balance.join?.verdict.warmth === 'stop'}<p class="mt-2 ember-text font-semibold">
 							{balance.join.verdict.title}. {balance.join.verdict.next}
@@ -285,7 +298,8 @@
 					</div>
 					<button
 						class="btn {balance.progress?.done ? 'btn-primary' : ''} tap mt-3"
-						onclick={() => change({ endedAt: new Date().toISOString() })}>The supply is off: end the balance</button
+						onclick={() => change(() => ({ endedAt: new Date().toISOString() }))}
+						>The supply is off: end the balance</button
 					>
 					<p class="mt-2 text-sm muted">
 						Swelling, heat or smell: switch off at the wall and step back. Do not leave full cells held at the limit.
