@@ -2,15 +2,16 @@
 	import { invalidateAll } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
+	import ChargeLog, { type NewReading } from '$lib/components/balance/ChargeLog.svelte';
 	import BalanceQuestion from '$lib/components/balance/BalanceQuestion.svelte';
 	import { BALANCE_CHECKLIST } from '$lib/components/balance/checklist';
 	import Field from '$lib/components/forms/Field.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, type DrawnCell } from '$lib/components/tray/tray-cell';
-	import type { BalanceAnswer } from '$lib/core/balance';
+	import { chargeVerdicts, type BalanceAnswer } from '$lib/core/balance';
 	import type { Verdict } from '$lib/core/shared';
-	import { formatDateTime, formatDuration, formatPercent } from '$lib/core/units';
+	import { formatDateTime, formatDuration } from '$lib/core/units';
 
 	let { data } = $props();
 	const bank = $derived(data.overview.bank);
@@ -23,60 +24,14 @@
 		supplyA: data.balance.supply.supplyA as number | null,
 		leadMohm: (data.balance.supply.leadOhm * 1000) as number | null
 	});
-	let reading = $state<{
-		supplyV: number | null;
-		supplyA: number | null;
-		cellV: number | null;
-		deliveredAh: number | null;
-	}>({ supplyV: null, supplyA: null, cellV: null, deliveredAh: null });
 	/** Ticked here, whether or not the server has heard of it yet. */
 	let ticked = $state<Record<string, boolean>>({});
 	const checks = $derived<Record<string, boolean>>({ ...run?.checklist, ...ticked });
 	const allChecked = $derived(BALANCE_CHECKLIST.every((item) => checks[item.key]));
 
-	const PHASES = {
-		'not-started': 'not started',
-		'constant-current': 'at full current',
-		'lead-limited': 'held back by its leads',
-		taper: 'in the taper',
-		held: 'at the tail'
-	} as const;
 	const verdicts = $derived.by((): Verdict[] => {
-		const list: Verdict[] = balance.join && !running ? [balance.join.verdict] : [];
-		const progress = balance.progress;
-		if (!progress || !running) return list;
-		const base = { cellIds: [] as number[], doubt: null };
-		if (progress.done)
-			list.push({
-				...base,
-				code: 'balance-done',
-				warmth: 'look',
-				title: 'Full and balanced: end it now',
-				finding: 'Supply at the set voltage, tail held for 30 minutes, meter agrees.',
-				rule: 'Do not leave cells held at the limit.',
-				next: 'Switch the supply off, take its leads off, and end the balance here.'
-			});
-		else
-			list.push({
-				...base,
-				code: 'balance-unmet',
-				warmth: 'calm',
-				title: `Not done: ${PHASES[progress.phase]}`,
-				finding: progress.unmet.join('. ') + '.',
-				rule: 'Done: set voltage, tail below 0.02 C of one cell for 30 minutes, meter at the cells agrees.',
-				next: 'Read supply and meter again when you pass by.'
-			});
-		if (progress.phase === 'lead-limited')
-			list.push({
-				...base,
-				code: 'lead-drop',
-				warmth: 'look',
-				title: 'Low current is the leads, not a full battery',
-				finding: `The cells are below the set voltage while the current is low: the leads have ${((progress.leadOhm ?? 0) * 1000).toFixed(0)} mΩ.`,
-				rule: 'R = (supply V − cell V) ÷ A.',
-				next: 'Use shorter, thicker leads with ring terminals.'
-			});
-		return list;
+		if (running) return balance.progress ? chargeVerdicts(balance.progress) : [];
+		return balance.join ? [balance.join.verdict] : [];
 	});
 	const drawn = $derived.by((): DrawnCell[] =>
 		balance.cells.map((c) => ({
@@ -110,7 +65,10 @@
 		queue = queue.then(async () => {
 			const current = balance.run;
 			if (!current) return;
-			await attempt(() => api.patch(`balance-runs/${current.id}`, { ...fields(), version: current.version }));
+			const done = await attempt(() =>
+				api.patch(`balance-runs/${current.id}`, { ...fields(), version: current.version })
+			);
+			if (!done) ticked = {};
 			await invalidateAll();
 		});
 		return queue;
@@ -119,25 +77,13 @@
 		ticked = { ...ticked, [key]: done };
 		void change(() => ({ checklist: checks }));
 	}
-	async function log(event: SubmitEvent) {
-		event.preventDefault();
-		if (!run) return;
-		const number = (v: number | null) => (v === null || (v as unknown) === '' ? null : Number(v));
-		if (
-			!(await attempt(() =>
-				api.post('balance-readings', {
-					balanceRunId: run.id,
-					readAt: new Date().toISOString(),
-					supplyV: number(reading.supplyV),
-					supplyA: number(reading.supplyA),
-					cellV: number(reading.cellV),
-					deliveredAh: number(reading.deliveredAh)
-				})
-			))
-		)
-			return;
-		reading = { supplyV: null, supplyA: null, cellV: null, deliveredAh: null };
-		await invalidateAll();
+	async function log(reading: NewReading): Promise<boolean> {
+		if (!run) return false;
+		const done = await attempt(() =>
+			api.post('balance-readings', { ...reading, balanceRunId: run.id, readAt: new Date().toISOString() })
+		);
+		if (done) await invalidateAll();
+		return done;
 	}
 	async function removeReading(id: number, version: number) {
 		if (!(await attempt(() => api.remove(`balance-readings/${id}`, version)))) return;
@@ -249,62 +195,15 @@
 						</p>{/if}
 				</section>
 			{:else}
-				<section class="sheet p-4" aria-label="Log of the charge">
-					<div class="flex flex-wrap items-baseline justify-between gap-3">
-						<h2>Log of the charge</h2>
-						{#if balance.progress}<p>
-								{balance.progress.deliveredAh.toFixed(0)} Ah in, {PHASES[
-									balance.progress.phase
-								]}{#if balance.progress.leadOhm !== null}, leads {(balance.progress.leadOhm * 1000).toFixed(0)} mΩ{/if}{#if balance.progress.remainingS},
-									<strong
-										>{formatDuration(balance.progress.remainingS.low)} to {formatDuration(
-											balance.progress.remainingS.high
-										)} to go</strong
-									>{/if} ({formatPercent(Math.min(1, balance.progress.deliveredAh / plan.toDeliverAh.high))} to {formatPercent(
-									Math.min(1, balance.progress.deliveredAh / plan.toDeliverAh.low)
-								)} of it)
-							</p>{/if}
-					</div>
-					<form class="my-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-5" onsubmit={log}>
-						<Field label="Supply" unit="V" type="number" bind:value={reading.supplyV} />
-						<Field label="Supply" unit="A" type="number" bind:value={reading.supplyA} required />
-						<Field label="Cells, meter" unit="V" type="number" bind:value={reading.cellV} />
-						<Field label="Delivered" unit="Ah" type="number" bind:value={reading.deliveredAh} />
-						<button class="btn btn-primary tap">Log it</button>
-					</form>
-					<div class="relative overflow-x-auto">
-						<table class="table">
-							<thead
-								><tr
-									><th>When</th><th>Supply V</th><th>Supply A</th><th>Cells V</th><th>Ah</th><th
-										><span class="sr-only">Take out</span></th
-									></tr
-								></thead
-							>
-							<tbody class="figure">
-								{#each [...balance.readings].reverse() as r (r.id)}
-									<tr
-										><td>{formatDateTime(r.readAt, data.settings.dateStyle)}</td><td>{r.supplyV?.toFixed(2) ?? '–'}</td
-										><td>{r.supplyA.toFixed(1)}</td><td>{r.cellV?.toFixed(3) ?? '–'}</td><td
-											>{r.deliveredAh?.toFixed(1) ?? '–'}</td
-										><td
-											><button class="btn btn-ghost tap" onclick={() => removeReading(r.id, r.version)}>Take out</button
-											></td
-										></tr
-									>
-								{:else}<tr><td colspan="6">No reading yet.</td></tr>{/each}
-							</tbody>
-						</table>
-					</div>
-					<button
-						class="btn {balance.progress?.done ? 'btn-primary' : ''} tap mt-3"
-						onclick={() => change(() => ({ endedAt: new Date().toISOString() }))}
-						>The supply is off: end the balance</button
-					>
-					<p class="mt-2 text-sm muted">
-						Swelling, heat or smell: switch off at the wall and step back. Do not leave full cells held at the limit.
-					</p>
-				</section>
+				<ChargeLog
+					readings={balance.readings}
+					progress={balance.progress}
+					toDeliverAh={plan.toDeliverAh}
+					dateStyle={data.settings.dateStyle}
+					onlog={log}
+					onremove={removeReading}
+					onend={() => void change(() => ({ endedAt: new Date().toISOString() }))}
+				/>
 			{/if}
 			<BalanceQuestion groups={bank.series} {ask} />
 		</div>

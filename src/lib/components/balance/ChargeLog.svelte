@@ -1,0 +1,102 @@
+<script lang="ts">
+	import Field from '$lib/components/forms/Field.svelte';
+	import { PHASE_WORDS, type ChargeProgress } from '$lib/core/balance';
+	import { formatDateTime, formatDuration, formatPercent, type Settings } from '$lib/core/units';
+
+	interface LoggedReading {
+		id: number;
+		version: number;
+		readAt: string;
+		supplyV: number | null;
+		supplyA: number;
+		cellV: number | null;
+		deliveredAh: number | null;
+	}
+	export type NewReading = Pick<LoggedReading, 'supplyV' | 'supplyA' | 'cellV' | 'deliveredAh'>;
+	interface Props {
+		readings: LoggedReading[];
+		progress: ChargeProgress | null;
+		toDeliverAh: { low: number; high: number };
+		dateStyle: Settings['dateStyle'];
+		onlog: (reading: NewReading) => Promise<boolean>;
+		onremove: (id: number, version: number) => void;
+		onend: () => void;
+	}
+	let { readings, progress, toDeliverAh, dateStyle, onlog, onremove, onend }: Props = $props();
+	const blank = () => ({ supplyV: null, supplyA: null, cellV: null, deliveredAh: null });
+	let form = $state<Record<keyof NewReading, number | null>>(blank());
+
+	const number = (v: number | null) => (v === null || (v as unknown) === '' ? null : Number(v));
+	async function log(event: SubmitEvent) {
+		event.preventDefault();
+		const reading = {
+			supplyV: number(form.supplyV),
+			supplyA: number(form.supplyA) as number,
+			cellV: number(form.cellV),
+			deliveredAh: number(form.deliveredAh)
+		};
+		if (await onlog(reading)) form = blank();
+	}
+	const share = (ah: number, of: number) => formatPercent(Math.min(1, ah / of));
+</script>
+
+<section class="sheet p-4" aria-label="Log of the charge">
+	<div class="flex flex-wrap items-baseline justify-between gap-3">
+		<h2>Log of the charge</h2>
+		{#if progress}
+			<p>
+				{progress.deliveredAh.toFixed(0)} Ah in ({share(progress.deliveredAh, toDeliverAh.high)} to {share(
+					progress.deliveredAh,
+					toDeliverAh.low
+				)} of it), {PHASE_WORDS[progress.phase]}
+				{#if progress.leadOhm !== null}· leads {(progress.leadOhm * 1000).toFixed(0)} mΩ{/if}
+				{#if progress.remainingS}
+					· <strong
+						>{formatDuration(progress.remainingS.low)} to {formatDuration(progress.remainingS.high)} to go</strong
+					>
+				{/if}
+			</p>
+		{/if}
+	</div>
+	<form class="my-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-5" onsubmit={log}>
+		<Field label="Supply" unit="V" type="number" bind:value={form.supplyV} />
+		<Field label="Supply" unit="A" type="number" bind:value={form.supplyA} required />
+		<Field label="Cells, meter" unit="V" type="number" bind:value={form.cellV} />
+		<Field label="Delivered" unit="Ah" type="number" bind:value={form.deliveredAh} />
+		<button class="btn btn-primary tap">Log it</button>
+	</form>
+	<div class="relative overflow-x-auto">
+		<table class="table">
+			<thead>
+				<tr>
+					<th>When</th>
+					<th>Supply V</th>
+					<th>Supply A</th>
+					<th>Cells V</th>
+					<th>Ah</th>
+					<th><span class="sr-only">Take out</span></th>
+				</tr>
+			</thead>
+			<tbody class="figure">
+				{#each [...readings].reverse() as r (r.id)}
+					<tr>
+						<td>{formatDateTime(r.readAt, dateStyle)}</td>
+						<td>{r.supplyV?.toFixed(2) ?? '–'}</td>
+						<td>{r.supplyA.toFixed(1)}</td>
+						<td>{r.cellV?.toFixed(3) ?? '–'}</td>
+						<td>{r.deliveredAh?.toFixed(1) ?? '–'}</td>
+						<td><button class="btn btn-ghost tap" onclick={() => onremove(r.id, r.version)}>Take out</button></td>
+					</tr>
+				{:else}
+					<tr><td colspan="6">No reading yet.</td></tr>
+				{/each}
+			</tbody>
+		</table>
+	</div>
+	<button class="btn {progress?.done ? 'btn-primary' : ''} tap mt-3" onclick={onend}
+		>The supply is off: end the balance</button
+	>
+	<p class="mt-2 text-sm muted">
+		Swelling, heat or smell: switch off at the wall and step back. Do not leave full cells held at the limit.
+	</p>
+</section>

@@ -1,0 +1,158 @@
+import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+
+interface Named {
+	id: number;
+	name: string;
+}
+
+/** A bank of its own with `cells` laid on the tray and, if wanted, tested. */
+async function prepared(
+	request: APIRequestContext,
+	name: string,
+	cells: number,
+	capacities: number[] = []
+): Promise<number> {
+	const post = async (path: string, data: object) =>
+		(await (await request.post(`/api/v1/${path}`, { data })).json()) as Named;
+	const type = await post('cell-types', { name: `${name} type`, chemistry: 'LFP', ratedAh: 100 });
+	const bank = await post('banks', {
+		name,
+		bankUse: 'van',
+		chemistry: 'LFP',
+		series: 4,
+		parallel: 1,
+		cellTypeId: type.id
+	});
+	const delivery = await post('deliveries', {
+		bankId: bank.id,
+		name: 'Crate',
+		receivedOn: '2026-03-09',
+		cellCount: cells,
+		labelPrefix: 'B'
+	});
+	const { items } = (await (await request.get(`/api/v1/cells?deliveryId=${delivery.id}`)).json()) as { items: Named[] };
+	for (const [i, capacityAh] of capacities.entries()) {
+		await post('runs', { cellId: items[i].id, capacityAh, temperatureC: 25 });
+		await post('readings', { cellId: items[i].id, quantity: 'restVoltage', rawText: `3.29${i}` });
+	}
+	return bank.id;
+}
+const cell = (page: Page, label: string) => page.getByRole('button', { name: new RegExp(`^${label},`) });
+
+test('a bank is put away and brought back', async ({ page, request }) => {
+	const id = await prepared(request, 'Passing', 4);
+	await page.goto(`/banks/${id}/plan`);
+	await page.getByRole('button', { name: 'Put this bank away' }).click();
+	await expect(page).toHaveURL(/\/$/);
+	await expect(page.getByRole('heading', { name: 'Passing' })).toBeHidden();
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(page).toHaveURL(/\/plan$/);
+	await page.goto('/');
+	await expect(page.getByRole('heading', { name: 'Passing' })).toBeVisible();
+});
+
+test('keys: help, quantity, a refused word, and bad lines of a paste are named', async ({ page, request }) => {
+	const id = await prepared(request, 'Keys', 4);
+	await page.goto(`/banks/${id}/receive`);
+	await expect(page.locator('#entry-field')).toBeFocused();
+	await page.keyboard.press('Shift+?');
+	await expect(page.getByRole('heading', { name: 'Keys', exact: true })).toBeVisible();
+	await page.getByRole('button', { name: 'Close' }).click();
+	await page.locator('#entry-field').fill('low');
+	await page.keyboard.press('Enter');
+	await expect(page.getByText('A rest voltage is a number like 3.298, got "low"')).toBeVisible();
+	await expect(page.locator('#entry-field')).toHaveValue('low');
+	await page.locator('#entry-field').fill('');
+	await page.evaluate(() => {
+		const data = new DataTransfer();
+		data.setData('text', '3.291\nbroken\n3.293');
+		const event = new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true });
+		document.getElementById('entry-field')!.dispatchEvent(event);
+	});
+	await expect(page.getByText('Not a number, left out: B-02: "broken"')).toBeVisible();
+	await expect(cell(page, 'B-03')).toContainText('3.293');
+	await expect(cell(page, 'B-02')).toContainText('·');
+});
+
+test('a worse reading drawn on the tray glows in words too', async ({ page, request }) => {
+	const id = await prepared(request, 'Glow', 6, [100, 100, 100, 100, 100]);
+	await page.goto(`/banks/${id}/receive`);
+	await cell(page, 'B-06').click();
+	await page.keyboard.type('2.1');
+	await page.keyboard.press('Enter');
+	await expect(cell(page, 'B-06')).toHaveAttribute('data-warmth', 'stop');
+	await expect(page.getByText('too low', { exact: true })).toBeVisible();
+	await expect(page.getByRole('heading', { name: 'B-06 arrived below 2.50 V' })).toBeVisible();
+	await page.goto('/');
+	await expect(page.getByRole('link', { name: 'Go on with Glow' })).toHaveText('Go to Receive');
+});
+
+test('matching can be cancelled, dragged and accepted', async ({ page, request }) => {
+	const id = await prepared(request, 'Drag', 6, [104, 101, 96, 103, 102.5, 103.5]);
+	await page.goto(`/banks/${id}/match`);
+	await page.getByRole('button', { name: 'Match the cells' }).click();
+	const spares = page.getByLabel('Spares');
+	await expect(spares.getByText('B-03')).toBeVisible();
+	const dragged = page.getByLabel(/^B-01, 104\.0 Ah/);
+	const from = (await dragged.boundingBox())!;
+	const to = (await spares.boundingBox())!;
+	await page.mouse.move(from.x + 20, from.y + 10);
+	await page.mouse.down();
+	await page.mouse.move(from.x + 40, from.y + 40, { steps: 5 });
+	await page.mouse.move(to.x + 60, to.y + 20, { steps: 15 });
+	await page.waitForTimeout(400);
+	await page.mouse.up();
+	await expect(page.getByText(/B-01 and B-0\d changed places: smallest group/)).toBeVisible();
+	await page.getByRole('button', { name: 'Put them back' }).click();
+	await expect(page.getByLabel(/^Group \d$/).getByText('B-01')).toBeVisible();
+	await page.getByRole('button', { name: 'Accept these groups' }).click();
+	await expect(page.getByText(/^Placed /)).toBeVisible();
+	const { items } = (await (await request.get(`/api/v1/placements?bankId=${id}`)).json()) as { items: unknown[] };
+	expect(items).toHaveLength(4);
+});
+
+test('a log with faults is shown before it is stored, and can be left', async ({ page, request }) => {
+	const id = await prepared(request, 'Faults', 4);
+	await page.goto(`/banks/${id}/test`);
+	const rows = Array.from({ length: 40 }, (_, i) => `${i * 10},${3.3 - i / 1000},-20`);
+	const log = ['time_s,voltage_V,current_A', ...rows, '390,3.26,-20', '4000,3.2,-20'].join('\n');
+	const choose = () =>
+		page.getByLabel('Log file').setInputFiles({ name: 'b.csv', mimeType: 'text/csv', buffer: Buffer.from(log) });
+	await choose();
+	await expect(page.getByText('Line 42 repeats the time of the line before; left out.')).toBeVisible();
+	await expect(page.getByText('3610 s without samples', { exact: false })).toBeVisible();
+	await expect(page.getByLabel(/went on through the gaps/)).toBeVisible();
+	await page.getByRole('button', { name: 'Leave it' }).click();
+	await page
+		.getByLabel('Log file')
+		.setInputFiles({ name: 'x.csv', mimeType: 'text/csv', buffer: Buffer.from('a,b,c\n1,2,3') });
+	await expect(page.getByText('No header with time, voltage and current', { exact: false })).toBeVisible();
+	await choose();
+	await page.getByRole('button', { name: 'Store this run' }).click();
+	await expect(page.getByText('Run of B-01 stored.')).toBeVisible();
+	await page.getByRole('button', { name: 'Undo' }).click();
+	await expect(cell(page, 'B-01')).toContainText('·');
+});
+
+test('two people ticking and logging see each other’s work, and nothing is overwritten', async ({
+	page,
+	context,
+	request
+}) => {
+	const id = await prepared(request, 'Pair', 4, [100, 100, 100, 100]);
+	const deliveries = (await (await request.get(`/api/v1/deliveries?bankId=${id}`)).json()) as { items: Named[] };
+	const crate = await request.get(`/api/v1/cells?deliveryId=${deliveries.items[0].id}`);
+	const own = ((await crate.json()) as { items: Named[] }).items.map((c) => [c.id]);
+	expect((await request.post(`/api/v1/banks/${id}/match`, { data: { groups: own } })).status()).toBe(201);
+	await request.post('/api/v1/balance-runs', { data: { bankId: id, supplyA: 20, leadOhm: 0.01, checklist: {} } });
+	const other = await context.newPage();
+	await page.goto(`/banks/${id}/balance`);
+	await other.goto(`/banks/${id}/balance`);
+	await page.getByRole('checkbox').first().check();
+	await expect(page.getByRole('button', { name: 'The supply is on' })).toBeDisabled();
+	await page.waitForResponse((r) => r.url().includes('/balance-runs/'));
+	await other.getByRole('checkbox').nth(1).check();
+	await expect(other.getByText('was changed elsewhere', { exact: false })).toBeVisible();
+	await page.reload();
+	await expect(page.getByRole('checkbox').first()).toBeChecked();
+});
