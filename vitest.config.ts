@@ -1,4 +1,5 @@
 import { fileURLToPath } from 'node:url';
+import { svelte } from '@sveltejs/vite-plugin-svelte';
 import { defineConfig } from 'vitest/config';
 
 const here = (path: string) => fileURLToPath(new URL(path, import.meta.url));
@@ -10,7 +11,7 @@ const shared = {
 export default defineConfig({
 	test: {
 		projects: [
-			{ ...shared, test: { name: 'unit', include: ['src/**/*.test.ts', 'demo/**/*.test.ts'] } },
+			{ ...shared, plugins: [svelte()], test: { name: 'unit', include: ['src/**/*.test.ts', 'demo/**/*.test.ts'] } },
 			{
 				...shared,
 				test: {

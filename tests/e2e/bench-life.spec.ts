@@ -148,9 +148,10 @@ test('two people ticking and logging see each other’s work, and nothing is ove
 	const other = await context.newPage();
 	await page.goto(`/banks/${id}/balance`);
 	await other.goto(`/banks/${id}/balance`);
+	const stored = page.waitForResponse((r) => r.url().includes('/balance-runs/') && r.request().method() === 'PATCH');
 	await page.getByRole('checkbox').first().check();
+	await stored;
 	await expect(page.getByRole('button', { name: 'The supply is on' })).toBeDisabled();
-	await page.waitForResponse((r) => r.url().includes('/balance-runs/'));
 	await other.getByRole('checkbox').nth(1).check();
 	await expect(other.getByText('was changed elsewhere', { exact: false })).toBeVisible();
 	await page.reload();

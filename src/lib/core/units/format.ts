@@ -31,11 +31,13 @@ export function formatPercent(fraction: number | null): string {
 	return fraction === null ? '–' : `${Math.round(fraction * 100)} %`;
 }
 
-/** A duration in the largest two useful units: `3 d 4 h`, `5 h 20 min`, `12 min`. */
+/** A duration in its useful units: `3 d 4 h`, `17 h`, `5 h 20 min`, `12 min`. */
 export function formatDuration(seconds: number): string {
 	const minutes = Math.round(seconds / 60);
 	if (minutes < 60) return `${minutes} min`;
 	const hours = Math.floor(minutes / 60);
+	// Minutes beside ten hours and more would promise what no estimate keeps.
+	if (hours >= 10 && hours < 48) return `${Math.round(minutes / 60)} h`;
 	if (hours < 48) return minutes % 60 ? `${hours} h ${minutes % 60} min` : `${hours} h`;
 	return hours % 24 ? `${Math.floor(hours / 24)} d ${hours % 24} h` : `${Math.floor(hours / 24)} d`;
 }

@@ -50,6 +50,7 @@ describe('sensible digits', () => {
 	it('writes durations, dates and percent', () => {
 		expect(formatDuration(40 * 60)).toBe('40 min');
 		expect(formatDuration(5 * 3600 + 1200)).toBe('5 h 20 min');
+		expect(formatDuration(16 * 3600 + 42 * 60)).toBe('17 h');
 		expect(formatDuration(76 * 3600)).toBe('3 d 4 h');
 		expect(formatDate('2026-03-09', 'day-first')).toBe('9 Mar 2026');
 		expect(formatDate('2026-03-09', 'month-first')).toBe('Mar 9, 2026');

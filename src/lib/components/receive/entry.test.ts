@@ -1,0 +1,201 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { TrayEntry, type EntryCell } from './entry.svelte';
+
+/** A tray of four cells, a server that stores or refuses, and what the page would be told. */
+function bench(answer: (body: { rawText: string }) => Response | Promise<Response> = stored) {
+	const cells: EntryCell[] = [1, 2, 3, 4].map((id) => ({ id, label: `E-0${id}`, readings: {} }));
+	const sent: { cellId: number; quantity: string; rawText: string; clientKey: string }[] = [];
+	const removed: number[] = [];
+	const refusals: string[] = [];
+	let units: 'metric' | 'us' = 'metric';
+	vi.stubGlobal('fetch', async (_url: string, init: RequestInit) => {
+		const body = JSON.parse(init.body as string) as (typeof sent)[number];
+		sent.push(body);
+		return answer(body);
+	});
+	const entry = new TrayEntry({
+		cells: () => cells,
+		chemistry: () => 'LFP',
+		units: () => units,
+		expected: () => ({ acResistanceMohm: 0.18, massKg: 4 }),
+		onStored: () => undefined,
+		remove: async (id) => void removed.push(id),
+		onRefused: (message) => refusals.push(message)
+	});
+	entry.start();
+	const type = (...texts: string[]) =>
+		texts.forEach((text) => {
+			entry.text = text;
+			entry.enter();
+		});
+	const shown = () => cells.map((c) => entry.valueOf(c, entry.quantity));
+	return { entry, cells, sent, removed, refusals, type, shown, useUs: () => (units = 'us') };
+}
+let nextId = 100;
+const stored = () => new Response(JSON.stringify({ id: nextId++, version: 1 }), { status: 201 });
+const settled = () => vi.advanceTimersByTimeAsync(20);
+
+beforeEach(() => {
+	vi.useFakeTimers();
+	const kept = new Map<string, string>();
+	vi.stubGlobal('localStorage', {
+		getItem: (key: string) => kept.get(key) ?? null,
+		setItem: (key: string, value: string) => kept.set(key, value)
+	});
+});
+afterEach(async () => {
+	// What a test left on its way must arrive while its server still stands.
+	await settled();
+	vi.useRealTimers();
+	vi.unstubAllGlobals();
+});
+
+describe('typing down the tray', () => {
+	it('waits at the first unread cell and moves on with Enter', async () => {
+		const { entry, type, shown, sent } = bench();
+		expect(entry.selected?.label).toBe('E-01');
+		type('3.294', '3,295');
+		expect(shown()).toEqual([3.294, 3.295, null, null]);
+		expect(entry.selected?.label).toBe('E-03');
+		await settled();
+		expect(sent.map((s) => [s.cellId, s.rawText])).toEqual([
+			[1, '3.294'],
+			[2, '3,295']
+		]);
+		expect(entry.waiting).toBe(0);
+	});
+	it('skips what is read, goes round to what was left, and an empty line only moves on', () => {
+		const { entry, type } = bench();
+		type('3.294');
+		entry.pick(3);
+		type('3.293');
+		expect(entry.selected?.label).toBe('E-04');
+		type('');
+		expect(entry.selected?.label).toBe('E-02');
+	});
+	it('keeps a word in the field, says what it wants, and stays', () => {
+		const { entry, type, sent } = bench();
+		type('low');
+		expect(entry.error).toContain('got "low"');
+		expect(entry.text).toBe('low');
+		expect(entry.selected?.label).toBe('E-01');
+		expect(sent).toEqual([]);
+	});
+	it('switches to milliohms at the first cell without them', () => {
+		const { entry, type } = bench();
+		type('3.294', '3.295');
+		entry.switchQuantity('acResistance');
+		expect(entry.selected?.label).toBe('E-03');
+		entry.pick(1);
+		type('0.181');
+		expect(entry.selected?.label).toBe('E-02');
+	});
+});
+
+describe('a questionable value', () => {
+	it('is kept at once, asked about, and replaced by the suggestion', async () => {
+		const { entry, type, shown, sent } = bench();
+		type('32.94');
+		expect(shown()[0]).toBe(32.94);
+		expect(entry.question).toMatchObject({ cell: { label: 'E-01' }, question: { suggestion: 3.294 } });
+		entry.acceptSuggestion();
+		expect(shown()[0]).toBe(3.294);
+		expect(entry.question).toBeNull();
+		await settled();
+		expect(sent.map((s) => s.rawText)).toEqual(['32.94', '3.294 V']);
+	});
+	it('stays asked while other cells are read, and is dropped when its own cell is read again', () => {
+		const { entry, type } = bench();
+		type('32.94', '3.295');
+		expect(entry.question?.cell.label).toBe('E-01');
+		entry.pick(1);
+		type('3.294');
+		expect(entry.question).toBeNull();
+	});
+});
+
+describe('undo', () => {
+	it('takes the last reading back here and on the server, one after the other', async () => {
+		const { entry, type, shown, removed } = bench();
+		type('3.294', '3.295');
+		await settled();
+		await entry.undo();
+		expect(shown()).toEqual([3.294, null, null, null]);
+		expect(entry.selected?.label).toBe('E-02');
+		await entry.undo();
+		expect(shown()).toEqual([null, null, null, null]);
+		expect(removed).toHaveLength(2);
+		expect(entry.canUndo).toBe(false);
+		await entry.undo();
+		expect(removed).toHaveLength(2);
+	});
+	it('shows what was there before', async () => {
+		const { entry, cells, type, shown } = bench();
+		cells[0].readings.restVoltage = { id: 9, value: 3.29, version: 1 };
+		entry.pick(1);
+		type('3.4');
+		expect(shown()[0]).toBe(3.4);
+		await settled();
+		await entry.undo();
+		expect(shown()[0]).toBe(3.29);
+	});
+});
+
+describe('a pasted column', () => {
+	it('goes down from the selected cell and keeps holes', async () => {
+		const { entry, shown, sent } = bench();
+		entry.pick(2);
+		entry.paste('3.291\n\n3.293\n');
+		expect(shown()).toEqual([null, 3.291, null, 3.293]);
+		expect(entry.error).toBeNull();
+		await settled();
+		expect(sent).toHaveLength(2);
+	});
+	it('names lines that are no number and counts those beyond the tray', () => {
+		const { entry, shown } = bench();
+		entry.paste('3.291\nx\n3.293');
+		expect(entry.error).toBe('Not a number, left out: E-02: "x"');
+		expect(shown()).toEqual([3.291, null, 3.293, null]);
+		entry.pick(3);
+		entry.paste('3.1\n3.2\n3.3\n3.4');
+		expect(entry.error).toBe('2 lines too many were left out.');
+	});
+});
+
+describe('the server', () => {
+	it('refuses: the value goes, with the reason', async () => {
+		const refuse = () =>
+			new Response(JSON.stringify({ detail: 'The cell was deleted.', code: 'not-found' }), { status: 404 });
+		const { entry, type, shown, refusals } = bench(refuse);
+		type('3.294');
+		await settled();
+		expect(shown()[0]).toBeNull();
+		expect(refusals).toEqual(['"3.294" was not stored: The cell was deleted.']);
+		expect(entry.canUndo).toBe(false);
+	});
+	it('is away: the value stays and is sent when it is back', async () => {
+		let away = true;
+		const { entry, type, shown, sent } = bench(async () => {
+			if (away) throw new TypeError('network');
+			return stored();
+		});
+		type('3.294');
+		await settled();
+		expect(shown()[0]).toBe(3.294);
+		expect(entry.waiting).toBe(1);
+		away = false;
+		await vi.advanceTimersByTimeAsync(5000);
+		expect(entry.waiting).toBe(0);
+		expect(new Set(sent.map((s) => s.clientKey)).size).toBe(1);
+	});
+});
+
+it('takes a bare temperature in the units shown', async () => {
+	const { entry, type, shown, sent, useUs } = bench();
+	useUs();
+	entry.switchQuantity('temperature');
+	type('68', '20 °C');
+	expect(shown().slice(0, 2)).toEqual([20, 20]);
+	await settled();
+	expect(sent[0].rawText).toBe('68 °F');
+});

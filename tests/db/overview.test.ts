@@ -1,0 +1,186 @@
+import type { Knex } from 'knex';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Bank } from '$lib/server/db/tables';
+import { cells } from '$lib/server/db/tables';
+import { insertRunSamples, readRunSamples } from '$lib/server/db/run-samples';
+import { balanceState } from '$lib/server/services/balance-service';
+import { deliveryTrays } from '$lib/server/services/delivery-service';
+import { limitsState } from '$lib/server/services/limits-service';
+import { acceptMatch } from '$lib/server/services/match-service';
+import { bankOverview } from '$lib/server/services/overview-service';
+import { changeRecord, createRecord, recordKind } from '$lib/server/services/record-kinds';
+import { serveState } from '$lib/server/services/serve-service';
+import { changeSettings, readSettings } from '$lib/server/services/settings-service';
+import { freshDatabase } from '../support/database';
+
+let pool: Knex;
+const make = <T>(kind: string, body: object) => createRecord(recordKind(kind), body) as Promise<unknown> as Promise<T>;
+const change = (kind: string, id: number, body: object) => changeRecord(recordKind(kind), id, body);
+const stage = async (id: number) => (await bankOverview(id)).current;
+
+beforeAll(async () => void (pool = await freshDatabase('overview')));
+afterAll(() => pool.destroy());
+
+it('follows a bank from an empty plan to service', async () => {
+	const bank = await make<Bank>('banks', { name: 'Steps', bankUse: 'van', chemistry: 'LFP', series: 2, parallel: 1 });
+	expect(await stage(bank.id)).toBe('plan');
+	expect((await bankOverview(bank.id)).needs[0]).toMatchObject({ stage: 'plan', code: 'no-cell-type' });
+
+	const type = await make<{ id: number }>('cell-types', { name: 'S', chemistry: 'LFP', ratedAh: 50 });
+	await change('banks', bank.id, { cellTypeId: type.id, version: 1 });
+	expect(await stage(bank.id)).toBe('receive');
+
+	const delivery = await make<{ id: number }>('deliveries', {
+		bankId: bank.id,
+		name: 'Box',
+		receivedOn: '2026-01-01',
+		cellCount: 2
+	});
+	const tray = await cells.all({ deliveryId: delivery.id });
+	expect(tray.map((c) => c.label)).toEqual(['C-01', 'C-02']);
+	for (const cell of tray) {
+		await make('readings', { cellId: cell.id, quantity: 'restVoltage', rawText: '3.29' });
+		await make('readings', { cellId: cell.id, quantity: 'acResistance', rawText: '0.7' });
+	}
+	expect(await stage(bank.id)).toBe('test');
+
+	for (const cell of tray) await make('runs', { cellId: cell.id, capacityAh: 51, temperatureC: 25 });
+	expect(await stage(bank.id)).toBe('match');
+
+	await acceptMatch(bank.id, { groups: tray.map((c) => [c.id]) });
+	expect(await stage(bank.id)).toBe('balance');
+
+	const run = await make<{ id: number; version: number }>('balance-runs', {
+		bankId: bank.id,
+		supplyA: 10,
+		leadOhm: 0.01,
+		startedAt: '2026-01-05T08:00:00Z'
+	});
+	expect((await bankOverview(bank.id)).running).toMatchObject({
+		what: 'Top balance of Steps',
+		figures: 'no reading yet'
+	});
+	await change('balance-runs', run.id, { endedAt: '2026-01-07T08:00:00Z', version: run.version });
+	expect((await bankOverview(bank.id)).running).toBeNull();
+	expect(await stage(bank.id)).toBe('limits');
+
+	await make('limit-plans', { bankId: bank.id, strategy: 'long-life' });
+	expect((await limitsState(bank.id)).values.find((v) => v.key === 'absorbV')!.value).toBe(6.9);
+	expect(await stage(bank.id)).toBe('serve');
+});
+
+describe('a bank without a cell type', () => {
+	it('says so instead of guessing limits, and has no balance to plan', async () => {
+		const bank = await make<Bank>('banks', {
+			name: 'Bare',
+			bankUse: 'other',
+			chemistry: 'LTO',
+			series: 6,
+			parallel: 1
+		});
+		expect(await limitsState(bank.id)).toMatchObject({ values: [], verdicts: [{ code: 'no-cell-type' }] });
+		expect(await balanceState(bank.id)).toMatchObject({ cells: [], plan: null, join: null, progress: null });
+		expect(await serveState(bank.id)).toMatchObject({ projection: null, verdicts: [{ code: 'no-check' }] });
+		expect(await deliveryTrays(bank.id)).toEqual([]);
+	});
+	it('explains figures that leave no window', async () => {
+		const type = await make<{ id: number }>('cell-types', {
+			name: 'Odd',
+			chemistry: 'LFP',
+			ratedAh: 50,
+			dischargeLimitV: 3.4
+		});
+		const bank = await make<Bank>('banks', {
+			name: 'Odd',
+			bankUse: 'van',
+			chemistry: 'LFP',
+			series: 4,
+			parallel: 1,
+			cellTypeId: type.id
+		});
+		expect((await limitsState(bank.id)).verdicts[0]).toMatchObject({
+			code: 'maker-limits',
+			title: 'These figures leave no room'
+		});
+	});
+});
+
+it('a change names only the fields it changes', async () => {
+	const bank = await make<Bank>('banks', {
+		name: 'Kept',
+		bankUse: 'van',
+		chemistry: 'LFP',
+		series: 4,
+		parallel: 1,
+		batteries: 3,
+		endFraction: 0.7
+	});
+	expect(await change('banks', bank.id, { notes: 'x', version: 1 })).toMatchObject({
+		batteries: 3,
+		endFraction: 0.7,
+		notes: 'x'
+	});
+});
+
+it('of two changes at the same moment exactly one is taken', async () => {
+	const bank = await make<Bank>('banks', { name: 'Race', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1 });
+	const outcomes = await Promise.allSettled(
+		['a', 'b', 'c'].map((notes) => change('banks', bank.id, { notes, version: 1 }))
+	);
+	expect(outcomes.filter((o) => o.status === 'fulfilled')).toHaveLength(1);
+	for (const o of outcomes) if (o.status === 'rejected') expect(o.reason).toMatchObject({ code: 'stale' });
+});
+
+it('samples beyond one statement are stored in order', async () => {
+	const bank = await make<Bank>('banks', { name: 'Long', bankUse: 'van', chemistry: 'LFP', series: 1, parallel: 1 });
+	const delivery = await make<{ id: number }>('deliveries', {
+		bankId: bank.id,
+		name: 'Box',
+		receivedOn: '2026-01-01',
+		cellCount: 1
+	});
+	const [cell] = await cells.all({ deliveryId: delivery.id });
+	const run = await make<{ id: number }>('runs', { cellId: cell.id, capacityAh: 10 });
+	const n = 12_001;
+	const timeS = Array.from({ length: n }, (_, i) => i);
+	await insertRunSamples(
+		run.id,
+		{ timeS, voltageV: timeS.map((t) => 3.3 - t / 1e6), currentA: timeS.map(() => -5) },
+		pool
+	);
+	const read = await readRunSamples(run.id);
+	expect(read.timeS).toEqual(timeS);
+	expect(read.voltageV[n - 1]).toBeCloseTo(3.3 - (n - 1) / 1e6, 12);
+});
+
+describe('settings', () => {
+	it('start with defaults and change one at a time', async () => {
+		expect(await readSettings()).toMatchObject({ units: 'metric', theme: 'ash', voltMeterCountsMv: 2 });
+		await changeSettings({ units: 'us' });
+		expect(await changeSettings({ theme: 'coal' })).toMatchObject({ units: 'us', theme: 'coal' });
+		await expect(changeSettings({ theme: 'pink' })).rejects.toMatchObject({ faults: [{ path: 'theme' }] });
+	});
+	it('of the meter decide the doubt of a reading, and whether a cell is blamed', async () => {
+		const bank = await make<Bank>('banks', { name: 'Meter', bankUse: 'van', chemistry: 'LFP', series: 6, parallel: 1 });
+		const delivery = await make<{ id: number }>('deliveries', {
+			bankId: bank.id,
+			name: 'Box',
+			receivedOn: '2026-01-01',
+			cellCount: 6
+		});
+		const tray = await cells.all({ deliveryId: delivery.id });
+		await changeSettings({ voltMeterPercent: 0, voltMeterCountsMv: 1 });
+		for (const [i, cell] of tray.entries())
+			await make('readings', { cellId: cell.id, quantity: 'restVoltage', rawText: i === 5 ? '3.27' : '3.29' });
+		const codes = async () => (await deliveryTrays(bank.id))[0].judgement.verdicts.map((v) => v.code);
+		expect(await codes()).toContain('voltage-outlier');
+		await changeSettings({ voltMeterCountsMv: 30 });
+		expect(await codes()).not.toContain('voltage-outlier');
+		const doubtful = await make<{ sd: number }>('readings', {
+			cellId: tray[0].id,
+			quantity: 'restVoltage',
+			rawText: '3.29'
+		});
+		expect(doubtful.sd).toBeCloseTo(0.03 / Math.sqrt(3), 9);
+	});
+});
