@@ -24,6 +24,8 @@ const pause = (ms) => new Promise((done) => setTimeout(done, ms));
 checkNode();
 const folder = ensureDataDir();
 const runFile = join(folder, 'running.json');
+// The made-up banks of the demo never mix with a person's own.
+const databaseFolder = join(folder, demo ? 'demo' : 'own');
 
 refuseSecondStart();
 ensurePackages();
@@ -37,7 +39,7 @@ for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => v
 
 await stopLeftOverServer();
 writeFileSync(runFile, JSON.stringify({ pid: process.pid }));
-database = process.env.DATABASE_URL ? null : await startPrivateMariadb(folder);
+database = process.env.DATABASE_URL ? null : await startPrivateMariadb(databaseFolder);
 const url = process.env.DATABASE_URL || database.url;
 if (demo && !stopping) {
 	const loaded = spawnSync(process.execPath, [join(root, 'build-tools', 'demo.js'), ...(reset ? ['--reset'] : [])], {
@@ -69,13 +71,19 @@ function refuseSecondStart() {
 		);
 }
 
-/** A start that was killed leaves its server behind; the database is looked after where it is started. */
-async function stopLeftOverServer() {
-	const pid = readRunFile()?.serverPid;
-	if (!pid || !processIs(pid, 'build/index.js')) return;
+/** Ends a process if it still is what it was; by force when it has not gone after so many tenths of a second. */
+async function end(pid, word, tenths) {
+	if (!pid || !processIs(pid, word)) return;
 	process.kill(pid, 'SIGTERM');
-	for (let i = 0; i < 50 && processIs(pid, 'build/index.js'); i++) await pause(100);
-	if (processIs(pid, 'build/index.js')) process.kill(pid, 'SIGKILL');
+	for (let i = 0; i < tenths && processIs(pid, word); i++) await pause(100);
+	if (processIs(pid, word)) process.kill(pid, 'SIGKILL');
+}
+
+/** A start that was killed leaves its server and its database behind. */
+async function stopLeftOverServer() {
+	const run = readRunFile();
+	await end(run?.serverPid, 'build/index.js', 50);
+	await end(run?.databasePid, 'mariadbd', 300);
 }
 
 async function serve() {

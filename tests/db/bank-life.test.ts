@@ -175,6 +175,26 @@ describe('a bank from delivery to service', () => {
 		]);
 		expect(events.map((e) => e.at)).toEqual(events.map((e) => e.at).sort());
 	});
+	it('keeps the verdict on how a cell arrived in its passport', async () => {
+		const other = await make<Bank>('banks', { name: 'Low', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1 });
+		const crate = await make<{ id: number }>('deliveries', {
+			bankId: other.id,
+			name: 'Crate',
+			receivedOn: '2026-03-09',
+			cellCount: 6,
+			labelPrefix: 'Q'
+		});
+		const six = await cells.all({ deliveryId: crate.id });
+		for (const [i, c] of six.entries())
+			await make('readings', { cellId: c.id, quantity: 'restVoltage', rawText: i === 3 ? '3.21' : '3.29' });
+		const { events } = await cellPassport(six[3].id);
+		expect(events.map((e) => e.title)).toEqual([
+			'Arrived with Crate',
+			'Rest voltage 3.210 ± 0.002 V',
+			'Q-04 rests 80 mV below the rest'
+		]);
+		expect((await cellPassport(six[0].id)).events).toHaveLength(2);
+	});
 	it('sums up its stages', async () => {
 		const overview = await bankOverview(bank.id);
 		expect(overview.current).toBe('serve');

@@ -1,4 +1,4 @@
-export { judgeMatch } from './judge-match';
+export { judgeMatch, tooFewCells } from './judge-match';
 export {
 	arrivalOrderSummary,
 	costOfMove,

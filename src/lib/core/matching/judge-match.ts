@@ -41,3 +41,18 @@ export function judgeMatch(result: MatchResult, ratedGroupAh: number | null): Ve
 	};
 	return [evenness, gained];
 }
+
+/** That matching has to wait for measured cells; null when there are enough. */
+export function tooFewCells(measured: number, wanted: number, untested: number): Verdict | null {
+	if (measured >= wanted) return null;
+	return {
+		code: 'match-few',
+		warmth: 'open',
+		title: `${measured} of ${wanted} cells have a capacity`,
+		finding: `${untested} cells are not tested.`,
+		doubt: null,
+		rule: 'Only measured cells are matched.',
+		next: untested > 0 ? 'Test the others first.' : 'Unpack more cells, or plan a smaller bank.',
+		cellIds: []
+	};
+}

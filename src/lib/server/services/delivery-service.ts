@@ -17,7 +17,7 @@ import {
 } from '../db/tables';
 
 /** Rest assumed of a cell as it comes out of its crate, s: two days of transport. */
-const CRATE_REST_S = 2 * 86400;
+export const CRATE_REST_S = 2 * 86400;
 
 /** Stores a delivery and its cells, labelled prefix-01 … in the order of the tray. */
 export async function unpackDelivery(input: NewDeliveryInput): Promise<Delivery> {

@@ -12,6 +12,7 @@
 		arrivalOrderSummary,
 		costOfMove,
 		judgeMatch,
+		tooFewCells,
 		type BatchWish,
 		type MatchProblem,
 		type MatchProgress,
@@ -60,18 +61,8 @@
 	const spread = $derived(groupSums.length ? Math.max(...groupSums) - Math.min(...groupSums) : null);
 	const arrival = $derived(enough ? arrivalOrderSummary(problem) : null);
 	const verdicts = $derived.by((): Verdict[] => {
-		const list: Verdict[] = [];
-		if (!enough)
-			list.push({
-				code: 'match-few',
-				warmth: 'open',
-				title: `${data.candidates.length} of ${wanted} cells have a capacity`,
-				finding: `${data.untested} cells are not tested.`,
-				doubt: null,
-				rule: 'Only measured cells are matched.',
-				next: 'Test the others first.',
-				cellIds: []
-			});
+		const few = tooFewCells(data.candidates.length, wanted, data.untested);
+		const list: Verdict[] = few ? [few] : [];
 		if (shown && smallest !== null && spread !== null && arrival)
 			list.push(
 				...judgeMatch(

@@ -7,8 +7,7 @@
 	import RunEntry, { type LogDraft } from '$lib/components/run/RunEntry.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
-	import type { RunAnalysis } from '$lib/core/capacity-run';
-	import type { Verdict } from '$lib/core/shared';
+	import { judgeTesting, type RunAnalysis } from '$lib/core/capacity-run';
 	import { formatDate, formatWithDoubt, fromUserUnits, unitOf } from '$lib/core/units';
 
 	let { data } = $props();
@@ -25,39 +24,11 @@
 			null
 	);
 	const tested = $derived(data.capacities.filter((c) => c.capacityAh !== null).length);
-	const verdicts = $derived<Verdict[]>([
-		...data.capacities.flatMap((c) => (c.judgement ? [c.judgement.verdict] : [])),
-		...data.capacities.flatMap((c) =>
-			c.refused
-				? [
-						{
-							code: 'correction-refused',
-							warmth: 'look' as const,
-							title: `${c.cell.label}: test again`,
-							finding: c.refused,
-							doubt: null,
-							rule: 'Corrections larger than 5 % are refused.',
-							next: 'Warm the cell and run it again.',
-							cellIds: [c.cell.id]
-						}
-					]
-				: []
-		),
-		...(tested < data.capacities.length
-			? [
-					{
-						code: 'untested',
-						warmth: 'open' as const,
-						title: `${data.capacities.length - tested} cells not tested`,
-						finding: 'Matching uses measured capacity only.',
-						doubt: null,
-						rule: 'No capacity is assumed from print.',
-						next: 'Run the next cell on the tester.',
-						cellIds: []
-					}
-				]
-			: [])
-	]);
+	const verdicts = $derived(
+		judgeTesting(
+			data.capacities.map((c) => ({ ...c, id: c.cell.id, label: c.cell.label, tested: c.capacityAh !== null }))
+		)
+	);
 	const drawn = $derived.by((): DrawnCell[] => {
 		const shades = shadesOf(
 			data.capacities.map((c) => c.capacityAh),

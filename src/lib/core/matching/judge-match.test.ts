@@ -1,0 +1,39 @@
+import { describe, expect, it } from 'vitest';
+import { judgeMatch, tooFewCells, type MatchResult } from '.';
+
+const result: MatchResult = {
+	groups: [],
+	spares: [],
+	smallestGroupAh: 200,
+	spreadAh: 1,
+	upperBoundAh: 200,
+	proven: true,
+	spreadProven: true,
+	smallestGroupP05Ah: 197,
+	arrivalOrder: { smallestGroupAh: 195, spreadAh: 9 },
+	cancelled: false
+};
+
+describe('verdicts on a match', () => {
+	it.each([
+		[1, 'match-even', 'calm'],
+		[4, 'match-even', 'calm'], // exactly 2 %
+		[5, 'match-uneven', 'look'],
+		[10, 'match-uneven', 'look'], // exactly 5 %
+		[11, 'match-too-uneven', 'stop']
+	] as const)('a spread of %d Ah in 200 is %s', (spreadAh, code, warmth) => {
+		expect(judgeMatch({ ...result, spreadAh }, null)[0]).toMatchObject({ code, warmth });
+	});
+	it('say what was gained, and what a better group could hold at most while unproven', () => {
+		expect(judgeMatch(result, 210)[1]).toMatchObject({
+			title: 'Matching gains 5.0 Ah over the order of arrival',
+			finding: 'Smallest group 200.0 Ah against 195.0 Ah; rated 210 Ah.',
+			doubt: null
+		});
+		expect(judgeMatch({ ...result, proven: false, upperBoundAh: 200.4 }, null)[1].doubt).toContain('200.40 Ah');
+	});
+	it('wait for measured cells', () => {
+		expect(tooFewCells(5, 8, 3)).toMatchObject({ warmth: 'open', title: '5 of 8 cells have a capacity' });
+		expect(tooFewCells(8, 8, 0)).toBeNull();
+	});
+});
