@@ -5,7 +5,7 @@ export default defineConfig({
 	outputDir: 'test-results',
 	timeout: 60_000,
 	expect: { timeout: 10_000 },
-	retries: 0,
+	retries: process.env.CI ? 1 : 0,
 	workers: 1,
 	reporter: [['list'], ['json']],
 	use: {
