@@ -15,6 +15,7 @@ import {
 	say
 } from './steps/machine.mjs';
 import { freePort, startPrivateMariadb } from './steps/private-mariadb.mjs';
+import { serverEnvironment, serverFile } from './steps/server.mjs';
 
 const demo = process.argv.includes('--demo');
 const reset = process.argv.includes('--reset');
@@ -89,18 +90,8 @@ async function stopLeftOverServer() {
 async function serve() {
 	const port = process.env.PORT ? Number(process.env.PORT) : await freePort(DEFAULT_PORT);
 	const address = `http://127.0.0.1:${port}`;
-	const env = {
-		...process.env,
-		DATABASE_URL: url,
-		HOST: '127.0.0.1',
-		PORT: String(port),
-		ORIGIN: address,
-		BODY_SIZE_LIMIT: '80M',
-		SHUTDOWN_TIMEOUT: '5',
-		KIND_EMBER_TOOLS: join(root, 'build-tools'),
-		NODE_ENV: 'production'
-	};
-	server = spawn(process.execPath, [join(root, 'build', 'index.js')], {
+	const env = serverEnvironment(url, port);
+	server = spawn(process.execPath, [serverFile], {
 		cwd: root,
 		env,
 		stdio: ['ignore', 'ignore', 'inherit'],

@@ -15,6 +15,7 @@ import {
 	say
 } from './steps/machine.mjs';
 import { freePort, startPrivateMariadb } from './steps/private-mariadb.mjs';
+import { serverEnvironment, serverFile } from './steps/server.mjs';
 
 const onlyAt = process.argv.indexOf('--only');
 const only = onlyAt > 0 ? process.argv[onlyAt + 1].split(',') : null;
@@ -63,24 +64,14 @@ async function endToEnd(mariadbUrl) {
 	const port = await freePort();
 	const address = `http://127.0.0.1:${port}`;
 	const url = mariadbUrl.replace(/\/[^/]*$/, '/kind_ember');
-	const env = {
-		...process.env,
-		DATABASE_URL: url,
-		HOST: '127.0.0.1',
-		PORT: String(port),
-		ORIGIN: address,
-		BODY_SIZE_LIMIT: '80M',
-		KIND_EMBER_TOOLS: join(root, 'build-tools'),
-		NODE_ENV: 'production',
-		LOG_LEVEL: 'warn'
-	};
+	const env = { ...serverEnvironment(url, port), LOG_LEVEL: 'warn' };
 	const loaded = spawnSync(process.execPath, [join(root, 'build-tools', 'demo.js'), '--reset'], {
 		cwd: root,
 		env,
 		encoding: 'utf8'
 	});
 	if (loaded.status !== 0) say(loaded.stdout + loaded.stderr);
-	const server = spawn(process.execPath, [join(root, 'build', 'index.js')], {
+	const server = spawn(process.execPath, [serverFile], {
 		cwd: root,
 		env,
 		stdio: ['ignore', 'ignore', 'inherit']

@@ -43,12 +43,12 @@
 	<svg
 		viewBox="0 0 {width} {height}"
 		{height}
-		class="w-full"
+		class="chart w-full"
 		role="img"
 		aria-label="{yLabel} over {xLabel}: {series.map((s) => s.name).join(', ')}"
 	>
 		{#each y.ticks(5) as tick (tick)}
-			<line x1={margin.left} x2={width - margin.right} y1={y(tick)} y2={y(tick)} class="grid" />
+			<line x1={margin.left} x2={width - margin.right} y1={y(tick)} y2={y(tick)} class="grid-line" />
 			<text x={margin.left - 8} y={y(tick)} dy="0.32em" text-anchor="end" class="figure">{y.tickFormat(5)(tick)}</text>
 		{/each}
 		{#each x.ticks(Math.max(3, width / 110)) as tick (tick)}
@@ -58,7 +58,7 @@
 		{/each}
 		{#if limit}
 			<line x1={margin.left} x2={width - margin.right} y1={y(limit.y)} y2={y(limit.y)} class="limit" />
-			<text x={width - margin.right} y={y(limit.y) - 5} text-anchor="end">{limit.text}</text>
+			<text x={margin.left + 6} y={y(limit.y) - 5}>{limit.text}</text>
 		{/if}
 		{#each series as s (s.name)}<path d={path(s)} class:strong={s.strong} class="curve" />{/each}
 		<text x={(margin.left + width) / 2} y={height - 3} text-anchor="middle">{xLabel}</text>
@@ -67,13 +67,6 @@
 </div>
 
 <style>
-	text {
-		fill: var(--color-base-content);
-		font-size: 0.82rem;
-	}
-	.grid {
-		stroke: var(--line);
-	}
 	.limit {
 		stroke: var(--color-base-content);
 		stroke-dasharray: 5 4;

@@ -42,14 +42,14 @@
 	<svg
 		viewBox="0 0 {width} {height}"
 		{height}
-		class="w-full"
+		class="chart w-full"
 		role="img"
 		aria-label="Capacity as a fraction of rated over years, with its 95 % band; end of life between {end.low95.toFixed(
 			1
 		)} and {end.high95.toFixed(1)} years"
 	>
 		{#each y.ticks(6) as tick (tick)}
-			<line x1={margin.left} x2={width - margin.right} y1={y(tick)} y2={y(tick)} class="grid" />
+			<line x1={margin.left} x2={width - margin.right} y1={y(tick)} y2={y(tick)} class="grid-line" />
 			<text x={margin.left - 8} y={y(tick)} dy="0.32em" text-anchor="end" class="figure"
 				>{Math.round(tick * 100)} %</text
 			>
@@ -82,13 +82,6 @@
 </div>
 
 <style>
-	text {
-		fill: var(--color-base-content);
-		font-size: 0.82rem;
-	}
-	.grid {
-		stroke: var(--line);
-	}
 	.band {
 		fill: color-mix(in oklch, var(--measure-3) 45%, transparent);
 	}

@@ -126,20 +126,8 @@
 		padding: 0 0 0 0.5rem;
 		border: 1.5px solid color-mix(in oklch, var(--color-base-content) 32%, transparent);
 		border-radius: 0.35rem;
-		background: var(--measure-0);
+		background: var(--shade);
 		cursor: grab;
-	}
-	.cell[data-shade='1'] {
-		background: var(--measure-1);
-	}
-	.cell[data-shade='2'] {
-		background: var(--measure-2);
-	}
-	.cell[data-shade='3'] {
-		background: var(--measure-3);
-	}
-	.cell[data-shade='4'] {
-		background: var(--measure-4);
 	}
 	.selected {
 		outline: 3px solid var(--color-base-content);

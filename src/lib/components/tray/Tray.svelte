@@ -64,23 +64,8 @@
 		padding: 0.45rem 0.1rem;
 		border: 1.5px solid color-mix(in oklch, var(--color-base-content) 32%, transparent);
 		border-radius: 0.35rem;
-		background: var(--color-base-100);
+		background: var(--shade, var(--color-base-100));
 		cursor: pointer;
-	}
-	.cell[data-shade='0'] {
-		background: var(--measure-0);
-	}
-	.cell[data-shade='1'] {
-		background: var(--measure-1);
-	}
-	.cell[data-shade='2'] {
-		background: var(--measure-2);
-	}
-	.cell[data-shade='3'] {
-		background: var(--measure-3);
-	}
-	.cell[data-shade='4'] {
-		background: var(--measure-4);
 	}
 	.unread {
 		border-style: dashed;

@@ -3,6 +3,7 @@ export {
 	arrivalOrderSummary,
 	costOfMove,
 	matchCells,
+	smallestGroupP05Ah,
 	type MatchControl,
 	type MatchProgress,
 	type MatchResult,

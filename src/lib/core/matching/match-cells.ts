@@ -8,6 +8,7 @@ import {
 	compareCosts,
 	costOf,
 	describeGroups,
+	groupWorthAh,
 	type Assignment,
 	type MatchGroup,
 	type MatchProblem
@@ -111,7 +112,7 @@ function conclude(
 		upperBoundAh: found.proven ? own.smallestGroupAh : found.bound,
 		proven: found.proven,
 		spreadProven: found.spreadProven,
-		smallestGroupP05Ah: Math.min(...described.map((g) => g.capacityAh - 1.6448536269514722 * g.capacitySdAh)),
+		smallestGroupP05Ah: smallestAtQuantile(problem, groups),
 		arrivalOrder: arrivalOrderSummary(problem),
 		cancelled: found.cancelled
 	};
@@ -207,15 +208,27 @@ function even(
 	return { groups: better(problem, search.groups, order, start), spreadProven: proven && search.complete };
 }
 
+function smallestAtQuantile(problem: MatchProblem, groups: Assignment): number {
+	return Math.min(...groups.map((g) => groupWorthAh({ ...problem, robust: true }, g)));
+}
+
+/** Smallest group at the 5 % quantile of its doubt, Ah, for groups given as ids of the problem's cells. */
+export function smallestGroupP05Ah(problem: MatchProblem, groups: (number | string)[][]): number {
+	return smallestAtQuantile(problem, asIndices(problem, groups));
+}
+
+function asIndices(problem: MatchProblem, groups: (number | string)[][]): Assignment {
+	const indexOf = new Map(problem.cells.map((c, i) => [c.id, i]));
+	return groups.map((g) => g.map((id) => indexOf.get(id)!));
+}
+
 /** What one exchange of two cells (or a cell and a spare) does to an assignment given as ids. Positive gains are better. */
 export function costOfMove(
 	problem: MatchProblem,
 	before: (number | string)[][],
 	after: (number | string)[][]
 ): { smallestChangeAh: number; spreadChangeAh: number } {
-	const indexOf = new Map(problem.cells.map((c, i) => [c.id, i]));
-	const asIndices = (groups: (number | string)[][]) => groups.map((g) => g.map((id) => indexOf.get(id)!));
-	const from = summary(problem, asIndices(before));
-	const to = summary(problem, asIndices(after));
+	const from = summary(problem, asIndices(problem, before));
+	const to = summary(problem, asIndices(problem, after));
 	return { smallestChangeAh: to.smallestGroupAh - from.smallestGroupAh, spreadChangeAh: to.spreadAh - from.spreadAh };
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { costOfMove, judgeMatch, matchCells, type MatchCell, type MatchControl } from '.';
+import { costOfMove, judgeMatch, matchCells, smallestGroupP05Ah, type MatchCell, type MatchControl } from '.';
 
 /** A clock that ticks a little at every look, so that a test never depends on the machine. */
 const control = (timeLimitS = 1000): MatchControl => {
@@ -164,6 +164,12 @@ describe('matching with doubt, progress and cancel', () => {
 			/series requires a whole number/
 		);
 	});
+});
+
+it('gives the smallest group at its 5 % quantile: 100 ± 3 and 100 ± 4 give 200 − 1.645 × 5', () => {
+	const problem = { series: 1, parallel: 2, cells: cells([100, 100], (i) => ({ capacitySdAh: 3 + i })) };
+	expect(smallestGroupP05Ah(problem, [[1, 2]])).toBeCloseTo(200 - 1.6448536 * 5, 5);
+	expect(matchCells(problem, control()).smallestGroupP05Ah).toBeCloseTo(200 - 1.6448536 * 5, 5);
 });
 
 it('says what a move by hand costs', () => {

@@ -12,6 +12,7 @@
 		arrivalOrderSummary,
 		costOfMove,
 		judgeMatch,
+		smallestGroupP05Ah,
 		tooFewCells,
 		type BatchWish,
 		type MatchProblem,
@@ -74,7 +75,7 @@
 						upperBoundAh: result?.upperBoundAh ?? smallest,
 						proven: result !== null && moveCost === null && result.proven,
 						spreadProven: false,
-						smallestGroupP05Ah: result?.smallestGroupP05Ah ?? smallest,
+						smallestGroupP05Ah: smallestGroupP05Ah(problem, shown.groups),
 						arrivalOrder: arrival,
 						cancelled: false
 					},
