@@ -33,7 +33,7 @@ async function prepared(
 	const { items } = (await (await request.get(`/api/v1/cells?deliveryId=${delivery.id}`)).json()) as { items: Named[] };
 	for (const [i, capacityAh] of capacities.entries()) {
 		await post('runs', { cellId: items[i].id, capacityAh, temperatureC: 25 });
-		await post('readings', { cellId: items[i].id, quantity: 'restVoltage', rawText: `3.29${i}` });
+		await post('readings', { cellId: items[i].id, quantity: 'restVoltage', rawText: (3.29 + i / 1000).toFixed(3) });
 	}
 	return bank.id;
 }
@@ -87,7 +87,19 @@ test('a worse reading drawn on the tray glows in words too', async ({ page, requ
 	await expect(page.getByRole('link', { name: 'Go on with Glow' })).toHaveText('Go to Receive');
 });
 
-test('matching can be cancelled, dragged and accepted', async ({ page, request }) => {
+test('a long matching shows progress and can be cancelled', async ({ page, request }) => {
+	const capacities = Array.from({ length: 40 }, (_, i) => 100 + ((i * 7919) % 97) / 13);
+	const id = await prepared(request, 'Long', 40, capacities);
+	await request.patch(`/api/v1/banks/${id}`, { data: { series: 12, parallel: 3, version: 1 } });
+	await page.goto(`/banks/${id}/match`);
+	await page.getByRole('button', { name: 'Match the cells' }).click();
+	await expect(page.getByRole('progressbar')).toBeVisible();
+	await page.getByRole('button', { name: 'Cancel' }).click();
+	await expect(page.getByText('Cancelled. Nothing was changed.')).toBeVisible();
+	await expect(page.getByRole('button', { name: 'Match the cells' })).toBeEnabled();
+});
+
+test('matching can be dragged and accepted', async ({ page, request }) => {
 	const id = await prepared(request, 'Drag', 6, [104, 101, 96, 103, 102.5, 103.5]);
 	await page.goto(`/banks/${id}/match`);
 	await page.getByRole('button', { name: 'Match the cells' }).click();

@@ -21,12 +21,18 @@
 				</p>{/if}
 			<h3 class="font-bold leading-snug">{verdict.title}</h3>
 			<p class="mt-1 text-[0.95rem] leading-snug">{verdict.finding}</p>
+			{#if verdict.doubt && verdict.warmth !== 'calm'}<p class="mt-1 text-sm leading-snug muted">
+					{verdict.doubt}
+				</p>{/if}
 			{#if verdict.next}<p class="mt-2 font-semibold leading-snug">{verdict.next}</p>{/if}
 			<details class="mt-1 text-sm muted">
 				<summary class="tap flex cursor-pointer items-center underline decoration-dotted underline-offset-4"
-					>Doubt and rule</summary
+					>{verdict.warmth === 'calm' && verdict.doubt ? 'Doubt and rule' : 'Rule'}</summary
 				>
-				{#if verdict.doubt}<p class="mb-1"><span class="font-semibold">Doubt:</span> {verdict.doubt}</p>{/if}
+				{#if verdict.doubt && verdict.warmth === 'calm'}<p class="mb-1">
+						<span class="font-semibold">Doubt:</span>
+						{verdict.doubt}
+					</p>{/if}
 				<p><span class="font-semibold">Rule:</span> {verdict.rule}</p>
 			</details>
 			{#if onpick && verdict.cellIds.length === 1 && verdict.warmth !== 'calm'}

@@ -151,8 +151,3 @@ function boundsVerdict(
 	if (voltageV - widenedByV > curve.at(1) + FULL_MARGIN_V) return 'above-full';
 	return width <= RESOLVED_WIDTH ? 'resolved' : 'wide';
 }
-
-/** Rest voltages (V) at 0 % and 100 % of the default curve. */
-export function restVoltageEnds(chemistry: Chemistry): { emptyV: number; fullV: number } {
-	return { emptyV: CURVES[chemistry].at(0), fullV: CURVES[chemistry].at(1) };
-}
