@@ -16,7 +16,8 @@ export default defineConfig({
 			input: {
 				demo: here('./demo/main.ts'),
 				bench: here('./bench/main.ts'),
-				'match-thread': here('./src/lib/workers/match-thread.ts')
+				'match-thread': here('./src/lib/workers/match-thread.ts'),
+				'simulation-thread': here('./src/lib/workers/simulation-thread.ts')
 			}
 		}
 	}

@@ -1,12 +1,15 @@
 import {
 	acResistanceMohm,
-	cellConstants,
-	restedCell,
+	completeCell,
+	createCells,
 	simulateDischarge,
 	terminalVoltageV,
 	type CellParameters
 } from '$lib/core/cell-model';
 import { normalDraw, type Random } from '$lib/core/shared';
+
+/** The bench of the demo, °C. */
+const ROOM_C = 22;
 
 /** A cell of the demo with what nobody at the bench can see. */
 export interface HiddenCell {
@@ -26,26 +29,26 @@ export interface CrateOptions {
 /** Draws a crate of cells with true capacity, resistance and charge. */
 export function drawCrate(random: Random, options: CrateOptions): HiddenCell[] {
 	return Array.from({ length: options.count }, () => ({
-		truth: {
-			chemistry: 'LFP' as const,
+		truth: completeCell({
+			chemistry: 'LFP',
 			capacityAh: options.ratedAh * normalDraw(random, options.capacityMean, options.capacitySd),
 			resistanceFactor: normalDraw(random, 1, 0.015),
-			selfDischargePerMonth: 0.02,
-			temperatureC: 22
-		},
+			temperatureC: ROOM_C
+		}),
 		soc: normalDraw(random, options.soc, 0.006)
 	}));
 }
 
 /** What a meter with this noise (V) shows at the terminals of a rested cell, as typed. */
 export function readRestVoltage(random: Random, cell: HiddenCell, noiseV = 0.0006): string {
-	const volts = terminalVoltageV(cellConstants(cell.truth), restedCell(cell.truth, cell.soc, -0.3), 0);
+	const cells = createCells([{ parameters: cell.truth, soc: cell.soc, branch: -0.3 }], ROOM_C);
+	const volts = terminalVoltageV(cells, 0, 0);
 	return normalDraw(random, volts, noiseV).toFixed(3);
 }
 
 /** What a four-wire meter shows, mΩ, as typed. */
 export function readResistance(random: Random, cell: HiddenCell): string {
-	return normalDraw(random, acResistanceMohm(cell.truth), 0.001).toFixed(3);
+	return normalDraw(random, acResistanceMohm(cell.truth, ROOM_C), 0.001).toFixed(3);
 }
 
 /**
@@ -53,7 +56,7 @@ export function readResistance(random: Random, cell: HiddenCell): string {
  * @param gain the tester's error as a fraction of true current
  */
 export function testerLog(random: Random, cell: HiddenCell, ratedAh: number, gain: number): string {
-	const run = simulateDischarge(cell.truth, restedCell(cell.truth, 1), 0.2 * ratedAh, 2.5, 5, 60);
+	const run = simulateDischarge({ parameters: cell.truth, soc: 1 }, 0.2 * ratedAh, 2.5, 5, 60);
 	const lines = run.timeS.map(
 		(t, i) =>
 			`${t};${normalDraw(random, run.voltageV[i] * 1000, 0.5).toFixed(0)};${(-run.currentA[i] * (1 + gain) * 1000).toFixed(0)}`

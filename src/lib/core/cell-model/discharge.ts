@@ -1,5 +1,5 @@
 import { CoreError, requirePositive } from '../shared';
-import { cellConstants, stepCell, terminalVoltageV, type CellParameters, type CellState } from './cell';
+import { createCells, stepCell, stepDecay, terminalVoltageV, type Cells, type StartingCell } from './cells';
 
 export interface SimulatedRun {
 	/** Same length; current positive into the cell, so negative here. */
@@ -8,20 +8,20 @@ export interface SimulatedRun {
 	currentA: number[];
 	/** Charge taken out, Ah. */
 	capacityAh: number;
-	end: CellState;
+	/** The cell as it was left. */
+	end: Cells;
 }
 
 /** Steps a simulated discharge may take before it is refused. */
 const MOST_STEPS = 2_000_000;
 
 /**
- * Discharges a cell at constant current to a cut-off, recording at every `recordEveryS`.
+ * Discharges one cell at constant current to a cut-off in a room at its own temperature, recording at every `recordEveryS`.
  * @param dischargeA positive amperes out of the cell; @param stepS inner step, s
  * @throws CoreError `too-long` when the cut-off is not reached
  */
 export function simulateDischarge(
-	cell: CellParameters,
-	start: CellState,
+	start: StartingCell,
 	dischargeA: number,
 	cutoffV: number,
 	stepS: number,
@@ -29,20 +29,21 @@ export function simulateDischarge(
 ): SimulatedRun {
 	requirePositive(dischargeA, 'dischargeA');
 	requirePositive(stepS, 'stepS');
-	const constants = cellConstants(cell);
-	const run: SimulatedRun = { timeS: [], voltageV: [], currentA: [], capacityAh: 0, end: start };
-	let state = start;
+	const cells = createCells([start], start.parameters.temperatureC);
+	const decay = stepDecay(stepS);
+	const run: SimulatedRun = { timeS: [], voltageV: [], currentA: [], capacityAh: 0, end: cells };
+	cells.currentA[0] = -dischargeA;
 	for (let n = 0; n < MOST_STEPS; n++) {
 		const timeS = n * stepS;
-		const voltageV = terminalVoltageV(constants, state, -dischargeA);
+		const voltageV = terminalVoltageV(cells, 0, -dischargeA);
 		const ended = voltageV <= cutoffV;
 		if (ended || timeS % recordEveryS < stepS / 2) {
 			run.timeS.push(timeS);
 			run.voltageV.push(voltageV);
 			run.currentA.push(-dischargeA);
 		}
-		if (ended) return { ...run, capacityAh: (dischargeA * timeS) / 3600, end: state };
-		state = stepCell(cell, constants, state, -dischargeA, stepS);
+		if (ended) return { ...run, capacityAh: (dischargeA * timeS) / 3600 };
+		stepCell(cells, 0, decay);
 	}
 	throw new CoreError(
 		'too-long',

@@ -1,11 +1,21 @@
+export { acResistanceMohm, circuitConstants, openCircuitCurve, type CircuitConstants } from './circuit';
+export { completeCell, type CellParameters, type CellSpec } from './parameters';
 export {
-	acResistanceMohm,
-	cellConstants,
-	restedCell,
+	copyState,
+	createCells,
+	expectedSwingV,
+	midRiseOhm,
+	midSourceVoltageV,
+	refreshCells,
+	restoreState,
+	sourceVoltageV,
 	stepCell,
+	stepDecay,
+	storedEnergyJ,
 	terminalVoltageV,
-	type CellConstants,
-	type CellParameters,
-	type CellState
-} from './cell';
+	type Cells,
+	type CellsState,
+	type StartingCell,
+	type StepDecay
+} from './cells';
 export { simulateDischarge, type SimulatedRun } from './discharge';

@@ -3,3 +3,4 @@ export { monotoneCurve, type MonotoneCurve } from './pchip';
 export { normalDraw, seededRandom, type Random } from './random';
 export { mean, median, normalCdf, normalQuantile, robustSd } from './statistics';
 export { WARMTHS, warmestFirst, warmestOf, type Verdict, type Warmth } from './verdict';
+export { cubicAt, cubicIntegral, cubicSlopeAt, uniformCubic, type UniformCubic } from './uniform-cubic';

@@ -1,6 +1,7 @@
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import * as compute from '$lib/input/compute';
+import { SimulationRequest } from '$lib/input/simulation';
 import { MatchGroupsInput, BalanceQuestionInput } from '$lib/input/records';
 import { RECORD_KINDS } from './record-kinds';
 
@@ -106,6 +107,10 @@ function computePaths(): Json {
 			})
 		},
 		'/api/v1/match': post('Choose cells and groups', compute.MatchInput),
+		'/api/v1/simulate': post(
+			'Run the model of cells, groups and batteries; refused with 422 and the reason',
+			SimulationRequest
+		),
 		'/api/v1/limits': post('BMS, charger and load limits with reasons', compute.LimitsRequest),
 		'/api/v1/fade': post('Capacity fade with its band and end of life', compute.FadeRequest),
 		'/api/v1/is-balanced': post('Whether a bank is balanced, if the readings can tell', BalanceQuestionInput),

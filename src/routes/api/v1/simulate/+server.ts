@@ -1,0 +1,8 @@
+import { SimulationRequest } from '$lib/input/simulation';
+import { validated } from '$lib/input/validate';
+import { endpoint, jsonBody } from '$lib/server/http/endpoint';
+import { simulateOnThread } from '$lib/server/services/simulation-service';
+
+export const POST = endpoint(async ({ request }) =>
+	simulateOnThread(validated(SimulationRequest, await jsonBody(request)), request.signal)
+);
