@@ -2,10 +2,10 @@ import { Type } from 'class-transformer';
 import { ArrayMinSize, IsArray, IsDefined, IsObject, ValidateNested } from 'class-validator';
 import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
 import { WIRINGS, type Wiring } from '$lib/core/simulation';
-import { AtMost, Maybe, Num, OneOf, Text, Whole, YesNo } from './fields';
+import { AtMost, Identity, Maybe, Num, OneOf, Whole, YesNo } from './fields';
 
 export class SimulatedCellInput {
-	@Text(40, 1) id!: string;
+	@Identity() id!: string | number;
 	@Maybe() @Num(0.1, 10_000) capacityAh?: number;
 	/** Share of the capacity when new that is left. */
 	@Maybe() @Num(0.01, 2) capacityFactor?: number;
@@ -20,7 +20,7 @@ export class SimulatedCellInput {
 export class WiringInput {
 	@OneOf(WIRINGS) kind!: Wiring;
 	/** Cell ids a group; all cells in one row, or one a group, when missing. */
-	@Maybe() @IsArray() @AtMost(512) groups?: string[][];
+	@Maybe() @IsArray() @AtMost(512) groups?: (string | number)[][];
 	@Maybe() @Num(0, 1) linkOhm?: number;
 }
 
@@ -84,8 +84,8 @@ export class StepEndInput {
 
 export class SimulatedStepInput {
 	@OneOf(['rest', 'charge', 'discharge']) kind!: 'rest' | 'charge' | 'discharge';
-	/** Size of the current or power; the kind says which way it flows. */
-	@Maybe() @Num(0.0001, 100_000) currentA?: number;
+	/** The kind says which way it flows; a discharge may also be written with the battery's sign. */
+	@Maybe() @Num(-100_000, 100_000) currentA?: number;
 	@Maybe() @Num(0.0001, 1e7) powerW?: number;
 	@Maybe() @Num(0.01, 5000) voltageV?: number;
 	@Maybe() @Num(0, 10) leadOhm?: number;

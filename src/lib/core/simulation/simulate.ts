@@ -36,8 +36,10 @@ const SHORTEST_STEP_S = 0.01;
 const LONGEST_STEP_S = 600;
 
 function driveOf(step: SimulatedStep, path: string): Drive[] {
-	const { kind, currentA, powerW, voltageV, leadOhm = 0 } = step;
+	const { kind, powerW, voltageV, leadOhm = 0 } = step;
 	if (kind === 'rest') return [];
+	// A discharge current may be written with the battery's sign.
+	const currentA = kind === 'discharge' && step.currentA !== undefined ? Math.abs(step.currentA) : step.currentA;
 	const drive: Drive =
 		kind === 'charge' ? { kind, currentA, powerW, voltageV, leadOhm } : { kind, currentA, powerW, leadOhm };
 	checkDrive(drive, path);

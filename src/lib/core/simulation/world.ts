@@ -6,7 +6,7 @@ import { wireBattery } from './battery';
 import { completeBms, createBms, type BmsLimits } from './bms';
 import { guardBattery, type GuardedBattery } from './guarded';
 
-export type WorldCell = Partial<Omit<CellSpec, 'chemistry'>> & { id: string; soc?: number };
+export type WorldCell = Partial<Omit<CellSpec, 'chemistry'>> & { id: string | number; soc?: number };
 export const WIRINGS = ['loose', 'parallel', 'series'] as const;
 export type Wiring = (typeof WIRINGS)[number];
 
@@ -17,7 +17,7 @@ export interface SimulatedWorld {
 	seed?: number;
 	cells: WorldCell[];
 	/** Loose: cells joined to nothing. Parallel: all groups in one row. Series: groups of parallel cells in series. */
-	wiring: { kind: Wiring; groups?: string[][]; linkOhm?: number };
+	wiring: { kind: Wiring; groups?: (string | number)[][]; linkOhm?: number };
 	bms?: Partial<BmsLimits>;
 	balancer?: Partial<Balancer>;
 }
@@ -44,7 +44,7 @@ export function prepareWorld(world: SimulatedWorld): Prepared {
 	if (!CHEMISTRIES.includes(world.chemistry))
 		refuse('chemistry', 'world.chemistry', `chemistry requires one of ${CHEMISTRIES.join(', ')}`);
 	const ambientC = requireFinite(world.ambientC ?? 25, 'world.ambientC');
-	const ids = world.cells.map((c) => c.id);
+	const ids = world.cells.map((c) => String(c.id));
 	if (ids.length === 0) refuse('no-cells', 'world.cells', 'world.cells requires one cell or more');
 	const place = new Map(ids.map((id, i) => [id, i]));
 	if (place.size !== ids.length) refuse('same-id', 'world.cells', 'Every cell requires an id of its own');
@@ -79,7 +79,11 @@ function groupsOf(world: SimulatedWorld, ids: string[], place: Map<string, numbe
 	const given = world.wiring.groups ?? (kind === 'parallel' ? [ids] : ids.map((id) => [id]));
 	const seen = new Set<string>();
 	const groups = given.map((group, g) =>
-		group.map((id, k) => {
+		(Array.isArray(group)
+			? group
+			: refuse('groups', `world.wiring.groups.${g}`, 'A group requires a list of cell ids')
+		).map((name, k) => {
+			const id = String(name);
 			const path = `world.wiring.groups.${g}.${k}`;
 			if (seen.has(id)) refuse('twice', path, `Cell "${id}" stands in the wiring twice`);
 			seen.add(id);

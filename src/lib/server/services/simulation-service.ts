@@ -12,7 +12,8 @@ const MOST_S = 120;
  * @throws CoreError (422) with the reason when refused
  */
 export async function simulateOnThread(request: SimulationRequest, signal: AbortSignal): Promise<SimulationResult> {
-	const input = JSON.parse(JSON.stringify(request)) as SimulationInput;
+	// What is null is missing: the model's default stands.
+	const input = JSON.parse(JSON.stringify(request), (_, value) => value ?? undefined) as SimulationInput;
 	checkSimulation(input);
 	const answer = await onThread<SimulationAnswer>('simulation-thread', 'simulations', input, signal, MOST_S);
 	if (answer.kind === 'refused') throw new CoreError(answer.code, answer.path, answer.message);
