@@ -32,7 +32,7 @@ module.exports = {
 		{
 			name: 'core-through-index-outside',
 			severity: 'error',
-			from: { path: '^(src/(?!lib/core/)|demo/|bench/)' },
+			from: { path: '^(src/(?!lib/core/)|demo/|bench/|stand-ins/)' },
 			to: { path: '^src/lib/core/[^/]+/(?!index\\.ts)' }
 		},
 		rule(
@@ -70,6 +70,18 @@ module.exports = {
 			'^src/lib/server/services/',
 			'^src/lib/server/http/|^src/routes/',
 			'Routes call services.'
+		),
+		rule(
+			'stand-ins-use-core',
+			'^stand-ins/',
+			'^src/(?!lib/core/)|^demo/|^bench/',
+			'The simulated bench is a process of its own: physics from core, everything else over the wire.'
+		),
+		rule(
+			'nothing-imports-stand-ins',
+			'^(src|demo|bench)/',
+			'^stand-ins/',
+			'The application knows the wire, not the bench behind it.'
 		),
 		rule('nothing-imports-routes', '^src/lib/|^demo/', '^src/routes/', 'Nothing imports routes.')
 	],

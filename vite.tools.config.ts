@@ -16,6 +16,7 @@ export default defineConfig({
 			input: {
 				demo: here('./demo/main.ts'),
 				bench: here('./bench/main.ts'),
+				'stand-ins': here('./stand-ins/main.ts'),
 				'match-thread': here('./src/lib/workers/match-thread.ts'),
 				'simulation-thread': here('./src/lib/workers/simulation-thread.ts')
 			}

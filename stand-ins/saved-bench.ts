@@ -1,0 +1,66 @@
+import {
+	completeScenario,
+	openBench,
+	wireBench,
+	type Bench,
+	type Place,
+	type Scenario,
+	type Tool
+} from '$lib/core/bench';
+import { copyState, restoreState, type CellsState } from '$lib/core/cell-model';
+import type { Incident } from '$lib/core/bench';
+import type { Wiring } from '$lib/core/simulation';
+
+/** A bench as it was left, as plain data: what a rehearsal is gone on with after the stand-ins were stopped. */
+export interface SavedBench {
+	scenario: Scenario;
+	clockMs: number;
+	timeS: number;
+	wiring: Wiring;
+	groups: number[][];
+	clips: Record<Tool, Place>;
+	shuntAh: number;
+	incidents: Incident[];
+	cells: Record<keyof CellsState, number[]>;
+}
+
+export function saveBench(bench: Bench, clockMs: number): SavedBench {
+	const state = Object.entries(copyState(bench.cells)).map(([name, column]) => [name, Array.from(column)]);
+	return {
+		scenario: bench.scenario,
+		clockMs,
+		timeS: bench.timeS,
+		wiring: bench.wiring,
+		groups: bench.joined?.groups ?? [],
+		clips: bench.clips,
+		shuntAh: bench.shuntAh,
+		incidents: bench.incidents,
+		cells: Object.fromEntries(state) as SavedBench['cells']
+	};
+}
+
+/** The bench again, everything switched off. @throws CoreError when the data is not one */
+export function restoreBench(saved: SavedBench): Bench {
+	const bench = openBench(completeScenario(saved.scenario));
+	const turned = bench.scenario.cells.flatMap((c, i) => (c.printedReversed ? [i] : []));
+	const inGroups = new Set(saved.groups.flat());
+	restoreState(
+		bench.cells,
+		Object.fromEntries(
+			Object.entries(saved.cells).map(([name, column]) => [name, Float64Array.from(column)])
+		) as CellsState
+	);
+	if (saved.wiring !== 'loose')
+		wireBench(
+			bench,
+			saved.wiring,
+			saved.groups,
+			turned.filter((i) => inGroups.has(i))
+		);
+	return Object.assign(bench, {
+		timeS: saved.timeS,
+		clips: saved.clips,
+		shuntAh: saved.shuntAh,
+		incidents: saved.incidents
+	});
+}

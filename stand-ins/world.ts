@@ -1,0 +1,66 @@
+import { advanceBench, openBench, type Bench, type Scenario } from '$lib/core/bench';
+import { CoreError } from '$lib/core/shared';
+
+/** The one world all stand-ins measure, moving on with the clock. */
+export interface World {
+	/** The bench as it is now; moved on to this moment. @throws CoreError while no scenario is loaded */
+	bench(): Bench;
+	/** The scenario's clock, ms since 1970; null while none is loaded. */
+	clockMs(): number | null;
+	timeFactor(): number;
+	setTimeFactor(factor: number): void;
+	/** Lets the world go on by so many of its own seconds at once. */
+	skip(durationS: number): void;
+	load(scenario: Scenario): void;
+	replace(bench: Bench, clockMs: number): void;
+}
+
+/** A machine that slept does not owe the world more than this at once, s of the world. */
+const MOST_OWED_S = 2 * 3600;
+
+/** @param now real clock, ms */
+export function createWorld(now: () => number): World {
+	let bench: Bench | null = null;
+	let startMs = 0;
+	let factor = 1;
+	let caughtUpMs = now();
+
+	function catchUp(): void {
+		const elapsedMs = now() - caughtUpMs;
+		caughtUpMs += elapsedMs;
+		if (bench && elapsedMs > 0) advanceBench(bench, Math.min(MOST_OWED_S, (elapsedMs / 1000) * factor));
+	}
+	return {
+		bench() {
+			catchUp();
+			if (!bench) throw new CoreError('no-world', 'world', 'No scenario is loaded: there is nothing on the bench.');
+			return bench;
+		},
+		clockMs() {
+			catchUp();
+			return bench ? startMs + bench.timeS * 1000 : null;
+		},
+		timeFactor: () => factor,
+		setTimeFactor(wanted) {
+			catchUp();
+			factor = wanted;
+		},
+		skip(durationS) {
+			catchUp();
+			if (bench) advanceBench(bench, durationS);
+			caughtUpMs = now();
+		},
+		load(scenario) {
+			bench = openBench(scenario);
+			startMs = now();
+			caughtUpMs = now();
+			factor = scenario.timeFactor;
+		},
+		replace(saved, clockMs) {
+			bench = saved;
+			startMs = clockMs - saved.timeS * 1000;
+			caughtUpMs = now();
+			factor = saved.scenario.timeFactor;
+		}
+	};
+}
