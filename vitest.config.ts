@@ -11,7 +11,14 @@ const shared = {
 export default defineConfig({
 	test: {
 		projects: [
-			{ ...shared, plugins: [svelte()], test: { name: 'unit', include: ['src/**/*.test.ts', 'demo/**/*.test.ts', 'stand-ins/**/*.test.ts'] } },
+			{
+				...shared,
+				plugins: [svelte()],
+				test: {
+					name: 'unit',
+					include: ['src/**/*.test.ts', 'demo/**/*.test.ts', 'stand-ins/**/*.test.ts', 'tests/drivers/**/*.test.ts']
+				}
+			},
 			{
 				...shared,
 				test: {

@@ -39,6 +39,7 @@ function visible(world: World) {
 		clockMs: world.clockMs(),
 		timeS: bench.timeS,
 		timeFactor: world.timeFactor(),
+		ambientC: bench.scenario.ambientC,
 		supplyOn: bench.supply.on,
 		loadOn: bench.load.on
 	};

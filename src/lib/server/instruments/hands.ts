@@ -1,0 +1,72 @@
+import { openScpi, quotedJson } from './scpi-client';
+
+/** What can be seen at the bundled bench. */
+export interface BenchState {
+	name: string;
+	seed: number;
+	wiring: 'loose' | 'parallel' | 'series';
+	groups: number[][];
+	clips: Record<'supply' | 'load' | 'voltmeter' | 'ohmmeter', Place>;
+	clockMs: number;
+	timeS: number;
+	timeFactor: number;
+	ambientC: number;
+	supplyOn: boolean;
+	loadOn: boolean;
+}
+export type Place = { cell: number } | { lead: number } | 'pack' | 'supply' | null;
+export type BenchTool = 'supply' | 'load' | 'voltmeter' | 'ohmmeter';
+
+export interface BenchInstrument {
+	name: string;
+	protocol: 'scpi' | 'modbus';
+	port: number;
+	unitId: number | null;
+}
+
+/** The bundled bench's hands: what a person would do there. Each call is a connection of its own. Throws InstrumentError. */
+export interface Hands {
+	instruments(): Promise<BenchInstrument[]>;
+	state(): Promise<BenchState>;
+	load(scenario: unknown): Promise<void>;
+	save(): Promise<unknown>;
+	restore(saved: unknown): Promise<void>;
+	wire(kind: BenchState['wiring'], groups: number[][], turned: number[]): Promise<void>;
+	clip(tool: BenchTool, place: Place): Promise<void>;
+	timeFactor(factor: number): Promise<void>;
+	skip(durationS: number): Promise<void>;
+}
+
+const PATIENCE_MS = 5000;
+const TOOL_WORDS: Record<BenchTool, string> = { supply: 'SUPP', load: 'LOAD', voltmeter: 'VOLT', ohmmeter: 'OHMM' };
+
+/** Hands at `host:port`. */
+export function benchHands(host: string, port: number): Hands {
+	const ask = async <T>(query: string): Promise<T> => {
+		const client = await openScpi(host, port, PATIENCE_MS);
+		try {
+			return JSON.parse(await client.ask(query)) as T;
+		} finally {
+			client.close();
+		}
+	};
+	const tell = async (line: string): Promise<void> => {
+		const client = await openScpi(host, port, PATIENCE_MS);
+		try {
+			await client.tell(line);
+		} finally {
+			client.close();
+		}
+	};
+	return {
+		instruments: () => ask('SYST:INST?'),
+		state: () => ask('WORL:STAT?'),
+		load: (scenario) => tell(`WORL:LOAD ${quotedJson(scenario)}`),
+		save: () => ask('WORL:SAVE?'),
+		restore: (saved) => tell(`WORL:REST ${quotedJson(saved)}`),
+		wire: (kind, groups, turned) => tell(`HAND:WIRE ${quotedJson({ kind, groups, turned })}`),
+		clip: (tool, place) => tell(`HAND:CLIP ${TOOL_WORDS[tool]},${quotedJson(place)}`),
+		timeFactor: (factor) => tell(`WORL:TIME:FACT ${factor}`),
+		skip: (durationS) => tell(`WORL:SKIP ${durationS}`)
+	};
+}

@@ -1,0 +1,82 @@
+import { NO_READING, type Driver, type InstrumentReading } from './driver';
+import { InstrumentError } from './instrument-error';
+import { openScpi } from './scpi-client';
+
+export type ScpiKind = 'supply' | 'load' | 'voltmeter' | 'ohmmeter';
+
+interface Dialect {
+	/** What is asked for one reading, in one line, and what its answers mean. */
+	query: string;
+	take(answers: number[]): Partial<InstrumentReading>;
+	set?(voltageV: number, currentA: number): string;
+	output?: 'OUTP' | 'INP';
+}
+
+const DIALECTS: Record<ScpiKind, Dialect> = {
+	supply: {
+		query: 'MEAS:VOLT?;CURR?;:OUTP?',
+		take: ([voltageV, currentA, on]) => ({ voltageV, currentA, on: on === 1 }),
+		set: (voltageV, currentA) => `VOLT ${voltageV};CURR ${currentA}`,
+		output: 'OUTP'
+	},
+	load: {
+		query: 'MEAS:VOLT?;CURR?;:INP?;INP:TRIP?',
+		take: ([voltageV, currentA, on, cutOff]) => ({ voltageV, currentA: -currentA, on: on === 1, cutOff: cutOff === 1 }),
+		set: (voltageV, currentA) => `FUNC CURR;CURR ${currentA};VOLT:CUT ${voltageV}`,
+		output: 'INP'
+	},
+	voltmeter: { query: 'MEAS:VOLT?', take: ([voltageV]) => ({ voltageV }) },
+	ohmmeter: { query: 'MEAS:FRES?', take: ([resistanceOhm]) => ({ resistanceOhm }) }
+};
+
+/** SCPI's number for "nothing to measure"; open probes. */
+const NOTHING = 9e37;
+
+/** Numbers of an answer line. @throws InstrumentError when it is not as many numbers as were asked */
+function numbersOf(answer: string, count: number): number[] {
+	const numbers = answer.split(';').map((text) => (text.trim() === '' ? NaN : Number(text)));
+	if (numbers.length !== count || numbers.some((n) => !Number.isFinite(n)))
+		throw new InstrumentError(
+			'nonsense',
+			`Asked for ${count} figures, the instrument answered "${answer.slice(0, 60)}".`
+		);
+	return numbers;
+}
+
+/** Opens a SCPI instrument of a kind. */
+export async function openScpiDriver(kind: ScpiKind, host: string, port: number, patienceMs: number): Promise<Driver> {
+	const client = await openScpi(host, port, patienceMs);
+	const dialect = DIALECTS[kind];
+	const count = dialect.query.split('?').length - 1;
+	let ownClock = false;
+	let watchdog = false;
+	const { output, set } = dialect;
+	return {
+		async identify() {
+			const text = await client.ask('*IDN?');
+			if (text.split(',').length !== 4)
+				throw new InstrumentError('nonsense', `"${text.slice(0, 60)}" is not an identity.`);
+			ownClock = (await client.askIfKnown('SYST:CLOC?')) !== null;
+			watchdog = output !== undefined && (await client.askIfKnown(`${output}:WATC?`)) !== null;
+			return { text, ownClock, watchdog };
+		},
+		async read() {
+			const answer = await client.ask(ownClock ? `${dialect.query};:SYST:CLOC?` : dialect.query);
+			const numbers = numbersOf(answer, count + (ownClock ? 1 : 0));
+			const atMs = ownClock ? Math.round(numbers.pop()! * 1000) : Date.now();
+			if (numbers.some((n) => Math.abs(n) >= NOTHING))
+				throw new InstrumentError('refused', 'The probes touch nothing: put them on the cell.');
+			return { ...NO_READING, ...dialect.take(numbers), atMs };
+		},
+		...(output && set
+			? {
+					async set(setting, watchdogS) {
+						await client.tell(set(setting.voltageV, setting.currentA));
+						if (watchdog) await client.tell(`${output}:WATC ${watchdogS}`);
+					},
+					switchOutput: (on: boolean) => client.tell(`${output} ${on ? 'ON' : 'OFF'}`)
+				}
+			: {}),
+		close: client.close
+	};
+}
