@@ -1,0 +1,173 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import {
+	checkLivePlan,
+	remainingS,
+	startLive,
+	takeSample,
+	type LiveEvent,
+	type LivePhase,
+	type LiveSample,
+	type LiveState
+} from '.';
+
+const charge: LivePhase = { kind: 'charge', voltageV: 3.65, currentA: 20, tailA: 5, holdS: 60 };
+const rest: LivePhase = { kind: 'rest', durationS: 120 };
+const discharge: LivePhase = { kind: 'discharge', currentA: 20, cutoffV: 2.5 };
+const sample = (s: number, more: Partial<LiveSample> = {}): LiveSample => ({
+	atMs: 1_000_000 + s * 1000,
+	voltageV: 3.3,
+	currentA: 0,
+	cellV: null,
+	outputOn: true,
+	cutOff: false,
+	...more
+});
+
+/** Takes samples one after the other. */
+function run(
+	phases: LivePhase[],
+	samples: (LiveSample & { afterBreak?: boolean })[],
+	expectedAh: number | null = null
+) {
+	let state: LiveState = startLive();
+	const events: LiveEvent[] = [];
+	for (const { afterBreak = false, ...s } of samples) {
+		const step = takeSample(phases, state, s, afterBreak, expectedAh);
+		state = step.state;
+		events.push(...step.events);
+	}
+	return { state, events };
+}
+const steady = (from: number, to: number, every: number, more: Partial<LiveSample>) =>
+	Array.from({ length: Math.floor((to - from) / every) + 1 }, (_, k) => sample(from + k * every, more));
+
+describe('counting', () => {
+	it('integrates by trapezoid: 20 A for half an hour is 10 Ah and, at 3.2 V, 32 Wh out', () => {
+		const { state } = run([discharge], steady(0, 1800, 10, { currentA: -20, voltageV: 3.2 }));
+		expect(state.sums[0].ah).toBeCloseTo(-10, 9);
+		expect(state.sums[0].wh).toBeCloseTo(-32, 9);
+	});
+	it('takes energy at the cell where a meter reads there', () => {
+		const { state } = run([discharge], steady(0, 3600, 10, { currentA: -10, voltageV: 3.1, cellV: 3.2 }));
+		expect(state.sums[0].wh).toBeCloseTo(-32, 9);
+	});
+	it('marks a gap, does not count it, and says what a steady current would have moved', () => {
+		const samples = [...steady(0, 600, 10, { currentA: -20 }), ...steady(1500, 2000, 10, { currentA: -20 })];
+		const { state, events } = run([discharge], samples);
+		expect(state.sums[0].ah).toBeCloseTo((-20 * 1100) / 3600, 9);
+		expect(state.sums[0]).toMatchObject({ gapS: 900 });
+		expect(state.sums[0].gapAh).toBeCloseTo(-5, 9);
+		expect(events.map((e) => e.kind)).toEqual(['gap']);
+	});
+	it('takes the first stretch after a restart as a gap however short it is', () => {
+		const { state, events } = run(
+			[discharge],
+			[...steady(0, 100, 10, { currentA: -20 }), { ...sample(112, { currentA: -20 }), afterBreak: true }]
+		);
+		expect(events.map((e) => e.kind)).toEqual(['gap']);
+		expect(state.sums[0].gapS).toBe(12);
+	});
+	it('passes over a sample that is not later', () => {
+		const { state } = run([discharge], [sample(10, { currentA: -20 }), sample(10, { currentA: 99 }), sample(5)]);
+		expect(state.last!.currentA).toBe(-20);
+	});
+	it('never gains charge from how the samples are cut', () => {
+		fc.assert(
+			fc.property(fc.array(fc.integer({ min: 1, max: 9 }), { minLength: 2, maxLength: 50 }), (steps) => {
+				let at = 0;
+				const cuts = [0, ...steps.map((s) => (at += s))];
+				const { state } = run(
+					[discharge],
+					cuts.map((t) => sample(t, { currentA: -36 }))
+				);
+				expect(state.sums[0].ah + state.sums[0].gapAh).toBeCloseTo((-36 * at) / 3600, 9);
+			})
+		);
+	});
+});
+
+describe('ends', () => {
+	it('a discharge at the load’s own cut-off, or at the voltage if the load has none', () => {
+		const ended = run(
+			[discharge],
+			[...steady(0, 60, 10, { currentA: -20 }), sample(70, { outputOn: false, cutOff: true })]
+		);
+		expect(ended.state.done).toBe(true);
+		expect(ended.events.at(-1)).toMatchObject({ kind: 'done', needsPerson: true });
+		expect(
+			run([discharge], [sample(0, { currentA: -20 }), sample(10, { currentA: -20, voltageV: 2.49 })]).state.done
+		).toBe(true);
+	});
+	it('a charge only when the tail has lasted at the voltage', () => {
+		const taper = (from: number, to: number, voltageV: number) => steady(from, to, 10, { currentA: 4, voltageV });
+		expect(run([charge], taper(0, 50, 3.65)).state.done).toBe(false);
+		expect(run([charge], taper(0, 60, 3.65)).state.done).toBe(true);
+		// Low current below the voltage is lead trouble or a supply that is off, not a full cell.
+		expect(run([charge], taper(0, 600, 3.5)).state.done).toBe(false);
+		const broken = [...taper(0, 50, 3.65), sample(60, { currentA: 8, voltageV: 3.65 }), ...taper(70, 120, 3.65)];
+		expect(run([charge], broken).state.done).toBe(false);
+	});
+	it('walks charge, rest and discharge in order, counting each for itself', () => {
+		const { state, events } = run(
+			[charge, rest, discharge],
+			[
+				...steady(0, 600, 10, { currentA: 20, voltageV: 3.4 }),
+				...steady(610, 670, 10, { currentA: 4, voltageV: 3.65 }),
+				...steady(680, 800, 10, { currentA: 0, outputOn: null }),
+				...steady(810, 1000, 10, { currentA: -20 }),
+				sample(1010, { outputOn: false, cutOff: true })
+			]
+		);
+		expect(events.map((e) => e.kind)).toEqual(['phase-ended', 'phase-ended', 'done']);
+		expect(state.sums).toHaveLength(3);
+		expect(state.sums[0].ah).toBeGreaterThan(3.3);
+		expect(state.sums[1].ah).toBe(0);
+		expect(state.sums[2].ah).toBeCloseTo((-20 * 195) / 3600, 9);
+	});
+	it('takes nothing more once done', () => {
+		const { state } = run([discharge], [sample(0), sample(10, { cutOff: true }), sample(20, { currentA: -50 })]);
+		expect(state.last!.atMs).toBe(1_010_000);
+	});
+});
+
+describe('asking for a person', () => {
+	it('when the output went off by itself', () => {
+		const { events } = run([charge], [sample(0, { currentA: 20 }), sample(10, { outputOn: false })]);
+		expect(events).toMatchObject([{ kind: 'output-lost', needsPerson: true }]);
+	});
+	it('once, a quarter of an hour before a discharge should end', () => {
+		const { events } = run([discharge], steady(0, 3600 * 4.9, 60, { currentA: -20 }), 100);
+		expect(events.filter((e) => e.kind === 'soon')).toHaveLength(1);
+		// 100 Ah at 20 A: five hours, told when the early bound of what is left is 900 s.
+		expect((events[0].atMs - 1_000_000) / 1000).toBeGreaterThan(3.5 * 3600);
+	});
+	it('from the fall of the current in a taper', () => {
+		const falling = Array.from({ length: 60 }, (_, k) =>
+			sample(k * 60, { currentA: 18 * Math.exp(-k / 30), voltageV: 3.65 })
+		);
+		const { state } = run([charge], falling.slice(0, 25));
+		// From 18 A to 5 A with a time constant of 1800 s takes 2306 s; 1440 s have gone, and the hold comes after.
+		const left = remainingS([charge], state, null)!;
+		expect(left.low).toBeLessThan(926);
+		expect(left.high).toBeGreaterThan(926);
+	});
+	it('and cannot tell without a current or an expectation', () => {
+		expect(remainingS([discharge], run([discharge], [sample(0)]).state, 100)).toBeNull();
+		expect(remainingS([discharge], run([discharge], [sample(0, { currentA: -20 })]).state, null)).toBeNull();
+		expect(remainingS([{ kind: 'watch' }], run([{ kind: 'watch' }], [sample(0)]).state, 100)).toBeNull();
+	});
+});
+
+describe('a plan', () => {
+	it('above the cells’ limit is refused', () => {
+		expect(() => checkLivePlan([{ ...charge, voltageV: 3.7 }], 3.65, 1)).toThrow(/3\.65 V/);
+		expect(() => checkLivePlan([{ ...charge, voltageV: 14.6 }], 3.65, 4)).not.toThrow();
+	});
+	it.each<[string, LivePhase[]]>([
+		['nothing in it', []],
+		['a tail above the current', [{ ...charge, tailA: 20 }]],
+		['no current', [{ ...discharge, currentA: 0 }]],
+		['a rest that is not a number', [{ ...rest, durationS: NaN }]]
+	])('with %s is refused', (_, phases) => expect(() => checkLivePlan(phases, 3.65, 1)).toThrow(/requires/));
+});

@@ -1,0 +1,233 @@
+import type { LivePhase } from './live-plan';
+
+/** What was read at one moment, by the instruments of the running phase, calibration applied. */
+export interface LiveSample {
+	/** ms since 1970 by the instrument's clock. */
+	atMs: number;
+	/** At the supply's or load's own terminals (two-wire), or of the battery in a watch, V. */
+	voltageV: number | null;
+	/** A, positive into the battery. */
+	currentA: number;
+	/** A voltmeter at the cell's or row's own terminals, V. */
+	cellV: number | null;
+	/** Whether the output of the phase is on; null where there is none. */
+	outputOn: boolean | null;
+	/** The load has switched itself off at its cut-off. */
+	cutOff: boolean;
+}
+
+export interface PhaseSums {
+	startedMs: number;
+	endedMs: number | null;
+	/** Moved through the instrument, positive into the battery; gaps left out. */
+	ah: number;
+	wh: number;
+	/** Time without samples, and the charge a steady current would have moved in it. */
+	gapS: number;
+	gapAh: number;
+}
+
+export type LiveEventKind = 'gap' | 'phase-ended' | 'output-lost' | 'soon' | 'done';
+/** Something that happened at a sample. */
+export interface LiveEvent {
+	kind: LiveEventKind;
+	atMs: number;
+	message: string;
+	/** A person has to do something. */
+	needsPerson: boolean;
+}
+
+/** Where a live run stands; plain data, so that it can be kept and gone on with. */
+export interface LiveState {
+	phase: number;
+	sums: PhaseSums[];
+	last: LiveSample | null;
+	/** Typical time between samples, ms; null until two have come. */
+	usualStepMs: number | null;
+	/** Since when the current has been at the tail. */
+	tailSinceMs: number | null;
+	/** Where the current began to fall in a charge, for the time left. */
+	taperFrom: { atMs: number; currentA: number } | null;
+	saidSoon: boolean;
+	done: boolean;
+}
+
+export const startLive = (): LiveState => ({
+	phase: 0,
+	sums: [],
+	last: null,
+	usualStepMs: null,
+	tailSinceMs: null,
+	taperFrom: null,
+	saidSoon: false,
+	done: false
+});
+
+/** A step longer than this many usual ones is a gap. */
+const GAP_STEPS = 10;
+/** Weight of the newest step in the usual one. */
+const STEP_WEIGHT = 0.1;
+/** The supply's display stands at its set voltage within this, V. */
+const AT_VOLTAGE_V = 0.015;
+/** Below this share of the set current the taper has begun. */
+const TAPER_BELOW = 0.95;
+/** A person is told this long before the end, s. */
+export const SOON_S = 900;
+/** Doubt of a time left: by charge still to move, and by the fall of a taper. */
+const DOUBT = { charge: 0.1, taper: 0.3 };
+
+/** Time left until a person is needed, s; null when it cannot be told. `expectedAh` is what the cells should hold or take. */
+export function remainingS(
+	phases: readonly LivePhase[],
+	state: LiveState,
+	expectedAh: number | null
+): { low: number; high: number } | null {
+	const phase = phases[state.phase];
+	const { last } = state;
+	const sums = state.sums[state.phase];
+	if (!phase || !last || !sums || phase.kind === 'watch' || state.done) return null;
+	if (phase.kind === 'rest') {
+		const left = Math.max(0, phase.durationS - (last.atMs - sums.startedMs) / 1000);
+		return { low: left, high: left };
+	}
+	const spread = (seconds: number, doubt: number) => ({ low: seconds * (1 - doubt), high: seconds * (1 + doubt) });
+	const taper = state.taperFrom;
+	if (phase.kind === 'charge' && taper && last.currentA > 0 && last.currentA < 0.9 * taper.currentA) {
+		const tauS = (last.atMs - taper.atMs) / 1000 / Math.log(taper.currentA / last.currentA);
+		return spread(Math.max(0, tauS * Math.log(Math.max(1, last.currentA / phase.tailA))) + phase.holdS, DOUBT.taper);
+	}
+	if (expectedAh === null || Math.abs(last.currentA) < 1e-6) return null;
+	const leftAh = Math.max(0, expectedAh - Math.abs(sums.ah));
+	return spread((leftAh / Math.abs(last.currentA)) * 3600, DOUBT.charge);
+}
+
+/** Adds the stretch from the last sample to this one: trapezoid, or a gap that is marked and not counted. */
+function addStretch(state: LiveState, sample: LiveSample, afterBreak: boolean, events: LiveEvent[]): LiveState {
+	const { last } = state;
+	const sums = { ...state.sums[state.phase] };
+	if (!last) return state;
+	const stepMs = sample.atMs - last.atMs;
+	const isGap = afterBreak || (state.usualStepMs !== null && stepMs > GAP_STEPS * state.usualStepMs);
+	const hours = stepMs / 3_600_000;
+	const meanA = (last.currentA + sample.currentA) / 2;
+	if (isGap) {
+		sums.gapS += stepMs / 1000;
+		sums.gapAh += meanA * hours;
+		events.push({
+			kind: 'gap',
+			atMs: sample.atMs,
+			message: `${Math.round(stepMs / 1000)} s without samples${Math.abs(meanA) > 0.01 ? `, about ${Math.abs(meanA * hours).toFixed(2)} Ah not counted` : ''}.`,
+			needsPerson: false
+		});
+	} else {
+		sums.ah += meanA * hours;
+		const watts = (s: LiveSample) => (s.cellV ?? s.voltageV ?? 0) * s.currentA;
+		sums.wh += ((watts(last) + watts(sample)) / 2) * hours;
+	}
+	const usual = state.usualStepMs;
+	return {
+		...state,
+		sums: state.sums.with(state.phase, sums),
+		usualStepMs: isGap ? usual : usual === null ? stepMs : usual + STEP_WEIGHT * (stepMs - usual)
+	};
+}
+
+function endedBy(phase: LivePhase, state: LiveState, sample: LiveSample): string | null {
+	if (phase.kind === 'rest') {
+		const restedS = (sample.atMs - state.sums[state.phase].startedMs) / 1000;
+		return restedS >= phase.durationS ? `Rested ${Math.round(restedS / 60)} min.` : null;
+	}
+	if (phase.kind === 'discharge') {
+		if (sample.cutOff) return `The load reached its cut-off of ${phase.cutoffV.toFixed(2)} V.`;
+		const reached = sample.voltageV !== null && sample.voltageV <= phase.cutoffV && sample.currentA < 0;
+		return reached ? `${phase.cutoffV.toFixed(2)} V reached.` : null;
+	}
+	if (phase.kind === 'charge' && state.tailSinceMs !== null && sample.atMs - state.tailSinceMs >= phase.holdS * 1000)
+		return `The current stayed at or below ${phase.tailA.toFixed(1)} A${phase.holdS > 0 ? ` for ${Math.round(phase.holdS / 60)} min` : ''}.`;
+	return null;
+}
+
+function watchTaper(phase: LivePhase, state: LiveState, sample: LiveSample): LiveState {
+	if (phase.kind !== 'charge') return state;
+	const atVoltage = sample.voltageV !== null && sample.voltageV >= phase.voltageV - AT_VOLTAGE_V;
+	const inTail = atVoltage && sample.outputOn !== false && sample.currentA <= phase.tailA;
+	const tapering = atVoltage && sample.currentA < TAPER_BELOW * phase.currentA;
+	return {
+		...state,
+		tailSinceMs: inTail ? (state.tailSinceMs ?? sample.atMs) : null,
+		taperFrom: tapering ? (state.taperFrom ?? { atMs: sample.atMs, currentA: sample.currentA }) : null
+	};
+}
+
+/**
+ * Takes one sample into a live run. A sample that is not later than the last is passed over.
+ * @param afterBreak the application or the line was away since the last sample: the stretch is a gap
+ * @returns the new state, and what happened; the caller switches outputs when `phase` has changed or `done` is set
+ */
+export function takeSample(
+	phases: readonly LivePhase[],
+	state: LiveState,
+	sample: LiveSample,
+	afterBreak: boolean,
+	expectedAh: number | null
+): { state: LiveState; events: LiveEvent[] } {
+	if (state.done || (state.last && sample.atMs <= state.last.atMs)) return { state, events: [] };
+	const events: LiveEvent[] = [];
+	const phase = phases[state.phase];
+	const begun = state.sums[state.phase] ? state : beginPhase(state, sample.atMs);
+	const counted = addStretch(begun, sample, afterBreak && begun.last !== null, events);
+	const next: LiveState = { ...watchTaper(phase, counted, sample), last: sample };
+	const ended = endedBy(phase, next, sample);
+	if (ended) return { state: endPhase(phases, next, sample, ended, events), events };
+	const drives = phase.kind === 'charge' || phase.kind === 'discharge';
+	if (drives && sample.outputOn === false && begun === state)
+		events.push({
+			kind: 'output-lost',
+			atMs: sample.atMs,
+			message: 'The output is off although the run goes on: look at the instrument, then switch it on again here.',
+			needsPerson: true
+		});
+	return { state: tellSoon(phases, next, sample, expectedAh, events), events };
+}
+
+const beginPhase = (state: LiveState, atMs: number): LiveState => ({
+	...state,
+	sums: [...state.sums, { startedMs: atMs, endedMs: null, ah: 0, wh: 0, gapS: 0, gapAh: 0 }],
+	last: null,
+	tailSinceMs: null,
+	taperFrom: null,
+	saidSoon: false
+});
+
+function endPhase(
+	phases: readonly LivePhase[],
+	state: LiveState,
+	sample: LiveSample,
+	why: string,
+	events: LiveEvent[]
+): LiveState {
+	const sums = state.sums.with(state.phase, { ...state.sums[state.phase], endedMs: sample.atMs });
+	const isLast = state.phase === phases.length - 1;
+	events.push({ kind: isLast ? 'done' : 'phase-ended', atMs: sample.atMs, message: why, needsPerson: isLast });
+	return isLast ? { ...state, sums, done: true } : { ...state, sums, phase: state.phase + 1 };
+}
+
+/** In the last phase a person is told shortly before it ends. */
+function tellSoon(
+	phases: readonly LivePhase[],
+	state: LiveState,
+	sample: LiveSample,
+	expectedAh: number | null,
+	events: LiveEvent[]
+): LiveState {
+	if (state.saidSoon || state.phase !== phases.length - 1) return state;
+	const left = remainingS(phases, state, expectedAh);
+	if (!left || left.low > SOON_S) return state;
+	events.push({
+		kind: 'soon',
+		atMs: sample.atMs,
+		message: 'It will need you within about a quarter of an hour.',
+		needsPerson: true
+	});
+	return { ...state, saidSoon: true };
+}
