@@ -8,6 +8,11 @@ import { loadHeronry } from './heronry';
 const SEED = 20_260_309;
 /** Children before parents, so that no reference is left hanging. */
 const TABLES = [
+	'rehearsals',
+	'live_events',
+	'live_samples',
+	'live_runs',
+	'instruments',
 	'run_samples',
 	'readings',
 	'runs',

@@ -4,12 +4,19 @@ import { migrate } from '$lib/server/db/connection';
 import { problemResponse } from '$lib/server/http/endpoint';
 import { SECURITY_HEADERS, allowedHosts, refusal } from '$lib/server/http/guard';
 import { log } from '$lib/server/log';
+import { pauseAll } from '$lib/server/services/live/live-runner';
+import { resumeLiveRuns } from '$lib/server/services/live/live-service';
 import { readSettings } from '$lib/server/services/settings-service';
 
 const hosts = allowedHosts();
 
 export const init: ServerInit = async () => {
-	if (process.env.DATABASE_URL) await migrate();
+	if (!process.env.DATABASE_URL) return;
+	await migrate();
+	await resumeLiveRuns();
+	// What was read is stored before the application goes; the runs stay as they are and are gone on with.
+	process.once('SIGTERM', () => void pauseAll());
+	process.once('SIGINT', () => void pauseAll());
 };
 
 function withHeaders(response: Response): Response {

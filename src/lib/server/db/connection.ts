@@ -20,7 +20,12 @@ export function openDatabase(url: string): Knex {
 			charset: 'utf8mb4',
 			timezone: 'Z',
 			decimalNumbers: true,
-			typeCast: true
+			// TINYINT(1) is yes or no.
+			typeCast: (field: { type: string; length: number; string(): string | null }, next: () => unknown) => {
+				if (field.type !== 'TINY' || field.length !== 1) return next();
+				const text = field.string();
+				return text === null ? null : text === '1';
+			}
 		},
 		migrations: { migrationSource }
 	});

@@ -14,13 +14,17 @@ import type {
 	ServiceCheckInput,
 	SettingsInput
 } from '$lib/input/records';
+import type { InstrumentInput } from '$lib/input/live';
+import type { LiveKind, LivePhase, LiveState } from '$lib/core/live-run';
+import type { Scenario } from '$lib/core/bench';
+import type { Finding, RehearsalJudgement } from '$lib/core/rehearsal';
 import { createRepository, type Recorded } from './repository';
 
 /** Stored records: the input with every optional field present (null when missing), and what all records carry. */
 type Stored<T> = { [K in keyof T]-?: undefined extends T[K] ? Exclude<T[K], undefined> | null : T[K] } & Recorded;
 
-export type CellType = Stored<CellTypeInput>;
-export type Bank = Stored<BankInput>;
+export type CellType = Stored<CellTypeInput> & { rehearsal: boolean };
+export type Bank = Stored<BankInput> & { rehearsal: boolean };
 export type Delivery = Stored<DeliveryInput>;
 export type Cell = Stored<CellInput>;
 export type Reading = Stored<Omit<ReadingInput, 'takenAt'>> & {
@@ -31,7 +35,7 @@ export type Reading = Stored<Omit<ReadingInput, 'takenAt'>> & {
 };
 export type Run = Recorded & {
 	cellId: number;
-	source: 'log' | 'hand';
+	source: 'log' | 'hand' | 'live';
 	capacityAh: number;
 	sdAh: number | null;
 	energyWh: number | null;
@@ -56,6 +60,52 @@ export type CapacityTest = Stored<CapacityTestInput>;
 export type Note = Stored<Omit<NoteInput, 'writtenAt'>> & { writtenAt: string };
 export type SettingsRow = Stored<SettingsInput>;
 
+export type Instrument = Stored<InstrumentInput> & { bundled: boolean };
+/** Which instrument does what, with the calibration it had when the run began. */
+export type LiveRole = 'supply' | 'load' | 'voltmeter' | 'bms' | 'shunt';
+export interface LiveInstrument {
+	role: LiveRole;
+	id: number;
+	name: string;
+	voltageOffsetV: number;
+	currentGainPercent: number;
+}
+export type LiveRunState = 'planned' | 'running' | 'waiting' | 'ended';
+export type LiveRun = Recorded & {
+	bankId: number;
+	cellId: number | null;
+	balanceRunId: number | null;
+	runId: number | null;
+	kind: LiveKind;
+	state: LiveRunState;
+	instruments: LiveInstrument[];
+	phases: LivePhase[];
+	intervalMs: number;
+	deadManS: number;
+	expectedAh: number | null;
+	temperatureC: number | null;
+	startedAt: string | null;
+	endedAt: string | null;
+	endedBy: string | null;
+	progress: LiveState;
+};
+export type LiveEventRow = Recorded & {
+	liveRunId: number;
+	happenedAt: string;
+	kind: string;
+	message: string;
+	needsPerson: boolean;
+	seenAt: string | null;
+};
+export type Rehearsal = Recorded & {
+	bankId: number;
+	scenario: Scenario;
+	saved: string | null;
+	conclusions: Finding[] | null;
+	judgement: RehearsalJudgement | null;
+	revealedAt: string | null;
+};
+
 export const cellTypes = createRepository<CellType>('cell_types', 'cell type', 'name');
 export const banks = createRepository<Bank>('banks', 'bank', 'id');
 export const deliveries = createRepository<Delivery>('deliveries', 'delivery', 'receivedOn');
@@ -72,3 +122,11 @@ export const serviceChecks = createRepository<ServiceCheckRow>('service_checks',
 export const capacityTests = createRepository<CapacityTest>('capacity_tests', 'capacity test', 'testedAt');
 export const notes = createRepository<Note>('notes', 'note', 'writtenAt');
 export const settingsRows = createRepository<SettingsRow>('settings', 'settings', 'id');
+export const instruments = createRepository<Instrument>('instruments', 'instrument', 'id');
+export const liveRuns = createRepository<LiveRun>('live_runs', 'live run', 'id', ['instruments', 'phases', 'progress']);
+export const liveEvents = createRepository<LiveEventRow>('live_events', 'event', 'happenedAt');
+export const rehearsals = createRepository<Rehearsal>('rehearsals', 'rehearsal', 'id', [
+	'scenario',
+	'conclusions',
+	'judgement'
+]);

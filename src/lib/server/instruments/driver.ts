@@ -1,6 +1,6 @@
-/** Kinds of instrument the application reads; supply and load can also be set. */
-export const INSTRUMENT_KINDS = ['supply', 'load', 'voltmeter', 'ohmmeter', 'bms', 'shunt'] as const;
-export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
+import type { InstrumentKind } from '$lib/input/live';
+
+export type { InstrumentKind };
 
 /** One reading. What an instrument does not measure is null. Current is positive into the battery. */
 export interface InstrumentReading {

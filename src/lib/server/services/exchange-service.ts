@@ -180,6 +180,10 @@ function checked<T extends object>(
 	return Object.fromEntries(Object.entries(row).filter(([k]) => k !== 'id'));
 }
 
+/** A rehearsal stays one wherever its file goes. */
+const MARKS = ['rehearsal'];
+const marked = (row: Plain, bank: Plain): Plain => ({ ...row, rehearsal: bank.rehearsal === true });
+
 const RUN_DERIVED = ['source', 'cRate', 'durationS', 'endVoltageV', 'fileName', 'faults', 'samples'];
 const READING_DERIVED = ['value', 'rawUnit', 'sd'];
 
@@ -189,9 +193,17 @@ export async function importBank(body: unknown): Promise<number> {
 	const ids = new Renumbering();
 	return database().transaction(async (tx) => {
 		const cellTypeId = file.cellType
-			? (await tables.cellTypes.insert(checked(input.CellTypeInput, file.cellType, 'cellType'), tx)).id
+			? (
+					await tables.cellTypes.insert(
+						marked(checked(input.CellTypeInput, file.cellType, 'cellType', MARKS), file.bank),
+						tx
+					)
+				).id
 			: null;
-		const bank = await tables.banks.insert({ ...checked(input.BankInput, file.bank, 'bank'), cellTypeId }, tx);
+		const bank = await tables.banks.insert(
+			{ ...marked(checked(input.BankInput, file.bank, 'bank', MARKS), file.bank), cellTypeId },
+			tx
+		);
 		await insertAll(
 			tx,
 			tables.deliveries,

@@ -1,6 +1,7 @@
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import * as compute from '$lib/input/compute';
+import * as live from '$lib/input/live';
 import { SimulationRequest } from '$lib/input/simulation';
 import { MatchGroupsInput, BalanceQuestionInput } from '$lib/input/records';
 import { RECORD_KINDS } from './record-kinds';
@@ -140,7 +141,48 @@ function computePaths(): Json {
 			],
 			post: operation('Store a capacity-run log for a cell', { body: csvBody }, 201)
 		},
+		...livePaths(),
 		'/api/v1/runs/{id}/curve': { parameters: [path('id')], get: operation('A run’s curve, thinned for drawing') }
+	};
+}
+
+/** Live runs, instruments and rehearsals. */
+function livePaths(): Json {
+	const on = (summary: string, input?: { name: string }) => ({
+		parameters: [path('id')],
+		post: operation(summary, input ? { body: json(ref(input.name)) } : {})
+	});
+	const events: Json = { 'text/event-stream': { schema: { type: 'string' } } };
+	return {
+		'/api/v1/instruments/{id}/try': on('Connect, identify, take one reading'),
+		'/api/v1/live-runs': {
+			get: operation('List live runs', { parameters: [query('bankId', 'integer'), query('state', 'string')] }),
+			post: operation('Plan a live run; nothing is switched', { body: json(ref(live.LiveRunInput.name)) }, 201)
+		},
+		'/api/v1/live-runs/{id}': { parameters: [path('id')], get: operation('A live run and the values to confirm') },
+		'/api/v1/live-runs/{id}/begin': on(
+			'Switch on and follow; the values must be confirmed word for word',
+			live.LiveConfirmInput
+		),
+		'/api/v1/live-runs/{id}/stop': on('Outputs off, end the run'),
+		'/api/v1/live-runs/{id}/samples': {
+			parameters: [path('id'), query('afterMs', 'integer')],
+			get: operation('Stored samples')
+		},
+		'/api/v1/live-runs/{id}/stream': {
+			parameters: [path('id')],
+			get: operation('Samples and state as they come (server-sent events)', { result: events })
+		},
+		'/api/v1/live-events/{id}/seen': on('A person has seen this event'),
+		'/api/v1/rehearsals': {
+			get: operation('Scenarios that can be rehearsed'),
+			post: operation('Start a rehearsal on the simulated bench', { body: json(ref(live.RehearsalInput.name)) }, 201)
+		},
+		'/api/v1/banks/{id}/rehearsal': { parameters: [path('id')], get: operation('Where a rehearsal stands') },
+		'/api/v1/banks/{id}/rehearsal/hands': on('Wiring, probes, pace of time', live.HandsInput),
+		'/api/v1/banks/{id}/rehearsal/measure': on('Read a cell with the bench’s meter', live.MeasureInput),
+		'/api/v1/banks/{id}/rehearsal/probe': on('What the voltmeter shows now'),
+		'/api/v1/banks/{id}/rehearsal/reveal': on('End the rehearsal and show the truth', live.ConclusionsInput)
 	};
 }
 

@@ -1,5 +1,6 @@
 import { meterSd, parseReading } from '$lib/core/reading';
 import { TESTER_GAIN_SD } from '$lib/core/capacity-run';
+import { InstrumentInput } from '$lib/input/live';
 import * as input from '$lib/input/records';
 import { validated, type InputClass } from '$lib/input/validate';
 import { database } from '../db/connection';
@@ -7,6 +8,7 @@ import type { Page, Recorded, Repository } from '../db/repository';
 import * as tables from '../db/tables';
 import { ServiceError } from '../errors';
 import { unpackDelivery } from './delivery-service';
+import { checkAddress } from './instrument-service';
 import { currentMeters } from './settings-service';
 
 /** One kind of record as the API and the pages reach it: what comes in, where it is kept, how a new one is made. */
@@ -62,8 +64,21 @@ async function createPlacement(fields: input.PlacementInput): Promise<tables.Pla
 			'already-placed',
 			`This cell is already in battery ${open[0].battery}, group ${open[0].position}. Take it out there first.`
 		);
-	await tables.banks.get(fields.bankId);
+	await refuseMixing(fields);
 	return tables.placements.insert({ ...fields, placedAt: fields.placedAt ?? now() });
+}
+
+/** Simulated and real cells are never built together. */
+async function refuseMixing({ cellId, bankId }: input.PlacementInput): Promise<void> {
+	const cell = await tables.cells.get(cellId);
+	const home = await tables.banks.get((await tables.deliveries.get(cell.deliveryId)).bankId);
+	const bank = await tables.banks.get(bankId);
+	if (home.rehearsal !== bank.rehearsal)
+		throw new ServiceError(
+			422,
+			'mixed',
+			'A rehearsal’s cells are simulated: they and real cells are never built together.'
+		);
 }
 
 const kind = <I extends object>(
@@ -114,6 +129,16 @@ export const RECORD_KINDS: readonly RecordKind[] = [
 	kind('limit-plans', input.LimitPlanInput, tables.limitPlans, ['bankId']),
 	kind('service-checks', input.ServiceCheckInput, tables.serviceChecks, ['bankId', 'context', 'battery']),
 	kind('capacity-tests', input.CapacityTestInput, tables.capacityTests, ['bankId', 'battery']),
+	kind('instruments', InstrumentInput, tables.instruments, ['kind'], {
+		create: (fields) => {
+			checkAddress(fields);
+			return tables.instruments.insert(fields);
+		},
+		beforeChange: async (fields, current) => {
+			checkAddress({ ...(current as tables.Instrument), ...fields });
+			return {};
+		}
+	}),
 	kind('notes', input.NoteInput, tables.notes, ['cellId'], {
 		create: (fields) => tables.notes.insert({ ...fields, writtenAt: fields.writtenAt ?? now() })
 	})

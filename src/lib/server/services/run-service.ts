@@ -11,7 +11,8 @@ import {
 import { CoreError } from '$lib/core/shared';
 import { database } from '../db/connection';
 import { insertRunSamples, readRunSamples } from '../db/run-samples';
-import { cells, deliveries, runs, type Cell, type CellType, type Run } from '../db/tables';
+import type { StoredSample } from '../db/live-samples';
+import { cells, deliveries, instruments, runs, type Cell, type CellType, type LiveRun, type Run } from '../db/tables';
 import { bankWithType, cellsOfBank } from './delivery-service';
 
 export interface LogImport {
@@ -71,6 +72,69 @@ export async function importRun(
 		return stored;
 	});
 	return { run, analysis };
+}
+
+/** The discharge of a live run as a capacity result of its cell, by the instruments' calibration of that day; gaps not counted. */
+export async function storeLiveCapacity(live: LiveRun, samples: readonly StoredSample[]): Promise<Run> {
+	const load = live.instruments.find((i) => i.role === 'load')!;
+	const meter = live.instruments.find((i) => i.role === 'voltmeter');
+	const { accuracyPercent } = await instruments.get(load.id);
+	const phase = live.phases.findIndex((p) => p.kind === 'discharge');
+	const discharge = live.phases[phase] as { cutoffV: number };
+	const sums = live.progress.sums[phase];
+	const capacityAh = -sums.ah;
+	const seconds = (sums.endedMs! - sums.startedMs) / 1000 - sums.gapS;
+	const meanA = -(capacityAh * 3600) / seconds;
+	const { cellType } = await bankWithType(live.bankId);
+	const volts = (s: StoredSample) =>
+		meter && s.cellV !== null ? s.cellV - meter.voltageOffsetV : (s.voltageV ?? 0) - load.voltageOffsetV;
+	const faults =
+		sums.gapS > 0
+			? [
+					{
+						code: 'gap' as const,
+						message: `${Math.round(sums.gapS)} s without samples, about ${Math.abs(sums.gapAh).toFixed(2)} Ah not counted.`,
+						row: null
+					}
+				]
+			: null;
+	return database().transaction(async (tx) => {
+		const run = await runs.insert(
+			{
+				cellId: live.cellId,
+				source: 'live',
+				capacityAh,
+				// The load's own accuracy and that of an uncompared tester, and what the gaps may hide.
+				sdAh: Math.hypot(
+					capacityAh * Math.max(TESTER_GAIN_SD, accuracyPercent / 100 / Math.sqrt(3)),
+					sums.gapAh / Math.sqrt(3)
+				),
+				energyWh: -sums.wh,
+				meanVoltageV: sums.wh / sums.ah,
+				currentA: meanA,
+				cRate: cellType ? -meanA / cellType.ratedAh : null,
+				durationS: seconds,
+				endVoltageV: volts(samples.filter((s) => s.currentA < meanA / 2).at(-1) ?? samples[samples.length - 1]),
+				temperatureC: live.temperatureC,
+				cutoffV: discharge.cutoffV,
+				testedAt: new Date(sums.endedMs!).toISOString(),
+				tester: load.name,
+				faults
+			},
+			tx
+		);
+		const gain = 1 + load.currentGainPercent / 100;
+		await insertRunSamples(
+			run.id,
+			{
+				timeS: samples.map((s) => (s.atMs - samples[0].atMs) / 1000),
+				voltageV: samples.map(volts),
+				currentA: samples.map((s) => s.currentA / gain)
+			},
+			tx
+		);
+		return run;
+	});
 }
 
 export interface CellCapacity {

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import * as first from './001-first-bench';
+import * as live from './002-live-bench';
 
 interface Migration {
 	name: string;
@@ -7,7 +8,10 @@ interface Migration {
 }
 
 /** In order; names are recorded in the database and never change. */
-const MIGRATIONS: Migration[] = [{ name: '001-first-bench', up: first.up }];
+const MIGRATIONS: Migration[] = [
+	{ name: '001-first-bench', up: first.up },
+	{ name: '002-live-bench', up: live.up }
+];
 
 /** Knex reads migrations from this list instead of a folder, so that they are part of the build. */
 export const migrationSource: Knex.MigrationSource<Migration> = {

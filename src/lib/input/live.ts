@@ -1,0 +1,110 @@
+import { Type } from 'class-transformer';
+import { ArrayMinSize, IsArray, IsDefined, IsObject, Matches, ValidateNested } from 'class-validator';
+import { LIVE_KINDS, type LiveKind } from '$lib/core/live-run';
+import { DEFECT_KINDS, type DefectKind } from '$lib/core/rehearsal';
+import { AtMost, Maybe, Num, OneOf, Text, Whole, YesNo } from './fields';
+
+export const INSTRUMENT_KINDS = ['supply', 'load', 'voltmeter', 'ohmmeter', 'bms', 'shunt'] as const;
+export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
+
+/** An entry of the address book. */
+export class InstrumentInput {
+	@Text(80, 1) name!: string;
+	@OneOf(INSTRUMENT_KINDS) kind!: InstrumentKind;
+	@Matches(/^[A-Za-z0-9]([A-Za-z0-9.-]{0,118}[A-Za-z0-9])?$|^\[[0-9a-fA-F:]+\]$/, {
+		message: 'host requires a host name or an address like 192.168.1.40'
+	})
+	host!: string;
+	@Whole(1, 65_535) port!: number;
+	/** Modbus unit of a BMS or shunt. */
+	@Maybe() @Whole(0, 247) unitId?: number | null;
+	/** True when the person means an address outside this computer. */
+	@YesNo() outsideNamed: boolean = false;
+	@Num(0, 20) accuracyPercent: number = 0.5;
+	@Num(0, 10) accuracyFixed: number = 0.005;
+	@Num(-1, 1) voltageOffsetV: number = 0;
+	@Num(-20, 20) currentGainPercent: number = 0;
+}
+
+export class LivePhaseInput {
+	@OneOf(['charge', 'rest', 'discharge', 'watch']) kind!: 'charge' | 'rest' | 'discharge' | 'watch';
+	@Maybe() @Num(0.01, 1000) voltageV?: number;
+	@Maybe() @Num(0.001, 5000) currentA?: number;
+	@Maybe() @Num(0.001, 5000) tailA?: number;
+	@Maybe() @Num(0, 86_400) holdS?: number;
+	@Maybe() @Num(1, 2_592_000) durationS?: number;
+	@Maybe() @Num(0.1, 1000) cutoffV?: number;
+}
+
+/** Which instrument does what in a live run, by its id in the address book. */
+export class LiveInstrumentsInput {
+	@Maybe() @Whole(1, 2 ** 31) supply?: number | null;
+	@Maybe() @Whole(1, 2 ** 31) load?: number | null;
+	@Maybe() @Whole(1, 2 ** 31) voltmeter?: number | null;
+	@Maybe() @Whole(1, 2 ** 31) bms?: number | null;
+	@Maybe() @Whole(1, 2 ** 31) shunt?: number | null;
+}
+
+export class LiveRunInput {
+	@Whole(1, 2 ** 31) bankId!: number;
+	@OneOf(LIVE_KINDS) kind!: LiveKind;
+	@Maybe() @Whole(1, 2 ** 31) cellId?: number | null;
+	@Maybe() @Whole(1, 2 ** 31) balanceRunId?: number | null;
+	@IsDefined({ message: 'instruments is required' })
+	@IsObject()
+	@ValidateNested()
+	@Type(() => LiveInstrumentsInput)
+	instruments!: LiveInstrumentsInput;
+	@IsArray()
+	@ArrayMinSize(1)
+	@AtMost(3)
+	@ValidateNested({ each: true })
+	@Type(() => LivePhaseInput)
+	phases!: LivePhaseInput[];
+	@Maybe() @Num(-60, 100) temperatureC?: number | null;
+	/** Time between samples; chosen by the instruments' clock when missing. */
+	@Maybe() @Whole(10, 600_000) intervalMs?: number | null;
+	/** Outputs are switched off when no sample has come for this long. */
+	@Maybe() @Whole(3, 3600) deadManS?: number | null;
+}
+
+/** The values as they were shown, word for word: what was not seen is not switched on. */
+export class LiveConfirmInput {
+	@IsArray() @AtMost(20) confirmed!: string[];
+}
+
+export class RehearsalInput {
+	/** One of the ready scenarios, a seed, or a whole scenario. */
+	@Maybe() @Text(40, 1) ready?: string;
+	@Maybe() @Whole(0, 2 ** 32 - 1) seed?: number;
+	@Maybe() @IsObject() scenario?: Record<string, unknown>;
+}
+
+export class FindingInput {
+	@OneOf(DEFECT_KINDS) kind!: DefectKind;
+	@Maybe() @Text(24, 1) where?: string | null;
+}
+
+export class ConclusionsInput {
+	@IsArray()
+	@AtMost(100)
+	@ValidateNested({ each: true })
+	@Type(() => FindingInput)
+	conclusions!: FindingInput[];
+}
+
+export class MeasureInput {
+	@Whole(1, 2 ** 31) cellId!: number;
+	@Whole(1, 2 ** 31) instrumentId!: number;
+	@Maybe() @Text(40) clientKey?: string;
+}
+
+export class HandsInput {
+	@Maybe() @OneOf(['loose', 'parallel', 'series']) wire?: 'loose' | 'parallel' | 'series';
+	@Maybe() @Num(1, 10_000) timeFactor?: number;
+	@Maybe() @Num(1, 7_776_000) skipS?: number;
+	/** Where the voltmeter's probes go: a cell's id, a balance lead, the supply's terminals, the whole row or battery. */
+	@Maybe() @Whole(1, 2 ** 31) probeCellId?: number;
+	@Maybe() @Whole(1, 128) probeLead?: number;
+	@Maybe() @OneOf(['supply', 'pack']) probe?: 'supply' | 'pack';
+}

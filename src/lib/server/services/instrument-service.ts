@@ -1,0 +1,137 @@
+import type { InstrumentInput, InstrumentKind } from '$lib/input/live';
+import { InputError } from '$lib/input/validate';
+import { instruments, type Instrument } from '../db/tables';
+import { ServiceError } from '../errors';
+import { benchHands, type BenchInstrument, type Hands } from '../instruments/hands';
+import { InstrumentError } from '../instruments/instrument-error';
+import { createLink, type Link, type LinkStatus } from '../instruments/link';
+import { openDriver, type InstrumentAddress } from '../instruments/open-driver';
+import type { Identity, InstrumentReading } from '../instruments/driver';
+
+/** Where the bundled bench's hands listen, from `KIND_EMBER_BENCH` (host:port); null when it was not started. */
+function benchAddress(): { host: string; port: number } | null {
+	const [host, port] = (process.env.KIND_EMBER_BENCH ?? '').split(':');
+	return host && Number(port) > 0 ? { host, port: Number(port) } : null;
+}
+
+/** The hands of the bundled bench. @throws ServiceError 409 when there is none */
+export function bundledHands(): Hands {
+	const address = benchAddress();
+	if (!address)
+		throw new ServiceError(
+			409,
+			'no-bench',
+			'The simulated bench is not running. "npm run demo" and "npm start" bring it up with the application.'
+		);
+	return benchHands(address.host, address.port);
+}
+
+export const hasBundledBench = (): boolean => benchAddress() !== null;
+
+const isLoopback = (host: string) => /^(localhost|127(\.\d+){3}|\[::1\])$/i.test(host);
+
+/** @throws InputError for an address outside this computer that was not named as such */
+export function checkAddress(fields: Pick<InstrumentInput, 'host' | 'outsideNamed'>): void {
+	if (!isLoopback(fields.host) && !fields.outsideNamed)
+		throw new InputError([
+			{
+				path: 'outsideNamed',
+				message: `${fields.host} is outside this computer: say that you mean it, and only for an instrument of your own`
+			}
+		]);
+}
+
+const links = new Map<number, { key: string; link: Link }>();
+
+async function addressOf(instrument: Instrument): Promise<InstrumentAddress> {
+	const { kind, host, port, unitId, bundled } = instrument;
+	if (!bundled) return { kind, host, port, unitId };
+	const address = benchAddress();
+	if (!address) throw new InstrumentError('away', 'The simulated bench is not running.');
+	const found = (await bundledHands().instruments()).find((i: BenchInstrument) => i.name === kind);
+	if (!found) throw new InstrumentError('away', `The simulated bench has no ${kind}.`);
+	return { kind, host: address.host, port: found.port, unitId: found.unitId };
+}
+
+/** The lasting line to an instrument; made anew when its address was changed. */
+export function linkTo(instrument: Instrument): Link {
+	const key = [instrument.host, instrument.port, instrument.unitId, instrument.kind, instrument.bundled].join('|');
+	const known = links.get(instrument.id);
+	if (known?.key === key) return known.link;
+	known?.link.close();
+	const link = createLink(async () => openDriver(await addressOf(instrument)), Date.now);
+	links.set(instrument.id, { key, link });
+	return link;
+}
+
+export interface InstrumentView {
+	instrument: Instrument;
+	status: LinkStatus;
+}
+
+/** The address book with what is known of each line. */
+export async function listInstruments(): Promise<InstrumentView[]> {
+	return (await instruments.all({})).map((instrument) => ({ instrument, status: linkTo(instrument).status() }));
+}
+
+/** Connects, identifies and takes one reading, now. @throws ServiceError 409 with what the instrument's line says */
+export async function tryInstrument(
+	id: number
+): Promise<{ identity: Identity; reading: InstrumentReading | null; trouble: string | null }> {
+	const link = linkTo(await instruments.get(id));
+	try {
+		const identity = await link.useNow((driver) => driver.identify());
+		const reading = await link.useNow((driver) => driver.read()).catch((error: InstrumentError) => error);
+		return reading instanceof Error
+			? { identity, reading: null, trouble: reading.message }
+			: { identity, reading, trouble: null };
+	} catch (error) {
+		throw asServiceError(error);
+	}
+}
+
+/** What an instrument's line says, as a refusal a person can act on. */
+export function asServiceError(error: unknown): unknown {
+	return error instanceof InstrumentError ? new ServiceError(409, `instrument-${error.fault}`, error.message) : error;
+}
+
+const BENCH_NAMES: Record<InstrumentKind, string> = {
+	supply: 'Bench supply',
+	load: 'Electronic load',
+	voltmeter: 'Voltmeter',
+	ohmmeter: 'Milliohm meter',
+	bms: 'BMS',
+	shunt: 'Shunt'
+};
+/** Accuracy of the bundled instruments as their sheets would say it: percent of reading, and V, A or Ω. */
+const BENCH_SHEET: Record<InstrumentKind, [number, number]> = {
+	supply: [0.1, 0.01],
+	load: [0.1, 0.01],
+	voltmeter: [0.02, 0.0005],
+	ohmmeter: [0.5, 0.000002],
+	bms: [0.02, 0.001],
+	shunt: [0.2, 0.01]
+};
+
+/** The six instruments of the bundled bench in the address book, entered when they are not there yet. */
+export async function bundledInstruments(): Promise<Record<InstrumentKind, Instrument>> {
+	const known = (await instruments.all({})).filter((i) => i.bundled);
+	const entries = await Promise.all(
+		(Object.keys(BENCH_NAMES) as InstrumentKind[]).map(async (kind) => {
+			const [accuracyPercent, accuracyFixed] = BENCH_SHEET[kind];
+			const fresh = {
+				name: `${BENCH_NAMES[kind]} (simulated)`,
+				kind,
+				host: '127.0.0.1',
+				port: 1,
+				unitId: null,
+				bundled: true,
+				outsideNamed: false,
+				accuracyPercent,
+				accuracyFixed
+			};
+			return [kind, known.find((i) => i.kind === kind) ?? (await instruments.insert(fresh))] as const;
+		})
+	);
+	return Object.fromEntries(entries) as Record<InstrumentKind, Instrument>;
+}

@@ -1,0 +1,58 @@
+import { readLiveSamples, type StoredSample } from '../../db/live-samples';
+import { balanceReadings, balanceRuns, liveEvents, liveRuns, type LiveRun } from '../../db/tables';
+import { storeLiveCapacity } from '../run-service';
+
+/** A balance is logged this often by the instrument's clock, s; its judgement needs no more. */
+const BALANCE_LOG_S = 300;
+const lastLogged = new Map<number, number>();
+
+/** Enters what a live balance reads into the log of the balance itself, so that its progress is judged as ever. */
+export async function noteBalanceReadings(run: LiveRun, samples: readonly StoredSample[]): Promise<void> {
+	if (run.balanceRunId === null || samples.length === 0) return;
+	const due = samples.filter((s) => {
+		const last = lastLogged.get(run.id) ?? 0;
+		const isDue = s.atMs - last >= BALANCE_LOG_S * 1000;
+		if (isDue) lastLogged.set(run.id, s.atMs);
+		return isDue;
+	});
+	const final = run.state === 'ended' || run.progress.done ? samples.slice(-1) : [];
+	const balanceRunId = run.balanceRunId;
+	const rows = [...new Set([...due, ...final])].map((s) => ({
+		balanceRunId,
+		readAt: new Date(s.atMs).toISOString(),
+		supplyV: s.voltageV,
+		supplyA: Math.max(0, s.currentA),
+		cellV: s.cellV,
+		deliveredAh: null
+	}));
+	await balanceReadings.insertMany(rows);
+}
+
+/** What follows from a run that has ended: a capacity becomes a result of its cell, a balance is closed. */
+export async function finishLiveRun(run: LiveRun): Promise<LiveRun> {
+	if (run.kind === 'capacity') return finishCapacity(run);
+	if (run.kind === 'balance' && run.balanceRunId !== null && run.progress.done) {
+		const balance = await balanceRuns.get(run.balanceRunId);
+		const endedAt = new Date(run.progress.last!.atMs).toISOString();
+		if (!balance.endedAt) await balanceRuns.update(balance.id, balance.version, { endedAt });
+	}
+	return run;
+}
+
+/** Only a discharge that reached its cut-off is a capacity; anything less is kept as samples and says so. */
+async function finishCapacity(run: LiveRun): Promise<LiveRun> {
+	const phase = run.phases.findIndex((p) => p.kind === 'discharge');
+	if (!run.progress.done || run.cellId === null || phase < 0) {
+		await liveEvents.insert({
+			liveRunId: run.id,
+			happenedAt: new Date(run.progress.last?.atMs ?? Date.now()).toISOString(),
+			kind: 'no-capacity',
+			message: 'The discharge did not reach its cut-off: no capacity was entered. The samples are kept.',
+			needsPerson: false
+		});
+		return run;
+	}
+	const samples = await readLiveSamples(run.id, 0, phase);
+	const { id } = await storeLiveCapacity(run, samples);
+	return liveRuns.update(run.id, run.version, { runId: id });
+}

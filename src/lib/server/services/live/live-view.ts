@@ -1,0 +1,43 @@
+import { remainingS } from '$lib/core/live-run';
+import { liveEvents, type LiveEventRow, type LiveRun } from '../../db/tables';
+
+/** A live run as pages show it. */
+export interface LiveView {
+	id: number;
+	version: number;
+	kind: LiveRun['kind'];
+	state: LiveRun['state'];
+	phase: number;
+	phases: LiveRun['phases'];
+	sums: LiveRun['progress']['sums'];
+	last: LiveRun['progress']['last'];
+	/** Until a person is needed, s by the instrument's clock; null when it cannot be told. */
+	remainingS: { low: number; high: number } | null;
+	expectedAh: number | null;
+	events: LiveEventRow[];
+	endedBy: string | null;
+	runId: number | null;
+}
+
+/** Events shown with a run, newest first. */
+const MOST_EVENTS = 50;
+
+export async function liveView(run: LiveRun): Promise<LiveView> {
+	const events = (await liveEvents.all({ liveRunId: run.id })).reverse().slice(0, MOST_EVENTS);
+	const running = run.state === 'running';
+	return {
+		id: run.id,
+		version: run.version,
+		kind: run.kind,
+		state: run.state,
+		phase: run.progress.phase,
+		phases: run.phases,
+		sums: run.progress.sums,
+		last: run.progress.last,
+		remainingS: running ? remainingS(run.phases, run.progress, run.expectedAh) : null,
+		expectedAh: run.expectedAh,
+		events,
+		endedBy: run.endedBy,
+		runId: run.runId
+	};
+}

@@ -1,0 +1,298 @@
+import { completeScenario, type Scenario } from '$lib/core/bench';
+import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
+import {
+	READY_SCENARIOS,
+	judgeRehearsal,
+	readyScenario,
+	readyScenarios,
+	scenarioOfSeed,
+	type Finding,
+	type ReadyScenario
+} from '$lib/core/rehearsal';
+import type { ConclusionsInput, HandsInput, MeasureInput, RehearsalInput } from '$lib/input/live';
+import { InputError } from '$lib/input/validate';
+import {
+	banks,
+	cellTypes,
+	instruments,
+	liveRuns,
+	rehearsals,
+	type Bank,
+	type Reading,
+	type Rehearsal
+} from '../db/tables';
+import { ServiceError } from '../errors';
+import type { BenchState, Place } from '../instruments/hands';
+import { deliveryTrays, unpackDelivery } from './delivery-service';
+import { asServiceError, bundledHands, bundledInstruments, hasBundledBench, linkTo } from './instrument-service';
+import { currentPlacements } from './match-service';
+import { createRecord, recordKind } from './record-kinds';
+import {
+	benchCell,
+	benchStateOf,
+	rehearsalClock,
+	rehearsalOf,
+	saveBenchState,
+	takeUpRehearsal
+} from './rehearsal-bench';
+import { bankCapacities } from './run-service';
+
+/** What can be rehearsed, and whether the bench for it is there. */
+export const rehearsalChoices = () => ({ scenarios: readyScenarios(), bench: hasBundledBench() });
+
+function scenarioFrom({ ready, seed, scenario }: RehearsalInput): Scenario {
+	if (scenario) return completeScenario(scenario);
+	if (seed !== undefined && seed !== null) return scenarioOfSeed(seed);
+	if (READY_SCENARIOS.includes(ready as ReadyScenario)) return readyScenario(ready as ReadyScenario);
+	throw new InputError([{ path: 'ready', message: `requires one of ${READY_SCENARIOS.join(', ')}, or a seed` }]);
+}
+
+/** Puts a crate on the simulated bench and makes a bank for it, marked as a rehearsal. */
+export async function startRehearsal(input: RehearsalInput): Promise<Bank> {
+	// Two rehearsals of one scenario must be told apart on the bench: by the seed of their noise.
+	const drawn = scenarioFrom(input);
+	const before = (await rehearsals.all({})).filter((r) => r.scenario.name.startsWith(drawn.name)).length;
+	const scenario = before ? { ...drawn, name: `${drawn.name} (${before + 1})` } : drawn;
+	await saveBenchState();
+	try {
+		await bundledHands().load(scenario);
+	} catch (error) {
+		throw asServiceError(error);
+	}
+	await bundledInstruments();
+	const figures = CHEMISTRY_FIGURES[scenario.chemistry];
+	const type = await cellTypes.insert({
+		name: `Rehearsal ${scenario.ratedAh} Ah`,
+		maker: 'Nobody: simulated',
+		chemistry: scenario.chemistry,
+		ratedAh: scenario.ratedAh,
+		// A 1 kHz meter reads 0.7 of the model's series resistance.
+		acResistanceMohm: Number(((0.05 / scenario.ratedAh) * 0.7 * 1000).toFixed(3)),
+		...pickLimits(figures),
+		rehearsal: true
+	});
+	const bank = await banks.insert({
+		name: scenario.name,
+		bankUse: 'other',
+		chemistry: scenario.chemistry,
+		series: scenario.series,
+		parallel: scenario.parallel,
+		batteries: 1,
+		cellTypeId: type.id,
+		notes: scenario.story,
+		endFraction: 0.8,
+		rehearsal: true
+	});
+	await unpackDelivery({
+		bankId: bank.id,
+		name: 'Crate',
+		receivedOn: new Date().toISOString().slice(0, 10),
+		supplier: 'the simulated bench',
+		cellCount: scenario.cells.length,
+		labelPrefix: 'R'
+	});
+	await rehearsals.insert({ bankId: bank.id, scenario });
+	return bank;
+}
+
+const pickLimits = ({
+	chargeLimitV,
+	dischargeLimitV,
+	chargeColdC,
+	chargeHotC,
+	dischargeColdC,
+	dischargeHotC,
+	chargeCRate,
+	dischargeCRate
+}: (typeof CHEMISTRY_FIGURES)['LFP']) => ({
+	chargeLimitV,
+	dischargeLimitV,
+	chargeColdC,
+	chargeHotC,
+	dischargeColdC,
+	dischargeHotC,
+	chargeCRate,
+	dischargeCRate
+});
+
+export interface RehearsalState {
+	story: string;
+	bench: BenchState | null;
+	revealedAt: string | null;
+	conclusions: Finding[];
+	/** What the application itself concluded from the readings so far. */
+	suggested: Finding[];
+	judgement: Rehearsal['judgement'];
+	prices: Scenario['prices'];
+	cells: { id: number; label: string }[];
+	leads: number;
+}
+
+/** Where a rehearsal stands; the truth only once it was revealed. */
+export async function rehearsalState(bankId: number): Promise<RehearsalState> {
+	const rehearsal = await rehearsalOf(bankId);
+	const { scenario } = rehearsal;
+	const trays = await deliveryTrays(bankId);
+	return {
+		story: scenario.story,
+		bench: await benchStateOf(rehearsal),
+		revealedAt: rehearsal.revealedAt,
+		conclusions: rehearsal.conclusions ?? [],
+		suggested: await suggestedFindings(bankId),
+		judgement: rehearsal.judgement,
+		prices: scenario.prices,
+		cells: trays.flatMap((t) => t.cells.map(({ id, label }) => ({ id, label }))),
+		leads: scenario.series
+	};
+}
+
+/** What verdicts already say, as findings: a short capacity, an odd resistance, a negative voltage. */
+async function suggestedFindings(bankId: number): Promise<Finding[]> {
+	const [trays, { capacities }] = await Promise.all([deliveryTrays(bankId), bankCapacities(bankId)]);
+	const cells = trays.flatMap((t) => t.cells);
+	const label = (id: number) => cells.find((c) => c.id === id)!.label;
+	const high = trays.flatMap((t) =>
+		t.judgement.verdicts
+			.filter((v) => v.code === 'resistance-outlier' && /more/.test(v.title))
+			.flatMap((v) => v.cellIds)
+	);
+	return [
+		...capacities
+			.filter((c) => c.judgement?.outcome === 'short')
+			.map((c): Finding => ({ kind: 'weak-cell', where: c.cell.label })),
+		...high.map((id): Finding => ({ kind: 'high-resistance', where: label(id) })),
+		...cells
+			.filter((c) => (c.readings.restVoltage?.value ?? 0) < 0)
+			.map((c): Finding => ({ kind: 'wrong-print', where: c.label }))
+	];
+}
+
+/** Takes a reading of a cell with the bench's meter and enters it as if it had been typed. */
+export async function measureCell(bankId: number, input: MeasureInput): Promise<Reading> {
+	const rehearsal = await rehearsalOf(bankId);
+	await takeUpRehearsal(bankId);
+	const instrument = await instruments.get(input.instrumentId);
+	if (instrument.kind !== 'voltmeter' && instrument.kind !== 'ohmmeter')
+		throw new InputError([{ path: 'instrumentId', message: 'requires a voltmeter or a milliohm meter' }]);
+	try {
+		await bundledHands().clip(instrument.kind, { cell: await benchCell(rehearsal, input.cellId) });
+		const reading = await linkTo(instrument).useNow((driver) => driver.read());
+		const isVoltage = instrument.kind === 'voltmeter';
+		const value = isVoltage ? reading.voltageV! - instrument.voltageOffsetV : reading.resistanceOhm! * 1000;
+		return (await createRecord(recordKind('readings'), {
+			cellId: input.cellId,
+			quantity: isVoltage ? 'restVoltage' : 'acResistance',
+			rawText: value.toFixed(isVoltage ? 4 : 3),
+			takenAt: new Date(reading.atMs).toISOString(),
+			meter: instrument.name,
+			clientKey: input.clientKey
+		})) as Reading;
+	} catch (error) {
+		throw asServiceError(error);
+	}
+}
+
+async function refuseWhileRunning(bankId: number): Promise<void> {
+	const running = (await liveRuns.all({ bankId })).some((r) => r.state === 'running');
+	if (running)
+		throw new ServiceError(409, 'running', 'A live run is going on these cells. Stop it before your hands go in.');
+}
+
+/** Cells that stand the other way round than printed, as far as the readings say. */
+async function turnedCells(bankId: number, rehearsal: Rehearsal): Promise<number[]> {
+	const cells = (await deliveryTrays(bankId)).flatMap((t) => t.cells);
+	const turned = cells.filter((c) => (c.readings.restVoltage?.value ?? 0) < 0);
+	return Promise.all(turned.map((c) => benchCell(rehearsal, c.id)));
+}
+
+async function groupsAsPlaced(bankId: number, rehearsal: Rehearsal): Promise<number[][]> {
+	const placed = await currentPlacements(bankId);
+	if (placed.length === 0)
+		throw new ServiceError(409, 'not-matched', 'Match the cells first: then your hands know which cell goes where.');
+	const groups: number[][] = [];
+	for (const p of placed) (groups[p.position - 1] ??= []).push(await benchCell(rehearsal, p.cellId));
+	return groups;
+}
+
+/** The hands of the rehearsal: wiring, probes, the pace of time. @returns the bench after it */
+export async function moveHands(bankId: number, input: HandsInput): Promise<BenchState> {
+	const rehearsal = await rehearsalOf(bankId);
+	await takeUpRehearsal(bankId);
+	const hands = bundledHands();
+	try {
+		if (input.timeFactor) await hands.timeFactor(input.timeFactor);
+		if (input.wire) {
+			await refuseWhileRunning(bankId);
+			const groups = input.wire === 'loose' ? [] : await groupsAsPlaced(bankId, rehearsal);
+			const inside = new Set(groups.flat());
+			const turned = (await turnedCells(bankId, rehearsal)).filter((i) => inside.has(i));
+			await hands.wire(input.wire, groups, turned);
+		}
+		if (input.skipS) {
+			await refuseWhileRunning(bankId);
+			await hands.skip(input.skipS);
+		}
+		const probe = await probePlace(rehearsal, input);
+		if (probe) await hands.clip('voltmeter', probe);
+		await saveBenchState();
+		return await hands.state();
+	} catch (error) {
+		throw asServiceError(error);
+	}
+}
+
+async function probePlace(rehearsal: Rehearsal, input: HandsInput): Promise<Place> {
+	if (input.probeCellId) return { cell: await benchCell(rehearsal, input.probeCellId) };
+	if (input.probeLead) return { lead: input.probeLead };
+	return input.probe ?? null;
+}
+
+/** What the voltmeter shows where its probes are now, V. */
+export async function readProbes(bankId: number): Promise<{ voltageV: number }> {
+	await rehearsalClock(bankId);
+	const { voltmeter } = await bundledInstruments();
+	try {
+		const { voltageV } = await linkTo(voltmeter).useNow((driver) => driver.read());
+		return { voltageV: voltageV! };
+	} catch (error) {
+		throw asServiceError(error);
+	}
+}
+
+interface LeftBench {
+	groups: number[][];
+	incidents: Parameters<typeof judgeRehearsal>[0]['incidents'];
+	cells: { overChargedAh: number[]; overDischargedAh: number[] };
+}
+
+/** Ends a rehearsal: the conclusions stand, and the truth is shown beside them. */
+export async function revealRehearsal(bankId: number, input: ConclusionsInput): Promise<Rehearsal> {
+	await refuseWhileRunning(bankId);
+	await takeUpRehearsal(bankId);
+	const rehearsal = await rehearsalOf(bankId);
+	if (rehearsal.revealedAt)
+		throw new ServiceError(409, 'revealed', 'This rehearsal has been closed: the truth is known.');
+	const left = (await bundledHands().save()) as LeftBench;
+	const label = (i: number) => rehearsal.scenario.cells[i].label;
+	const conclusions = input.conclusions.map(({ kind, where }): Finding => ({ kind, where: where ?? null }));
+	const placed = await currentPlacements(bankId);
+	const built = left.groups.length
+		? left.groups.map((g) => g.map(label))
+		: placed.length
+			? (await groupsAsPlaced(bankId, rehearsal)).map((g) => g.map(label))
+			: null;
+	const judgement = judgeRehearsal({
+		scenario: rehearsal.scenario,
+		conclusions,
+		built: built && built.length === rehearsal.scenario.series ? built : null,
+		incidents: left.incidents,
+		overChargedAh: left.cells.overChargedAh,
+		overDischargedAh: left.cells.overDischargedAh
+	});
+	return rehearsals.update(rehearsal.id, rehearsal.version, {
+		conclusions,
+		judgement,
+		saved: JSON.stringify(left),
+		revealedAt: new Date().toISOString()
+	});
+}

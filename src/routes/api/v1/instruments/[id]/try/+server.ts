@@ -1,0 +1,4 @@
+import { endpoint, idOf } from '$lib/server/http/endpoint';
+import { tryInstrument } from '$lib/server/services/instrument-service';
+
+export const POST = endpoint(async ({ params }) => tryInstrument(idOf(params.id!, 'instrument')));

@@ -1,0 +1,11 @@
+import { RehearsalInput } from '$lib/input/live';
+import { validated } from '$lib/input/validate';
+import { endpoint, jsonBody } from '$lib/server/http/endpoint';
+import { rehearsalChoices, startRehearsal } from '$lib/server/services/rehearsal-service';
+
+export const GET = endpoint(async () => rehearsalChoices());
+
+export const POST = endpoint(
+	async ({ request }) => startRehearsal(validated(RehearsalInput, await jsonBody(request))),
+	201
+);
