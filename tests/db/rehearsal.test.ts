@@ -1,0 +1,123 @@
+import type { Knex } from 'knex';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Finding } from '$lib/core/rehearsal';
+import { banks, cells, deliveries, readings, type Bank, type Cell } from '$lib/server/db/tables';
+import { bundledInstruments } from '$lib/server/services/instrument-service';
+import { exportBank, importBank } from '$lib/server/services/exchange-service';
+import { acceptMatch } from '$lib/server/services/match-service';
+import {
+	measureCell,
+	moveHands,
+	readProbes,
+	rehearsalState,
+	revealRehearsal,
+	startRehearsal
+} from '$lib/server/services/rehearsal-service';
+import { startBench, type BenchServer } from '../../stand-ins/bench-server';
+import { freshDatabase } from '../support/database';
+
+let pool: Knex;
+let bench: BenchServer;
+let bank: Bank;
+let crate: Cell[];
+let meters: { voltmeter: number; ohmmeter: number };
+
+async function crateOf(bankId: number): Promise<Cell[]> {
+	const [delivery] = await deliveries.all({ bankId });
+	return cells.all({ deliveryId: delivery.id });
+}
+
+beforeAll(async () => {
+	pool = await freshDatabase('rehearsal');
+	bench = await startBench(0);
+	process.env.KIND_EMBER_BENCH = `127.0.0.1:${bench.port}`;
+	bank = await startRehearsal({ ready: 'second-hand' });
+	crate = await crateOf(bank.id);
+	const tools = await bundledInstruments();
+	meters = { voltmeter: tools.voltmeter.id, ohmmeter: tools.ohmmeter.id };
+});
+afterAll(async () => {
+	bench.close();
+	await pool.destroy();
+});
+
+describe('a rehearsal', () => {
+	it('unpacks the crate of the scenario into a bank that is marked', async () => {
+		expect(bank).toMatchObject({ rehearsal: true, series: 4, parallel: 2 });
+		expect(crate.map((c) => c.label)).toEqual(bench.world.bench().scenario.cells.map((c) => c.label));
+	});
+	it('measures each cell with the bench’s meters, and finds the wrong print by its sign', async () => {
+		for (const { id } of crate) {
+			await measureCell(bank.id, { cellId: id, instrumentId: meters.voltmeter });
+			await measureCell(bank.id, { cellId: id, instrumentId: meters.ohmmeter });
+		}
+		const taken = await readings.all({ cellId: crate.map((c) => c.id), quantity: 'restVoltage' });
+		const negative = taken.filter((r) => r.value < 0).map((r) => crate.find((c) => c.id === r.cellId)!.label);
+		const reversed = bench.world
+			.bench()
+			.scenario.cells.filter((c) => c.printedReversed)
+			.map((c) => c.label);
+		expect(negative).toEqual(reversed);
+		const { suggested } = await rehearsalState(bank.id);
+		const hidden = bench.world.bench().scenario.cells.find((c) => c.resistanceFactor > 1.2)!.label;
+		expect(suggested).toEqual(
+			expect.arrayContaining([
+				{ kind: 'wrong-print', where: reversed[0] },
+				{ kind: 'high-resistance', where: hidden }
+			])
+		);
+	});
+	it('does not tell the truth before it is closed', async () => {
+		const told = JSON.stringify(await rehearsalState(bank.id));
+		expect(told).not.toMatch(/capacityAh|selfDischarge|resistanceFactor/);
+		expect((await rehearsalState(bank.id)).judgement).toBeNull();
+	});
+	it('wires what was matched, turning the cells whose reading was negative', async () => {
+		await expect(moveHands(bank.id, { wire: 'series' })).rejects.toThrow(/Match the cells first/);
+		const groups = Array.from({ length: 4 }, (_, g) => [crate[2 * g].id, crate[2 * g + 1].id]);
+		await acceptMatch(bank.id, { groups });
+		expect(await moveHands(bank.id, { wire: 'series' })).toMatchObject({ wiring: 'series' });
+		expect(bench.world.bench().incidents).toEqual([]);
+		await moveHands(bank.id, { probeLead: 2 });
+		const { voltageV } = await readProbes(bank.id);
+		expect(voltageV).toBeGreaterThan(6.4);
+		expect(voltageV).toBeLessThan(6.8);
+	});
+	it('lets time pass, and is gone on with after another rehearsal was on the bench', async () => {
+		const before = (await moveHands(bank.id, { skipS: 7 * 86400 })).timeS;
+		const other = await startRehearsal({ seed: 5 });
+		expect((await rehearsalState(bank.id)).bench).toBeNull();
+		const back = await moveHands(bank.id, { timeFactor: 500 });
+		expect(back).toMatchObject({ wiring: 'series', timeFactor: 500 });
+		expect(back.timeS).toBeGreaterThanOrEqual(before);
+		expect((await rehearsalState(other.id)).bench).toBeNull();
+	});
+	it('sets truth beside conclusions at the end, once', async () => {
+		const scenario = bench.world.bench().scenario;
+		const weak = scenario.cells.find((c) => c.capacityAh < 0.95 * scenario.ratedAh)!.label;
+		const conclusions: Finding[] = [
+			{ kind: 'weak-cell', where: weak },
+			{ kind: 'supply-display', where: null }
+		];
+		const { judgement, revealedAt } = await revealRehearsal(bank.id, { conclusions });
+		expect(revealedAt).not.toBeNull();
+		expect(judgement!.defects.find((d) => d.kind === 'weak-cell')).toMatchObject({ caught: true, cost: 0 });
+		expect(
+			judgement!.defects
+				.filter((d) => !d.caught)
+				.map((d) => d.kind)
+				.sort()
+		).toEqual(['high-resistance', 'leaking-cell', 'wrong-print']);
+		expect(judgement!.falseAlarms).toMatchObject([{ kind: 'supply-display' }]);
+		expect(judgement!.builtAh).toBeGreaterThan(300);
+		await expect(revealRehearsal(bank.id, { conclusions })).rejects.toThrow(/truth is known/);
+	});
+	it('stays a rehearsal when its file goes elsewhere', async () => {
+		const copy = await importBank(JSON.parse(JSON.stringify(await exportBank(bank.id))));
+		expect(await banks.get(copy)).toMatchObject({ rehearsal: true });
+	});
+	it('of an unknown name, or of a scenario that cannot be, is refused', async () => {
+		await expect(startRehearsal({ ready: 'nowhere' })).rejects.toThrow(/ready/);
+		await expect(startRehearsal({ scenario: { format: 'x' } })).rejects.toThrow(/format/);
+	});
+});
