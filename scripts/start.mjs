@@ -15,11 +15,12 @@ import {
 	say
 } from './steps/machine.mjs';
 import { freePort, startPrivateMariadb } from './steps/private-mariadb.mjs';
-import { serverEnvironment, serverFile } from './steps/server.mjs';
+import { serverEnvironment, serverFile, startStandIns } from './steps/server.mjs';
 
 const demo = process.argv.includes('--demo');
 const reset = process.argv.includes('--reset');
 const DEFAULT_PORT = 5310;
+const DEFAULT_BENCH_PORT = 5320;
 const pause = (ms) => new Promise((done) => setTimeout(done, ms));
 
 checkNode();
@@ -35,6 +36,7 @@ ensureBuild();
 
 let stopping = false;
 let server = null;
+let bench = null;
 let database = null;
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stopAll(0));
 
@@ -84,13 +86,16 @@ async function end(pid, word, tenths) {
 async function stopLeftOverServer() {
 	const run = readRunFile();
 	await end(run?.serverPid, 'build/index.js', 50);
+	await end(run?.benchPid, 'stand-ins.js', 20);
 	await end(run?.databasePid, 'mariadbd', 300);
 }
 
 async function serve() {
 	const port = process.env.PORT ? Number(process.env.PORT) : await freePort(DEFAULT_PORT);
 	const address = `http://127.0.0.1:${port}`;
-	const env = serverEnvironment(url, port);
+	const benchPort = await freePort(DEFAULT_BENCH_PORT);
+	bench = startStandIns(benchPort);
+	const env = serverEnvironment(url, port, benchPort);
 	server = spawn(process.execPath, [serverFile], {
 		cwd: root,
 		env,
@@ -104,10 +109,8 @@ async function serve() {
 			void stopAll(1);
 		}
 	});
-	writeFileSync(
-		runFile,
-		JSON.stringify({ pid: process.pid, serverPid: server.pid, databasePid: database?.pid ?? null, address })
-	);
+	const pids = { serverPid: server.pid, benchPid: bench.pid, databasePid: database?.pid ?? null };
+	writeFileSync(runFile, JSON.stringify({ pid: process.pid, ...pids, address }));
 	for (let i = 0; i < 300 && !stopping; i++) {
 		const well = await fetch(`${address}/api/v1/health`).then(
 			(r) => r.ok,
@@ -135,6 +138,7 @@ async function stopAll(code) {
 		for (let i = 0; i < 80 && server; i++) await pause(100);
 		if (server) running.kill('SIGKILL');
 	}
+	bench?.kill('SIGTERM');
 	await database?.stop();
 	rmSync(runFile, { force: true });
 	process.exit(code);

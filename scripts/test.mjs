@@ -15,7 +15,7 @@ import {
 	say
 } from './steps/machine.mjs';
 import { freePort, startPrivateMariadb } from './steps/private-mariadb.mjs';
-import { serverEnvironment, serverFile } from './steps/server.mjs';
+import { serverEnvironment, serverFile, startStandIns } from './steps/server.mjs';
 
 const onlyAt = process.argv.indexOf('--only');
 const only = onlyAt > 0 ? process.argv[onlyAt + 1].split(',') : null;
@@ -64,7 +64,9 @@ async function endToEnd(mariadbUrl) {
 	const port = await freePort();
 	const address = `http://127.0.0.1:${port}`;
 	const url = mariadbUrl.replace(/\/[^/]*$/, '/kind_ember');
-	const env = { ...serverEnvironment(url, port), LOG_LEVEL: 'warn' };
+	const benchPort = await freePort();
+	const bench = startStandIns(benchPort);
+	const env = { ...serverEnvironment(url, port, benchPort), LOG_LEVEL: 'warn' };
 	const loaded = spawnSync(process.execPath, [join(root, 'build-tools', 'demo.js'), '--reset'], {
 		cwd: root,
 		env,
@@ -94,6 +96,7 @@ async function endToEnd(mariadbUrl) {
 	});
 	const status = await new Promise((done) => runner.once('exit', done));
 	server.kill('SIGTERM');
+	bench.kill('SIGTERM');
 	const stats = readReport(report)?.stats;
 	count(
 		'end to end',

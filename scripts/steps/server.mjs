@@ -1,11 +1,21 @@
-// How the built application is started, for use and for tests.
+// How the built application and the simulated bench beside it are started, for use and for tests.
+import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { root } from './machine.mjs';
 
 export const serverFile = join(root, 'build', 'index.js');
+export const standInsFile = join(root, 'build-tools', 'stand-ins.js');
 
-/** The environment of the built application on a loopback port. */
-export function serverEnvironment(databaseUrl, port) {
+/** Starts the simulated bench, a process of its own, its hands on `port`. */
+export const startStandIns = (port) =>
+	spawn(process.execPath, [standInsFile, '--port', String(port)], {
+		cwd: root,
+		stdio: ['ignore', 'ignore', 'inherit'],
+		detached: true
+	});
+
+/** The environment of the built application on a loopback port, with the simulated bench's hands on another. */
+export function serverEnvironment(databaseUrl, port, benchPort) {
 	return {
 		...process.env,
 		DATABASE_URL: databaseUrl,
@@ -14,6 +24,7 @@ export function serverEnvironment(databaseUrl, port) {
 		ORIGIN: `http://127.0.0.1:${port}`,
 		BODY_SIZE_LIMIT: '80M',
 		SHUTDOWN_TIMEOUT: '5',
+		KIND_EMBER_BENCH: `127.0.0.1:${benchPort}`,
 		KIND_EMBER_TOOLS: join(root, 'build-tools'),
 		NODE_ENV: 'production'
 	};

@@ -36,4 +36,10 @@ export interface RunningWork {
 	needsYouUntil: string | null;
 	/** Share of the expected charge delivered, 0..1; null when unknown. */
 	fraction: number | null;
+	/** Now by the clock the times above are told in (a rehearsal has its own), ISO. */
+	nowIso: string;
+	/** Page that shows it; null for the stage it belongs to. */
+	href: string | null;
+	/** It waits for a person already. */
+	waiting: boolean;
 }

@@ -36,7 +36,9 @@ const percent = (fraction: number) => Math.round(fraction * 100);
  */
 export function judgeDelivery(cells: readonly ArrivedCell[], context: DeliveryContext): DeliveryJudgement {
 	if (cells.length === 0) return { verdicts: [missingVerdict([], 0)], socByCell: {} };
-	const withVoltage = cells.filter((c): c is ArrivedCell & { restVoltageV: number } => c.restVoltageV !== null);
+	const read = cells.filter((c): c is ArrivedCell & { restVoltageV: number } => c.restVoltageV !== null);
+	// A cell that reads negative stands the wrong way round; its charge is told by the size of the reading.
+	const withVoltage = read.map((c) => ({ ...c, restVoltageV: Math.abs(c.restVoltageV) }));
 	const socByCell = Object.fromEntries(
 		withVoltage.map((c) => [
 			c.id,
@@ -47,6 +49,7 @@ export function judgeDelivery(cells: readonly ArrivedCell[], context: DeliveryCo
 	const comparable = withVoltage.filter((c) => c.restVoltageV >= CHEMISTRY_FIGURES[context.chemistry].dischargeLimitV);
 	const unread = cells.filter((c) => c.restVoltageV === null || c.acResistanceMohm === null);
 	const verdicts = [
+		...polarityVerdicts(read),
 		...deepVerdicts(withVoltage, context),
 		...voltageVerdicts(comparable, context, socByCell),
 		...resistanceVerdicts(cells, context),
@@ -71,6 +74,21 @@ function missingVerdict(unread: readonly ArrivedCell[], total: number): Verdict 
 		next: total === 0 ? 'Add a delivery with its number of cells.' : `Read ${unread[0].label} next.`,
 		cellIds: unread.map((c) => c.id)
 	};
+}
+
+function polarityVerdicts(cells: readonly (ArrivedCell & { restVoltageV: number })[]): Verdict[] {
+	return cells
+		.filter((c) => c.restVoltageV < 0)
+		.map((c) => ({
+			code: 'polarity',
+			warmth: 'look',
+			title: `${c.label} reads negative: its plus is not where it is printed`,
+			finding: `${c.restVoltageV.toFixed(3)} V with the red probe on the printed plus.`,
+			doubt: 'Exchanged probes would do the same to every cell you read with them.',
+			rule: 'Polarity goes by the meter, not by the print: built in by its print such a cell is a short circuit.',
+			next: 'Check the probes, read it again, and mark the true plus on the cell before anything is joined.',
+			cellIds: [c.id]
+		}));
 }
 
 function deepVerdicts(cells: readonly (ArrivedCell & { restVoltageV: number })[], context: DeliveryContext): Verdict[] {

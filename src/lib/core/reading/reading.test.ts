@@ -139,6 +139,11 @@ describe('verdicts on a delivery', () => {
 		expect(verdicts.map((v) => v.code)).toEqual(['resistance-agrees', 'charge-unknown']);
 		expect(socByCell[1].highFraction - socByCell[1].lowFraction).toBeGreaterThan(0.15);
 	});
+	it('names a cell that reads negative, and judges its charge by the size of the reading', () => {
+		const { verdicts, socByCell } = judgeDelivery([...ordinary, cell(7, -3.2945, 0.18)], context);
+		expect(verdicts.filter((v) => v.cellIds.includes(7)).map((v) => v.code)).toEqual(['polarity']);
+		expect(socByCell[7].verdict).toBe('wide');
+	});
 	it('names the low cell, the resistive cell and the missing one', () => {
 		const { verdicts } = judgeDelivery(
 			[...ordinary, cell(7, 3.253, 0.18), cell(8, 3.294, 0.24), cell(9, null, null)],

@@ -56,7 +56,8 @@ async function balanceCells(bankId: number, cellType: CellType | null): Promise<
 				capacityAh: ahOf.get(c.id) ?? cellType?.ratedAh ?? 100,
 				socLow: judgement.socByCell[c.id]?.lowFraction ?? 0,
 				socHigh: judgement.socByCell[c.id]?.highFraction ?? 1,
-				restVoltageV: c.readings.restVoltage?.value ?? null,
+				// A cell that read negative is turned before it is joined.
+				restVoltageV: c.readings.restVoltage ? Math.abs(c.readings.restVoltage.value) : null,
 				resistanceMohm: c.readings.acResistance?.value ?? null
 			}))
 	);

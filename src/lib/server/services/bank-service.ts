@@ -1,6 +1,7 @@
-import { cellTypes, type CellType } from '../db/tables';
+import { banks, cellTypes, type CellType } from '../db/tables';
 
-/** Every cell type, by name. */
-export async function listCellTypes(): Promise<CellType[]> {
-	return cellTypes.all({});
+/** Cell types of real cells, by name; for a rehearsal bank those of simulated ones. The two are not offered together. */
+export async function listCellTypes(bankId: number | null = null): Promise<CellType[]> {
+	const rehearsal = bankId !== null && (await banks.get(bankId)).rehearsal;
+	return cellTypes.all({ rehearsal: rehearsal ? 1 : 0 });
 }

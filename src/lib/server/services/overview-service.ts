@@ -1,10 +1,13 @@
 import { judgePlan, type RunningWork, type Stage, type StageStatus } from '$lib/core/planning';
 import { WARMTHS, warmestFirst, type Verdict, type Warmth } from '$lib/core/shared';
-import { banks, type Bank, type CellType } from '../db/tables';
+import { remainingS } from '$lib/core/live-run';
+import { banks, type Bank, type CellType, type LiveRun } from '../db/tables';
 import { balanceState } from './balance-service';
 import { bankWithType, deliveryTrays } from './delivery-service';
 import { limitsState } from './limits-service';
+import { openLiveRuns } from './live/live-service';
 import { currentPlacements } from './match-service';
+import { nowOf } from './rehearsal-bench';
 import { bankCapacities } from './run-service';
 import { serveState } from './serve-service';
 
@@ -15,6 +18,8 @@ export interface BankOverview {
 	/** The stage to go on with. */
 	current: Stage;
 	running: RunningWork | null;
+	/** Live runs that go on or wait for a person. */
+	live: { id: number; state: LiveRun['state'] }[];
 	/** Warmest verdict of all stages. */
 	needs: (Verdict & { stage: Stage })[];
 	warmth: Warmth;
@@ -31,14 +36,17 @@ const status = (stage: Stage, open: string | null, warmth: Warmth, done: boolean
 /** A bank's stages, what is running and what needs a person; the figures behind home, rail and header. */
 export async function bankOverview(bankId: number): Promise<BankOverview> {
 	const { bank, cellType } = await bankWithType(bankId);
-	const [trays, { capacities }, placed, balance, limits, serve] = await Promise.all([
+	const [trays, { capacities }, placed, balance, limits, serve, runs, now] = await Promise.all([
 		deliveryTrays(bankId),
 		bankCapacities(bankId),
 		currentPlacements(bankId),
 		balanceState(bankId),
 		limitsState(bankId),
-		serveState(bankId)
+		serveState(bankId),
+		openLiveRuns(bankId),
+		nowOf(bank)
 	]);
+	const nowIso = now.toISOString();
 	const inService = bank.inServiceOn !== null || serve.checks.length > 0;
 	const inUse = new Set(placed.map((p) => p.cellId));
 	// Once cells are placed, a verdict on one left over asks nothing of this bank any more.
@@ -99,27 +107,58 @@ export async function bankOverview(bankId: number): Promise<BankOverview> {
 		cellType,
 		stages,
 		current,
-		running: runningWork(bank, balance),
+		running: runs.length ? liveWork(bank, runs[0], nowIso) : runningWork(bank, balance, nowIso),
+		live: runs.map(({ id, state }) => ({ id, state })),
 		needs,
 		warmth: needs[0]?.warmth ?? 'calm'
 	};
 }
 
-function runningWork(bank: Bank, balance: Awaited<ReturnType<typeof balanceState>>): RunningWork | null {
+function runningWork(
+	bank: Bank,
+	balance: Awaited<ReturnType<typeof balanceState>>,
+	nowIso: string
+): RunningWork | null {
 	const { run, progress, plan, readings } = balance;
 	if (!run || !run.startedAt || run.endedAt || !progress || !plan) return null;
 	const last = readings.at(-1);
-	const from = Date.parse(last?.readAt ?? run.startedAt);
 	const remaining = progress.remainingS ?? (last ? null : plan.durationS);
 	return {
 		what: `Top balance of ${bank.name}`,
 		figures: last
 			? `${last.supplyA.toFixed(1)} A · ${(last.cellV ?? last.supplyV)?.toFixed(2) ?? '–'} V`
 			: 'no reading yet',
-		needsYouFrom: remaining ? new Date(from + remaining.low * 1000).toISOString() : null,
-		needsYouUntil: remaining ? new Date(from + remaining.high * 1000).toISOString() : null,
-		fraction: Math.min(1, progress.deliveredAh / ((plan.toDeliverAh.low + plan.toDeliverAh.high) / 2))
+		...needsYou(remaining, Date.parse(last?.readAt ?? run.startedAt)),
+		fraction: Math.min(1, progress.deliveredAh / ((plan.toDeliverAh.low + plan.toDeliverAh.high) / 2)),
+		nowIso,
+		href: `/banks/${bank.id}/balance`,
+		waiting: false
 	};
+}
+
+const LIVE_WORDS: Record<LiveRun['kind'], string> = { capacity: 'Capacity run', balance: 'Balance', watch: 'Watch' };
+
+/** What a live run shows at the top of every page of its bank. */
+function liveWork(bank: Bank, run: LiveRun, nowIso: string): RunningWork {
+	const { last, sums, phase } = run.progress;
+	const volts = last?.cellV ?? last?.voltageV ?? null;
+	const movedAh = Math.abs(sums[phase]?.ah ?? 0);
+	return {
+		what: `${LIVE_WORDS[run.kind]} of ${bank.name}${run.phases[phase] && run.kind !== 'watch' ? `, ${run.phases[phase].kind}` : ''}`,
+		figures: last
+			? `${last.currentA.toFixed(1)} A · ${volts?.toFixed(2) ?? '–'} V · ${movedAh.toFixed(1)} Ah`
+			: 'no sample yet',
+		...needsYou(remainingS(run.phases, run.progress, run.expectedAh), last?.atMs ?? Date.parse(nowIso)),
+		fraction: run.expectedAh && run.kind !== 'watch' ? Math.min(1, movedAh / run.expectedAh) : null,
+		nowIso,
+		href: `/banks/${bank.id}/live/${run.id}`,
+		waiting: run.state === 'waiting'
+	};
+}
+
+function needsYou(left: { low: number; high: number } | null, fromMs: number) {
+	const at = (seconds: number) => new Date(fromMs + seconds * 1000).toISOString();
+	return { needsYouFrom: left ? at(left.low) : null, needsYouUntil: left ? at(left.high) : null };
 }
 
 /** Every bank, warmest first. */

@@ -1,5 +1,5 @@
 import type { Scenario } from '$lib/core/bench';
-import { banks, cells, rehearsals, type LiveRun, type Rehearsal } from '../db/tables';
+import { banks, cells, rehearsals, type Bank, type LiveRun, type Rehearsal } from '../db/tables';
 import { ServiceError } from '../errors';
 import type { BenchState, Place } from '../instruments/hands';
 import { asServiceError, bundledHands } from './instrument-service';
@@ -62,10 +62,10 @@ export async function rehearsalClock(bankId: number): Promise<BenchState> {
 }
 
 /** The moment by a bank's own clock: the bench's for a rehearsal, ours for a real bank. */
-export async function nowOf(bankId: number): Promise<Date> {
-	const bank = await banks.get(bankId);
+export async function nowOf(bank: Bank): Promise<Date> {
 	if (!bank.rehearsal) return new Date();
-	const state = await benchStateOf(await rehearsalOf(bankId));
+	const [rehearsal] = await rehearsals.all({ bankId: bank.id });
+	const state = rehearsal && (await benchStateOf(rehearsal));
 	return new Date(state?.clockMs ?? Date.now());
 }
 

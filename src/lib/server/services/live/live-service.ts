@@ -4,6 +4,7 @@ import type { LiveConfirmInput, LiveRunInput } from '$lib/input/live';
 import { InputError } from '$lib/input/validate';
 import {
 	balanceRuns,
+	banks,
 	cells,
 	instruments,
 	liveEvents,
@@ -18,7 +19,7 @@ import { ServiceError } from '../../errors';
 import { thinCurve } from '$lib/core/capacity-run';
 import { bankWithType } from '../delivery-service';
 import { asServiceError } from '../instrument-service';
-import { clipForRun, rehearsalClock } from '../rehearsal-bench';
+import { clipForRun, nowOf, rehearsalClock } from '../rehearsal-bench';
 import { currentPlacements } from '../match-service';
 import { driveOutput, allOff, openLinks } from './live-outputs';
 import { runnerOf, startRunner } from './live-runner';
@@ -190,6 +191,7 @@ export async function beginLiveRun(id: number, input: LiveConfirmInput): Promise
 		await allOff(links);
 		throw asServiceError(error);
 	}
+	if (run.balanceRunId !== null) await startBalance(run);
 	const again = run.state === 'waiting';
 	const begun = await liveRuns.update(run.id, run.version, {
 		state: 'running',
@@ -197,6 +199,14 @@ export async function beginLiveRun(id: number, input: LiveConfirmInput): Promise
 	});
 	await startRunner(begun, again);
 	return liveView(begun);
+}
+
+/** A balance that is followed live begins when its supply goes on. */
+async function startBalance(run: LiveRun): Promise<void> {
+	const balance = await balanceRuns.get(run.balanceRunId!);
+	if (balance.startedAt) return;
+	const startedAt = (await nowOf(await banks.get(run.bankId))).toISOString();
+	await balanceRuns.update(balance.id, balance.version, { startedAt });
 }
 
 /** Probes in the air are no reason not to begin; a line that is dead is. */

@@ -95,6 +95,7 @@
 	const shortMark = (verdict: { code: string; title: string }) =>
 		({
 			'deep-discharged': 'too low',
+			polarity: 'reversed?',
 			'voltage-outlier':
 				verdict.title
 					.match(/\d+ mV \w+/)?.[0]

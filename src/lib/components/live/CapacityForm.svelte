@@ -1,0 +1,104 @@
+<script lang="ts">
+	import Field from '$lib/components/forms/Field.svelte';
+	import InstrumentSelect from './InstrumentSelect.svelte';
+	import { fitting, type ShownInstrument } from './instrument-choice';
+
+	interface CellLimits {
+		ratedAh: number;
+		chargeLimitV: number;
+		dischargeLimitV: number;
+		chargeCRate: number;
+	}
+	interface Props {
+		cellLabel: string;
+		instruments: ShownInstrument[];
+		rehearsal: boolean;
+		limits: CellLimits;
+		temperatureUnit: string;
+		/** Temperature of the room where the instruments know it, in the user's unit. */
+		roomTemperature: number | null;
+		onplan: (plan: { instruments: object; phases: object[]; temperature: number | null }) => void;
+	}
+	let { cellLabel, instruments, rehearsal, limits, temperatureUnit, roomTemperature, onplan }: Props = $props();
+
+	const supplies = $derived(fitting(instruments, 'supply', rehearsal));
+	const loads = $derived(fitting(instruments, 'load', rehearsal));
+	const meters = $derived(fitting(instruments, 'voltmeter', rehearsal));
+	// svelte-ignore state_referenced_locally
+	let chosen = $state({
+		supply: supplies[0]?.id ?? null,
+		load: loads[0]?.id ?? null,
+		voltmeter: meters[0]?.id ?? null
+	});
+	const round = (amperes: number) => Number(amperes.toPrecision(2));
+	// svelte-ignore state_referenced_locally
+	let values = $state({
+		voltageV: limits.chargeLimitV as number | null,
+		chargeA: round(Math.min(60, limits.chargeCRate * limits.ratedAh)) as number | null,
+		tailA: round(0.05 * limits.ratedAh) as number | null,
+		restMin: 30 as number | null,
+		dischargeA: round(Math.min(150, 0.2 * limits.ratedAh)) as number | null,
+		cutoffV: limits.dischargeLimitV as number | null,
+		temperature: roomTemperature
+	});
+
+	function plan(event: SubmitEvent) {
+		event.preventDefault();
+		const charge = chosen.supply
+			? [
+					{
+						kind: 'charge',
+						voltageV: Number(values.voltageV),
+						currentA: Number(values.chargeA),
+						tailA: Number(values.tailA)
+					},
+					{ kind: 'rest', durationS: Number(values.restMin) * 60 }
+				]
+			: [];
+		onplan({
+			instruments: chosen,
+			phases: [...charge, { kind: 'discharge', currentA: Number(values.dischargeA), cutoffV: Number(values.cutoffV) }],
+			temperature:
+				values.temperature === null || (values.temperature as unknown) === '' ? null : Number(values.temperature)
+		});
+	}
+</script>
+
+<form class="sheet grid gap-3 p-4" onsubmit={plan} aria-label="Run {cellLabel} live">
+	<h2>Run {cellLabel} live</h2>
+	{#if loads.length === 0}
+		<p>
+			No electronic load in the <a class="underline" href="/instruments">address book</a> yet. Until then, bring a tester’s
+			log or enter the result by hand.
+		</p>
+	{:else}
+		<div class="grid gap-3 sm:grid-cols-3">
+			<InstrumentSelect
+				label="Charge with"
+				instruments={supplies}
+				bind:value={chosen.supply}
+				none="it is full already"
+			/>
+			<InstrumentSelect label="Discharge with" instruments={loads} bind:value={chosen.load} />
+			<InstrumentSelect label="Meter at the terminals" instruments={meters} bind:value={chosen.voltmeter} none="none" />
+		</div>
+		<div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
+			{#if chosen.supply}
+				<Field label="Charge to" unit="V" type="number" bind:value={values.voltageV} required />
+				<Field label="at most" unit="A" type="number" bind:value={values.chargeA} required />
+				<Field label="until" unit="A" type="number" bind:value={values.tailA} required />
+				<Field label="then rest" unit="min" type="number" bind:value={values.restMin} required min="1" />
+			{/if}
+			<Field label="Discharge at" unit="A" type="number" bind:value={values.dischargeA} required />
+			<Field label="to" unit="V" type="number" bind:value={values.cutoffV} required />
+			<Field label="Temperature" unit={temperatureUnit} type="number" bind:value={values.temperature} />
+		</div>
+		<p class="text-[0.95rem] muted">
+			{rehearsal
+				? 'Your hands put the clips on this cell.'
+				: `Put the clips on ${cellLabel} first, plus on the plus your meter found.`} Nothing is switched on before you have
+			seen the values once more.
+		</p>
+		<div><button class="btn btn-primary tap">Show the values</button></div>
+	{/if}
+</form>

@@ -1,0 +1,60 @@
+<script lang="ts">
+	import { formatDateTime, formatDuration, formatNumber, type Settings } from '$lib/core/units';
+	import type { ShownLive } from './live-words';
+
+	interface Props {
+		view: ShownLive;
+		/** The page hears from the server. */
+		lineOpen: boolean;
+		dateStyle: Settings['dateStyle'];
+	}
+	let { view, lineOpen, dateStyle }: Props = $props();
+	const sums = $derived(view.sums[view.phase] ?? view.sums.at(-1) ?? null);
+	const volts = $derived(view.last?.cellV ?? view.last?.voltageV ?? null);
+	const STATES = { planned: 'not begun', running: 'running', waiting: 'waits for you', ended: 'ended' };
+</script>
+
+<dl class="sheet grid grid-cols-2 gap-x-4 gap-y-3 p-4 sm:grid-cols-4">
+	<div>
+		<dt class="text-sm muted">{view.last?.cellV != null ? 'At the terminals' : 'Voltage'}</dt>
+		<dd class="figure text-3xl font-semibold">{formatNumber(volts, 3)}<span class="unit">V</span></dd>
+	</div>
+	<div>
+		<dt class="text-sm muted">Current</dt>
+		<dd class="figure text-3xl font-semibold">{formatNumber(view.last?.currentA, 2)}<span class="unit">A</span></dd>
+	</div>
+	<div>
+		<dt class="text-sm muted">{sums && sums.ah < 0 ? 'Taken out' : 'Moved'}</dt>
+		<dd class="figure text-3xl font-semibold">
+			{formatNumber(sums ? Math.abs(sums.ah) : null, 2)}<span class="unit">Ah</span>
+		</dd>
+	</div>
+	<div>
+		<dt class="text-sm muted">Energy</dt>
+		<dd class="figure text-3xl font-semibold">
+			{formatNumber(sums ? Math.abs(sums.wh) : null, 1)}<span class="unit">Wh</span>
+		</dd>
+	</div>
+	<div class="col-span-full flex flex-wrap gap-x-5 text-[0.95rem]" role="status">
+		<span class="font-semibold" class:ember-text={view.state === 'waiting'}>{STATES[view.state]}</span>
+		{#if view.last}<span class="muted"
+				>{formatDateTime(new Date(view.last.atMs).toISOString(), dateStyle)} by the instrument’s clock</span
+			>{/if}
+		{#if view.remainingS}<span
+				>needs you in <strong>{formatDuration(view.remainingS.low)} to {formatDuration(view.remainingS.high)}</strong
+				></span
+			>
+		{:else if view.state === 'running' && view.kind !== 'watch'}<span class="muted">end not known yet</span>{/if}
+		{#if !lineOpen}<span class="ember-text font-semibold"
+				>No line to the server: it goes on there; this page tries again.</span
+			>{/if}
+	</div>
+</dl>
+
+<style>
+	.unit {
+		font-size: 1rem;
+		margin-left: 0.35rem;
+		color: var(--muted);
+	}
+</style>

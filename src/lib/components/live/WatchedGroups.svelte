@@ -1,0 +1,55 @@
+<script lang="ts">
+	import { announce, attempt } from '$lib/client/announce';
+	import { api } from '$lib/client/api';
+	import Choice from '$lib/components/forms/Choice.svelte';
+	import type { CheckContext } from '$lib/core/service';
+
+	interface Props {
+		groupsV: number[];
+		bankId: number;
+		currentA: number;
+		atMs: number;
+	}
+	let { groupsV, bankId, currentA, atMs }: Props = $props();
+	let context = $state<CheckContext>('rest');
+	const spreadMv = $derived((Math.max(...groupsV) - Math.min(...groupsV)) * 1000);
+
+	/** What the BMS shows now becomes a check of the bank. */
+	async function enter() {
+		const check = {
+			bankId,
+			battery: 1,
+			checkedAt: new Date(atMs).toISOString(),
+			context,
+			currentA,
+			groupVoltagesV: groupsV
+		};
+		if (await attempt(() => api.post('service-checks', check))) announce('Check kept: see Serve.');
+	}
+</script>
+
+<section class="sheet p-4" aria-label="Groups by the BMS">
+	<h2>Groups by the BMS</h2>
+	<ol class="my-2 flex flex-wrap gap-2">
+		{#each groupsV as v, g (g)}<li class="rounded-field bg-base-300 px-3 py-1">
+				<span class="muted">{g + 1}</span> <span class="figure text-lg font-semibold">{v.toFixed(3)}</span>
+			</li>{/each}
+	</ol>
+	<p class="muted">
+		{spreadMv.toFixed(0)} mV between highest and lowest. What that means depends on whether they are full, empty, resting
+		or under load.
+	</p>
+	<div class="mt-3 flex flex-wrap items-end gap-3">
+		<Choice
+			label="They are"
+			bind:value={context}
+			options={[
+				{ value: 'full', text: 'full' },
+				{ value: 'rest', text: 'resting' },
+				{ value: 'load', text: 'under load' },
+				{ value: 'empty', text: 'empty' }
+			]}
+		/>
+		<button class="btn tap" onclick={enter}>Enter as a check</button>
+	</div>
+</section>

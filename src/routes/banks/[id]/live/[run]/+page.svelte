@@ -1,0 +1,132 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { askToNotify } from '$lib/client/alarm';
+	import { announce, attempt } from '$lib/client/announce';
+	import { api } from '$lib/client/api';
+	import { followLive } from '$lib/client/live-follow';
+	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import ConfirmValues from '$lib/components/live/ConfirmValues.svelte';
+	import EventList from '$lib/components/live/EventList.svelte';
+	import LiveChart from '$lib/components/live/LiveChart.svelte';
+	import LiveFigures from '$lib/components/live/LiveFigures.svelte';
+	import WatchedGroups from '$lib/components/live/WatchedGroups.svelte';
+	import { LIVE_NAMES, liveVerdicts, phaseWords, type ShownLive } from '$lib/components/live/live-words';
+
+	let { data } = $props();
+	const run = $derived(data.live.run);
+	// svelte-ignore state_referenced_locally
+	let view = $state<ShownLive>(data.live.view as ShownLive);
+	// svelte-ignore state_referenced_locally
+	let samples = $state.raw(data.live.samples);
+	let lineOpen = $state(true);
+	let busy = $state(false);
+	let confirm = $state<ConfirmValues | null>(null);
+
+	$effect(() => {
+		const start = data.live.samples.at(-1)?.atMs ?? 0;
+		return followLive<ShownLive>(data.live.run.id, start, {
+			onSamples: (fresh) => (samples = [...samples, ...fresh.map((s) => ({ temperatureC: null, ...s }))]),
+			onView: (fresh) => (view = fresh),
+			onLine: (open) => (lineOpen = open)
+		});
+	});
+	const phase = $derived(view.phases[view.phase]);
+	const limit = $derived(
+		phase?.kind === 'discharge'
+			? { y: phase.cutoffV, text: 'cut-off' }
+			: phase?.kind === 'charge'
+				? { y: phase.voltageV, text: 'set voltage' }
+				: null
+	);
+	const verdicts = $derived(liveVerdicts(view));
+
+	async function begin() {
+		busy = true;
+		void askToNotify();
+		const done = await attempt(async () => {
+			view = await api.post<ShownLive>(`live-runs/${run.id}/begin`, { confirmed: data.live.values });
+		});
+		busy = false;
+		if (done) await invalidateAll();
+	}
+	async function stop() {
+		busy = true;
+		const done = await attempt(async () => {
+			view = await api.post<ShownLive>(`live-runs/${run.id}/stop`, {});
+		});
+		busy = false;
+		if (done) {
+			announce('Outputs are off. What was read is kept.');
+			await invalidateAll();
+		}
+	}
+	async function seen(id: number) {
+		await attempt(async () => {
+			await api.post(`live-events/${id}/seen`, {});
+			view = {
+				...view,
+				events: view.events.map((e) => (e.id === id ? { ...e, seenAt: new Date().toISOString() } : e))
+			};
+		});
+	}
+</script>
+
+<StagePage
+	title="{LIVE_NAMES[view.kind]} of {data.live.place}"
+	subtitle={run.instruments.map((i) => i.name).join(' · ')}
+	{verdicts}
+>
+	{#snippet tools()}
+		{#if view.state === 'running'}
+			<button class="btn btn-primary tap" onclick={stop} disabled={busy}
+				>{view.kind === 'watch' ? 'Stop watching' : 'Stop, outputs off'}</button
+			>
+		{:else if view.state !== 'ended'}
+			<div class="flex gap-2">
+				<button class="btn tap" onclick={stop} disabled={busy}
+					>{view.state === 'planned' ? 'Drop it' : 'End it, outputs off'}</button
+				>
+				<button class="btn btn-primary tap" onclick={() => confirm?.ask()} disabled={busy}>
+					{view.kind === 'watch' ? 'Begin' : view.state === 'waiting' ? 'Go on …' : 'Switch on …'}
+				</button>
+			</div>
+		{/if}
+	{/snippet}
+	<ConfirmValues
+		bind:this={confirm}
+		values={data.live.values}
+		onconfirm={begin}
+		action={view.kind === 'watch' ? 'Begin' : 'Switch on'}
+	/>
+	<div class="grid grid-cols-[minmax(0,1fr)] gap-4">
+		<LiveFigures {view} {lineOpen} dateStyle={data.settings.dateStyle} />
+		{#if view.phases.length > 1}
+			<ol class="sheet grid gap-1 p-4" aria-label="Phases">
+				{#each view.phases as p, i (i)}
+					<li class:font-bold={i === view.phase && view.state !== 'ended'} class:muted={i > view.phase}>
+						{i < view.phase || view.state === 'ended' ? '✓' : i === view.phase ? '▸' : '·'}
+						{phaseWords(p)}
+						{#if view.sums[i] && p.kind !== 'rest'}<span class="figure"
+								>· {Math.abs(view.sums[i].ah).toFixed(1)} Ah</span
+							>{/if}
+					</li>
+				{/each}
+			</ol>
+		{/if}
+		{#if samples.some((s) => s.groupsV)}<WatchedGroups
+				groupsV={samples.findLast((s) => s.groupsV)!.groupsV!}
+				bankId={run.bankId}
+				currentA={view.last?.currentA ?? 0}
+				atMs={view.last?.atMs ?? 0}
+			/>{/if}
+		<section class="sheet p-3" aria-label="Curve"><LiveChart {samples} {limit} /></section>
+		{#if view.runId}
+			<p class="sheet p-4">
+				The capacity has been entered. <a class="underline" href="/banks/{run.bankId}/test">Go on with the next cell</a>
+				or see
+				<a class="underline" href="/cells/{run.cellId}">this cell’s passport</a>.
+			</p>
+		{/if}
+		<EventList events={view.events} dateStyle={data.settings.dateStyle} onseen={seen} />
+	</div>
+</StagePage>
