@@ -8,8 +8,10 @@
 	import { STAGE_NAMES } from '$lib/core/planning';
 
 	let { data } = $props();
+	const real = $derived(data.overviews.filter((o) => !o.bank.rehearsal));
+	const rehearsals = $derived(data.overviews.filter((o) => o.bank.rehearsal));
 	const running = $derived(data.overviews.filter((o) => o.running));
-	const needing = $derived(data.overviews.filter((o) => o.warmth === 'look' || o.warmth === 'stop').length);
+	const needing = $derived(real.filter((o) => o.warmth === 'look' || o.warmth === 'stop').length);
 	let fileInput: HTMLInputElement;
 
 	async function importFile() {
@@ -30,55 +32,18 @@
 	}
 </script>
 
-<svelte:head><title>Your banks · Kind Ember</title></svelte:head>
-<TopBar />
-<main class="mx-auto max-w-5xl p-4">
-	<header class="mb-4 flex flex-wrap items-center justify-between gap-3">
-		<div>
-			<h1>Your banks</h1>
-			<p class="muted">
-				{data.overviews.length === 0
-					? 'None yet.'
-					: needing
-						? `${needing} of ${data.overviews.length} need you.`
-						: 'Nothing needs you now.'}
-			</p>
-		</div>
-		<div class="flex gap-2">
-			<button class="btn tap" onclick={() => fileInput.click()}>Bring in a bank file</button>
-			<input
-				bind:this={fileInput}
-				type="file"
-				accept=".json,application/json"
-				class="hidden"
-				onchange={importFile}
-				aria-label="Bank file"
-			/>
-			<a class="btn btn-primary tap" href="/banks/new">New bank</a>
-		</div>
-	</header>
-	{#if running.length}
-		<section class="sheet mb-4 px-4 py-2" aria-label="Running now">
-			{#each running as o (o.bank.id)}<RunningStrip running={o.running!} />{/each}
-		</section>
-	{/if}
-	{#if data.overviews.length === 0}
-		<section class="sheet p-8">
-			<h2>Start with a bank</h2>
-			<p class="mt-2 max-w-prose">
-				Give it a name, say how many cells sit in series and in parallel, and which cells you bought. Then unpack the
-				crate: the tray waits for your first reading.
-			</p>
-			<a class="btn btn-primary tap mt-4" href="/banks/new">Make the first bank</a>
-		</section>
-	{/if}
+{#snippet bankList(list: typeof data.overviews)}
 	<ul class="grid gap-4">
-		{#each data.overviews as { bank, cellType, current, needs, warmth, stages } (bank.id)}
+		{#each list as { bank, cellType, current, needs, warmth, stages } (bank.id)}
 			{@const first = needs.find((n) => n.warmth !== 'calm')}
 			<li class="sheet bank" data-warmth={warmth}>
 				<a href="/banks/{bank.id}/{current}" class="block">
 					<h2>{bank.name}</h2>
-					<p class="muted">{bank.bankUse}{cellType ? ` · ${cellType.name}` : ''}</p>
+					<p class="muted">
+						{#if bank.rehearsal}<span class="rehearsal-mark mr-1 px-1">Rehearsal</span>{/if}{bank.bankUse === 'other'
+							? ''
+							: bank.bankUse}{cellType ? `${bank.bankUse === 'other' ? '' : ' · '}${cellType.name}` : ''}
+					</p>
 					<p class="figure my-2">{bank.series}S{bank.parallel}P{bank.batteries > 1 ? ` × ${bank.batteries}` : ''}</p>
 					<MiniTray series={bank.series} parallel={bank.parallel} batteries={bank.batteries} />
 				</a>
@@ -108,6 +73,59 @@
 			</li>
 		{/each}
 	</ul>
+{/snippet}
+
+<svelte:head><title>Your banks · Kind Ember</title></svelte:head>
+<TopBar />
+<main class="mx-auto max-w-5xl p-4">
+	<header class="mb-4 flex flex-wrap items-center justify-between gap-3">
+		<div>
+			<h1>Your banks</h1>
+			<p class="muted">
+				{real.length === 0
+					? 'None yet.'
+					: needing
+						? `${needing} of ${real.length} need you.`
+						: 'Nothing needs you now.'}
+			</p>
+		</div>
+		<div class="flex flex-wrap gap-2">
+			<button class="btn tap" onclick={() => fileInput.click()}>Bring in a bank file</button>
+			<input
+				bind:this={fileInput}
+				type="file"
+				accept=".json,application/json"
+				class="hidden"
+				onchange={importFile}
+				aria-label="Bank file"
+			/>
+			<a class="btn tap" href="/rehearse">Rehearse on simulated cells</a>
+			<a class="btn btn-primary tap" href="/banks/new">New bank</a>
+		</div>
+	</header>
+	{#if running.length}
+		<section class="sheet mb-4 px-4 py-2" aria-label="Running now">
+			{#each running as o (o.bank.id)}<RunningStrip running={o.running!} />{/each}
+		</section>
+	{/if}
+	{#if real.length === 0}
+		<section class="sheet p-8">
+			<h2>Start with a bank</h2>
+			<p class="mt-2 max-w-prose">
+				Give it a name, say how many cells sit in series and in parallel, and which cells you bought. Then unpack the
+				crate: the tray waits for your first reading.
+			</p>
+			<div class="mt-4 flex flex-wrap gap-3">
+				<a class="btn btn-primary tap" href="/banks/new">Make the first bank</a>
+				<a class="btn tap" href="/rehearse">Rehearse on simulated cells first</a>
+			</div>
+		</section>
+	{/if}
+	{@render bankList(real)}
+	{#if rehearsals.length}
+		<h2 class="mt-8 mb-3">Rehearsals</h2>
+		{@render bankList(rehearsals)}
+	{/if}
 </main>
 
 <style>

@@ -21,5 +21,6 @@
 		<span class="max-sm:sr-only">Kind Ember</span>
 	</a>
 	{@render children?.()}
-	<a href="/settings" class="tap ml-auto flex items-center underline-offset-4 hover:underline">Settings</a>
+	<a href="/instruments" class="tap ml-auto flex items-center underline-offset-4 hover:underline">Instruments</a>
+	<a href="/settings" class="tap flex items-center underline-offset-4 hover:underline">Settings</a>
 </header>

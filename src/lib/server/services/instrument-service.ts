@@ -135,3 +135,29 @@ export async function bundledInstruments(): Promise<Record<InstrumentKind, Instr
 	);
 	return Object.fromEntries(entries) as Record<InstrumentKind, Instrument>;
 }
+
+/** Instruments as a page offers them for choosing. */
+export async function instrumentChoices() {
+	if (hasBundledBench()) await bundledInstruments();
+	return (await listInstruments()).map(({ instrument, status }) => ({
+		id: instrument.id,
+		name: instrument.name,
+		kind: instrument.kind,
+		bundled: instrument.bundled,
+		connected: status.connected,
+		trouble: status.trouble?.message ?? null
+	}));
+}
+
+export interface AddressBook {
+	entries: InstrumentView[];
+	/** The simulated bench runs beside the application. */
+	bench: boolean;
+}
+
+/** The address book; the simulated bench's instruments are in it from the start. */
+export async function addressBook(): Promise<AddressBook> {
+	const bench = hasBundledBench();
+	if (bench) await bundledInstruments();
+	return { entries: await listInstruments(), bench };
+}

@@ -18,6 +18,8 @@ export interface BankOverview {
 	/** The stage to go on with. */
 	current: Stage;
 	running: RunningWork | null;
+	/** Cells have been given their groups. */
+	placed: boolean;
 	/** Live runs that go on or wait for a person. */
 	live: { id: number; state: LiveRun['state'] }[];
 	/** Warmest verdict of all stages. */
@@ -108,6 +110,7 @@ export async function bankOverview(bankId: number): Promise<BankOverview> {
 		stages,
 		current,
 		running: runs.length ? liveWork(bank, runs[0], nowIso) : runningWork(bank, balance, nowIso),
+		placed: placed.length > 0,
 		live: runs.map(({ id, state }) => ({ id, state })),
 		needs,
 		warmth: needs[0]?.warmth ?? 'calm'

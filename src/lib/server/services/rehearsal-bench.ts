@@ -88,3 +88,9 @@ export async function clipForRun(run: LiveRun): Promise<void> {
 	for (const { role } of run.instruments)
 		if (role === 'supply' || role === 'load' || role === 'voltmeter') await hands.clip(role, place);
 }
+
+/** What the thermometer of a rehearsal's bench shows, °C; null for a real bank. */
+export async function roomTemperatureC(bankId: number): Promise<number | null> {
+	const [rehearsal] = await rehearsals.all({ bankId });
+	return rehearsal ? rehearsal.scenario.ambientC : null;
+}

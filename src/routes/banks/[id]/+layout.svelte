@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { page } from '$app/state';
+	import LiveAlarm from '$lib/components/frame/LiveAlarm.svelte';
 	import RunningStrip from '$lib/components/frame/RunningStrip.svelte';
 	import StageRail from '$lib/components/frame/StageRail.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
@@ -16,9 +17,15 @@
 			>{bank.series}S{bank.parallel}P{bank.batteries > 1 ? ` × ${bank.batteries}` : ''} · {bank.chemistry}</span
 		>
 	</p>
+	{#if bank.rehearsal}<a
+			class="tap rehearsal-mark flex items-center px-3"
+			href="/banks/{bank.id}/rehearsal"
+			aria-current={active === 'rehearsal' ? 'page' : undefined}>Rehearsal: simulated cells · to the bench</a
+		>{/if}
 	{#if data.overview.running}<RunningStrip running={data.overview.running} />{/if}
 </TopBar>
-<div class="frame">
+{#each data.overview.live as run (run.id)}<LiveAlarm runId={run.id} bankName={bank.name} />{/each}
+<div class="frame" class:rehearsing={bank.rehearsal}>
 	<StageRail bankId={bank.id} stages={data.overview.stages} {active} />
 	{#key bank.id}{@render children()}{/key}
 </div>
@@ -27,6 +34,9 @@
 	.frame {
 		display: grid;
 		grid-template-columns: 9.5rem minmax(0, 1fr);
+	}
+	.frame.rehearsing {
+		border-top: 4px dashed var(--line);
 	}
 	@media (max-width: 1023px) {
 		.frame {

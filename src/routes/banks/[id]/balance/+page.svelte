@@ -7,8 +7,11 @@
 	import { BALANCE_CHECKLIST } from '$lib/components/balance/checklist';
 	import Field from '$lib/components/forms/Field.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import BalanceLive from '$lib/components/live/BalanceLive.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, type DrawnCell } from '$lib/components/tray/tray-cell';
+	import { planLive } from '$lib/client/plan-live';
+	import { HOLD_S } from '$lib/core/balance';
 	import { chargeVerdicts, type BalanceAnswer } from '$lib/core/balance';
 	import type { Verdict } from '$lib/core/shared';
 	import { formatDateTime, formatDuration } from '$lib/core/units';
@@ -76,6 +79,11 @@
 	function tick(key: string, done: boolean) {
 		ticked = { ...ticked, [key]: done };
 		void change(() => ({ checklist: checks }));
+	}
+	async function followLive(instruments: object) {
+		if (!run || !plan) return;
+		const charge = { kind: 'charge', voltageV: plan.setV, currentA: plan.setA, tailA: plan.tailA, holdS: HOLD_S };
+		await planLive(bank.id, { kind: 'balance', balanceRunId: run.id, instruments, phases: [charge] });
 	}
 	async function log(reading: NewReading): Promise<boolean> {
 		if (!run) return false;
@@ -185,11 +193,20 @@
 							</li>
 						{/each}
 					</ul>
-					<button
-						class="btn btn-primary tap"
-						disabled={!allChecked || balance.join?.verdict.warmth === 'stop'}
-						onclick={() => change(() => ({ startedAt: new Date().toISOString() }))}>The supply is on</button
-					>
+					{#if !bank.rehearsal}
+						<button
+							class="btn btn-primary tap"
+							disabled={!allChecked || balance.join?.verdict.warmth === 'stop'}
+							onclick={() => change(() => ({ startedAt: new Date().toISOString() }))}>The supply is on</button
+						>
+					{/if}
+					<BalanceLive
+						instruments={data.instruments}
+						rehearsal={bank.rehearsal}
+						bankId={bank.id}
+						ready={allChecked && balance.join?.verdict.warmth !== 'stop'}
+						onfollow={followLive}
+					/>
 					{#if balance.join?.verdict.warmth === 'stop'}<p class="mt-2 ember-text font-semibold">
 							{balance.join.verdict.title}. {balance.join.verdict.next}
 						</p>{/if}

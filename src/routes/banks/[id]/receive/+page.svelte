@@ -6,6 +6,7 @@
 	import { ApiProblem, api } from '$lib/client/api';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
+	import MeterBar from '$lib/components/receive/MeterBar.svelte';
 	import EntryBar from '$lib/components/receive/EntryBar.svelte';
 	import ShortcutHelp from '$lib/components/receive/ShortcutHelp.svelte';
 	import UnpackForm from '$lib/components/receive/UnpackForm.svelte';
@@ -199,6 +200,16 @@
 				/>
 			</div>
 		</div>
+		{#if bank.rehearsal && (entry.quantity === 'restVoltage' || entry.quantity === 'acResistance')}
+			<MeterBar
+				bankId={bank.id}
+				instruments={data.instruments}
+				cells={tray.cells}
+				selected={entry.selected}
+				quantity={entry.quantity}
+				onread={(id) => entry.pick(tray.cells[tray.cells.findIndex((c) => c.id === id) + 1]?.id ?? id)}
+			/>
+		{/if}
 		<p class="mt-3 flex flex-wrap items-center gap-x-5 gap-y-1 text-[0.95rem] muted">
 			{#if known.length > 1}<span
 					>Shade: {QUANTITY_FIGURES[entry.quantity].label} <span class="figure">{shown(range.low)}</span>

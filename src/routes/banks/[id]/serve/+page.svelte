@@ -6,6 +6,8 @@
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import WatchForm from '$lib/components/serve/WatchForm.svelte';
+	import { planLive } from '$lib/client/plan-live';
 	import CheckForm, { type NewCheck } from '$lib/components/serve/CheckForm.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
@@ -147,6 +149,11 @@
 				</p>
 			</section>
 		{/if}
+		<WatchForm
+			instruments={data.instruments}
+			rehearsal={bank.rehearsal}
+			onwatch={(instruments) => void planLive(bank.id, { kind: 'watch', instruments, phases: [{ kind: 'watch' }] })}
+		/>
 		<CheckForm groups={bank.series} units={data.settings.units} onlog={logCheck} />
 		<form class="sheet grid items-end gap-3 p-4 sm:grid-cols-5" onsubmit={logTest}>
 			<h2 class="sm:col-span-5">Log a capacity test</h2>

@@ -3,12 +3,16 @@
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import CurveChart from '$lib/components/charts/CurveChart.svelte';
+	import Choice from '$lib/components/forms/Choice.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import CapacityForm from '$lib/components/live/CapacityForm.svelte';
 	import RunEntry, { type LogDraft } from '$lib/components/run/RunEntry.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
 	import { judgeTesting, type RunAnalysis } from '$lib/core/capacity-run';
-	import { formatDate, formatWithDoubt, fromUserUnits, unitOf } from '$lib/core/units';
+	import { planLive } from '$lib/client/plan-live';
+	import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
+	import { formatDate, formatWithDoubt, fromUserUnits, toUserUnits, unitOf } from '$lib/core/units';
 
 	let { data } = $props();
 	let selectedId = $state<number | null>(null);
@@ -16,7 +20,17 @@
 	let busy = $state<string | null>(null);
 	let curve = $state<{ runId: number; voltageV: number[]; dischargedAh: number[] } | null>(null);
 
+	const bank = $derived(data.overview.bank);
+	// svelte-ignore state_referenced_locally
+	let way = $state<'live' | 'log'>(data.overview.bank.rehearsal ? 'live' : 'log');
 	const cellType = $derived(data.overview.cellType);
+	const figures = $derived(CHEMISTRY_FIGURES[bank.chemistry]);
+	const limits = $derived({
+		ratedAh: cellType?.ratedAh ?? 100,
+		chargeLimitV: cellType?.chargeLimitV ?? figures.chargeLimitV,
+		dischargeLimitV: cellType?.dischargeLimitV ?? figures.dischargeLimitV,
+		chargeCRate: cellType?.chargeCRate ?? figures.chargeCRate
+	});
 	const selected = $derived(
 		data.capacities.find((c) => c.cell.id === selectedId) ??
 			data.capacities.find((c) => c.run === null) ??
@@ -53,7 +67,7 @@
 
 	$effect(() => {
 		const run = selected?.run;
-		if (!run || run.source !== 'log' || curve?.runId === run.id) return;
+		if (!run || run.source === 'hand' || curve?.runId === run.id) return;
 		void attempt(async () => {
 			const { curve: points } = await api.get<{ curve: { voltageV: number[]; dischargedAh: number[] } }>(
 				`runs/${run.id}/curve`
@@ -106,6 +120,12 @@
 		const run = data.capacities.find((c) => c.cell.id === cellId)?.run;
 		announce(`Run of ${label} stored.`, run ? () => void takeBack(run.id, run.version) : undefined);
 	}
+	async function planRun(plan: { instruments: object; phases: object[]; temperature: number | null }) {
+		if (!selected) return;
+		const temperatureC = fromUserUnits(plan.temperature, 'temperature', data.settings.units);
+		const { instruments, phases } = plan;
+		await planLive(bank.id, { kind: 'capacity', cellId: selected.cell.id, instruments, phases, temperatureC });
+	}
 	async function takeBack(runId: number, version: number) {
 		if (await attempt(() => api.remove(`runs/${runId}`, version))) await invalidateAll();
 	}
@@ -153,7 +173,9 @@
 						<p class="muted">
 							{formatDate(selected.run.testedAt, data.settings.dateStyle)} · {selected.run.source === 'log'
 								? selected.run.fileName
-								: 'by hand'} · <a class="underline" href="/cells/{selected.cell.id}">passport</a>
+								: selected.run.source === 'live'
+									? 'live'
+									: 'by hand'} · <a class="underline" href="/cells/{selected.cell.id}">passport</a>
 						</p>
 					</div>
 					{#if curve && curve.runId === selected.run.id}
@@ -169,17 +191,43 @@
 						</ul>{/if}
 				</section>
 			{/if}
-			<div class="mt-4">
-				<RunEntry
-					cellLabel={selected.cell.label}
-					{draft}
-					{busy}
-					temperatureUnit={unitOf('temperature', data.settings.units)}
-					onfile={readFile}
-					onstore={store}
-					ondrop={() => (draft = null)}
-					onhand={byHand}
+			<div class="mt-4 mb-3">
+				<Choice
+					quiet
+					label="How it is tested"
+					value={way}
+					options={[
+						{ value: 'log', text: 'Tester’s log or by hand' },
+						{ value: 'live', text: 'Live from instruments' }
+					]}
+					onchange={(v) => (way = v)}
 				/>
+			</div>
+			<div>
+				{#if way === 'live'}
+					{#key selected.cell.id}
+						<CapacityForm
+							cellLabel={selected.cell.label}
+							instruments={data.instruments}
+							rehearsal={bank.rehearsal}
+							{limits}
+							temperatureUnit={unitOf('temperature', data.settings.units)}
+							roomTemperature={toUserUnits(data.roomC, 'temperature', data.settings.units)}
+							onplan={planRun}
+						/>
+					{/key}
+				{:else}
+					<RunEntry
+						cellLabel={selected.cell.label}
+						{draft}
+						{busy}
+						temperatureUnit={unitOf('temperature', data.settings.units)}
+						onfile={readFile}
+						onstore={store}
+						ondrop={() => (draft = null)}
+						onhand={byHand}
+					/>
+				{/if}
 			</div>
 		{/if}
 	{/if}

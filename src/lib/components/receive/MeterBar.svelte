@@ -1,0 +1,61 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { attempt } from '$lib/client/announce';
+	import { api } from '$lib/client/api';
+	import type { ShownInstrument } from '$lib/components/live/instrument-choice';
+
+	interface Props {
+		bankId: number;
+		instruments: ShownInstrument[];
+		cells: { id: number; label: string }[];
+		selected: { id: number; label: string } | null;
+		/** The quantity of the tray decides which meter is taken. */
+		quantity: 'restVoltage' | 'acResistance';
+		/** A reading was entered; the next cell may be shown. */
+		onread: (cellId: number) => void;
+	}
+	let { bankId, instruments, cells, selected, quantity, onread }: Props = $props();
+	let progress = $state<{ done: number; of: number } | null>(null);
+	let stopped = false;
+	const meter = $derived(
+		instruments.find((i) => i.bundled && i.kind === (quantity === 'restVoltage' ? 'voltmeter' : 'ohmmeter'))
+	);
+
+	const read = (cellId: number) =>
+		attempt(() =>
+			api.post(`banks/${bankId}/rehearsal/measure`, { cellId, instrumentId: meter!.id, clientKey: crypto.randomUUID() })
+		);
+	async function readOne() {
+		if (!selected) return;
+		const { id } = selected;
+		if (await read(id)) onread(id);
+		await invalidateAll();
+	}
+	/** One cell after the other until done, stopped or refused. */
+	async function readAll() {
+		stopped = false;
+		progress = { done: 0, of: cells.length };
+		for (const { id } of cells) {
+			if (stopped || !(await read(id))) break;
+			progress = { done: progress.done + 1, of: cells.length };
+		}
+		progress = null;
+		await invalidateAll();
+	}
+</script>
+
+{#if meter}
+	<section class="sheet mt-3 flex flex-wrap items-center gap-3 p-3" aria-label="Read with the bench’s meter">
+		<span class="muted">{meter.name}</span>
+		{#if progress}
+			<progress class="progress w-40" max={progress.of} value={progress.done} aria-label="Cells read"></progress>
+			<span class="figure">{progress.done} of {progress.of}</span>
+			<button class="btn tap" onclick={() => (stopped = true)}>Stop</button>
+		{:else}
+			<button class="btn btn-primary tap" disabled={!selected} onclick={readOne}
+				>Read {selected?.label ?? 'a cell'}</button
+			>
+			<button class="btn tap" onclick={readAll}>Read all {cells.length} in turn</button>
+		{/if}
+	</section>
+{/if}

@@ -1,0 +1,109 @@
+<script lang="ts">
+	import Choice from '$lib/components/forms/Choice.svelte';
+
+	interface BenchShown {
+		wiring: 'loose' | 'parallel' | 'series';
+		clockMs: number;
+		timeS: number;
+		timeFactor: number;
+		ambientC: number;
+	}
+	interface Props {
+		bench: BenchShown | null;
+		cells: { id: number; label: string }[];
+		leads: number;
+		busy: boolean;
+		onmove: (move: object) => void;
+		/** Puts the probes somewhere and reads, V; null when refused. */
+		onprobe: (place: object) => Promise<number | null>;
+	}
+	let { bench, cells, leads, busy, onmove, onprobe }: Props = $props();
+	const WIRING = {
+		loose: 'loose on the bench',
+		parallel: 'joined in one row',
+		series: 'built in series, BMS connected'
+	};
+	let place = $state('supply');
+	let read = $state<{ place: string; volts: number } | null>(null);
+
+	const placeOf = (text: string) =>
+		text.startsWith('cell')
+			? { probeCellId: Number(text.slice(4)) }
+			: text.startsWith('lead')
+				? { probeLead: Number(text.slice(4)) }
+				: { probe: text };
+	const wordOf = (text: string) =>
+		text.startsWith('cell')
+			? (cells.find((c) => c.id === Number(text.slice(4)))?.label ?? '')
+			: text.startsWith('lead')
+				? `balance lead ${text.slice(4)} against battery minus`
+				: text === 'supply'
+					? 'the supply’s own terminals'
+					: 'the whole row or battery';
+	async function probe() {
+		const volts = await onprobe(placeOf(place));
+		read = volts === null ? null : { place: wordOf(place), volts };
+	}
+	const days = (seconds: number) =>
+		`day ${Math.floor(seconds / 86400) + 1}, ${String(Math.floor((seconds % 86400) / 3600)).padStart(2, '0')}:${String(Math.floor((seconds % 3600) / 60)).padStart(2, '0')}`;
+</script>
+
+<section class="sheet grid gap-4 p-4" aria-label="Your hands">
+	<div class="flex flex-wrap items-baseline justify-between gap-3">
+		<h2>{bench ? `The cells are ${WIRING[bench.wiring]}` : 'Another crate is on the bench'}</h2>
+		{#if bench}<p class="muted">
+				bench clock <span class="figure">{days(bench.timeS)}</span> · {bench.ambientC} °C
+			</p>{/if}
+	</div>
+	<div class="flex flex-wrap gap-2">
+		<button class="btn tap" disabled={busy} onclick={() => onmove({ wire: 'parallel' })}>Join them in one row</button>
+		<button class="btn tap" disabled={busy} onclick={() => onmove({ wire: 'series' })}
+			>Build in series with the BMS</button
+		>
+		<button class="btn tap" disabled={busy} onclick={() => onmove({ wire: 'loose' })}>Take everything apart</button>
+	</div>
+	<div class="flex flex-wrap items-end gap-x-6 gap-y-3">
+		<Choice
+			label="Pace of time"
+			value={String(bench?.timeFactor ?? 1000)}
+			options={[
+				{ value: '1', text: '1×' },
+				{ value: '100', text: '100×' },
+				{ value: '1000', text: '1000×' },
+				{ value: '10000', text: '10 000×' }
+			]}
+			onchange={(v) => onmove({ timeFactor: Number(v) })}
+		/>
+		<div>
+			<span class="field-label">Let time pass, everything off</span>
+			<div class="flex flex-wrap gap-2">
+				{#each [['1 h', 3600], ['1 day', 86400], ['1 month', 2629800]] as const as [text, skipS] (text)}
+					<button class="btn tap" disabled={busy} onclick={() => onmove({ skipS })}>{text}</button>
+				{/each}
+			</div>
+		</div>
+	</div>
+	<form
+		class="flex flex-wrap items-end gap-3"
+		onsubmit={(e) => {
+			e.preventDefault();
+			void probe();
+		}}
+	>
+		<div>
+			<label class="field-label" for="probe-place">Voltmeter on</label>
+			<select id="probe-place" class="select tap" bind:value={place}>
+				<option value="supply">the supply’s own terminals</option>
+				<option value="pack">the whole row or battery</option>
+				{#each cells as c (c.id)}<option value="cell{c.id}">{c.label}</option>{/each}
+				{#each Array.from({ length: leads }, (_, k) => k + 1) as k (k)}<option value="lead{k}">balance lead {k}</option
+					>{/each}
+			</select>
+		</div>
+		<button class="btn tap" disabled={busy}>Read it</button>
+		{#if read}<p class="self-center" role="status">
+				<span class="figure text-2xl font-semibold">{read.volts.toFixed(4)} V</span>
+				<span class="muted">on {read.place}</span>
+			</p>{/if}
+	</form>
+</section>

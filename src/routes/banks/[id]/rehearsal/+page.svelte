@@ -1,0 +1,61 @@
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { attempt } from '$lib/client/announce';
+	import { api } from '$lib/client/api';
+	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import BenchHands from '$lib/components/rehearsal/BenchHands.svelte';
+	import Conclusions from '$lib/components/rehearsal/Conclusions.svelte';
+	import Truth from '$lib/components/rehearsal/Truth.svelte';
+	import { rehearsalVerdicts } from '$lib/components/rehearsal/rehearsal-words';
+	import type { Finding } from '$lib/core/rehearsal';
+
+	let { data } = $props();
+	const bank = $derived(data.overview.bank);
+	const rehearsal = $derived(data.rehearsal);
+	let busy = $state(false);
+
+	async function hands(move: object) {
+		busy = true;
+		if (await attempt(() => api.post(`banks/${bank.id}/rehearsal/hands`, move))) await invalidateAll();
+		busy = false;
+	}
+	async function probe(place: object): Promise<number | null> {
+		let volts: number | null = null;
+		await attempt(async () => {
+			await api.post(`banks/${bank.id}/rehearsal/hands`, place);
+			volts = (await api.post<{ voltageV: number }>(`banks/${bank.id}/rehearsal/probe`, {})).voltageV;
+		});
+		await invalidateAll();
+		return volts;
+	}
+	async function reveal(conclusions: Finding[]) {
+		busy = true;
+		if (await attempt(() => api.post(`banks/${bank.id}/rehearsal/reveal`, { conclusions }))) await invalidateAll();
+		busy = false;
+	}
+	const verdicts = $derived(rehearsalVerdicts(rehearsal.judgement, rehearsal.bench !== null, data.overview.placed));
+</script>
+
+<StagePage title={rehearsal.revealedAt ? 'The truth' : 'The bench'} subtitle={rehearsal.story} {verdicts}>
+	<div class="grid grid-cols-[minmax(0,1fr)] gap-4">
+		{#if rehearsal.judgement}
+			<Truth judgement={rehearsal.judgement} />
+		{:else}
+			<BenchHands
+				bench={rehearsal.bench}
+				cells={rehearsal.cells}
+				leads={rehearsal.leads}
+				{busy}
+				onmove={hands}
+				onprobe={probe}
+			/>
+			<Conclusions
+				cells={rehearsal.cells}
+				leads={rehearsal.leads}
+				suggested={rehearsal.suggested}
+				{busy}
+				onreveal={reveal}
+			/>
+		{/if}
+	</div>
+</StagePage>
