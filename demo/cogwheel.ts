@@ -88,6 +88,15 @@ export async function loadCogwheel(random: Random, now: Date): Promise<void> {
 			bridgeGaps: false
 		});
 	}
+	// Charged again to the middle after their tests, and read once more before they are joined.
+	for (const [i, cell] of crate.entries())
+		await createRecord(recordKind('readings'), {
+			cellId: rows[i].id,
+			quantity: 'restVoltage',
+			rawText: readRestVoltage(random, cell),
+			restS: 2 * 86400,
+			takenAt: daysBefore(now, 4)
+		});
 	const { candidates } = await matchCandidates(bankId);
 	const match = matchCells({ series: 4, parallel: 2, cells: candidates }, { timeLimitS: 1, clockS: () => 0 });
 	await acceptMatch(bankId, { groups: match.groups.map((g) => g.cellIds.map(Number)), placedAt: daysBefore(now, 2) });

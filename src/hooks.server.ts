@@ -1,6 +1,7 @@
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { DEFAULT_SETTINGS } from '$lib/core/units';
 import { migrate } from '$lib/server/db/connection';
+import { endStreams } from '$lib/server/http/event-stream';
 import { problemResponse } from '$lib/server/http/endpoint';
 import { SECURITY_HEADERS, allowedHosts, refusal } from '$lib/server/http/guard';
 import { log } from '$lib/server/log';
@@ -15,8 +16,11 @@ export const init: ServerInit = async () => {
 	await migrate();
 	await resumeLiveRuns();
 	// What was read is stored before the application goes; the runs stay as they are and are gone on with.
-	process.once('SIGTERM', () => void pauseAll());
-	process.once('SIGINT', () => void pauseAll());
+	for (const signal of ['SIGTERM', 'SIGINT'])
+		process.once(signal, () => {
+			endStreams();
+			void pauseAll();
+		});
 };
 
 function withHeaders(response: Response): Response {

@@ -199,7 +199,7 @@ describe('a live capacity run', () => {
 describe('what is refused', () => {
 	it.each<[string, LivePhase[], object, RegExp]>([
 		['a charge above the cells’ limit', [{ ...charge, voltageV: 3.8 }, discharge], {}, /charge limit/],
-		['a capacity without a discharge', [charge], {}, /ends with a discharge/],
+		['a capacity without a discharge', [charge], {}, /one discharge/],
 		['a load that is a meter', [discharge], { instruments: { load: -1 } }, /not a load|no instrument/],
 		['a run without its load', [discharge], { instruments: {} }, /load is required/],
 		['a watch that sets something', [discharge], { kind: 'watch' }, /sets nothing/]

@@ -32,6 +32,7 @@ export class LivePhaseInput {
 	@Maybe() @Num(0.001, 5000) currentA?: number;
 	@Maybe() @Num(0.001, 5000) tailA?: number;
 	@Maybe() @Num(0, 86_400) holdS?: number;
+	@Maybe() @Num(0.001, 100_000) stopAh?: number;
 	@Maybe() @Num(1, 2_592_000) durationS?: number;
 	@Maybe() @Num(0.1, 1000) cutoffV?: number;
 }
@@ -57,7 +58,7 @@ export class LiveRunInput {
 	instruments!: LiveInstrumentsInput;
 	@IsArray()
 	@ArrayMinSize(1)
-	@AtMost(3)
+	@AtMost(4)
 	@ValidateNested({ each: true })
 	@Type(() => LivePhaseInput)
 	phases!: LivePhaseInput[];

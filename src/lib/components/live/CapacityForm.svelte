@@ -39,25 +39,27 @@
 		restMin: 30 as number | null,
 		dischargeA: round(Math.min(150, 0.2 * limits.ratedAh)) as number | null,
 		cutoffV: limits.dischargeLimitV as number | null,
+		backAh: round(0.5 * limits.ratedAh) as number | null,
 		temperature: roomTemperature
 	});
 
 	function plan(event: SubmitEvent) {
 		event.preventDefault();
-		const charge = chosen.supply
-			? [
-					{
-						kind: 'charge',
-						voltageV: Number(values.voltageV),
-						currentA: Number(values.chargeA),
-						tailA: Number(values.tailA)
-					},
-					{ kind: 'rest', durationS: Number(values.restMin) * 60 }
-				]
-			: [];
+		const charge = {
+			kind: 'charge',
+			voltageV: Number(values.voltageV),
+			currentA: Number(values.chargeA),
+			tailA: Number(values.tailA)
+		};
+		const before = chosen.supply ? [charge, { kind: 'rest', durationS: Number(values.restMin) * 60 }] : [];
+		const after = chosen.supply && Number(values.backAh) > 0 ? [{ ...charge, stopAh: Number(values.backAh) }] : [];
 		onplan({
 			instruments: chosen,
-			phases: [...charge, { kind: 'discharge', currentA: Number(values.dischargeA), cutoffV: Number(values.cutoffV) }],
+			phases: [
+				...before,
+				{ kind: 'discharge', currentA: Number(values.dischargeA), cutoffV: Number(values.cutoffV) },
+				...after
+			],
 			temperature:
 				values.temperature === null || (values.temperature as unknown) === '' ? null : Number(values.temperature)
 		});
@@ -91,6 +93,13 @@
 			{/if}
 			<Field label="Discharge at" unit="A" type="number" bind:value={values.dischargeA} required />
 			<Field label="to" unit="V" type="number" bind:value={values.cutoffV} required />
+			{#if chosen.supply}<Field
+					label="then charge back"
+					unit="Ah"
+					type="number"
+					bind:value={values.backAh}
+					min="0"
+				/>{/if}
 			<Field label="Temperature" unit={temperatureUnit} type="number" bind:value={values.temperature} />
 		</div>
 		<p class="text-[0.95rem] muted">

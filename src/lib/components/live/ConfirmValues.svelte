@@ -19,7 +19,7 @@
 	<div class="modal-box">
 		<h2 id="confirm-title">These values will be set</h2>
 		<ul class="my-3 grid gap-2">
-			{#each values as value (value)}<li class="figure rounded-field bg-base-300 px-3 py-2 text-[1.05rem]">
+			{#each values as value (value)}<li class="rounded-field bg-base-300 px-3 py-2 text-lg font-semibold">
 					{value}
 				</li>{/each}
 		</ul>

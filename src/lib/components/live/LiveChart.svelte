@@ -27,7 +27,7 @@
 	<CurveChart
 		series={[{ name: 'current', x: hours, y: drawn.map((s) => s.currentA), strong: true }]}
 		xLabel="hours"
-		yLabel="A into the battery"
+		yLabel="A"
 		height={150}
 	/>
 {:else}

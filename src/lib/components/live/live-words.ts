@@ -36,7 +36,7 @@ export const LIVE_NAMES: Record<ShownLive['kind'], string> = {
 export function phaseWords(phase: LivePhase): string {
 	switch (phase.kind) {
 		case 'charge':
-			return `Charge at ${phase.currentA} A to ${phase.voltageV.toFixed(2)} V, until ${phase.tailA} A`;
+			return `Charge at ${phase.currentA} A to ${phase.voltageV.toFixed(2)} V, ${phase.stopAh ? `for ${phase.stopAh} Ah` : `until ${phase.tailA} A`}`;
 		case 'rest':
 			return `Rest ${Math.round(phase.durationS / 60)} min`;
 		case 'discharge':
@@ -88,7 +88,11 @@ export function liveVerdicts(view: ShownLive): Verdict[] {
 					: view.state === 'planned'
 						? 'Nothing is switched on yet'
 						: 'Ended',
-			finding: view.endedBy ?? 'Samples come and are stored as they come.',
+			finding:
+				view.endedBy ??
+				(view.state === 'planned'
+					? 'The values are shown once more before anything is set.'
+					: 'Samples come and are stored as they come.'),
 			doubt: null,
 			rule: 'Every sample shown here is already stored.',
 			next: null,

@@ -13,7 +13,8 @@
 	let own = $state<Finding[]>([]);
 	let dropped = $state<string[]>([]);
 	let kind = $state<DefectKind>('weak-cell');
-	let where = $state('');
+	// svelte-ignore state_referenced_locally
+	let where = $state(cells[0]?.label ?? '');
 	let sure = $state(false);
 
 	const key = (f: Finding) => `${f.kind}/${f.where ?? ''}`;
@@ -27,7 +28,7 @@
 	);
 	function add(event: SubmitEvent) {
 		event.preventDefault();
-		const finding: Finding = { kind, where: places.length ? where || places[0].value : null };
+		const finding: Finding = { kind, where: places.length ? where : null };
 		if (!findings.some((f) => key(f) === key(finding))) own = [...own, finding];
 	}
 	function drop(finding: Finding) {
@@ -55,7 +56,7 @@
 	<form class="flex flex-wrap items-end gap-3" onsubmit={add}>
 		<div>
 			<label class="field-label" for="defect-kind">I found</label>
-			<select id="defect-kind" class="select tap" bind:value={kind} onchange={() => (where = '')}>
+			<select id="defect-kind" class="select tap" bind:value={kind} onchange={() => (where = places[0]?.value ?? '')}>
 				{#each DEFECT_KINDS as k (k)}<option value={k}>{DEFECT_NAMES[k]}</option>{/each}
 			</select>
 		</div>

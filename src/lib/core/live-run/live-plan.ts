@@ -13,6 +13,8 @@ export type LivePhase =
 			/** Ends when the current has stayed at or below this, at the voltage, for `holdS`. */
 			tailA: number;
 			holdS: number;
+			/** Ends sooner when so much has gone in, Ah: to bring a tested cell back to a charge it can rest at. */
+			stopAh?: number;
 	  }
 	| { kind: 'rest'; durationS: number }
 	| { kind: 'discharge'; currentA: number; cutoffV: number }
@@ -23,7 +25,8 @@ export function checkLivePlan(phases: readonly LivePhase[], chargeLimitV: number
 	phases.forEach((phase, k) => {
 		const path = `phases.${k}`;
 		for (const [name, value] of Object.entries(phase))
-			if (name !== 'kind' && name !== 'holdS') requirePositive(value as number, `${path}.${name}`);
+			if (name !== 'kind' && name !== 'holdS' && value !== undefined)
+				requirePositive(value as number, `${path}.${name}`);
 		if (phase.kind === 'charge' && phase.voltageV > chargeLimitV * seriesCells + 1e-9)
 			throw new CoreError(
 				'live-plan',

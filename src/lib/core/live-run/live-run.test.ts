@@ -108,6 +108,12 @@ describe('ends', () => {
 		const broken = [...taper(0, 50, 3.65), sample(60, { currentA: 8, voltageV: 3.65 }), ...taper(70, 120, 3.65)];
 		expect(run([charge], broken).state.done).toBe(false);
 	});
+	it('a charge back at the charge it was to take', () => {
+		const back: LivePhase = { ...charge, stopAh: 2 };
+		const { state } = run([back], steady(0, 600, 10, { currentA: 20, voltageV: 3.3 }));
+		expect(state.done).toBe(true);
+		expect(state.sums[0].ah).toBeCloseTo(2, 1);
+	});
 	it('walks charge, rest and discharge in order, counting each for itself', () => {
 		const { state, events } = run(
 			[charge, rest, discharge],

@@ -96,8 +96,9 @@ export function remainingS(
 		const tauS = (last.atMs - taper.atMs) / 1000 / Math.log(taper.currentA / last.currentA);
 		return spread(Math.max(0, tauS * Math.log(Math.max(1, last.currentA / phase.tailA))) + phase.holdS, DOUBT.taper);
 	}
-	if (expectedAh === null || Math.abs(last.currentA) < 1e-6) return null;
-	const leftAh = Math.max(0, expectedAh - Math.abs(sums.ah));
+	const goalAh = phase.kind === 'charge' ? (phase.stopAh ?? expectedAh) : expectedAh;
+	if (goalAh === null || Math.abs(last.currentA) < 1e-6) return null;
+	const leftAh = Math.max(0, goalAh - Math.abs(sums.ah));
 	return spread((leftAh / Math.abs(last.currentA)) * 3600, DOUBT.charge);
 }
 
@@ -142,6 +143,8 @@ function endedBy(phase: LivePhase, state: LiveState, sample: LiveSample): string
 		const reached = sample.voltageV !== null && sample.voltageV <= phase.cutoffV && sample.currentA < 0;
 		return reached ? `${phase.cutoffV.toFixed(2)} V reached.` : null;
 	}
+	if (phase.kind === 'charge' && phase.stopAh !== undefined && state.sums[state.phase].ah >= phase.stopAh)
+		return `${phase.stopAh} Ah have gone in.`;
 	if (phase.kind === 'charge' && state.tailSinceMs !== null && sample.atMs - state.tailSinceMs >= phase.holdS * 1000)
 		return `The current stayed at or below ${phase.tailA.toFixed(1)} A${phase.holdS > 0 ? ` for ${Math.round(phase.holdS / 60)} min` : ''}.`;
 	return null;

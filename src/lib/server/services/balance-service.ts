@@ -46,20 +46,26 @@ async function balanceCells(bankId: number, cellType: CellType | null): Promise<
 		bankCapacities(bankId)
 	]);
 	const chosen = new Set(placed.map((p) => p.cellId));
-	const ahOf = new Map(capacities.map((c) => [c.cell.id, c.capacityAh]));
+	const runOf = new Map(capacities.map((c) => [c.cell.id, c]));
 	return trays.flatMap(({ cells, judgement }) =>
 		cells
 			.filter((c) => chosen.has(c.id))
-			.map((c) => ({
-				id: c.id,
-				label: c.label,
-				capacityAh: ahOf.get(c.id) ?? cellType?.ratedAh ?? 100,
-				socLow: judgement.socByCell[c.id]?.lowFraction ?? 0,
-				socHigh: judgement.socByCell[c.id]?.highFraction ?? 1,
-				// A cell that read negative is turned before it is joined.
-				restVoltageV: c.readings.restVoltage ? Math.abs(c.readings.restVoltage.value) : null,
-				resistanceMohm: c.readings.acResistance?.value ?? null
-			}))
+			.map((c) => {
+				const { capacityAh, run } = runOf.get(c.id) ?? { capacityAh: null, run: null };
+				const reading = c.readings.restVoltage ?? null;
+				// A capacity run changes a cell’s charge: what was read before it says nothing any more.
+				const outdated = run !== null && (reading === null || run.testedAt > reading.takenAt);
+				return {
+					id: c.id,
+					label: c.label,
+					capacityAh: capacityAh ?? cellType?.ratedAh ?? 100,
+					socLow: outdated ? 0 : (judgement.socByCell[c.id]?.lowFraction ?? 0),
+					socHigh: outdated ? 1 : (judgement.socByCell[c.id]?.highFraction ?? 1),
+					// A cell that read negative is turned before it is joined.
+					restVoltageV: outdated || reading === null ? null : Math.abs(reading.value),
+					resistanceMohm: c.readings.acResistance?.value ?? null
+				};
+			})
 	);
 }
 

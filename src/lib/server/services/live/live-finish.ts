@@ -1,5 +1,5 @@
 import { readLiveSamples, type StoredSample } from '../../db/live-samples';
-import { balanceReadings, balanceRuns, liveEvents, liveRuns, type LiveRun } from '../../db/tables';
+import { balanceReadings, balanceRuns, liveEvents, type LiveRun } from '../../db/tables';
 import { storeLiveCapacity } from '../run-service';
 
 /** A balance is logged this often by the instrument's clock, s; its judgement needs no more. */
@@ -28,31 +28,28 @@ export async function noteBalanceReadings(run: LiveRun, samples: readonly Stored
 	await balanceReadings.insertMany(rows);
 }
 
-/** What follows from a run that has ended: a capacity becomes a result of its cell, a balance is closed. */
-export async function finishLiveRun(run: LiveRun): Promise<LiveRun> {
+/** What follows from a run that ends: a capacity becomes a result of its cell, a balance is closed. @returns the result's id */
+export async function finishLiveRun(run: LiveRun): Promise<number | null> {
 	if (run.kind === 'capacity') return finishCapacity(run);
 	if (run.kind === 'balance' && run.balanceRunId !== null && run.progress.done) {
 		const balance = await balanceRuns.get(run.balanceRunId);
 		const endedAt = new Date(run.progress.last!.atMs).toISOString();
 		if (!balance.endedAt) await balanceRuns.update(balance.id, balance.version, { endedAt });
 	}
-	return run;
+	return null;
 }
 
 /** Only a discharge that reached its cut-off is a capacity; anything less is kept as samples and says so. */
-async function finishCapacity(run: LiveRun): Promise<LiveRun> {
+async function finishCapacity(run: LiveRun): Promise<number | null> {
 	const phase = run.phases.findIndex((p) => p.kind === 'discharge');
-	if (!run.progress.done || run.cellId === null || phase < 0) {
-		await liveEvents.insert({
-			liveRunId: run.id,
-			happenedAt: new Date(run.progress.last?.atMs ?? Date.now()).toISOString(),
-			kind: 'no-capacity',
-			message: 'The discharge did not reach its cut-off: no capacity was entered. The samples are kept.',
-			needsPerson: false
-		});
-		return run;
-	}
-	const samples = await readLiveSamples(run.id, 0, phase);
-	const { id } = await storeLiveCapacity(run, samples);
-	return liveRuns.update(run.id, run.version, { runId: id });
+	if (run.progress.done && run.cellId !== null && phase >= 0)
+		return (await storeLiveCapacity(run, await readLiveSamples(run.id, 0, phase))).id;
+	await liveEvents.insert({
+		liveRunId: run.id,
+		happenedAt: new Date(run.progress.last?.atMs ?? Date.now()).toISOString(),
+		kind: 'no-capacity',
+		message: 'The discharge did not reach its cut-off: no capacity was entered. The samples are kept.',
+		needsPerson: false
+	});
+	return null;
 }

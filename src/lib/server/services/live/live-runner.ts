@@ -160,15 +160,18 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 		} else if (Date.now() - lastFlushMs >= FLUSH_MS) await flush();
 	}
 
+	/** What follows from the run is entered before it is called ended: whoever sees the end sees the result. */
 	async function end(why: string): Promise<void> {
 		stopping = 'stop';
 		await allOff(links);
-		await flush({ state: 'ended', endedAt: new Date().toISOString(), endedBy: why.slice(0, 200) });
-		run = await finishLiveRun(run);
-		publish(run.id, { kind: 'view', view: await liveView(run) });
+		await flush();
+		const runId = await finishLiveRun(run);
+		await flush({ state: 'ended', endedAt: new Date().toISOString(), endedBy: why.slice(0, 200), runId });
 	}
 
 	async function follow(): Promise<void> {
+		// Ended while the application was going: only the end itself is left to do.
+		if (run.progress.done) await end('Ended.').catch((error) => log.error({ err: error }, 'live run'));
 		while (stopping === 'no') {
 			const begunMs = Date.now();
 			try {

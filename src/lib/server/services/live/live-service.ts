@@ -45,7 +45,8 @@ function completePhases(given: LiveRunInput['phases']): LivePhase[] {
 				voltageV: need('voltageV'),
 				currentA: need('currentA'),
 				tailA: need('tailA'),
-				holdS: phase.holdS ?? 0
+				holdS: phase.holdS ?? 0,
+				...(phase.stopAh ? { stopAh: phase.stopAh } : {})
 			};
 		if (phase.kind === 'rest') return { kind: 'rest', durationS: need('durationS') };
 		if (phase.kind === 'discharge') return { kind: 'discharge', currentA: need('currentA'), cutoffV: need('cutoffV') };
@@ -135,7 +136,7 @@ function checkKind(input: LiveRunInput, phases: readonly LivePhase[]): void {
 			: kinds.includes('watch')
 				? 'Only a watch has the phase watch.'
 				: input.kind === 'capacity'
-					? (kinds.at(-1) !== 'discharge' && 'A capacity run ends with a discharge.') ||
+					? (kinds.filter((k) => k === 'discharge').length !== 1 && 'A capacity run has one discharge.') ||
 						(!input.cellId && 'A capacity run is of one cell: send cellId.')
 					: kinds.some((k) => k !== 'charge') && 'A balance is one charge.';
 	if (fault) throw new InputError([{ path: 'phases', message: fault }]);
@@ -150,7 +151,7 @@ export async function valuesToConfirm(run: LiveRun): Promise<string[]> {
 	const place = await where(run);
 	const lines = run.phases.map((p) => {
 		if (p.kind === 'charge')
-			return `${name('supply')} on ${place}: ${p.voltageV.toFixed(2)} V, at most ${p.currentA} A, until ${p.tailA} A${p.holdS ? ` for ${Math.round(p.holdS / 60)} min` : ''}`;
+			return `${name('supply')} on ${place}: ${p.voltageV.toFixed(2)} V, at most ${p.currentA} A, ${p.stopAh ? `for ${p.stopAh} Ah` : `until ${p.tailA} A`}${p.holdS ? ` for ${Math.round(p.holdS / 60)} min` : ''}`;
 		if (p.kind === 'discharge') return `${name('load')} on ${place}: ${p.currentA} A, off at ${p.cutoffV.toFixed(2)} V`;
 		if (p.kind === 'rest') return `Rest ${Math.round(p.durationS / 60)} min`;
 		return `Watch only: ${run.instruments.map((i) => i.name).join(', ')}; nothing is set`;

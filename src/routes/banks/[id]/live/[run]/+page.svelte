@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { untrack } from 'svelte';
 	import { invalidateAll } from '$app/navigation';
 	import { askToNotify } from '$lib/client/alarm';
 	import { announce, attempt } from '$lib/client/announce';
@@ -22,9 +23,11 @@
 	let busy = $state(false);
 	let confirm = $state<ConfirmValues | null>(null);
 
+	const runId = $derived(data.live.run.id);
 	$effect(() => {
-		const start = data.live.samples.at(-1)?.atMs ?? 0;
-		return followLive<ShownLive>(data.live.run.id, start, {
+		// Only another run begins anew; a refresh of the page's data does not.
+		const start = untrack(() => samples.at(-1)?.atMs ?? 0);
+		return followLive<ShownLive>(runId, start, {
 			onSamples: (fresh) => (samples = [...samples, ...fresh.map((s) => ({ temperatureC: null, ...s }))]),
 			onView: (fresh) => (view = fresh),
 			onLine: (open) => (lineOpen = open)
