@@ -41,7 +41,7 @@ export function saveBench(bench: Bench, clockMs: number): SavedBench {
 
 /** The bench again, everything switched off. @throws CoreError when the data is not one */
 export function restoreBench(saved: SavedBench): Bench {
-	const bench = openBench(completeScenario(saved.scenario));
+	const bench = openBench({ ...completeScenario(saved.scenario), wiring: { kind: 'loose', groups: [] } });
 	const turned = bench.scenario.cells.flatMap((c, i) => (c.printedReversed ? [i] : []));
 	const inGroups = new Set(saved.groups.flat());
 	restoreState(

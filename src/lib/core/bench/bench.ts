@@ -83,7 +83,7 @@ export interface Bench {
 	incidents: Incident[];
 }
 
-/** Opens the crate: every cell loose, nothing clipped, everything off. */
+/** Opens the crate: cells as the scenario has them, nothing clipped, everything off. */
 export function openBench(scenario: Scenario): Bench {
 	const random = seededRandom(scenario.seed);
 	const cells = createCells(
@@ -100,7 +100,7 @@ export function openBench(scenario: Scenario): Bench {
 		})),
 		scenario.ambientC
 	);
-	return {
+	const bench: Bench = {
 		scenario,
 		cells,
 		wiring: 'loose',
@@ -116,6 +116,10 @@ export function openBench(scenario: Scenario): Bench {
 		random,
 		incidents: []
 	};
+	const { kind, groups } = scenario.wiring;
+	const turned = groups.flat().filter((i) => scenario.cells[i].printedReversed);
+	if (kind !== 'loose') wireBench(bench, kind, groups, turned);
+	return bench;
 }
 
 const refuse = (code: string, path: string, message: string): never => {

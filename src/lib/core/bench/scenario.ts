@@ -1,6 +1,6 @@
 import { CHEMISTRIES, type Chemistry } from '../chemistry';
 import { CoreError, requireFinite, requireNotNegative, requirePositive } from '../shared';
-import { completeBalancer, completeBms, type Balancer, type BmsLimits } from '../simulation';
+import { WIRINGS, completeBalancer, completeBms, type Balancer, type BmsLimits, type Wiring } from '../simulation';
 
 export const SCENARIO_FORMAT = 'kind-ember-scenario';
 export const SCENARIO_VERSION = 1;
@@ -34,6 +34,8 @@ export interface Scenario {
 	/** Seconds of the world in one second of ours, 1 … 10 000. */
 	timeFactor: number;
 	barOhm: number;
+	/** How the cells stand when the scenario begins: indices into `cells`, group by group; no groups while they are loose. */
+	wiring: { kind: Wiring; groups: number[][] };
 	cells: ScenarioCell[];
 	supply: {
 		maxV: number;
@@ -102,6 +104,23 @@ function fraction(value: number, path: string): number {
 	return value;
 }
 
+function completeWiring(value: unknown, cells: number): Scenario['wiring'] {
+	const wiring = part(value, 'wiring') as { kind?: Wiring; groups?: unknown };
+	const kind = wiring.kind ?? 'loose';
+	if (!WIRINGS.includes(kind)) refuse('wiring.kind', `wiring.kind requires one of ${WIRINGS.join(', ')}`);
+	if (kind === 'loose') return { kind, groups: [] };
+	const groups = (Array.isArray(wiring.groups) ? wiring.groups : []).map((group, g) =>
+		(Array.isArray(group)
+			? group
+			: refuse(`wiring.groups.${g}`, 'A group requires a list of cell numbers, from 0')
+		).map((cell, k) => whole(cell, `wiring.groups.${g}.${k}`, 0, cells - 1))
+	);
+	const all = groups.flat();
+	if (all.length < 2 || groups.some((g) => g.length === 0) || new Set(all).size !== all.length)
+		refuse('wiring.groups', 'wiring.groups requires two cells or more, none twice, and no empty group');
+	return { kind, groups };
+}
+
 /**
  * A scenario from plain data, defaults filled in.
  * @throws CoreError `scenario` with the path of what cannot be
@@ -145,6 +164,7 @@ export function completeScenario(plain: unknown): Scenario {
 		ambientC: requireFinite((s.ambientC as number) ?? 21, 'ambientC'),
 		timeFactor,
 		barOhm: requireNotNegative((s.barOhm as number) ?? 0.00005, 'barOhm'),
+		wiring: completeWiring(s.wiring ?? {}, given.length),
 		cells: given.map((cell, i) => completeScenarioCell(cell, `cells.${i}`, ratedAh)),
 		supply: {
 			maxV: requirePositive(supply.maxV ?? 60, 'supply.maxV'),

@@ -1,8 +1,9 @@
 import { takeSample, type LiveEvent, type LiveSample, type LiveState } from '$lib/core/live-run';
 import { database } from '../../db/connection';
 import { insertLiveSamples, type StoredSample } from '../../db/live-samples';
-import { liveEvents, liveRuns, type LiveInstrument, type LiveRun } from '../../db/tables';
+import { banks, liveEvents, liveRuns, type LiveInstrument, type LiveRun } from '../../db/tables';
 import { log } from '../../log';
+import { saveBenchState } from '../rehearsal-bench';
 import { finishLiveRun, noteBalanceReadings } from './live-finish';
 import { publish } from './live-hub';
 import { allOff, driveOutput, openLinks, outputOf, readPhase, type LiveLinks, type PhaseReading } from './live-outputs';
@@ -20,6 +21,8 @@ export interface LiveRunner {
 const FLUSH_MS = 250;
 /** Between attempts to read an instrument that does not answer, ms. */
 const RETRY_MS = 200;
+/** A rehearsal's bench is saved this often while a run goes on, ms. */
+const SAVE_BENCH_MS = 5000;
 /** The instrument's own watchdog waits this much longer than ours: ours can say why. */
 const WATCHDOG_FACTOR = 2;
 
@@ -75,6 +78,8 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 	let lastHeardMs = Date.now();
 	let lastFlushMs = Date.now();
 	let saidSilent = false;
+	let lastSavedMs = Date.now();
+	const { rehearsal } = await banks.get(run.bankId);
 
 	const happen = (kind: LiveEvent['kind'] | string, message: string, needsPerson: boolean) =>
 		void happened.push({
@@ -114,6 +119,10 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 		lastFlushMs = Date.now();
 		if (samples.length) publish(run.id, { kind: 'samples', samples });
 		if (run.kind === 'balance') await noteBalanceReadings(run, samples);
+		if (rehearsal && Date.now() - lastSavedMs > SAVE_BENCH_MS) {
+			lastSavedMs = Date.now();
+			await saveBenchState();
+		}
 		publish(run.id, { kind: 'view', view: await liveView(run) });
 	}
 

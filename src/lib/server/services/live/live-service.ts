@@ -19,7 +19,7 @@ import { ServiceError } from '../../errors';
 import { thinCurve } from '$lib/core/capacity-run';
 import { bankWithType } from '../delivery-service';
 import { asServiceError } from '../instrument-service';
-import { clipForRun, nowOf, rehearsalClock } from '../rehearsal-bench';
+import { clipForRun, nowOf, rehearsalClock, takeUpRehearsal } from '../rehearsal-bench';
 import { currentPlacements } from '../match-service';
 import { driveOutput, allOff, openLinks } from './live-outputs';
 import { runnerOf, startRunner } from './live-runner';
@@ -241,6 +241,8 @@ export async function stopLiveRun(id: number): Promise<LiveView> {
 export async function resumeLiveRuns(): Promise<void> {
 	for (const run of await liveRuns.all({ state: 'running' })) {
 		if (runnerOf(run.id)) continue;
+		// The simulated bench may have been stopped too: it is set up again as it was saved.
+		if ((await banks.get(run.bankId)).rehearsal) await takeUpRehearsal(run.bankId).catch(() => undefined);
 		await liveEvents.insert({
 			liveRunId: run.id,
 			happenedAt: new Date(run.progress.last?.atMs ?? Date.now()).toISOString(),
