@@ -158,8 +158,9 @@ test('two people ticking and logging see each other’s work, and nothing is ove
 	expect((await request.post(`/api/v1/banks/${id}/match`, { data: { groups: own } })).status()).toBe(201);
 	await request.post('/api/v1/balance-runs', { data: { bankId: id, supplyA: 20, leadOhm: 0.01, checklist: {} } });
 	const other = await context.newPage();
-	await page.goto(`/banks/${id}/balance`);
-	await other.goto(`/banks/${id}/balance`);
+	// Ticked before the page is awake, a box would be drawn anew as it was.
+	await page.goto(`/banks/${id}/balance`, { waitUntil: 'networkidle' });
+	await other.goto(`/banks/${id}/balance`, { waitUntil: 'networkidle' });
 	const stored = page.waitForResponse((r) => r.url().includes('/balance-runs/') && r.request().method() === 'PATCH');
 	await page.getByRole('checkbox').first().check();
 	await stored;

@@ -6,11 +6,42 @@ interface Named {
 	name: string;
 	label: string;
 }
+/** A rehearsal with a live run that has been stopped: the bench, the run, testing live, and the truth of another. */
+async function rehearsedRun(request: APIRequestContext): Promise<string[]> {
+	const post = async <T>(path: string, data: object) =>
+		(await (await request.post(`/api/v1/${path}`, { data })).json()) as T;
+	const bank = await post<Named>('rehearsals', { seed: 12 });
+	const get = async (path: string) =>
+		((await (await request.get(`/api/v1/${path}`)).json()) as { items: Named[] }).items;
+	const [delivery] = await get(`deliveries?bankId=${bank.id}`);
+	const [cell] = await get(`cells?deliveryId=${delivery.id}`);
+	const [load] = await get('instruments?kind=load');
+	const { run, values } = await post<{ run: Named; values: string[] }>('live-runs', {
+		bankId: bank.id,
+		kind: 'capacity',
+		cellId: cell.id,
+		instruments: { load: load.id },
+		phases: [{ kind: 'discharge', currentA: 5, cutoffV: 2.5 }]
+	});
+	await post(`live-runs/${run.id}/begin`, { confirmed: values });
+	await new Promise((done) => setTimeout(done, 1500));
+	await post(`live-runs/${run.id}/stop`, {});
+	const closed = await post<Named>('rehearsals', { ready: 'everything' });
+	await post(`banks/${closed.id}/rehearsal/reveal`, { conclusions: [{ kind: 'weak-cell', where: 'R-01' }] });
+	return [
+		`/banks/${bank.id}/rehearsal`,
+		`/banks/${bank.id}/live/${run.id}`,
+		`/banks/${bank.id}/test`,
+		`/banks/${closed.id}/rehearsal`
+	];
+}
+
 async function paths(request: APIRequestContext): Promise<string[]> {
 	const { items } = (await (await request.get('/api/v1/banks?size=100')).json()) as { items: Named[] };
 	const id = (name: string) => items.find((b) => b.name === name)!.id;
 	const cells = (await (await request.get('/api/v1/cells?size=1')).json()) as { items: Named[] };
 	const [heronry, cogwheel, damson] = ['Heronry', 'Cogwheel', 'Damson Rise'].map(id);
+	const rehearsal = await rehearsedRun(request);
 	return [
 		'/',
 		'/banks/new',
@@ -23,6 +54,9 @@ async function paths(request: APIRequestContext): Promise<string[]> {
 		`/banks/${damson}/limits`,
 		`/banks/${damson}/serve`,
 		`/cells/${cells.items[0].id}`,
+		'/instruments',
+		'/rehearse',
+		...rehearsal,
 		'/nowhere'
 	];
 }

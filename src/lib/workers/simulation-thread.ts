@@ -1,3 +1,4 @@
+import { setPriority } from 'node:os';
 import { parentPort, workerData } from 'node:worker_threads';
 import { CoreError } from '$lib/core/shared';
 import { simulate, type SimulationInput, type SimulationResult } from '$lib/core/simulation';
@@ -13,6 +14,10 @@ function answer(input: SimulationInput): SimulationAnswer {
 		return { kind: 'refused', code: error.code, path: error.path, message: error.message };
 	}
 }
+
+/** Steps back behind the server's own thread; on Linux this is the calling thread's alone. */
+const MODEST = 10;
+if (process.platform === 'linux') setPriority(MODEST);
 
 /** Server-side thread: one simulation in, one answer out; ended from outside to cancel. */
 parentPort!.postMessage(answer(workerData as SimulationInput));

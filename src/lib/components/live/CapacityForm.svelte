@@ -51,8 +51,14 @@
 			currentA: Number(values.chargeA),
 			tailA: Number(values.tailA)
 		};
+		// Back at the pace of the test, so that it ends close to what was asked.
+		const gentle = {
+			currentA: Math.min(charge.currentA, Number(values.dischargeA)),
+			tailA: Math.min(charge.tailA, Number(values.dischargeA) / 2)
+		};
 		const before = chosen.supply ? [charge, { kind: 'rest', durationS: Number(values.restMin) * 60 }] : [];
-		const after = chosen.supply && Number(values.backAh) > 0 ? [{ ...charge, stopAh: Number(values.backAh) }] : [];
+		const after =
+			chosen.supply && Number(values.backAh) > 0 ? [{ ...charge, ...gentle, stopAh: Number(values.backAh) }] : [];
 		onplan({
 			instruments: chosen,
 			phases: [

@@ -1,0 +1,128 @@
+// The running application under load: health answers while simulations and live runs go on.
+import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { root } from './machine.mjs';
+import { freePort, startPrivateMariadb } from './private-mariadb.mjs';
+import { serverEnvironment, serverFile, startStandIns } from './server.mjs';
+
+const SIMULATIONS = 4;
+const BOUND_MS = 50;
+const REQUESTS = 400;
+const pause = (ms) => new Promise((done) => setTimeout(done, ms));
+
+/** Milliseconds each of so many requests for health took, one after the other. */
+async function healthTimes(address, count) {
+	const times = [];
+	for (let i = 0; i < count; i++) {
+		const begun = performance.now();
+		const response = await fetch(`${address}/health`);
+		await response.text();
+		if (!response.ok) throw new Error(`health answered ${response.status}`);
+		times.push(performance.now() - begun);
+		await pause(5);
+	}
+	return times.sort((a, b) => a - b);
+}
+
+const at = (sorted, share) => sorted[Math.floor(sorted.length * share)];
+
+async function post(address, path, body) {
+	const response = await fetch(`${address}/${path}`, {
+		method: 'POST',
+		headers: { 'content-type': 'application/json' },
+		body: JSON.stringify(body)
+	});
+	const answer = await response.json();
+	if (!response.ok) throw new Error(`${path}: ${answer.detail}`);
+	return answer;
+}
+
+/** A capacity run and a watch on the simulated bench, both at full pace. */
+async function startLiveRuns(address) {
+	const bank = await post(address, 'rehearsals', { ready: 'first-crate' });
+	const list = async (path) => (await (await fetch(`${address}/${path}`)).json()).items;
+	const [delivery] = await list(`deliveries?bankId=${bank.id}`);
+	const cells = await list(`cells?deliveryId=${delivery.id}`);
+	const tool = async (kind) => (await list(`instruments?kind=${kind}`))[0].id;
+	const plans = [
+		{
+			kind: 'capacity',
+			cellId: cells[0].id,
+			instruments: { load: await tool('load') },
+			phases: [{ kind: 'discharge', currentA: 0.2, cutoffV: 2.5 }]
+		},
+		{ kind: 'watch', instruments: { voltmeter: await tool('voltmeter') }, phases: [{ kind: 'watch' }] }
+	];
+	const runs = [];
+	for (const plan of plans) {
+		const { run, values } = await post(address, 'live-runs', { bankId: bank.id, intervalMs: 20, ...plan });
+		await post(address, `live-runs/${run.id}/begin`, { confirmed: values });
+		runs.push(run.id);
+	}
+	return runs;
+}
+
+const simulation = () => ({
+	world: {
+		chemistry: 'LFP',
+		cells: Array.from({ length: 32 }, (_, i) => ({ id: `c${i}`, capacityAh: 280, soc: 0.5 + i / 1000 })),
+		wiring: { kind: 'series' },
+		bms: {},
+		balancer: {}
+	},
+	steps: [{ kind: 'discharge', currentA: 2, until: { durationS: 5 * 86400 } }],
+	stepS: 1,
+	recordEveryS: 600
+});
+
+/** @returns whether the bound holds */
+export async function benchServer() {
+	const folder = mkdtempSync(join(tmpdir(), 'kind-ember-bench-'));
+	const mariadb = await startPrivateMariadb(folder);
+	const [port, benchPort] = [await freePort(), await freePort()];
+	const bench = startStandIns(benchPort);
+	const server = spawn(process.execPath, [serverFile], {
+		cwd: root,
+		env: { ...serverEnvironment(mariadb.url, port, benchPort), LOG_LEVEL: 'error' },
+		stdio: ['ignore', 'ignore', 'inherit']
+	});
+	const address = `http://127.0.0.1:${port}/api/v1`;
+	try {
+		for (
+			let i = 0;
+			i < 200 &&
+			!(await fetch(`${address}/health`).then(
+				(r) => r.ok,
+				() => false
+			));
+			i++
+		)
+			await pause(100);
+		const idle = await healthTimes(address, REQUESTS);
+		const runs = await startLiveRuns(address);
+		let simulating = SIMULATIONS;
+		const answers = Array.from({ length: SIMULATIONS }, () =>
+			post(address, 'simulate', simulation()).finally(() => simulating--)
+		);
+		await pause(1500);
+		const busy = await healthTimes(address, REQUESTS);
+		const stillRunning = simulating;
+		const samples = [];
+		for (const id of runs)
+			samples.push((await (await fetch(`${address}/live-runs/${id}/samples`)).json()).samples.length);
+		await Promise.all(answers);
+		const p95 = at(busy, 0.95);
+		const holds = p95 < BOUND_MS && stillRunning === SIMULATIONS && samples.every((n) => n > 20);
+		console.log(
+			`${holds ? 'holds ' : 'BROKEN'}  health with ${SIMULATIONS} simulations and ${runs.length} live runs (${samples.join(' and ')} samples, ${stillRunning} simulations still going at the end): p95 ${p95.toFixed(1)} ms, median ${at(busy, 0.5).toFixed(1)} ms; idle p95 ${at(idle, 0.95).toFixed(1)} ms (bound: p95 < ${BOUND_MS} ms)`
+		);
+		return holds;
+	} finally {
+		server.kill('SIGKILL');
+		bench.kill('SIGKILL');
+		await mariadb.stop();
+		rmSync(folder, { recursive: true, force: true });
+	}
+}
