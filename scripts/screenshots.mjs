@@ -18,7 +18,73 @@ const cellOf = async (prefix) => {
 	return cells.find((c) => c.label.startsWith(prefix)).id;
 };
 
+const post = async (path, body) => {
+	const response = await fetch(`${address}/api/v1/${path}`, {
+		method: 'POST',
+		headers: { 'content-type': 'application/json' },
+		body: JSON.stringify(body)
+	});
+	const answer = await response.json();
+	if (!response.ok) throw new Error(`${path}: ${answer.detail}`);
+	return answer;
+};
+const list = async (path) => (await (await fetch(`${address}/api/v1/${path}`)).json()).items;
+
+/** A rehearsal that was ended with some things caught and some missed. */
+async function endedRehearsal() {
+	const { id } = await post('rehearsals', { ready: 'everything' });
+	const [delivery] = await list(`deliveries?bankId=${id}`);
+	const cells = await list(`cells?deliveryId=${delivery.id}`);
+	const tools = await list('instruments?size=100');
+	for (const cell of cells)
+		for (const kind of ['voltmeter', 'ohmmeter'])
+			await post(`banks/${id}/rehearsal/measure`, {
+				cellId: cell.id,
+				instrumentId: tools.find((t) => t.kind === kind && t.bundled).id
+			});
+	const { suggested } = await (await fetch(`${address}/api/v1/banks/${id}/rehearsal`)).json();
+	const guesses = [
+		{ kind: 'biased-tester', where: null },
+		{ kind: 'open-lead', where: '3' }
+	];
+	await post(`banks/${id}/rehearsal/reveal`, { conclusions: [...suggested, ...guesses] });
+	return id;
+}
+
+/** A capacity run on the simulated bench, some hours into its discharge. */
+async function liveRun() {
+	const { id } = await post('rehearsals', { ready: 'first-crate' });
+	const [delivery] = await list(`deliveries?bankId=${id}`);
+	const cells = await list(`cells?deliveryId=${delivery.id}`);
+	const tools = await list('instruments?size=100');
+	const tool = (kind) => tools.find((t) => t.kind === kind && t.bundled).id;
+	const { run, values } = await post('live-runs', {
+		bankId: id,
+		kind: 'capacity',
+		cellId: cells[1].id,
+		temperatureC: 21,
+		instruments: { supply: tool('supply'), load: tool('load'), voltmeter: tool('voltmeter') },
+		phases: [
+			{ kind: 'charge', voltageV: 3.65, currentA: 50, tailA: 5 },
+			{ kind: 'rest', durationS: 1800 },
+			{ kind: 'discharge', currentA: 20, cutoffV: 2.5 },
+			{ kind: 'charge', voltageV: 3.65, currentA: 20, tailA: 5, stopAh: 50 }
+		]
+	});
+	await post(`live-runs/${run.id}/begin`, { confirmed: values });
+	await new Promise((done) => setTimeout(done, 16_000));
+	return { bankId: id, runId: run.id };
+}
+const wanted = (name) => !only || only.includes(name);
+const truthId = wanted('truth') ? await endedRehearsal() : null;
+const live = wanted('live') || wanted('live-phone') ? await liveRun() : null;
+
 const views = [
+	{ name: 'live', path: `/banks/${live?.bankId}/live/${live?.runId}`, size: WIDE },
+	{ name: 'live-phone', path: `/banks/${live?.bankId}/live/${live?.runId}`, size: PHONE },
+	{ name: 'truth', path: `/banks/${truthId}/rehearsal`, size: WIDE },
+	{ name: 'rehearse', path: '/rehearse', size: WIDE },
+	{ name: 'instruments', path: '/instruments', size: WIDE },
 	{ name: 'home', path: '/', size: WIDE },
 	{ name: 'plan', path: `/banks/${idOf('Heronry')}/plan`, size: WIDE },
 	{ name: 'receive', path: `/banks/${idOf('Heronry')}/receive`, size: WIDE },
@@ -46,13 +112,14 @@ const browser = await chromium.launch({
 	executablePath: '/usr/bin/chromium',
 	args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run']
 });
-for (const view of views.filter((v) => !only || only.includes(v.name))) {
+for (const view of views.filter((v) => wanted(v.name))) {
 	await setTheme(view.theme ?? 'ash');
 	const page = await browser.newPage({ viewport: view.size });
 	page.on('pageerror', (error) => console.error(`${view.name}: ${error.message}`));
 	page.on('console', (message) => message.type() === 'error' && console.error(`${view.name}: ${message.text()}`));
-	await page.goto(address + view.path, { waitUntil: 'networkidle' });
-	await page.waitForTimeout(300);
+	// A page that follows a live run never falls silent.
+	await page.goto(address + view.path, { waitUntil: view.name.startsWith('live') ? 'load' : 'networkidle' });
+	await page.waitForTimeout(view.name.startsWith('live') ? 1500 : 300);
 	await page.screenshot({ path: join(out, `${view.name}.png`) });
 	await page.close();
 	console.log(`${view.name}.png`);

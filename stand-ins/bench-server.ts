@@ -56,10 +56,14 @@ export async function startBench(port: number, host = '127.0.0.1', now: () => nu
 		closers.push(watchdog.stop);
 		return watchdog;
 	};
+	const heardBy = (watchdog: { heard(): void }) => () => {
+		watchdog.heard();
+		world.heard();
+	};
 	const supplyDog = guarded(() => (world.bench().supply.on = false));
 	const loadDog = guarded(() => (world.bench().load.on = false));
-	await scpi('supply', supplyCommands(world, supplyDog), () => resetSupply(world), supplyDog.heard);
-	await scpi('load', loadCommands(world, loadDog), () => resetLoad(world), loadDog.heard);
+	await scpi('supply', supplyCommands(world, supplyDog), () => resetSupply(world), heardBy(supplyDog));
+	await scpi('load', loadCommands(world, loadDog), () => resetLoad(world), heardBy(loadDog));
 	await scpi('voltmeter', voltmeterCommands(world), () => undefined);
 	await scpi('ohmmeter', ohmmeterCommands(world), () => undefined);
 	for (const [name, unitId, map] of [

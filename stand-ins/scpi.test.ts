@@ -133,10 +133,27 @@ describe('what is set takes effect in the one world', () => {
 		expect(Number(await meter.ask('MEAS:VOLT?'))).toBeGreaterThan(before + 0.01);
 		const clock = Number(await supply.ask('SYST:CLOC?'));
 		hands.send('WORL:TIME:FACT 10000');
-		await new Promise((done) => setTimeout(done, 300));
+		for (let n = 0; n < 10; n++) {
+			await supply.ask('MEAS:CURR?');
+			await new Promise((done) => setTimeout(done, 50));
+		}
 		expect(Number(await supply.ask('SYST:CLOC?')) - clock).toBeGreaterThan(1000);
 		const { soc } = bench.world.bench().cells;
 		expect(soc[0]).toBeGreaterThan(soc[1] + 0.05);
+	});
+	it('fast time waits for whoever watches an output that is on', async () => {
+		const [supply, hands] = [await open('supply'), await open('hands')];
+		hands.send(`HAND:CLIP SUPP,${quoted({ cell: 0 })};:WORL:TIME:FACT 10000`);
+		await hands.ask('*OPC?');
+		supply.send('VOLT 3.6;CURR 30;:OUTP ON');
+		const clock = Number(await supply.ask('SYST:CLOC?'));
+		await new Promise((done) => setTimeout(done, 500));
+		const unwatched = bench.world.clockMs()! / 1000 - clock;
+		expect(unwatched).toBeLessThan(301);
+		supply.send('OUTP OFF');
+		await supply.ask('*OPC?');
+		await new Promise((done) => setTimeout(done, 300));
+		expect(bench.world.clockMs()! / 1000 - clock).toBeGreaterThan(1500);
 	});
 	it('the load discharges, and switches itself off at its cut-off', async () => {
 		const [load, hands] = [await open('load'), await open('hands')];

@@ -9,6 +9,8 @@ export interface World {
 	clockMs(): number | null;
 	timeFactor(): number;
 	setTimeFactor(factor: number): void;
+	/** Somebody has spoken to an instrument whose output can be on. */
+	heard(): void;
 	/** Lets the world go on by so many of its own seconds at once. */
 	skip(durationS: number): void;
 	load(scenario: Scenario): void;
@@ -18,17 +20,29 @@ export interface World {
 /** A machine that slept does not owe the world more than this at once, s of the world. */
 const MOST_OWED_S = 2 * 3600;
 
+/**
+ * Time that runs faster waits for whoever watches an output: it goes no further than this between two messages to a supply or
+ * load that is on. Otherwise a busy computer would over-charge simulated cells, which no real bench would do.
+ */
+const MOST_UNHEARD_S = 300;
+
 /** @param now real clock, ms */
 export function createWorld(now: () => number): World {
 	let bench: Bench | null = null;
 	let startMs = 0;
 	let factor = 1;
 	let caughtUpMs = now();
+	let unheardS = 0;
 
 	function catchUp(): void {
 		const elapsedMs = now() - caughtUpMs;
 		caughtUpMs += elapsedMs;
-		if (bench && elapsedMs > 0) advanceBench(bench, Math.min(MOST_OWED_S, (elapsedMs / 1000) * factor));
+		if (!bench || elapsedMs <= 0) return;
+		const owedS = Math.min(MOST_OWED_S, (elapsedMs / 1000) * factor);
+		const waits = factor > 1 && (bench.supply.on || bench.load.on);
+		const durationS = waits ? Math.min(owedS, Math.max(0, MOST_UNHEARD_S - unheardS)) : owedS;
+		unheardS += durationS;
+		if (durationS > 0) advanceBench(bench, durationS);
 	}
 	return {
 		bench() {
@@ -44,6 +58,10 @@ export function createWorld(now: () => number): World {
 		setTimeFactor(wanted) {
 			catchUp();
 			factor = wanted;
+		},
+		heard() {
+			catchUp();
+			unheardS = 0;
 		},
 		skip(durationS) {
 			catchUp();

@@ -152,7 +152,7 @@ describe('a live capacity run', () => {
 		await stopLiveRun(run.id);
 		const { progress, endedBy } = await liveRuns.get(run.id);
 		expect(endedBy).toBe('Stopped by a person.');
-		expect(progress.sums[0].gapS).toBeGreaterThan(200);
+		expect(progress.sums[0].gapS).toBeGreaterThan(100);
 		const events = (await liveEvents.all({ liveRunId: run.id })).map((e) => e.kind);
 		expect(events).toEqual(expect.arrayContaining(['restart', 'gap', 'no-capacity']));
 	});

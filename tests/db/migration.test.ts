@@ -1,0 +1,63 @@
+import knexFactory, { type Knex } from 'knex';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { migrate, openDatabase, useDatabase } from '$lib/server/db/connection';
+import { banks, cellTypes, readings } from '$lib/server/db/tables';
+import { listCellTypes } from '$lib/server/services/bank-service';
+import { bankOverview } from '$lib/server/services/overview-service';
+
+let pool: Knex;
+
+/** A database as the first release left it, with a bank, its cells and a reading. */
+beforeAll(async () => {
+	const url = new URL(process.env.TEST_DATABASE_URL!);
+	const admin = knexFactory({ client: 'mysql2', connection: url.toString() });
+	await admin.raw('drop database if exists kind_ember_first');
+	await admin.raw('create database kind_ember_first character set utf8mb4');
+	await admin.destroy();
+	url.pathname = '/kind_ember_first';
+	pool = openDatabase(url.toString());
+	useDatabase(pool);
+	await pool.migrate.up();
+	const stamp = { created_at: new Date(), updated_at: new Date() };
+	const [type] = await pool('cell_types').insert({ name: 'Old type', chemistry: 'LFP', rated_ah: 100, ...stamp });
+	const bank = {
+		name: 'Old bank',
+		bank_use: 'boat',
+		chemistry: 'LFP',
+		series: 4,
+		parallel: 1,
+		cell_type_id: type,
+		...stamp
+	};
+	const [bankId] = await pool('banks').insert(bank);
+	const [delivery] = await pool('deliveries').insert({
+		bank_id: bankId,
+		name: 'Crate',
+		received_on: new Date(),
+		...stamp
+	});
+	const [cell] = await pool('cells').insert({ delivery_id: delivery, label: 'C-01', position: 1, ...stamp });
+	const reading = { cell_id: cell, quantity: 'restVoltage', value: 3.29, raw_text: '3.29', raw_unit: 'V', sd: 0.001 };
+	await pool('readings').insert({ ...reading, taken_at: new Date(), ...stamp });
+});
+afterAll(() => pool.destroy());
+
+describe('a database of the first release', () => {
+	it('has no live runs before, and is brought up to date with everything in it', async () => {
+		expect(await pool.schema.hasTable('live_runs')).toBe(false);
+		await migrate(pool);
+		const [bank] = await banks.all({});
+		expect(bank).toMatchObject({ name: 'Old bank', rehearsal: false });
+		expect((await cellTypes.all({}))[0]).toMatchObject({ name: 'Old type', rehearsal: false });
+		expect((await readings.all({}))[0].value).toBe(3.29);
+		expect((await listCellTypes()).map((t) => t.name)).toEqual(['Old type']);
+		expect((await bankOverview(bank.id)).live).toEqual([]);
+	});
+	it('is left alone the second time', async () => {
+		await migrate(pool);
+		expect((await pool('knex_migrations').select('name')).map((m: { name: string }) => m.name)).toEqual([
+			'001-first-bench',
+			'002-live-bench'
+		]);
+	});
+});
