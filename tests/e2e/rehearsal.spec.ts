@@ -29,7 +29,7 @@ async function confirmAndBegin(page: Page, action = 'Switch on'): Promise<void> 
 }
 
 test('a whole small bank is rehearsed, from the crate to the truth', async ({ page }) => {
-	test.setTimeout(240_000);
+	test.setTimeout(420_000);
 	const base = await openCrate(page, 'The first crate');
 	await expect(page.getByRole('link', { name: /Rehearsal: simulated cells/ })).toBeVisible();
 	await page.getByRole('radio', { name: '10 000×' }).click();

@@ -14,28 +14,30 @@
 	const STATES = { planned: 'not begun', running: 'running', waiting: 'waits for you', ended: 'ended' };
 </script>
 
-<dl class="sheet grid grid-cols-2 gap-x-4 gap-y-3 p-4 sm:grid-cols-4">
-	<div>
-		<dt class="text-sm muted">{view.last?.cellV != null ? 'At the terminals' : 'Voltage'}</dt>
-		<dd class="figure text-3xl font-semibold">{formatNumber(volts, 3)}<span class="unit">V</span></dd>
-	</div>
-	<div>
-		<dt class="text-sm muted">Current</dt>
-		<dd class="figure text-3xl font-semibold">{formatNumber(view.last?.currentA, 2)}<span class="unit">A</span></dd>
-	</div>
-	<div>
-		<dt class="text-sm muted">{sums && sums.ah < 0 ? 'Taken out' : 'Moved'}</dt>
-		<dd class="figure text-3xl font-semibold">
-			{formatNumber(sums ? Math.abs(sums.ah) : null, 2)}<span class="unit">Ah</span>
-		</dd>
-	</div>
-	<div>
-		<dt class="text-sm muted">Energy</dt>
-		<dd class="figure text-3xl font-semibold">
-			{formatNumber(sums ? Math.abs(sums.wh) : null, 1)}<span class="unit">Wh</span>
-		</dd>
-	</div>
-	<div class="col-span-full flex flex-wrap gap-x-5 text-[0.95rem]" role="status">
+<section class="sheet p-4" aria-label="Now">
+	<dl class="grid grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-4">
+		<div>
+			<dt class="text-sm muted">{view.last?.cellV != null ? 'At the terminals' : 'Voltage'}</dt>
+			<dd class="figure text-3xl font-semibold">{formatNumber(volts, 3)}<span class="unit">V</span></dd>
+		</div>
+		<div>
+			<dt class="text-sm muted">Current</dt>
+			<dd class="figure text-3xl font-semibold">{formatNumber(view.last?.currentA, 2)}<span class="unit">A</span></dd>
+		</div>
+		<div>
+			<dt class="text-sm muted">{sums && sums.ah < 0 ? 'Taken out' : 'Moved'}</dt>
+			<dd class="figure text-3xl font-semibold">
+				{formatNumber(sums ? Math.abs(sums.ah) : null, 2)}<span class="unit">Ah</span>
+			</dd>
+		</div>
+		<div>
+			<dt class="text-sm muted">Energy</dt>
+			<dd class="figure text-3xl font-semibold">
+				{formatNumber(sums ? Math.abs(sums.wh) : null, 1)}<span class="unit">Wh</span>
+			</dd>
+		</div>
+	</dl>
+	<div class="mt-3 flex flex-wrap gap-x-5 text-[0.95rem]" role="status">
 		<span class="font-semibold" class:ember-text={view.state === 'waiting'}>{STATES[view.state]}</span>
 		{#if view.last}<span class="muted"
 				>{formatDateTime(new Date(view.last.atMs).toISOString(), dateStyle)} by the instrument’s clock</span
@@ -49,7 +51,7 @@
 				>No line to the server: it goes on there; this page tries again.</span
 			>{/if}
 	</div>
-</dl>
+</section>
 
 <style>
 	.unit {
