@@ -43,8 +43,8 @@
 				>{formatDateTime(new Date(view.last.atMs).toISOString(), dateStyle)} by the instrument’s clock</span
 			>{/if}
 		{#if view.remainingS}<span
-				>needs you in <strong>{formatDuration(view.remainingS.low)} to {formatDuration(view.remainingS.high)}</strong
-				></span
+				>{view.phase < view.phases.length - 1 ? 'this phase ends in' : 'needs you in'}
+				<strong>{formatDuration(view.remainingS.low)} to {formatDuration(view.remainingS.high)}</strong></span
 			>
 		{:else if view.state === 'running' && view.kind !== 'watch'}<span class="muted">end not known yet</span>{/if}
 		{#if !lineOpen}<span class="ember-text font-semibold"

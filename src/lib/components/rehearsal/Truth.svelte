@@ -19,7 +19,9 @@
 							<td><strong>{d.name}</strong><br /><span class="muted">{d.consequence}</span></td>
 							<td class="figure">{d.where ?? ''}</td>
 							<td>{d.size}</td>
-							<td class={d.caught ? '' : 'ember-text font-semibold'}>{d.caught ? '✓ caught' : '○ missed'}</td>
+							<td class="whitespace-nowrap {d.caught ? '' : 'ember-text font-semibold'}"
+								>{d.caught ? '✓ caught' : '○ missed'}</td
+							>
 							<td class="figure text-right">{d.cost > 0 ? money(d.cost) : '–'}</td>
 						</tr>
 					{/each}

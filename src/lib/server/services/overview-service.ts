@@ -151,7 +151,11 @@ function liveWork(bank: Bank, run: LiveRun, nowIso: string): RunningWork {
 		figures: last
 			? `${last.currentA.toFixed(1)} A · ${volts?.toFixed(2) ?? '–'} V · ${movedAh.toFixed(1)} Ah`
 			: 'no sample yet',
-		...needsYou(remainingS(run.phases, run.progress, run.expectedAh), last?.atMs ?? Date.parse(nowIso)),
+		// Only the end of the last phase needs a person.
+		...needsYou(
+			phase === run.phases.length - 1 ? remainingS(run.phases, run.progress, run.expectedAh) : null,
+			last?.atMs ?? Date.parse(nowIso)
+		),
 		fraction: run.expectedAh && run.kind !== 'watch' ? Math.min(1, movedAh / run.expectedAh) : null,
 		nowIso,
 		href: `/banks/${bank.id}/live/${run.id}`,
