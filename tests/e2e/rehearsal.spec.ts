@@ -92,8 +92,15 @@ test('a whole small bank is rehearsed, from the crate to the truth', async ({ pa
 	await expect(page.getByRole('heading', { name: 'What was hidden' })).toBeVisible();
 	await expect(page.getByRole('cell', { name: '✓ caught' })).toHaveCount(1);
 	await expect(page.getByRole('heading', { name: 'You caught 1 of 1' }).first()).toBeVisible();
+	await expect(page).toHaveTitle(/^Rehearsal: The first crate/);
 	await page.goto('/');
 	await expect(page.getByRole('heading', { name: 'Rehearsals' })).toBeVisible();
+	const { items: deliveries } = await (
+		await page.request.get(`/api/v1/deliveries?bankId=${base.split('/').pop()}`)
+	).json();
+	const { items: cells } = await (await page.request.get(`/api/v1/cells?deliveryId=${deliveries[0].id}`)).json();
+	await page.goto(`/cells/${cells[0].id}`);
+	await expect(page.getByText('Rehearsal: a simulated cell')).toBeVisible();
 });
 
 test('a wrong print that is not measured makes a spark, and costs', async ({ page }) => {

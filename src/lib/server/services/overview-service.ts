@@ -117,6 +117,8 @@ export async function bankOverview(bankId: number): Promise<BankOverview> {
 	};
 }
 
+const markOf = (bank: Bank) => (bank.rehearsal ? 'Rehearsal: ' : '');
+
 function runningWork(
 	bank: Bank,
 	balance: Awaited<ReturnType<typeof balanceState>>,
@@ -127,7 +129,7 @@ function runningWork(
 	const last = readings.at(-1);
 	const remaining = progress.remainingS ?? (last ? null : plan.durationS);
 	return {
-		what: `Top balance of ${bank.name}`,
+		what: `${markOf(bank)}Top balance of ${bank.name}`,
 		figures: last
 			? `${last.supplyA.toFixed(1)} A · ${(last.cellV ?? last.supplyV)?.toFixed(2) ?? '–'} V`
 			: 'no reading yet',
@@ -147,7 +149,7 @@ function liveWork(bank: Bank, run: LiveRun, nowIso: string): RunningWork {
 	const volts = last?.cellV ?? last?.voltageV ?? null;
 	const movedAh = Math.abs(sums[phase]?.ah ?? 0);
 	return {
-		what: `${LIVE_WORDS[run.kind]} of ${bank.name}${run.phases[phase] && run.kind !== 'watch' ? `, ${run.phases[phase].kind}` : ''}`,
+		what: `${markOf(bank)}${LIVE_WORDS[run.kind]} of ${bank.name}${run.phases[phase] && run.kind !== 'watch' ? `, ${run.phases[phase].kind}` : ''}`,
 		figures: last
 			? `${last.currentA.toFixed(1)} A · ${volts?.toFixed(2) ?? '–'} V · ${movedAh.toFixed(1)} Ah`
 			: 'no sample yet',

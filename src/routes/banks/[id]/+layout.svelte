@@ -10,7 +10,7 @@
 	const active = $derived(page.url.pathname.split('/')[3] ?? '');
 </script>
 
-<svelte:head><title>{bank.name} · Kind Ember</title></svelte:head>
+<svelte:head><title>{bank.rehearsal ? 'Rehearsal: ' : ''}{bank.name} · Kind Ember</title></svelte:head>
 <TopBar>
 	<p class="flex items-baseline gap-3">
 		<strong class="text-lg">{bank.name}</strong><span class="figure muted"

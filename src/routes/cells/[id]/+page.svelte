@@ -46,6 +46,7 @@
 			>{data.bank.name}</a
 		>
 		· {data.delivery.name}
+		{#if data.bank.rehearsal}<span class="rehearsal-mark ml-2 px-2">Rehearsal: a simulated cell</span>{/if}
 	</p>
 	<h1>Passport of {data.cell.label}</h1>
 	<p class="muted">
