@@ -14,6 +14,7 @@ import { createWorld, type World } from './world';
 
 /** Time each kind takes for an answer, ms. */
 const LATENCY_MS = { supply: 2, load: 2, voltmeter: 4, ohmmeter: 6, hands: 0 };
+const MODBUS_LATENCY_MS = 3;
 /** The world is moved on at least this often, ms, whether anyone asks or not. */
 const TICK_MS = 50;
 
@@ -70,7 +71,7 @@ export async function startBench(port: number, host = '127.0.0.1', now: () => nu
 		['bms', BMS_UNIT, bmsMap(world)],
 		['shunt', SHUNT_UNIT, shuntMap(world)]
 	] as const) {
-		const served = await serveModbus(map, unitId, faultsOf(name), host, 0);
+		const served = await serveModbus(map, unitId, faultsOf(name), MODBUS_LATENCY_MS, host, 0);
 		closers.push(served.close);
 		addresses.push({ name, protocol: 'modbus', port: served.port, unitId });
 	}

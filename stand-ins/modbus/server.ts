@@ -63,11 +63,12 @@ async function innerServer(
 	});
 }
 
-/** Serves a register map over Modbus TCP; answers pass through the instrument's faults. */
+/** Serves a register map over Modbus TCP; answers take their time and pass through the instrument's faults. */
 export async function serveModbus(
 	map: RegisterMap,
 	unitId: number,
 	faults: FaultSwitch,
+	latencyMs: number,
 	host: string,
 	port: number
 ): Promise<{ close(): void; port: number }> {
@@ -81,12 +82,15 @@ export async function serveModbus(
 		outside.setNoDelay(true);
 		for (const socket of [outside, inside]) socket.on('error', end).on('close', end);
 		outside.pipe(inside);
-		inside.on('data', (answer) => {
+		let turn = Promise.resolve();
+		inside.on('data', (answer: Buffer) => (turn = turn.then(() => pass(answer))));
+		async function pass(answer: Buffer): Promise<void> {
+			await new Promise((done) => setTimeout(done, latencyMs));
 			const fault = faults.take();
 			if (fault === 'reset') return void outside.resetAndDestroy();
 			const sent = fault === null ? answer : spoiledAnswer(answer, fault);
 			if (sent && outside.writable) outside.write(sent);
-		});
+		}
 	});
 	await new Promise<void>((done, failed) => {
 		server.once('error', failed);

@@ -65,3 +65,30 @@ test('more than four at once are told to wait, and the server answers meanwhile'
 	expect(codes.filter((c) => c === 200)).toHaveLength(4);
 	expect(codes.filter((c) => c === 409)).toHaveLength(2);
 });
+
+test('a simulation nobody waits for any more is ended, and its place is free', async ({ baseURL, request: http }) => {
+	const long = request({
+		world: {
+			chemistry: 'LFP',
+			cells: Array.from({ length: 32 }, (_, i) => ({ id: `c${i}` })),
+			wiring: { kind: 'series' }
+		},
+		steps: [{ kind: 'rest', until: { durationS: 15 * 86400 } }],
+		stepS: 1,
+		recordEveryS: 3600
+	});
+	const cancel = new AbortController();
+	const given = Array.from({ length: 4 }, () =>
+		fetch(`${baseURL}/api/v1/simulate`, {
+			method: 'POST',
+			headers: { 'content-type': 'application/json' },
+			body: JSON.stringify(long),
+			signal: cancel.signal
+		}).catch((error: Error) => error.name)
+	);
+	const short = () => http.post('/api/v1/simulate', { data: request() }).then((r) => r.status());
+	await expect.poll(short).toBe(409);
+	cancel.abort();
+	expect(await Promise.all(given)).toEqual(Array(4).fill('AbortError'));
+	await expect.poll(short).toBe(200);
+});

@@ -108,6 +108,6 @@ export class SimulationRequest {
 	@ValidateNested({ each: true })
 	@Type(() => SimulatedStepInput)
 	steps!: SimulatedStepInput[];
-	@Num(0.01, 600) stepS!: number;
+	@Num(0.01, 3600) stepS!: number;
 	@Num(0.01, 1e9) recordEveryS!: number;
 }

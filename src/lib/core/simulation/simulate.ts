@@ -33,7 +33,7 @@ export interface SimulationResult extends Recording {
 export const MOST_CELL_STEPS = 50_000_000;
 export const MOST_RECORDED = 4_000_000;
 const SHORTEST_STEP_S = 0.01;
-const LONGEST_STEP_S = 600;
+const LONGEST_STEP_S = 3600;
 
 function driveOf(step: SimulatedStep, path: string): Drive[] {
 	const { kind, powerW, voltageV, leadOhm = 0 } = step;

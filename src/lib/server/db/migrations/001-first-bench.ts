@@ -1,27 +1,11 @@
 import type { Knex } from 'knex';
-
-type Table = Knex.CreateTableBuilder;
-
-/** Columns every recorded fact has: when it was made and changed, its version for two tabs, and its soft delete. */
-function recorded(table: Table): void {
-	table.integer('version').unsigned().notNullable().defaultTo(1);
-	table.datetime('created_at', { precision: 3 }).notNullable();
-	table.datetime('updated_at', { precision: 3 }).notNullable();
-	table.datetime('deleted_at', { precision: 3 }).nullable();
-}
+import { createRecords, type Table } from './records';
 
 const belongsTo = (table: Table, column: string, parent: string) =>
 	table.integer(column).unsigned().notNullable().references('id').inTable(parent);
 
 export async function up(knex: Knex): Promise<void> {
-	const create = (name: string, build: (table: Table) => void) =>
-		knex.schema.createTable(name, (table) => {
-			table.engine('InnoDB');
-			table.charset('utf8mb4');
-			table.increments('id');
-			build(table);
-			recorded(table);
-		});
+	const create = (name: string, build: (table: Table) => void) => createRecords(knex, name, build);
 	await create('cell_types', (t) => {
 		t.string('name', 80).notNullable();
 		t.string('maker', 80);

@@ -1,27 +1,12 @@
 import type { Knex } from 'knex';
-
-type Table = Knex.CreateTableBuilder;
-
-function recorded(table: Table): void {
-	table.integer('version').unsigned().notNullable().defaultTo(1);
-	table.datetime('created_at', { precision: 3 }).notNullable();
-	table.datetime('updated_at', { precision: 3 }).notNullable();
-	table.datetime('deleted_at', { precision: 3 }).nullable();
-}
+import { createRecords, type Table } from './records';
 
 const refers = (table: Table, column: string, parent: string) =>
 	table.integer(column).unsigned().references('id').inTable(parent);
 
 /** Instruments, live runs with their samples and events, and rehearsals on the simulated bench. */
 export async function up(knex: Knex): Promise<void> {
-	const create = (name: string, build: (table: Table) => void) =>
-		knex.schema.createTable(name, (table) => {
-			table.engine('InnoDB');
-			table.charset('utf8mb4');
-			table.increments('id');
-			build(table);
-			recorded(table);
-		});
+	const create = (name: string, build: (table: Table) => void) => createRecords(knex, name, build);
 	for (const table of ['banks', 'cell_types'])
 		await knex.schema.alterTable(table, (t) => void t.boolean('rehearsal').notNullable().defaultTo(false));
 	await create('instruments', (t) => {
