@@ -136,12 +136,12 @@ test('a bank goes out as a file and comes back whole', async ({ page, request })
 	const { items } = (await (await request.get('/api/v1/banks?size=100')).json()) as { items: Named[] };
 	const cogwheel = items.find((b) => b.name === 'Cogwheel')!.id;
 	const file = await (await request.get(`/api/v1/banks/${cogwheel}/export`)).body();
-	await page.goto('/');
+	await page.goto('/', { waitUntil: 'networkidle' });
 	await page.getByLabel('Bank file').setInputFiles({ name: 'bank.json', mimeType: 'application/json', buffer: file });
 	await expect(page).toHaveURL(/\/plan$/);
 	await page.getByRole('link', { name: /^Match/ }).click();
 	await expect(page.getByRole('button', { name: 'Exchange C-01' })).toBeVisible();
-	await page.goto('/');
+	await page.goto('/', { waitUntil: 'networkidle' });
 	await page
 		.getByLabel('Bank file')
 		.setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from('{"a":1}') });

@@ -41,7 +41,7 @@ export function checkJoin(cells: readonly BalanceCell[]): JoinCheck {
 				code: 'join-unknown',
 				warmth: 'stop',
 				title: 'Do not join these cells yet',
-				finding: `${unread.length} of ${cells.length} have no rest voltage.`,
+				finding: `${unread.length} of ${cells.length} have no rest voltage since they were last tested.`,
 				doubt: null,
 				next: `Read ${unread[0].label} with your meter.`,
 				cellIds: unread.map((c) => c.id)
