@@ -1,3 +1,4 @@
+import type { IncomingMessage } from 'node:http';
 import type { Settings } from '$lib/core/units';
 
 declare global {
@@ -5,6 +6,10 @@ declare global {
 		interface Error {
 			message: string;
 			code?: string;
+		}
+		/** What the Node server hands along with a request; absent in development. */
+		interface Platform {
+			req?: IncomingMessage;
 		}
 		interface Locals {
 			settings: Settings;

@@ -1,3 +1,4 @@
+import { EventEmitter } from 'node:events';
 import type { RequestEvent } from '@sveltejs/kit';
 import { describe, expect, it } from 'vitest';
 import { CoreError } from '$lib/core/shared';
@@ -6,7 +7,7 @@ import { ServiceError } from '../errors';
 import { endpoint, idOf, jsonBody, textBody, type Problem } from './endpoint';
 
 const answer = async (work: () => Promise<unknown>, status?: number) => {
-	const response = await endpoint(work, status)({} as RequestEvent);
+	const response = await endpoint(work, status)({ request: new Request('http://127.0.0.1/') } as RequestEvent);
 	const text = await response.text();
 	return { status: response.status, headers: response.headers, body: text ? (JSON.parse(text) as Problem) : null };
 };
@@ -75,4 +76,20 @@ describe('a body', () => {
 
 it.each(['0', '-1', '1.5', 'x', '', '1e99x'])('%j is not the id of anything', (text) => {
 	expect(() => idOf(text, 'bank')).toThrow(/There is no bank/);
+});
+
+describe('a caller that hangs up', () => {
+	const socket = new EventEmitter();
+	const event = { request: new Request('http://127.0.0.1/'), platform: { req: { socket } } } as unknown as RequestEvent;
+	it('is noticed while the work goes on', async () => {
+		const seen = endpoint(
+			(_, gone) => new Promise((done) => gone.addEventListener('abort', () => done({ ended: true })))
+		)(event);
+		socket.emit('close');
+		expect(await (await seen).json()).toEqual({ ended: true });
+	});
+	it('is watched no longer than that: a line is used again and again', async () => {
+		for (let n = 0; n < 30; n++) await endpoint(async () => ({ n }))(event);
+		expect(socket.listenerCount('close')).toBe(0);
+	});
 });

@@ -118,18 +118,37 @@ export function idOf(text: string, what = 'record'): number {
 	return id;
 }
 
-/** Wraps an API handler: what it returns becomes JSON (a Response is passed on), what it throws a problem. */
+/**
+ * A signal that fires when the caller has hung up. The request's own signal fires only while its body is still being read,
+ * so the line itself is watched. @returns the signal, and how to let go of the line
+ */
+function watchCaller(event: RequestEvent): { gone: AbortSignal; release(): void } {
+	const socket = event.platform?.req?.socket;
+	if (!socket) return { gone: event.request.signal, release: () => undefined };
+	const controller = new AbortController();
+	const hungUp = () => controller.abort();
+	socket.once('close', hungUp);
+	return { gone: controller.signal, release: () => void socket.off('close', hungUp) };
+}
+
+/**
+ * Wraps an API handler: what it returns becomes JSON (a Response is passed on), what it throws a problem. Long work may
+ * watch `gone`, which fires when nobody waits for the answer any more.
+ */
 export function endpoint<E extends RequestEvent>(
-	handler: (event: E) => Promise<unknown>,
+	handler: (event: E, gone: AbortSignal) => Promise<unknown>,
 	status = 200
 ): (event: E) => Promise<Response> {
 	return async (event) => {
+		const caller = watchCaller(event);
 		try {
-			const result = await handler(event);
+			const result = await handler(event, caller.gone);
 			if (result instanceof Response) return result;
 			return new Response(JSON.stringify(result), { status, headers: { 'content-type': 'application/json' } });
 		} catch (error) {
 			return problemOf(error);
+		} finally {
+			caller.release();
 		}
 	};
 }

@@ -3,6 +3,6 @@ import { validated } from '$lib/input/validate';
 import { endpoint, jsonBody } from '$lib/server/http/endpoint';
 import { matchOnThread } from '$lib/server/services/match-thread';
 
-export const POST = endpoint(async ({ request }) =>
-	matchOnThread(validated(MatchInput, await jsonBody(request)), request.signal)
+export const POST = endpoint(async ({ request }, gone) =>
+	matchOnThread(validated(MatchInput, await jsonBody(request)), gone)
 );

@@ -3,6 +3,6 @@ import { validated } from '$lib/input/validate';
 import { endpoint, jsonBody } from '$lib/server/http/endpoint';
 import { simulateOnThread } from '$lib/server/services/simulation-service';
 
-export const POST = endpoint(async ({ request }) =>
-	simulateOnThread(validated(SimulationRequest, await jsonBody(request)), request.signal)
+export const POST = endpoint(async ({ request }, gone) =>
+	simulateOnThread(validated(SimulationRequest, await jsonBody(request)), gone)
 );
