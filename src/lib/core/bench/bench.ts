@@ -1,13 +1,5 @@
-import {
-	completeCell,
-	createCells,
-	refreshCells,
-	sourceVoltageV,
-	stepCell,
-	stepDecay,
-	type Cells
-} from '../cell-model';
-import { CoreError, seededRandom, type Random } from '../shared';
+import { completeCell, createCells, refreshCells, stepCell, stepDecay } from '../cell-model';
+import { CoreError, seededRandom } from '../shared';
 import {
 	completeBalancer,
 	completeBms,
@@ -22,66 +14,9 @@ import {
 	type Wiring
 } from '../simulation';
 import { BENCH_ACCURACY, BENCH_QUANTITIES, drawCalibration, type BenchQuantity, type Calibration } from './instrument';
+import type { Bench, Joined, Place, Tool } from './bench-state';
 import { leadErrorsV } from './leads';
 import type { Scenario } from './scenario';
-
-/** What a pair of clips or probes is on: a loose or built-in cell (index), the whole row or battery, a balance lead, the supply's own terminals. */
-export type Place = { cell: number } | { lead: number } | 'pack' | 'supply' | null;
-export type Tool = 'supply' | 'load' | 'voltmeter' | 'ohmmeter';
-
-export interface SupplySetting {
-	voltageV: number;
-	currentA: number;
-	on: boolean;
-}
-export const LOAD_MODES = ['current', 'power', 'resistance'] as const;
-export type LoadMode = (typeof LOAD_MODES)[number];
-export interface LoadSetting {
-	mode: LoadMode;
-	currentA: number;
-	powerW: number;
-	resistanceOhm: number;
-	/** The load switches itself off below this at its own terminals; 0: never. V. */
-	cutoffV: number;
-	on: boolean;
-	/** It has switched itself off at the cut-off since it was last switched on. */
-	cutOff: boolean;
-}
-
-/** Something that went wrong at the bench and cannot be taken back. */
-export interface Incident {
-	timeS: number;
-	kind: 'reversed' | 'hard-join';
-	cells: number[];
-	/** Peak current of a joining, A. */
-	amperes: number | null;
-}
-
-/** Cells that are joined and what is clipped to them. */
-export interface Joined {
-	guarded: GuardedBattery;
-	/** Cell indices, group by group. */
-	groups: number[][];
-}
-
-/** The simulated bench: one world of cells that every instrument measures. */
-export interface Bench {
-	scenario: Scenario;
-	cells: Cells;
-	wiring: Wiring;
-	/** The row or battery; null while all cells are loose. */
-	joined: Joined | null;
-	clips: Record<Tool, Place>;
-	supply: SupplySetting;
-	load: LoadSetting;
-	/** Seconds of the world since the crate was opened. */
-	timeS: number;
-	/** Counted by the shunt since it was last set, Ah into the battery. */
-	shuntAh: number;
-	calibration: Record<BenchQuantity, Calibration>;
-	random: Random;
-	incidents: Incident[];
-}
 
 /** Opens the crate: cells as the scenario has them, nothing clipped, everything off. */
 export function openBench(scenario: Scenario): Bench {
@@ -312,37 +247,4 @@ function cutOffLoad(bench: Bench, loadV: number): void {
 	if (loadV > bench.load.cutoffV) return;
 	bench.load.on = false;
 	bench.load.cutOff = true;
-}
-
-/** True voltage between a tool's probes or clips, V; 0 where they hang free. A cell printed the wrong way round reads negative while it is loose. */
-export function voltageAt(bench: Bench, place: Place): number {
-	if (place === null) return 0;
-	if (place === 'supply') return supplyTerminalsV(bench);
-	if (place === 'pack') return bench.joined ? flowAt(bench, 'pack').voltageV : 0;
-	if ('lead' in place) return leadVoltageV(bench, place.lead);
-	const i = place.cell;
-	if (isBuiltIn(bench, i)) {
-		flowAt(bench, 'pack');
-		return sourceVoltageV(bench.cells, i) + bench.cells.currentA[i] * bench.cells.r0Ohm[i];
-	}
-	const volts = flowAt(bench, i).voltageV;
-	return bench.scenario.cells[i].printedReversed ? -volts : volts;
-}
-
-function supplyTerminalsV(bench: Bench): number {
-	if (!bench.supply.on) return 0;
-	const clip = bench.clips.supply;
-	const set = bench.supply.voltageV - bench.scenario.supply.displayErrorV;
-	if (clip === null || clip === 'supply') return Math.max(0, set);
-	const flow = flowAt(bench, clip === 'pack' ? 'pack' : (clip as { cell: number }).cell);
-	return flow.supplyA > 0 ? flow.supplyV : Math.max(set, flow.voltageV);
-}
-
-function leadVoltageV(bench: Bench, lead: number): number {
-	const { battery } = bench.joined!.guarded;
-	flowAt(bench, 'pack');
-	const errors = leadErrorsV(battery.groupV, bench.scenario.bms);
-	let volts = 0;
-	for (let g = 0; g < lead; g++) volts += battery.groupV[g] + errors[g];
-	return volts;
 }

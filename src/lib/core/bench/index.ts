@@ -1,18 +1,5 @@
-export {
-	LOAD_MODES,
-	advanceBench,
-	clipTool,
-	flowAt,
-	isBuiltIn,
-	openBench,
-	voltageAt,
-	wireBench,
-	type Bench,
-	type Incident,
-	type LoadMode,
-	type Place,
-	type Tool
-} from './bench';
+export { advanceBench, clipTool, flowAt, isBuiltIn, openBench, wireBench } from './bench';
+export { LOAD_MODES, type Bench, type Incident, type LoadMode, type Place, type Tool } from './bench-state';
 export { BENCH_ACCURACY, drawCalibration, shownValue, type Accuracy, type BenchQuantity } from './instrument';
 export { leadErrorsV } from './leads';
 export { readBms, readLoad, readOhmmeter, readShunt, readSupply, readVoltmeter, type BmsReading } from './readings';
@@ -24,3 +11,4 @@ export {
 	type Scenario,
 	type ScenarioCell
 } from './scenario';
+export { voltageAt } from './voltage-at';

@@ -1,7 +1,9 @@
 import { acResistanceMohm } from '../cell-model';
 import { activeTrips, type Trip } from '../simulation';
-import { flowAt, isBuiltIn, voltageAt, type Bench, type Place } from './bench';
+import { flowAt, isBuiltIn } from './bench';
+import type { Bench, Place } from './bench-state';
 import { BENCH_ACCURACY, shownValue, type BenchQuantity } from './instrument';
+import { voltageAt } from './voltage-at';
 
 const shown = (bench: Bench, quantity: BenchQuantity, truth: number): number =>
 	shownValue(BENCH_ACCURACY[quantity], bench.calibration[quantity], truth, bench.random);

@@ -1,0 +1,63 @@
+import type { Cells } from '../cell-model';
+import type { Random } from '../shared';
+import type { GuardedBattery, Wiring } from '../simulation';
+import type { BenchQuantity, Calibration } from './instrument';
+import type { Scenario } from './scenario';
+
+/** What a pair of clips or probes is on: a loose or built-in cell (index), the whole row or battery, a balance lead, the supply's own terminals. */
+export type Place = { cell: number } | { lead: number } | 'pack' | 'supply' | null;
+export type Tool = 'supply' | 'load' | 'voltmeter' | 'ohmmeter';
+
+export interface SupplySetting {
+	voltageV: number;
+	currentA: number;
+	on: boolean;
+}
+export const LOAD_MODES = ['current', 'power', 'resistance'] as const;
+export type LoadMode = (typeof LOAD_MODES)[number];
+export interface LoadSetting {
+	mode: LoadMode;
+	currentA: number;
+	powerW: number;
+	resistanceOhm: number;
+	/** The load switches itself off below this at its own terminals; 0: never. V. */
+	cutoffV: number;
+	on: boolean;
+	/** It has switched itself off at the cut-off since it was last switched on. */
+	cutOff: boolean;
+}
+
+/** Something that went wrong at the bench and cannot be taken back. */
+export interface Incident {
+	timeS: number;
+	kind: 'reversed' | 'hard-join';
+	cells: number[];
+	/** Peak current of a joining, A. */
+	amperes: number | null;
+}
+
+/** Cells that are joined and what is clipped to them. */
+export interface Joined {
+	guarded: GuardedBattery;
+	/** Cell indices, group by group. */
+	groups: number[][];
+}
+
+/** The simulated bench: one world of cells that every instrument measures. */
+export interface Bench {
+	scenario: Scenario;
+	cells: Cells;
+	wiring: Wiring;
+	/** The row or battery; null while all cells are loose. */
+	joined: Joined | null;
+	clips: Record<Tool, Place>;
+	supply: SupplySetting;
+	load: LoadSetting;
+	/** Seconds of the world since the crate was opened. */
+	timeS: number;
+	/** Counted by the shunt since it was last set, Ah into the battery. */
+	shuntAh: number;
+	calibration: Record<BenchQuantity, Calibration>;
+	random: Random;
+	incidents: Incident[];
+}

@@ -1,0 +1,37 @@
+import { sourceVoltageV } from '../cell-model';
+import { flowAt, isBuiltIn } from './bench';
+import type { Bench, Place } from './bench-state';
+import { leadErrorsV } from './leads';
+
+/** True voltage between a tool's probes or clips, V; 0 where they hang free. A cell printed the wrong way round reads negative while it is loose. */
+export function voltageAt(bench: Bench, place: Place): number {
+	if (place === null) return 0;
+	if (place === 'supply') return supplyTerminalsV(bench);
+	if (place === 'pack') return bench.joined ? flowAt(bench, 'pack').voltageV : 0;
+	if ('lead' in place) return leadVoltageV(bench, place.lead);
+	const i = place.cell;
+	if (isBuiltIn(bench, i)) {
+		flowAt(bench, 'pack');
+		return sourceVoltageV(bench.cells, i) + bench.cells.currentA[i] * bench.cells.r0Ohm[i];
+	}
+	const volts = flowAt(bench, i).voltageV;
+	return bench.scenario.cells[i].printedReversed ? -volts : volts;
+}
+
+function supplyTerminalsV(bench: Bench): number {
+	if (!bench.supply.on) return 0;
+	const clip = bench.clips.supply;
+	const set = bench.supply.voltageV - bench.scenario.supply.displayErrorV;
+	if (clip === null || clip === 'supply') return Math.max(0, set);
+	const flow = flowAt(bench, clip === 'pack' ? 'pack' : (clip as { cell: number }).cell);
+	return flow.supplyA > 0 ? flow.supplyV : Math.max(set, flow.voltageV);
+}
+
+function leadVoltageV(bench: Bench, lead: number): number {
+	const { battery } = bench.joined!.guarded;
+	flowAt(bench, 'pack');
+	const errors = leadErrorsV(battery.groupV, bench.scenario.bms);
+	let volts = 0;
+	for (let g = 0; g < lead; g++) volts += battery.groupV[g] + errors[g];
+	return volts;
+}
