@@ -16,6 +16,8 @@ export default defineConfig({
 				plugins: [svelte()],
 				test: {
 					name: 'unit',
+					// A busy machine is no failure.
+					testTimeout: 30_000,
 					include: ['src/**/*.test.ts', 'demo/**/*.test.ts', 'stand-ins/**/*.test.ts', 'tests/drivers/**/*.test.ts']
 				}
 			},

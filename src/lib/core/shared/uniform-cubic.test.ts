@@ -16,13 +16,15 @@ describe('a curve cut into equal bins', () => {
 	it('has the slope of its values and the integral of its values', () => {
 		const cut = uniformCubic(monotoneCurve([0, 0.25, 0.5, 1], [1, 2, 2.5, 6], 3, 5), 4);
 		fc.assert(
-			fc.property(fc.double({ min: -0.5, max: 1.5, noNaN: true }), (x) => {
-				// At a point of the table the slope may change.
-				fc.pre(Math.abs(x * 4 - Math.round(x * 4)) > 1e-3);
-				const h = 1e-6;
-				expect((cubicIntegral(cut, x + h) - cubicIntegral(cut, x - h)) / (2 * h)).toBeCloseTo(cubicAt(cut, x), 3);
-				expect((cubicAt(cut, x + h) - cubicAt(cut, x - h)) / (2 * h)).toBeCloseTo(cubicSlopeAt(cut, x), 1);
-			})
+			// Never at a point of the table, where the slope may change.
+			fc.property(
+				fc.integer({ min: -2000, max: 5999 }).map((k) => (k + 0.5) / 4000),
+				(x) => {
+					const h = 1e-6;
+					expect((cubicIntegral(cut, x + h) - cubicIntegral(cut, x - h)) / (2 * h)).toBeCloseTo(cubicAt(cut, x), 3);
+					expect((cubicAt(cut, x + h) - cubicAt(cut, x - h)) / (2 * h)).toBeCloseTo(cubicSlopeAt(cut, x), 1);
+				}
+			)
 		);
 	});
 	it('integrates a straight line exactly: 1 + 2x from 0 to 1 is 2', () => {
