@@ -81,6 +81,8 @@
 		void change(() => ({ checklist: checks }));
 	}
 	async function followLive(instruments: object) {
+		// Ticks that are still being stored would call this page back from where it goes.
+		await queue;
 		if (!run || !plan) return;
 		const charge = { kind: 'charge', voltageV: plan.setV, currentA: plan.setA, tailA: plan.tailA, holdS: HOLD_S };
 		await planLive(bank.id, { kind: 'balance', balanceRunId: run.id, instruments, phases: [charge] });
