@@ -18,7 +18,7 @@ async function readAll(page: Page, base: string, quantity: string): Promise<void
 	await page.waitForLoadState('networkidle');
 }
 async function confirmAndBegin(page: Page, action = 'Switch on'): Promise<void> {
-	await page.waitForURL('**/live/*');
+	await page.waitForURL('**/live/*', { timeout: 30_000 });
 	await page
 		.getByRole('button', { name: action === 'Begin' ? 'Begin' : 'Switch on …' })
 		.first()
@@ -29,7 +29,7 @@ async function confirmAndBegin(page: Page, action = 'Switch on'): Promise<void> 
 }
 
 test('a whole small bank is rehearsed, from the crate to the truth', async ({ page }) => {
-	test.setTimeout(420_000);
+	test.setTimeout(300_000);
 	const base = await openCrate(page, 'The first crate');
 	await expect(page.getByRole('link', { name: /Rehearsal: simulated cells/ })).toBeVisible();
 	await page.getByRole('radio', { name: '10 000×' }).click();
