@@ -16,15 +16,8 @@ import {
 import { bundledInstruments } from '$lib/server/services/instrument-service';
 import { subscribe } from '$lib/server/services/live/live-hub';
 import { pauseAll, runnerOf } from '$lib/server/services/live/live-runner';
-import {
-	beginLiveRun,
-	livePage,
-	markSeen,
-	planLiveRun,
-	resumeLiveRuns,
-	stopLiveRun,
-	valuesToConfirm
-} from '$lib/server/services/live/live-service';
+import { planLiveRun, valuesToConfirm } from '$lib/server/services/live/live-plan';
+import { beginLiveRun, livePage, markSeen, resumeLiveRuns, stopLiveRun } from '$lib/server/services/live/live-service';
 import { createRecord, recordKind } from '$lib/server/services/record-kinds';
 import { startRehearsal } from '$lib/server/services/rehearsal-service';
 import { startBench, type BenchServer } from '../../stand-ins/bench-server';

@@ -1,6 +1,5 @@
-export { LIVE_KINDS, checkLivePlan, type LiveKind, type LivePhase } from './live-plan';
+export { LIVE_KINDS, checkLivePlan, type LiveKind, type LiveLimits, type LivePhase } from './live-plan';
 export {
-	SOON_S,
 	remainingS,
 	startLive,
 	takeSample,

@@ -166,14 +166,41 @@ describe('asking for a person', () => {
 });
 
 describe('a plan', () => {
-	it('above the cells’ limit is refused', () => {
-		expect(() => checkLivePlan([{ ...charge, voltageV: 3.7 }], 3.65, 1)).toThrow(/3\.65 V/);
-		expect(() => checkLivePlan([{ ...charge, voltageV: 14.6 }], 3.65, 4)).not.toThrow();
+	const limits = {
+		chargeLimitV: 3.65,
+		dischargeLimitV: 2.5,
+		chargeMaxA: 50,
+		dischargeMaxA: 100,
+		chargeColdC: 0,
+		temperatureC: 20
+	};
+	it('within the cells’ limits is let through, up to the limits themselves', () => {
+		expect(() => checkLivePlan([charge, rest, discharge], limits)).not.toThrow();
+		const edge: LivePhase[] = [
+			{ ...charge, currentA: 50 },
+			{ ...discharge, currentA: 100, cutoffV: 2.5 }
+		];
+		expect(() => checkLivePlan(edge, { ...limits, temperatureC: 0 })).not.toThrow();
+		expect(() => checkLivePlan([charge], { ...limits, temperatureC: null })).not.toThrow();
 	});
-	it.each<[string, LivePhase[]]>([
-		['nothing in it', []],
-		['a tail above the current', [{ ...charge, tailA: 20 }]],
-		['no current', [{ ...discharge, currentA: 0 }]],
-		['a rest that is not a number', [{ ...rest, durationS: NaN }]]
-	])('with %s is refused', (_, phases) => expect(() => checkLivePlan(phases, 3.65, 1)).toThrow(/requires/));
+	it.each<[string, LivePhase[], Partial<typeof limits>, RegExp]>([
+		[
+			'above the charge limit',
+			[{ ...charge, voltageV: 3.7 }],
+			{},
+			/at most the cells’ charge limit, 3\.65 V, got 3\.7 V/
+		],
+		['with too strong a charge', [{ ...charge, currentA: 51 }], {}, /charge current, 50 A/],
+		['with too strong a discharge', [{ ...discharge, currentA: 101 }], {}, /discharge current, 100 A/],
+		['below the discharge limit', [{ ...discharge, cutoffV: 2.4 }], {}, /discharge limit, 2\.5 V/],
+		['that charges in a frost', [charge], { temperatureC: -1 }, /below 0 °C.*warm/],
+		['with nothing in it', [], {}, /one phase/],
+		['with a tail above the current', [{ ...charge, tailA: 20 }], {}, /less than the set current/],
+		['with no current', [{ ...discharge, currentA: 0 }], {}, /above 0/],
+		['with a rest that is not a number', [{ ...rest, durationS: NaN }], {}, /finite/]
+	])('%s is refused', (_, phases, more, message) =>
+		expect(() => checkLivePlan(phases, { ...limits, ...more })).toThrow(message)
+	);
+	it('may discharge in a frost: only charging is barred', () =>
+		expect(() => checkLivePlan([discharge], { ...limits, temperatureC: -10 })).not.toThrow());
 });

@@ -72,11 +72,11 @@ const AT_VOLTAGE_V = 0.015;
 /** Below this share of the set current the taper has begun. */
 const TAPER_BELOW = 0.95;
 /** A person is told this long before the end, s. */
-export const SOON_S = 900;
+const SOON_S = 900;
 /** Doubt of a time left: by charge still to move, and by the fall of a taper. */
 const DOUBT = { charge: 0.1, taper: 0.3 };
 
-/** Time left until a person is needed, s; null when it cannot be told. `expectedAh` is what the cells should hold or take. */
+/** Time left until a person is needed, s; null when it cannot be told. `expectedAh` is what the cells should hold. */
 export function remainingS(
 	phases: readonly LivePhase[],
 	state: LiveState,
@@ -96,7 +96,8 @@ export function remainingS(
 		const tauS = (last.atMs - taper.atMs) / 1000 / Math.log(taper.currentA / last.currentA);
 		return spread(Math.max(0, tauS * Math.log(Math.max(1, last.currentA / phase.tailA))) + phase.holdS, DOUBT.taper);
 	}
-	const goalAh = phase.kind === 'charge' ? (phase.stopAh ?? expectedAh) : expectedAh;
+	// What a charge still has to deliver is known only when it was told: where it began from, nobody has measured.
+	const goalAh = phase.kind === 'charge' ? (phase.stopAh ?? null) : expectedAh;
 	if (goalAh === null || Math.abs(last.currentA) < 1e-6) return null;
 	const leftAh = Math.max(0, goalAh - Math.abs(sums.ah));
 	return spread((leftAh / Math.abs(last.currentA)) * 3600, DOUBT.charge);

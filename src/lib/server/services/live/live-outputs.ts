@@ -18,6 +18,9 @@ export async function openLinks(run: Pick<LiveRun, 'instruments'>): Promise<Live
 export const outputOf = (phase: LivePhase | undefined): 'supply' | 'load' | null =>
 	phase?.kind === 'charge' ? 'supply' : phase?.kind === 'discharge' ? 'load' : null;
 
+/** The instrument's own watchdog waits this many times as long as ours: ours can say why. */
+export const WATCHDOG_FACTOR = 2;
+
 /** Sets the phase's output to its values and switches it on, with the instrument's own watchdog where it has one. */
 export async function driveOutput(links: LiveLinks, phase: LivePhase, watchdogS: number): Promise<void> {
 	const role = outputOf(phase);
@@ -43,18 +46,62 @@ export async function allOff(links: LiveLinks): Promise<LiveRole[]> {
 	return unreached;
 }
 
+/** Outputs that could not be reached and are still to be switched off, by instrument. */
+const chased = new Map<number, NodeJS.Timeout>();
+const CHASE_EVERY_MS = 1000;
+
+/**
+ * Goes on trying to switch outputs off: an instrument that was away comes back as it was left. Ends when it has worked, or when
+ * somebody drives the instrument anew ({@link stopChasing}). @param off called for each output that is off at last
+ */
+export function chaseOff(links: LiveLinks, roles: readonly LiveRole[], off: (name: string) => void): void {
+	for (const role of roles) {
+		const { link, calibration } = links[role]!;
+		clearInterval(chased.get(calibration.id));
+		const timer = setInterval(() => {
+			void link
+				.useNow((driver) => driver.switchOutput!(false))
+				.then(
+					() => {
+						if (chased.get(calibration.id) !== timer) return;
+						clearInterval(timer);
+						chased.delete(calibration.id);
+						off(calibration.name);
+					},
+					() => undefined
+				);
+		}, CHASE_EVERY_MS);
+		timer.unref();
+		chased.set(calibration.id, timer);
+	}
+}
+
+/** Before these instruments are driven again. */
+export function stopChasing(links: LiveLinks): void {
+	for (const { calibration } of Object.values(links)) {
+		clearInterval(chased.get(calibration.id));
+		chased.delete(calibration.id);
+	}
+}
+
 /** What the instruments of a phase show at one moment. @throws InstrumentError */
 export interface PhaseReading {
 	main: InstrumentReading;
+	mainRole: LiveRole;
 	meter: InstrumentReading | null;
+	meterRole: LiveRole | null;
 }
 
 /** Reads the instruments a phase is followed by: its output, or at rest the load or the voltmeter, in a watch BMS and shunt. */
 export async function readPhase(links: LiveLinks, phase: LivePhase): Promise<PhaseReading> {
 	const order: LiveRole[] =
 		phase.kind === 'watch' ? ['bms', 'shunt', 'voltmeter'] : [outputOf(phase) ?? 'load', 'voltmeter'];
-	const [first, second] = order.flatMap((role) => links[role] ?? []);
-	const main = await first.link.use((driver) => driver.read());
-	const meter = second ? await second.link.use((driver) => driver.read()) : null;
-	return { main, meter };
+	const [mainRole, meterRole = null] = order.filter((role) => links[role]);
+	const read = (role: LiveRole) => links[role]!.link.use((driver) => driver.read());
+	return {
+		main: await read(mainRole),
+		mainRole,
+		meter: meterRole ? await read(meterRole) : null,
+		meterRole
+	};
 }

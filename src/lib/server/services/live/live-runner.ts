@@ -1,12 +1,22 @@
-import { takeSample, type LiveEvent, type LiveSample, type LiveState } from '$lib/core/live-run';
+import { takeSample, type LiveState } from '$lib/core/live-run';
 import { database } from '../../db/connection';
 import { insertLiveSamples, type StoredSample } from '../../db/live-samples';
-import { banks, liveEvents, liveRuns, type LiveInstrument, type LiveRun } from '../../db/tables';
+import { banks, liveEvents, liveRuns, type LiveRun } from '../../db/tables';
+import type { InstrumentReading } from '../../instruments/driver';
 import { log } from '../../log';
 import { saveBenchState } from '../rehearsal-bench';
 import { finishLiveRun, noteBalanceReadings } from './live-finish';
 import { publish } from './live-hub';
-import { allOff, driveOutput, openLinks, outputOf, readPhase, type LiveLinks, type PhaseReading } from './live-outputs';
+import {
+	WATCHDOG_FACTOR,
+	allOff,
+	chaseOff,
+	driveOutput,
+	openLinks,
+	readPhase,
+	type PhaseReading
+} from './live-outputs';
+import { storedOf, toSample } from './live-reading';
 import { liveView } from './live-view';
 
 /** One live run at work in this process. */
@@ -17,53 +27,25 @@ export interface LiveRunner {
 	pause(): Promise<void>;
 }
 
+/** Something a run tells: what its samples show (core), and what happens to its instruments. */
+interface Happened {
+	kind: string;
+	atMs: number;
+	message: string;
+	needsPerson: boolean;
+}
+
 /** Samples are stored, and only then shown, at least this often, ms. */
 const FLUSH_MS = 250;
 /** Between attempts to read an instrument that does not answer, ms. */
 const RETRY_MS = 200;
 /** A rehearsal's bench is saved this often while a run goes on, ms. */
 const SAVE_BENCH_MS = 5000;
-/** The instrument's own watchdog waits this much longer than ours: ours can say why. */
-const WATCHDOG_FACTOR = 2;
 
 const runners = new Map<number, LiveRunner>();
 export const runnerOf = (id: number): LiveRunner | null => runners.get(id) ?? null;
 export const pauseAll = async (): Promise<void> =>
 	void (await Promise.all([...runners.values()].map((r) => r.pause())));
-
-const corrected = (value: number | null, { voltageOffsetV }: LiveInstrument) =>
-	value === null ? null : value - voltageOffsetV;
-
-/** The instruments' figures with their calibration taken out. */
-function toSample(reading: PhaseReading, links: LiveLinks, run: LiveRun): LiveSample {
-	const phase = run.phases[run.progress.phase];
-	const main =
-		links[outputOf(phase) ?? (phase.kind === 'watch' ? (links.bms ? 'bms' : 'shunt') : 'load')] ?? links.voltmeter!;
-	const { calibration } = main;
-	const { main: shown, meter } = reading;
-	const amperes = phase.kind === 'watch' && meter?.currentA != null ? meter.currentA : (shown.currentA ?? 0);
-	return {
-		atMs: shown.atMs,
-		voltageV: corrected(shown.voltageV, calibration),
-		currentA: amperes / (1 + calibration.currentGainPercent / 100),
-		cellV:
-			phase.kind !== 'watch' && meter && links.voltmeter
-				? corrected(meter.voltageV, links.voltmeter.calibration)
-				: null,
-		outputOn: outputOf(phase) ? shown.on : null,
-		cutOff: shown.cutOff === true
-	};
-}
-
-const stored = (reading: PhaseReading, phase: number): StoredSample => ({
-	atMs: reading.main.atMs,
-	phase,
-	voltageV: reading.main.voltageV,
-	currentA: reading.main.currentA ?? reading.meter?.currentA ?? 0,
-	cellV: reading.meter?.voltageV ?? null,
-	temperatureC: reading.main.temperatureC,
-	groupsV: reading.main.groupV
-});
 
 /**
  * Follows a run until it ends. @param afterBreak it was going before this process began: the first stretch is a gap
@@ -72,31 +54,35 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 	let run = started;
 	const links = await openLinks(run);
 	let buffer: StoredSample[] = [];
-	let happened: LiveEvent[] = [];
+	let happened: Happened[] = [];
 	let broken = afterBreak;
 	let stopping: 'no' | 'pause' | 'stop' = 'no';
 	let lastHeardMs = Date.now();
 	let lastFlushMs = Date.now();
 	let saidSilent = false;
+	let allowed: InstrumentReading['allows'] = null;
 	let lastSavedMs = Date.now();
 	const { rehearsal } = await banks.get(run.bankId);
 
-	const happen = (kind: LiveEvent['kind'] | string, message: string, needsPerson: boolean) =>
-		void happened.push({
-			kind: kind as LiveEvent['kind'],
-			atMs: run.progress.last?.atMs ?? Date.now(),
-			message,
-			needsPerson
-		});
+	const happen = (kind: string, message: string, needsPerson: boolean) =>
+		void happened.push({ kind, atMs: run.progress.last?.atMs ?? Date.now(), message, needsPerson });
+
+	/** One storing after the other: each builds on the version the one before left. */
+	let storing: Promise<unknown> = Promise.resolve();
+	function flush(more: Partial<LiveRun> = {}): Promise<void> {
+		const done = storing.then(() => store(more));
+		storing = done.catch(() => undefined);
+		return done;
+	}
 
 	/** Stores what has come since, in one transaction; only what is stored is shown. */
-	async function flush(more: Partial<LiveRun> = {}): Promise<void> {
+	async function store(more: Partial<LiveRun>): Promise<void> {
 		const [samples, events] = [buffer, happened];
 		if (samples.length === 0 && events.length === 0 && Object.keys(more).length === 0) return;
 		buffer = [];
 		happened = [];
 		try {
-			await database().transaction(async (tx) => {
+			const updated = await database().transaction(async (tx) => {
 				await insertLiveSamples(run.id, samples, tx);
 				await liveEvents.insertMany(
 					events.map(({ kind, atMs, message, needsPerson }) => ({
@@ -108,8 +94,10 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 					})),
 					tx
 				);
-				run = { ...(await liveRuns.update(run.id, run.version, { progress: run.progress, ...more }, tx)) };
+				return liveRuns.update(run.id, run.version, { progress: run.progress, ...more }, tx);
 			});
+			// Samples may have come in while it was stored.
+			run = { ...updated, progress: run.progress };
 		} catch (error) {
 			// Kept for the next attempt: what has been read is not lost while this process lives.
 			buffer = [...samples, ...buffer];
@@ -126,26 +114,46 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 		publish(run.id, { kind: 'view', view: await liveView(run) });
 	}
 
-	async function enterPhase(state: LiveState): Promise<void> {
+	/** Everything off; what cannot be reached is named to a person and tried again until it is. @returns whether all is off */
+	async function switchOff(): Promise<boolean> {
 		const unreached = await allOff(links);
-		if (unreached.length)
-			happen('output', `The ${unreached.join(' and ')} could not be switched off: do it by hand now.`, true);
+		if (unreached.length === 0) return true;
+		happen('output', `The ${unreached.join(' and ')} cannot be reached: switch it off by hand now.`, true);
+		chaseOff(links, unreached, (name) => {
+			happen('output-off', `${name} is off at last.`, false);
+			void flush().catch((error) => log.error({ err: error, liveRunId: run.id }, 'live run'));
+		});
+		return false;
+	}
+
+	/** The run stops where it is and waits for a person. */
+	async function waitForPerson(): Promise<void> {
+		stopping = 'pause';
+		await flush({ state: 'waiting' });
+	}
+
+	async function enterPhase(state: LiveState): Promise<void> {
+		const off = await switchOff();
 		if (state.done) return;
+		if (!off) return waitForPerson();
 		await driveOutput(links, run.phases[state.phase], run.deadManS * WATCHDOG_FACTOR);
 	}
 
 	async function deadMan(): Promise<void> {
 		const seconds = Math.round((Date.now() - lastHeardMs) / 1000);
-		const unreached = await allOff(links);
-		happen(
-			'dead-man',
-			unreached.length
-				? `No sample for ${seconds} s, and the ${unreached.join(' and ')} cannot be reached: switch it off by hand now.`
-				: `No sample for ${seconds} s: the output was switched off.`,
-			true
-		);
-		stopping = 'pause';
-		await flush({ state: 'waiting' });
+		const off = await switchOff();
+		happen('dead-man', `No sample for ${seconds} s${off ? ': the output was switched off' : ''}.`, true);
+		await waitForPerson();
+	}
+
+	/** A BMS that cuts the charge or the discharge, or lets it through again, is news. */
+	function noteBms({ main }: PhaseReading): void {
+		const now = main.allows;
+		if (now && allowed)
+			for (const way of ['charge', 'discharge'] as const)
+				if (now[way] !== allowed[way])
+					happen('bms', `The BMS ${now[way] ? `lets the ${way} through again` : `has cut the ${way}`}.`, !now[way]);
+		allowed = now;
 	}
 
 	async function once(): Promise<void> {
@@ -153,17 +161,18 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 		const reading = await readPhase(links, run.phases[phaseNumber]);
 		lastHeardMs = Date.now();
 		saidSilent = false;
-		const step = takeSample(run.phases, run.progress, toSample(reading, links, run), broken, run.expectedAh);
-		if (step.state !== run.progress) buffer.push(stored(reading, phaseNumber));
+		const sample = toSample(reading, links, run.phases[phaseNumber]);
+		const step = takeSample(run.phases, run.progress, sample, broken, run.expectedAh);
+		if (step.state !== run.progress) buffer.push(storedOf(reading, phaseNumber));
+		noteBms(reading);
 		broken = false;
 		happened.push(...step.events);
 		const moved = step.state.phase !== phaseNumber || step.state.done;
 		run = { ...run, progress: step.state };
 		if (moved) await enterPhase(step.state);
-		if (step.events.some((e) => e.kind === 'output-lost')) {
-			stopping = 'pause';
-			await flush({ state: 'waiting' });
-		} else if (step.state.done) {
+		if (stopping !== 'no') return;
+		if (step.events.some((e) => e.kind === 'output-lost')) await waitForPerson();
+		else if (step.state.done) {
 			await flush();
 			await end(step.events.at(-1)!.message);
 		} else if (Date.now() - lastFlushMs >= FLUSH_MS) await flush();
@@ -172,7 +181,7 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 	/** What follows from the run is entered before it is called ended: whoever sees the end sees the result. */
 	async function end(why: string): Promise<void> {
 		stopping = 'stop';
-		await allOff(links);
+		await switchOff();
 		await flush();
 		const runId = await finishLiveRun(run);
 		await flush({ state: 'ended', endedAt: new Date().toISOString(), endedBy: why.slice(0, 200), runId });
