@@ -2,6 +2,7 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
+import { apiAt } from './steps/api.mjs';
 import { root } from './steps/machine.mjs';
 
 const option = (name) => (process.argv.includes(name) ? process.argv[process.argv.indexOf(name) + 1] : null);
@@ -11,24 +12,13 @@ const out = option('--out') ?? join(root, 'docs', 'screenshots');
 const WIDE = { width: 1280, height: 800 };
 const PHONE = { width: 390, height: 844 };
 
-const { items } = await fetch(`${address}/api/v1/banks`).then((r) => r.json());
+const { get, list, post, patch } = apiAt(address);
+const items = await list('banks');
 const idOf = (name) => items.find((b) => b.name === name).id;
 const cellOf = async (prefix) => {
-	const { items: cells } = await fetch(`${address}/api/v1/cells?size=500`).then((r) => r.json());
+	const cells = await list('cells?size=500');
 	return cells.find((c) => c.label.startsWith(prefix)).id;
 };
-
-const post = async (path, body) => {
-	const response = await fetch(`${address}/api/v1/${path}`, {
-		method: 'POST',
-		headers: { 'content-type': 'application/json' },
-		body: JSON.stringify(body)
-	});
-	const answer = await response.json();
-	if (!response.ok) throw new Error(`${path}: ${answer.detail}`);
-	return answer;
-};
-const list = async (path) => (await (await fetch(`${address}/api/v1/${path}`)).json()).items;
 
 /** A rehearsal that was ended with some things caught and some missed. */
 async function endedRehearsal() {
@@ -42,7 +32,7 @@ async function endedRehearsal() {
 				cellId: cell.id,
 				instrumentId: tools.find((t) => t.kind === kind && t.bundled).id
 			});
-	const { suggested } = await (await fetch(`${address}/api/v1/banks/${id}/rehearsal`)).json();
+	const { suggested } = await get(`banks/${id}/rehearsal`);
 	const guesses = [
 		{ kind: 'biased-tester', where: null },
 		{ kind: 'open-lead', where: '3' }
@@ -102,12 +92,7 @@ const views = [
 ];
 
 mkdirSync(out, { recursive: true });
-const setTheme = (theme) =>
-	fetch(`${address}/api/v1/settings`, {
-		method: 'PATCH',
-		headers: { 'content-type': 'application/json' },
-		body: JSON.stringify({ theme })
-	});
+const setTheme = (theme) => patch('settings', { theme });
 const browser = await chromium.launch({
 	executablePath: '/usr/bin/chromium',
 	args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--no-first-run']

@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { apiAt } from './api.mjs';
 import { root } from './machine.mjs';
 import { freePort, startPrivateMariadb } from './private-mariadb.mjs';
 import { serverEnvironment, serverFile, startStandIns } from './server.mjs';
@@ -28,21 +29,9 @@ async function healthTimes(address, count) {
 
 const at = (sorted, share) => sorted[Math.floor(sorted.length * share)];
 
-async function post(address, path, body) {
-	const response = await fetch(`${address}/${path}`, {
-		method: 'POST',
-		headers: { 'content-type': 'application/json' },
-		body: JSON.stringify(body)
-	});
-	const answer = await response.json();
-	if (!response.ok) throw new Error(`${path}: ${answer.detail}`);
-	return answer;
-}
-
 /** A capacity run and a watch on the simulated bench, both at full pace. */
-async function startLiveRuns(address) {
-	const bank = await post(address, 'rehearsals', { ready: 'first-crate' });
-	const list = async (path) => (await (await fetch(`${address}/${path}`)).json()).items;
+async function startLiveRuns({ post, list }) {
+	const bank = await post('rehearsals', { ready: 'first-crate' });
 	const [delivery] = await list(`deliveries?bankId=${bank.id}`);
 	const cells = await list(`cells?deliveryId=${delivery.id}`);
 	const tool = async (kind) => (await list(`instruments?kind=${kind}`))[0].id;
@@ -57,8 +46,8 @@ async function startLiveRuns(address) {
 	];
 	const runs = [];
 	for (const plan of plans) {
-		const { run, values } = await post(address, 'live-runs', { bankId: bank.id, intervalMs: 20, ...plan });
-		await post(address, `live-runs/${run.id}/begin`, { confirmed: values });
+		const { run, values } = await post('live-runs', { bankId: bank.id, intervalMs: 20, ...plan });
+		await post(`live-runs/${run.id}/begin`, { confirmed: values });
 		runs.push(run.id);
 	}
 	return runs;
@@ -89,6 +78,7 @@ export async function benchServer() {
 		stdio: ['ignore', 'ignore', 'inherit']
 	});
 	const address = `http://127.0.0.1:${port}/api/v1`;
+	const api = apiAt(`http://127.0.0.1:${port}`);
 	try {
 		for (
 			let i = 0;
@@ -101,17 +91,16 @@ export async function benchServer() {
 		)
 			await pause(100);
 		const idle = await healthTimes(address, REQUESTS);
-		const runs = await startLiveRuns(address);
+		const runs = await startLiveRuns(api);
 		let simulating = SIMULATIONS;
 		const answers = Array.from({ length: SIMULATIONS }, () =>
-			post(address, 'simulate', simulation()).finally(() => simulating--)
+			api.post('simulate', simulation()).finally(() => simulating--)
 		);
 		await pause(1500);
 		const busy = await healthTimes(address, REQUESTS);
 		const stillRunning = simulating;
 		const samples = [];
-		for (const id of runs)
-			samples.push((await (await fetch(`${address}/live-runs/${id}/samples`)).json()).samples.length);
+		for (const id of runs) samples.push((await api.get(`live-runs/${id}/samples`)).samples.length);
 		await Promise.all(answers);
 		const p95 = at(busy, 0.95);
 		const holds = p95 < BOUND_MS && stillRunning === SIMULATIONS && samples.every((n) => n > 20);

@@ -48,7 +48,7 @@ export const OVER_CHARGE = { from: 1.03, to: 1.08 };
 export const OVER_DISCHARGE = { from: -0.03, to: -0.05 };
 
 /** Factor on resistance and surface charge at a temperature; 1 at 25 °C, 2.2 at 0 °C. */
-export const coldFactor = (temperatureC: number): number =>
+const coldFactor = (temperatureC: number): number =>
 	Math.exp(ARRHENIUS_K * (1 / (temperatureC + ZERO_C_K) - 1 / RATED_K));
 
 export interface CircuitConstants {

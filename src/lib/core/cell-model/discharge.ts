@@ -1,5 +1,6 @@
 import { CoreError, requirePositive } from '../shared';
-import { createCells, stepCell, stepDecay, terminalVoltageV, type Cells, type StartingCell } from './cells';
+import { createCells, terminalVoltageV, type Cells, type StartingCell } from './cells';
+import { stepCell, stepDecay } from './step';
 
 export interface SimulatedRun {
 	/** Same length; current positive into the cell, so negative here. */

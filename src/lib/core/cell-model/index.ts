@@ -3,19 +3,21 @@ export { completeCell, type CellParameters, type CellSpec } from './parameters';
 export {
 	copyState,
 	createCells,
-	expectedSwingV,
-	midRiseOhm,
-	midSourceVoltageV,
 	refreshCells,
 	restoreState,
 	sourceVoltageV,
-	stepCell,
-	stepDecay,
-	storedEnergyJ,
 	terminalVoltageV,
 	type Cells,
 	type CellsState,
-	type StartingCell,
-	type StepDecay
+	type StartingCell
 } from './cells';
+export {
+	expectedSwingV,
+	midRiseOhm,
+	midSourceVoltageV,
+	stepCell,
+	stepDecay,
+	storedEnergyJ,
+	type StepDecay
+} from './step';
 export { simulateDischarge, type SimulatedRun } from './discharge';

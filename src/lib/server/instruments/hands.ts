@@ -1,12 +1,14 @@
+import type { Place, Tool } from '$lib/core/bench';
+import type { Wiring } from '$lib/core/simulation';
 import { openScpi, quotedJson } from './scpi-client';
 
 /** What can be seen at the bundled bench. */
 export interface BenchState {
 	name: string;
 	seed: number;
-	wiring: 'loose' | 'parallel' | 'series';
+	wiring: Wiring;
 	groups: number[][];
-	clips: Record<'supply' | 'load' | 'voltmeter' | 'ohmmeter', Place>;
+	clips: Record<Tool, Place>;
 	clockMs: number;
 	timeS: number;
 	timeFactor: number;
@@ -14,8 +16,6 @@ export interface BenchState {
 	supplyOn: boolean;
 	loadOn: boolean;
 }
-export type Place = { cell: number } | { lead: number } | 'pack' | 'supply' | null;
-export type BenchTool = 'supply' | 'load' | 'voltmeter' | 'ohmmeter';
 
 export interface BenchInstrument {
 	name: string;
@@ -31,14 +31,14 @@ export interface Hands {
 	load(scenario: unknown): Promise<void>;
 	save(): Promise<unknown>;
 	restore(saved: unknown): Promise<void>;
-	wire(kind: BenchState['wiring'], groups: number[][], turned: number[]): Promise<void>;
-	clip(tool: BenchTool, place: Place): Promise<void>;
+	wire(kind: Wiring, groups: number[][], turned: number[]): Promise<void>;
+	clip(tool: Tool, place: Place): Promise<void>;
 	timeFactor(factor: number): Promise<void>;
 	skip(durationS: number): Promise<void>;
 }
 
 const PATIENCE_MS = 5000;
-const TOOL_WORDS: Record<BenchTool, string> = { supply: 'SUPP', load: 'LOAD', voltmeter: 'VOLT', ohmmeter: 'OHMM' };
+const TOOL_WORDS: Record<Tool, string> = { supply: 'SUPP', load: 'LOAD', voltmeter: 'VOLT', ohmmeter: 'OHMM' };
 
 /** Hands at `host:port`. */
 export function benchHands(host: string, port: number): Hands {

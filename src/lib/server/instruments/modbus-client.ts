@@ -4,14 +4,12 @@ import { InstrumentError } from './instrument-error';
 /** A Modbus TCP instrument: registers of 16 bits, one request at a time. */
 export interface ModbusClient {
 	readInput(address: number, count: number): Promise<number[]>;
-	write(address: number, value: number): Promise<void>;
 	close(): void;
 }
 
 const EXCEPTIONS: Record<number, string> = {
 	1: 'does not know this function',
 	2: 'has no such register',
-	3: 'does not take this value',
 	4: 'reports a failure of its own',
 	6: 'is busy'
 };
@@ -80,7 +78,6 @@ export async function openModbus(
 					throw new InstrumentError('nonsense', 'The instrument sent another number of registers than asked.');
 				return data;
 			}),
-		write: (address, value) => inTurn(async () => void (await client.writeRegister(address, value))),
 		close: () => client.close(() => undefined)
 	};
 }

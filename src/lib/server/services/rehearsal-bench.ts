@@ -1,7 +1,7 @@
-import type { Scenario } from '$lib/core/bench';
-import { banks, cells, rehearsals, type Bank, type LiveRun, type Rehearsal } from '../db/tables';
+import type { Place, Scenario } from '$lib/core/bench';
+import { banks, cells, liveRuns, rehearsals, type Bank, type LiveRun, type Rehearsal } from '../db/tables';
 import { ServiceError } from '../errors';
-import type { BenchState, Place } from '../instruments/hands';
+import type { BenchState } from '../instruments/hands';
 import { asServiceError, bundledHands } from './instrument-service';
 
 /** The rehearsal a bank belongs to. @throws ServiceError 404 */
@@ -25,10 +25,24 @@ export async function benchStateOf(rehearsal: Rehearsal): Promise<BenchState | n
 	}
 }
 
+/** The one bench is not cleared under a run that goes on. @throws ServiceError 409 while another bank's run measures it */
+export async function refuseBusyBench(bankId: number | null): Promise<void> {
+	for (const run of await liveRuns.all({ state: 'running' })) {
+		const bank = await banks.get(run.bankId);
+		if (bank.rehearsal && bank.id !== bankId)
+			throw new ServiceError(
+				409,
+				'bench-busy',
+				`A live run of “${bank.name}” goes on at the simulated bench. Stop it first.`
+			);
+	}
+}
+
 /** Puts a rehearsal on the bench as it was left; what is on the bench now is saved into its own rehearsal first. */
 export async function takeUpRehearsal(bankId: number): Promise<void> {
 	const rehearsal = await rehearsalOf(bankId);
 	if (await benchStateOf(rehearsal)) return;
+	await refuseBusyBench(bankId);
 	await saveBenchState();
 	const hands = bundledHands();
 	try {

@@ -1,4 +1,5 @@
-import { completeScenario, type Scenario } from '$lib/core/bench';
+import { completeScenario, type Place, type Scenario } from '$lib/core/bench';
+import { acResistanceMohm } from '$lib/core/cell-model';
 import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
 import {
 	READY_SCENARIOS,
@@ -22,7 +23,7 @@ import {
 	type Rehearsal
 } from '../db/tables';
 import { ServiceError } from '../errors';
-import type { BenchState, Place } from '../instruments/hands';
+import type { BenchState } from '../instruments/hands';
 import { deliveryTrays, unpackDelivery } from './delivery-service';
 import { asServiceError, bundledHands, bundledInstruments, hasBundledBench, linkTo } from './instrument-service';
 import { currentPlacements } from './match-service';
@@ -30,6 +31,7 @@ import { createRecord, recordKind } from './record-kinds';
 import {
 	benchCell,
 	benchStateOf,
+	refuseBusyBench,
 	rehearsalClock,
 	rehearsalOf,
 	saveBenchState,
@@ -47,12 +49,16 @@ function scenarioFrom({ ready, seed, scenario }: RehearsalInput): Scenario {
 	throw new InputError([{ path: 'ready', message: `requires one of ${READY_SCENARIOS.join(', ')}, or a seed` }]);
 }
 
+/** Temperature a maker's figures are given at, °C. */
+const RATED_C = 25;
+
 /** Puts a crate on the simulated bench and makes a bank for it, marked as a rehearsal. */
 export async function startRehearsal(input: RehearsalInput): Promise<Bank> {
 	// Two rehearsals of one scenario must be told apart on the bench: by the seed of their noise.
 	const drawn = scenarioFrom(input);
 	const before = (await rehearsals.all({})).filter((r) => r.scenario.name.startsWith(drawn.name)).length;
 	const scenario = before ? { ...drawn, name: `${drawn.name} (${before + 1})` } : drawn;
+	await refuseBusyBench(null);
 	await saveBenchState();
 	try {
 		await bundledHands().load(scenario);
@@ -60,15 +66,16 @@ export async function startRehearsal(input: RehearsalInput): Promise<Bank> {
 		throw asServiceError(error);
 	}
 	await bundledInstruments();
-	const figures = CHEMISTRY_FIGURES[scenario.chemistry];
+	const { nominalV: _, plausibleRestV: __, ...limits } = CHEMISTRY_FIGURES[scenario.chemistry];
 	const type = await cellTypes.insert({
 		name: `Rehearsal ${scenario.ratedAh} Ah`,
 		maker: 'Nobody: simulated',
 		chemistry: scenario.chemistry,
 		ratedAh: scenario.ratedAh,
-		// A 1 kHz meter reads 0.7 of the model's series resistance.
-		acResistanceMohm: Number(((0.05 / scenario.ratedAh) * 0.7 * 1000).toFixed(3)),
-		...pickLimits(figures),
+		acResistanceMohm: Number(
+			acResistanceMohm({ capacityAh: scenario.ratedAh, resistanceFactor: 1 }, RATED_C).toFixed(3)
+		),
+		...limits,
 		rehearsal: true
 	});
 	const bank = await banks.insert({
@@ -94,26 +101,6 @@ export async function startRehearsal(input: RehearsalInput): Promise<Bank> {
 	await rehearsals.insert({ bankId: bank.id, scenario });
 	return bank;
 }
-
-const pickLimits = ({
-	chargeLimitV,
-	dischargeLimitV,
-	chargeColdC,
-	chargeHotC,
-	dischargeColdC,
-	dischargeHotC,
-	chargeCRate,
-	dischargeCRate
-}: (typeof CHEMISTRY_FIGURES)['LFP']) => ({
-	chargeLimitV,
-	dischargeLimitV,
-	chargeColdC,
-	chargeHotC,
-	dischargeColdC,
-	dischargeHotC,
-	chargeCRate,
-	dischargeCRate
-});
 
 export interface RehearsalState {
 	story: string;
