@@ -1,5 +1,5 @@
 // npm test: installs what is missing, then lint, types, layers, unit, database, build, start and end-to-end tests.
-// `-- --only unit,db,start,e2e,lint,types,layers` runs a part. The last line is "N passed, N failed".
+// `-- --only unit,db,start,e2e,lint,types,layers` runs a part, `--file NAME` only the files of that name. The last line is "N passed, N failed".
 import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -17,8 +17,12 @@ import {
 import { freePort, startPrivateMariadb } from './steps/private-mariadb.mjs';
 import { serverEnvironment, serverFile, startStandIns } from './steps/server.mjs';
 
-const onlyAt = process.argv.indexOf('--only');
-const only = onlyAt > 0 ? process.argv[onlyAt + 1].split(',') : null;
+function argument(name) {
+	const at = process.argv.indexOf(name);
+	return at > 0 ? process.argv[at + 1] : null;
+}
+const only = argument('--only')?.split(',') ?? null;
+const files = argument('--file')?.split(',') ?? [];
 const wanted = (name) => only === null || only.includes(name);
 const work = mkdtempSync(join(tmpdir(), 'kind-ember-test-'));
 const total = { passed: 0, failed: 0 };
@@ -49,7 +53,7 @@ function vitest(name, project, env) {
 	const report = join(work, `${project}.json`);
 	const done = spawnSync(
 		bin('vitest'),
-		['run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`],
+		['run', ...files, '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`],
 		{ cwd: root, stdio: 'inherit', env: { ...process.env, ...env } }
 	);
 	const result = readReport(report);

@@ -15,6 +15,7 @@ import {
 } from '$lib/server/db/tables';
 import { bundledInstruments } from '$lib/server/services/instrument-service';
 import { subscribe } from '$lib/server/services/live/live-hub';
+import { benchHands } from '$lib/server/instruments/hands';
 import { pauseAll, runnerOf } from '$lib/server/services/live/live-runner';
 import { planLiveRun, valuesToConfirm } from '$lib/server/services/live/live-plan';
 import { beginLiveRun, livePage, markSeen, resumeLiveRuns, stopLiveRun } from '$lib/server/services/live/live-service';
@@ -163,6 +164,37 @@ describe('a live capacity run', () => {
 		await fault('load', 'silence', 1);
 		await new Promise((done) => setTimeout(done, 200));
 	}, 40_000);
+	it('goes on trying until an output that could not be reached is off', async () => {
+		const run = await slow(1, { deadManS: 30 });
+		await begin(run.id);
+		await until(async () => (await countLiveSamples(run.id)) > 5);
+		await fault('load', 'silence', 4);
+		await stopLiveRun(run.id);
+		expect((await liveEvents.all({ liveRunId: run.id })).find((e) => e.kind === 'output')).toMatchObject({
+			needsPerson: true
+		});
+		await until(async () => (await liveEvents.all({ liveRunId: run.id })).some((e) => e.kind === 'output-off'), 15);
+		expect(bench.world.bench().load.on).toBe(false);
+	}, 40_000);
+	it('says when the BMS cuts the charge', async () => {
+		const hands = benchHands('127.0.0.1', bench.port);
+		await hands.wire('series', [[1], [2]], []);
+		const watch = await planLiveRun({
+			bankId: bank.id,
+			kind: 'watch',
+			instruments: { bms: tools.bms.id, shunt: tools.shunt.id },
+			phases: [{ kind: 'watch' }]
+		});
+		await begin(watch.id);
+		await until(async () => (await countLiveSamples(watch.id)) > 3);
+		bench.world.bench().joined!.guarded.bms!.limits.cellHighV = 3;
+		await until(async () => (await liveEvents.all({ liveRunId: watch.id })).some((e) => e.kind === 'bms'));
+		const samples = await readLiveSamples(watch.id);
+		expect(samples[0].groupsV).toHaveLength(2);
+		expect(samples[0].cellV).toBeNull();
+		await stopLiveRun(watch.id);
+		await hands.wire('loose', [], []);
+	});
 	it('waits for a person when the output went off by itself, and goes on when confirmed anew', async () => {
 		const run = await slow(2);
 		await begin(run.id);
@@ -202,6 +234,27 @@ describe('what is refused', () => {
 				? { instruments: { load: tools.voltmeter.id } }
 				: more;
 		await expect(plan(phases, given)).rejects.toThrow(message);
+	});
+	it('a charge in a frost, and a discharge past the cells’ limit', async () => {
+		await expect(plan([charge, discharge], { temperatureC: -3 })).rejects.toThrow(/must not be charged below 0 °C/);
+		await expect(plan([{ ...discharge, cutoffV: 1.5 }])).rejects.toThrow(/discharge limit/);
+	});
+	it('another crate on the bench while a run goes on there', async () => {
+		const run = await slow(4);
+		await begin(run.id);
+		await expect(startRehearsal({ seed: 3 })).rejects.toThrow(/live run of “The first crate”/);
+	});
+	it('nothing by dropping a run that was never begun: another may drive that load', async () => {
+		const [first, second] = [await slow(4), await plan([discharge])];
+		await begin(first.id);
+		expect((await stopLiveRun(second.id)).endedBy).toMatch(/before it began/);
+		expect(bench.world.bench().load.on).toBe(true);
+	});
+	it('a second confirmation of the same run', async () => {
+		const run = await slow(4);
+		const results = await Promise.allSettled([begin(run.id), begin(run.id)]);
+		expect(results.map((r) => r.status).sort()).toEqual(['fulfilled', 'rejected']);
+		expect(bench.world.bench().load.on).toBe(true);
 	});
 	it('two runs on one load', async () => {
 		const [first, second] = [await slow(4), await plan([discharge])];

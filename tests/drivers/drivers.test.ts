@@ -101,6 +101,17 @@ describe('setting an output', () => {
 		expect((await load.read()).currentA).toBeCloseTo(-15, 1);
 		await load.switchOutput!(false);
 	});
+	it('goes off even where nothing sensible is answered, and it is not taken for done', async () => {
+		const hands = benchHands('127.0.0.1', bench.port);
+		await hands.clip('load', { cell: 4 });
+		const line = link('load');
+		await line.use((d) => d.set!({ voltageV: 2.5, currentA: 5 }, 0));
+		await line.use((d) => d.switchOutput!(true));
+		line.close();
+		await fault('load', 'garbage', 100);
+		await expect(line.tellOff((d) => d.switchOutput!(false))).rejects.toMatchObject({ name: 'InstrumentError' });
+		expect(bench.world.bench().load.on).toBe(false);
+	});
 	it('that the instrument refuses is told in the instrument’s words, and the line stays', async () => {
 		const line = link('supply');
 		await expect(line.use((d) => d.set!({ voltageV: 5000, currentA: 1 }, 0))).rejects.toThrow(/out of range/);

@@ -8,12 +8,19 @@
 	let { data } = $props();
 	interface Tried {
 		identity: { text: string; watchdog: boolean };
-		reading: { voltageV: number | null; currentA: number | null; resistanceOhm: number | null } | null;
+		reading: {
+			voltageV: number | null;
+			currentA: number | null;
+			resistanceOhm: number | null;
+			countedAh: number | null;
+		} | null;
 		trouble: string | null;
 	}
 	let tried = $state<Record<number, Tried>>({});
 	let busy = $state<number | null>(null);
 	let fields = $state<Record<string, string>>({});
+	/** The entry being changed. */
+	let edited = $state<number | null>(null);
 	const own = $derived(data.book.entries.filter((e) => !e.instrument.bundled));
 	const bundled = $derived(data.book.entries.filter((e) => e.instrument.bundled));
 
@@ -25,19 +32,25 @@
 		busy = null;
 		await invalidateAll();
 	}
-	async function add(instrument: object): Promise<boolean> {
+	const save = async (send: () => Promise<unknown>): Promise<boolean> => {
 		fields = {};
 		const done = await attempt(async () => {
 			try {
-				await api.post('instruments', instrument);
+				await send();
 			} catch (error) {
 				fields = error instanceof ApiProblem ? error.fields : {};
 				throw error;
 			}
 		});
-		if (done) await invalidateAll();
+		if (done) {
+			edited = null;
+			await invalidateAll();
+		}
 		return done;
-	}
+	};
+	const add = (instrument: object) => save(() => api.post('instruments', instrument));
+	const change = (id: number, version: number, instrument: object) =>
+		save(() => api.patch(`instruments/${id}`, { ...instrument, version }));
 	async function remove(id: number, version: number, name: string) {
 		if (!(await attempt(() => api.remove(`instruments/${id}`, version)))) return;
 		announce(
@@ -55,7 +68,8 @@
 			? [
 					t.reading.voltageV === null ? null : `${t.reading.voltageV.toFixed(3)} V`,
 					t.reading.currentA === null ? null : `${t.reading.currentA.toFixed(2)} A`,
-					t.reading.resistanceOhm === null ? null : `${(t.reading.resistanceOhm * 1000).toFixed(3)} mΩ`
+					t.reading.resistanceOhm === null ? null : `${(t.reading.resistanceOhm * 1000).toFixed(3)} mΩ`,
+					t.reading.countedAh === null ? null : `${t.reading.countedAh.toFixed(2)} Ah counted`
 				]
 					.filter(Boolean)
 					.join(' · ')
@@ -92,17 +106,33 @@
 										: ''}</span
 								>
 							{:else}<span class="muted"
-									>{status.connected ? 'connected' : 'not spoken to yet'} · ± {instrument.accuracyPercent} %</span
+									>{status.connected ? 'connected' : 'not spoken to yet'} · ± {instrument.accuracyPercent} %{instrument.voltageOffsetV ||
+									instrument.currentGainPercent
+										? ', calibration taken out'
+										: ''}</span
 								>{/if}
 						</p>
 					</div>
 					<button class="btn tap" disabled={busy !== null} onclick={() => tryOne(instrument.id)}
 						>{busy === instrument.id ? 'Asking …' : 'Try it'}</button
 					>
+					<button class="btn tap" onclick={() => (edited = instrument.id)}
+						>{instrument.bundled ? 'Calibrate' : 'Change'}</button
+					>
 					{#if !instrument.bundled}<button
 							class="btn tap"
 							onclick={() => remove(instrument.id, instrument.version, instrument.name)}>Take out</button
 						>{/if}
+					{#if edited === instrument.id}
+						<div class="w-full">
+							<InstrumentForm
+								{instrument}
+								{fields}
+								onsave={(changed) => change(instrument.id, instrument.version, changed)}
+								oncancel={() => (edited = null)}
+							/>
+						</div>
+					{/if}
 				</li>
 			{/each}
 		</ul>
@@ -113,7 +143,7 @@
 				None yet. Enter one below when you have one on your network.
 			</p>{/if}
 	</section>
-	<InstrumentForm onadd={add} {fields} />
+	{#if edited === null}<InstrumentForm instrument={null} onsave={add} {fields} />{/if}
 	<section class="grid gap-2" aria-label="The simulated bench">
 		<h2>The simulated bench</h2>
 		{#if data.book.bench}

@@ -2,58 +2,83 @@
 	import Field from '$lib/components/forms/Field.svelte';
 	import { INSTRUMENT_KINDS, type InstrumentKind } from '$lib/components/live/instrument-kinds';
 
+	export interface EditedInstrument {
+		name: string;
+		kind: InstrumentKind;
+		host: string;
+		port: number;
+		unitId: number | null;
+		accuracyPercent: number;
+		voltageOffsetV: number;
+		currentGainPercent: number;
+		outsideNamed: boolean;
+		bundled: boolean;
+	}
 	interface Props {
-		onadd: (instrument: object) => Promise<boolean>;
+		/** The entry to change; null for a new one. */
+		instrument: EditedInstrument | null;
+		onsave: (instrument: object) => Promise<boolean>;
+		oncancel?: () => void;
 		/** Message by field, from the server. */
 		fields: Record<string, string>;
 	}
-	let { onadd, fields }: Props = $props();
+	let { instrument, onsave, oncancel, fields }: Props = $props();
 	const blank = () => ({
-		name: '',
-		kind: 'supply' as InstrumentKind,
-		host: '',
-		port: 5025 as number | null,
-		unitId: 1 as number | null,
-		accuracyPercent: 0.5 as number | null,
-		voltageOffsetMv: 0 as number | null,
-		currentGainPercent: 0 as number | null,
-		outsideNamed: false
+		name: instrument?.name ?? '',
+		kind: instrument?.kind ?? ('supply' as InstrumentKind),
+		host: instrument?.host ?? '',
+		port: (instrument?.port ?? 5025) as number | null,
+		unitId: (instrument?.unitId ?? 1) as number | null,
+		accuracyPercent: (instrument?.accuracyPercent ?? 0.5) as number | null,
+		voltageOffsetMv: Number(((instrument?.voltageOffsetV ?? 0) * 1000).toFixed(3)) as number | null,
+		currentGainPercent: (instrument?.currentGainPercent ?? 0) as number | null,
+		outsideNamed: instrument?.outsideNamed ?? false
 	});
+	const id = $props.id();
 	let form = $state(blank());
 	const overModbus = $derived(form.kind === 'bms' || form.kind === 'shunt');
 	const outside = $derived(form.host.trim() !== '' && !/^(localhost|127(\.\d+){3}|\[::1\])$/i.test(form.host.trim()));
 
-	async function add(event: SubmitEvent) {
+	async function save(event: SubmitEvent) {
 		event.preventDefault();
-		const done = await onadd({
+		const calibration = {
+			accuracyPercent: Number(form.accuracyPercent),
+			voltageOffsetV: Number(form.voltageOffsetMv) / 1000,
+			currentGainPercent: Number(form.currentGainPercent)
+		};
+		const address = {
 			name: form.name.trim(),
 			kind: form.kind,
 			host: form.host.trim(),
 			port: Number(form.port),
 			unitId: overModbus ? Number(form.unitId) : null,
-			accuracyPercent: Number(form.accuracyPercent),
-			voltageOffsetV: Number(form.voltageOffsetMv) / 1000,
-			currentGainPercent: Number(form.currentGainPercent),
 			outsideNamed: form.outsideNamed
-		});
-		if (done) form = blank();
+		};
+		if ((await onsave(instrument?.bundled ? calibration : { ...address, ...calibration })) && !instrument)
+			form = blank();
 	}
 	const usual = () => (form.port = form.kind === 'bms' || form.kind === 'shunt' ? 502 : 5025);
 </script>
 
-<form class="sheet grid gap-3 p-4" onsubmit={add} aria-label="Add an instrument">
-	<h2>Add an instrument</h2>
+<form
+	class="sheet grid gap-3 p-4"
+	onsubmit={save}
+	aria-label={instrument ? `Change ${instrument.name}` : 'Add an instrument'}
+>
+	<h2>{instrument ? `Change ${instrument.name}` : 'Add an instrument'}</h2>
 	<div class="grid gap-3 sm:grid-cols-4">
-		<Field label="Name" bind:value={form.name} required maxlength={80} error={fields.name} />
-		<div>
-			<label class="field-label" for="kind">Kind</label>
-			<select id="kind" class="select tap w-full" bind:value={form.kind} onchange={usual}>
-				{#each INSTRUMENT_KINDS as kind (kind.value)}<option value={kind.value}>{kind.text}</option>{/each}
-			</select>
-		</div>
-		<Field label="Address" bind:value={form.host} required placeholder="192.168.1.40" error={fields.host} />
-		<Field label="Port" type="number" bind:value={form.port} required error={fields.port} />
-		{#if overModbus}<Field label="Unit" type="number" bind:value={form.unitId} error={fields.unitId} />{/if}
+		{#if !instrument?.bundled}
+			<Field label="Name" bind:value={form.name} required maxlength={80} error={fields.name} />
+			<div>
+				<label class="field-label" for="{id}-kind">Kind</label>
+				<select id="{id}-kind" class="select tap w-full" bind:value={form.kind} onchange={usual}>
+					{#each INSTRUMENT_KINDS as kind (kind.value)}<option value={kind.value}>{kind.text}</option>{/each}
+				</select>
+			</div>
+			<Field label="Address" bind:value={form.host} required placeholder="192.168.1.40" error={fields.host} />
+			<Field label="Port" type="number" bind:value={form.port} required error={fields.port} />
+			{#if overModbus}<Field label="Unit" type="number" bind:value={form.unitId} error={fields.unitId} />{/if}
+		{/if}
 		<Field label="Accuracy" unit="± %" type="number" bind:value={form.accuracyPercent} error={fields.accuracyPercent} />
 		<Field
 			label="Shows too much"
@@ -64,12 +89,15 @@
 		/>
 		<Field label="Shows too much current" unit="%" type="number" bind:value={form.currentGainPercent} />
 	</div>
-	{#if outside}
+	{#if outside && !instrument?.bundled}
 		<label class="tap flex items-center gap-3">
 			<input type="checkbox" class="checkbox" bind:checked={form.outsideNamed} />
 			{form.host.trim()} is outside this computer. It is an instrument of mine and I mean this address.
 		</label>
 		{#if fields.outsideNamed}<p class="text-sm ember-text">{fields.outsideNamed}</p>{/if}
 	{/if}
-	<div><button class="btn btn-primary tap">Add it</button></div>
+	<div class="flex gap-3">
+		<button class="btn btn-primary tap">{instrument ? 'Save' : 'Add it'}</button>
+		{#if oncancel}<button type="button" class="btn tap" onclick={oncancel}>Leave as it was</button>{/if}
+	</div>
 </form>

@@ -191,7 +191,7 @@ const REST_STEP_S = 60;
 export function advanceBench(bench: Bench, durationS: number): void {
 	let left = durationS;
 	while (left > 1e-9) {
-		const stepS = Math.min(left, bench.supply.on || bench.load.on || bench.joined ? STEP_S : REST_STEP_S);
+		const stepS = Math.min(left, bench.supply.on || bench.load.on ? STEP_S : REST_STEP_S);
 		stepBench(bench, stepS);
 		left -= stepS;
 	}

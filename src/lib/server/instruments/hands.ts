@@ -38,6 +38,8 @@ export interface Hands {
 }
 
 const PATIENCE_MS = 5000;
+/** A month of a big bank takes a while to compute. */
+const SKIP_PATIENCE_MS = 60_000;
 const TOOL_WORDS: Record<Tool, string> = { supply: 'SUPP', load: 'LOAD', voltmeter: 'VOLT', ohmmeter: 'OHMM' };
 
 /** Hands at `host:port`. */
@@ -50,8 +52,8 @@ export function benchHands(host: string, port: number): Hands {
 			client.close();
 		}
 	};
-	const tell = async (line: string): Promise<void> => {
-		const client = await openScpi(host, port, PATIENCE_MS);
+	const tell = async (line: string, patienceMs = PATIENCE_MS): Promise<void> => {
+		const client = await openScpi(host, port, patienceMs);
 		try {
 			await client.tell(line);
 		} finally {
@@ -67,6 +69,6 @@ export function benchHands(host: string, port: number): Hands {
 		wire: (kind, groups, turned) => tell(`HAND:WIRE ${quotedJson({ kind, groups, turned })}`),
 		clip: (tool, place) => tell(`HAND:CLIP ${TOOL_WORDS[tool]},${quotedJson(place)}`),
 		timeFactor: (factor) => tell(`WORL:TIME:FACT ${factor}`),
-		skip: (durationS) => tell(`WORL:SKIP ${durationS}`)
+		skip: (durationS) => tell(`WORL:SKIP ${durationS}`, SKIP_PATIENCE_MS)
 	};
 }

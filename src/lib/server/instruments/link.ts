@@ -14,6 +14,8 @@ export interface Link {
 	use<T>(work: (driver: Driver) => Promise<T>): Promise<T>;
 	/** As {@link use}, but does not wait its turn to try again: a person asked, or an output must go off. */
 	useNow<T>(work: (driver: Driver) => Promise<T>): Promise<T>;
+	/** As {@link useNow}, and without asking who answers: an output is told to go off even where no sensible answer comes back. */
+	tellOff(work: (driver: Driver) => Promise<void>): Promise<void>;
 	status(): LinkStatus;
 	close(): void;
 }
@@ -35,9 +37,10 @@ export function createLink(open: () => Promise<Driver>, now: () => number): Link
 		waitMs = Math.min(BACK_OFF_MS.longest, waitMs === 0 ? BACK_OFF_MS.first : 2 * waitMs);
 		trouble = { message: error.message, retryAtMs: now() + waitMs };
 	}
-	async function connected(): Promise<Driver> {
+	async function connected(known: boolean): Promise<Driver> {
 		if (driver) return driver;
 		const opened = await open();
+		if (!known) return opened;
 		try {
 			identity = await opened.identify();
 		} catch (error) {
@@ -47,10 +50,11 @@ export function createLink(open: () => Promise<Driver>, now: () => number): Link
 		driver = opened;
 		return opened;
 	}
-	async function attempt<T>(work: (driver: Driver) => Promise<T>, patient: boolean): Promise<T> {
+	async function attempt<T>(work: (driver: Driver) => Promise<T>, patient: boolean, known = true): Promise<T> {
 		if (patient && !driver && trouble && now() < trouble.retryAtMs) throw new InstrumentError('away', trouble.message);
 		try {
-			const result = await work(await connected());
+			const used = await connected(known);
+			const result = await work(used).finally(() => used !== driver && used.close());
 			trouble = null;
 			waitMs = 0;
 			return result;
@@ -70,6 +74,7 @@ export function createLink(open: () => Promise<Driver>, now: () => number): Link
 	return {
 		use: (work) => inTurn(() => attempt(work, true)),
 		useNow: (work) => inTurn(() => attempt(work, false)),
+		tellOff: (work) => inTurn(() => attempt(work, false, false)),
 		status: () => ({ connected: driver !== null, identity, trouble }),
 		close() {
 			driver?.close();

@@ -109,7 +109,7 @@ export async function bankOverview(bankId: number): Promise<BankOverview> {
 		cellType,
 		stages,
 		current,
-		running: runs.length ? liveWork(bank, runs[0], nowIso) : runningWork(bank, balance, nowIso),
+		running: runs.length ? liveWork(bank, runs[0], balance, nowIso) : runningWork(bank, balance, nowIso),
 		placed: placed.length > 0,
 		live: runs.map(({ id, state }) => ({ id, state })),
 		needs,
@@ -144,7 +144,12 @@ function runningWork(
 const LIVE_WORDS: Record<LiveRun['kind'], string> = { capacity: 'Capacity run', balance: 'Balance', watch: 'Watch' };
 
 /** What a live run shows at the top of every page of its bank. */
-function liveWork(bank: Bank, run: LiveRun, nowIso: string): RunningWork {
+function liveWork(
+	bank: Bank,
+	run: LiveRun,
+	balance: Awaited<ReturnType<typeof balanceState>>,
+	nowIso: string
+): RunningWork {
 	const { last, sums, phase } = run.progress;
 	const volts = last?.cellV ?? last?.voltageV ?? null;
 	const movedAh = Math.abs(sums[phase]?.ah ?? 0);
@@ -153,16 +158,19 @@ function liveWork(bank: Bank, run: LiveRun, nowIso: string): RunningWork {
 		figures: last
 			? `${last.currentA.toFixed(1)} A · ${volts?.toFixed(2) ?? '–'} V · ${movedAh.toFixed(1)} Ah`
 			: 'no sample yet',
-		// Only the end of the last phase needs a person.
-		...needsYou(
-			phase === run.phases.length - 1 ? remainingS(run.phases, run.progress, run.expectedAh) : null,
-			last?.atMs ?? Date.parse(nowIso)
-		),
-		fraction: run.expectedAh && run.kind !== 'watch' ? Math.min(1, movedAh / run.expectedAh) : null,
+		...needsYou(timeLeft(run, balance), last?.atMs ?? Date.parse(nowIso)),
+		fraction: run.kind === 'capacity' && run.expectedAh ? Math.min(1, movedAh / run.expectedAh) : null,
 		nowIso,
 		href: `/banks/${bank.id}/live/${run.id}`,
 		waiting: run.state === 'waiting'
 	};
+}
+
+/** Only the end of the last phase needs a person. A balance is judged by its own log, knee and taper included. */
+function timeLeft(run: LiveRun, balance: Awaited<ReturnType<typeof balanceState>>) {
+	if (run.kind === 'balance') return balance.progress?.remainingS ?? null;
+	const isLast = run.progress.phase === run.phases.length - 1;
+	return isLast ? remainingS(run.phases, run.progress, run.expectedAh) : null;
 }
 
 function needsYou(left: { low: number; high: number } | null, fromMs: number) {

@@ -41,7 +41,7 @@ export async function allOff(links: LiveLinks): Promise<LiveRole[]> {
 	for (const role of ['supply', 'load'] as const) {
 		const line = links[role];
 		if (!line) continue;
-		await line.link.useNow((driver) => driver.switchOutput!(false)).catch(() => unreached.push(role));
+		await line.link.tellOff((driver) => driver.switchOutput!(false)).catch(() => unreached.push(role));
 	}
 	return unreached;
 }

@@ -33,9 +33,8 @@ export async function beginLiveRun(id: number, input: LiveConfirmInput): Promise
 	if (values.join('\n') !== input.confirmed.join('\n'))
 		throw new InputError([{ path: 'confirmed', message: `requires the values as they are: ${values.join(' · ')}` }]);
 	await refuseInstrumentsInUse(run);
-	await runnerOf(id)?.pause();
 	// Claimed first: of two tabs only one switches on.
-	const claimed = await liveRuns.update(run.id, (await liveRuns.get(id)).version, {
+	const claimed = await liveRuns.update(run.id, run.version, {
 		state: 'running',
 		startedAt: run.startedAt ?? new Date().toISOString()
 	});

@@ -53,13 +53,22 @@
 		if (done) await invalidateAll();
 	}
 	async function stop() {
+		const wasOn = view.state !== 'planned' && view.kind !== 'watch';
 		busy = true;
 		const done = await attempt(async () => {
 			view = await api.post<ShownLive>(`live-runs/${run.id}/stop`, {});
 		});
 		busy = false;
 		if (done) {
-			announce('Outputs are off. What was read is kept.');
+			const unreached = view.events.some((e) => e.kind === 'output' && !e.seenAt);
+			if (!unreached)
+				announce(
+					wasOn
+						? 'Outputs are off. What was read is kept.'
+						: view.kind === 'watch'
+							? 'No longer watched. What was read is kept.'
+							: 'Dropped. Nothing was switched.'
+				);
 			await invalidateAll();
 		}
 	}
