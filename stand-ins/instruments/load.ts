@@ -1,4 +1,4 @@
-import { readLoad, type LoadMode } from '$lib/core/bench';
+import { readLoad, switchOutput, type LoadMode } from '$lib/core/bench';
 import type { Commands } from '../scpi/instrument';
 import { booleanOf, numberOf, wordOf } from '../scpi/syntax';
 import type { Watchdog } from '../watchdog';
@@ -13,10 +13,6 @@ const MOST_OHM = 10_000;
 export function loadCommands(world: World, watchdog: Watchdog): Commands {
 	const setting = () => world.bench().load;
 	const limits = () => world.bench().scenario.load;
-	const switchTo = (on: boolean) => {
-		setting().on = on;
-		if (on) setting().cutOff = false;
-	};
 	return {
 		'[SOURce:]FUNCtion': ([word]) => void (setting().mode = MODES[wordOf(word, Object.keys(MODES))]),
 		'[SOURce:]FUNCtion?': () => SHORT[setting().mode],
@@ -28,7 +24,7 @@ export function loadCommands(world: World, watchdog: Watchdog): Commands {
 		'[SOURce:]RESistance[:LEVel]?': () => fixed(setting().resistanceOhm, 4),
 		'[SOURce:]VOLTage:CUToff': ([v]) => void (setting().cutoffV = numberOf(v, 'V', 0, 100)),
 		'[SOURce:]VOLTage:CUToff?': () => fixed(setting().cutoffV, 4),
-		'INPut[:STATe]': ([on]) => switchTo(booleanOf(on)),
+		'INPut[:STATe]': ([on]) => switchOutput(world.bench(), 'load', booleanOf(on)),
 		'INPut[:STATe]?': () => (setting().on ? 1 : 0),
 		'INPut:TRIPped?': () => (setting().cutOff ? 1 : 0),
 		'INPut:WATChdog': ([s]) => watchdog.setS(numberOf(s, 'S', 0, LONGEST_WATCHDOG_S)),

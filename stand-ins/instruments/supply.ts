@@ -1,4 +1,4 @@
-import { readSupply } from '$lib/core/bench';
+import { readSupply, switchOutput } from '$lib/core/bench';
 import type { Commands } from '../scpi/instrument';
 import { booleanOf, numberOf } from '../scpi/syntax';
 import type { Watchdog } from '../watchdog';
@@ -14,7 +14,7 @@ export function supplyCommands(world: World, watchdog: Watchdog): Commands {
 		'[SOURce:]VOLTage[:LEVel]?': () => fixed(setting().voltageV, 4),
 		'[SOURce:]CURRent[:LEVel]': ([a]) => void (setting().currentA = numberOf(a, 'A', 0, limits().maxA)),
 		'[SOURce:]CURRent[:LEVel]?': () => fixed(setting().currentA, 4),
-		'OUTPut[:STATe]': ([on]) => void (setting().on = booleanOf(on)),
+		'OUTPut[:STATe]': ([on]) => switchOutput(world.bench(), 'supply', booleanOf(on)),
 		'OUTPut[:STATe]?': () => (setting().on ? 1 : 0),
 		'OUTPut:WATChdog': ([s]) => watchdog.setS(numberOf(s, 'S', 0, LONGEST_WATCHDOG_S)),
 		'OUTPut:WATChdog?': () => watchdog.seconds(),

@@ -18,9 +18,10 @@ import { subscribe } from '$lib/server/services/live/live-hub';
 import { benchHands } from '$lib/server/instruments/hands';
 import { pauseAll, runnerOf } from '$lib/server/services/live/live-runner';
 import { planLiveRun, valuesToConfirm } from '$lib/server/services/live/live-plan';
-import { beginLiveRun, livePage, markSeen, resumeLiveRuns, stopLiveRun } from '$lib/server/services/live/live-service';
+import { beginLiveRun } from '$lib/server/services/live/live-begin';
+import { livePage, markSeen, resumeLiveRuns, stopLiveRun } from '$lib/server/services/live/live-service';
 import { createRecord, recordKind } from '$lib/server/services/record-kinds';
-import { startRehearsal } from '$lib/server/services/rehearsal-service';
+import { measureCell, startRehearsal } from '$lib/server/services/rehearsal-service';
 import { startBench, type BenchServer } from '../../stand-ins/bench-server';
 import { openWire } from '../../stand-ins/testing/wire';
 import { freshDatabase } from '../support/database';
@@ -255,6 +256,51 @@ describe('what is refused', () => {
 		const results = await Promise.allSettled([begin(run.id), begin(run.id)]);
 		expect(results.map((r) => r.status).sort()).toEqual(['fulfilled', 'rejected']);
 		expect(bench.world.bench().load.on).toBe(true);
+	});
+	it('an output across a cell that stands the other way round than printed, until its meter reading says so', async () => {
+		const index = 3;
+		const truth = bench.world.bench().scenario.cells[index];
+		truth.printedReversed = !truth.printedReversed;
+		const run = await slow(index);
+		await expect(begin(run.id)).rejects.toThrow(/plus and minus are exchanged/);
+		expect(await liveRuns.get(run.id)).toMatchObject({ state: 'planned', startedAt: null });
+		expect(bench.world.bench().load.on).toBe(false);
+		await measureCell(bank.id, { cellId: crate[index].id, instrumentId: tools.voltmeter.id });
+		await begin(run.id);
+		await until(async () => (await countLiveSamples(run.id)) > 3);
+		expect((await readLiveSamples(run.id)).every((s) => s.cellV! > 2.5)).toBe(true);
+		await stopLiveRun(run.id);
+		expect(bench.world.bench().incidents).toEqual([]);
+		truth.printedReversed = !truth.printedReversed;
+		await measureCell(bank.id, { cellId: crate[index].id, instrumentId: tools.voltmeter.id });
+	});
+	it('a charge under which the meter reads more than the supply is set to', async () => {
+		const run = await plan([charge, discharge], { cellId: crate[0].id });
+		bench.world.bench().cells.soc[0] = 0.99;
+		bench.world.bench().scenario.supply.displayErrorV = -0.2;
+		await begin(run.id);
+		await until(stateIs(run.id, 'waiting'));
+		expect(bench.world.bench().supply.on).toBe(false);
+		expect((await liveEvents.all({ liveRunId: run.id })).at(-1)).toMatchObject({
+			kind: 'over-voltage',
+			needsPerson: true
+		});
+		bench.world.bench().scenario.supply.displayErrorV = 0;
+	});
+	it('a battery where one cell should be', async () => {
+		const hands = benchHands('127.0.0.1', bench.port);
+		await hands.wire('series', [[1], [2], [3], [4]], []);
+		const balance = await plan([charge], { kind: 'balance', cellId: null });
+		await expect(begin(balance.id)).rejects.toThrow(/more than one LFP cell/);
+		expect(bench.world.bench().supply.on).toBe(false);
+		await hands.wire('loose', [], []);
+	});
+	it('two runs on one load, also when both begin at once', async () => {
+		const both = [await slow(2), await slow(3)];
+		const results = await Promise.allSettled(both.map((r) => begin(r.id)));
+		const states = await Promise.all(both.map(async (r) => (await liveRuns.get(r.id)).state));
+		expect(results.filter((r) => r.status === 'fulfilled').length).toBeLessThan(2);
+		expect(states.filter((s) => s === 'running')).toHaveLength(results.filter((r) => r.status === 'fulfilled').length);
 	});
 	it('two runs on one load', async () => {
 		const [first, second] = [await slow(4), await plan([discharge])];

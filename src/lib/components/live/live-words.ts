@@ -46,7 +46,7 @@ export function phaseWords(phase: LivePhase): string {
 	}
 }
 
-const HOT = ['dead-man', 'output-lost', 'output', 'restart'];
+const HOT = ['dead-man', 'output-lost', 'over-voltage', 'output', 'restart'];
 
 /** What a live run asks of a person, and what should be known of it, as verdicts. */
 export function liveVerdicts(view: ShownLive): Verdict[] {

@@ -4,8 +4,11 @@ import type { GuardedBattery, Wiring } from '../simulation';
 import type { BenchQuantity, Calibration } from './instrument';
 import type { Scenario } from './scenario';
 
-/** What a pair of clips or probes is on: a loose or built-in cell (index), the whole row or battery, a balance lead, the supply's own terminals. */
-export type Place = { cell: number } | { lead: number } | 'pack' | 'supply' | null;
+/**
+ * What a pair of clips or probes is on: a loose or built-in cell (index; plus and minus as printed, or turned), the whole row or
+ * battery, a balance lead, the supply's own terminals.
+ */
+export type Place = { cell: number; turned?: boolean } | { lead: number } | 'pack' | 'supply' | null;
 export type Tool = 'supply' | 'load' | 'voltmeter' | 'ohmmeter';
 
 export interface SupplySetting {
@@ -30,7 +33,8 @@ export interface LoadSetting {
 /** Something that went wrong at the bench and cannot be taken back. */
 export interface Incident {
 	timeS: number;
-	kind: 'reversed' | 'hard-join';
+	/** A cell joined the wrong way round, a joining at unequal charge, clips of an output crossed. */
+	kind: 'reversed' | 'hard-join' | 'crossed';
 	cells: number[];
 	/** Peak current of a joining, A. */
 	amperes: number | null;

@@ -16,6 +16,7 @@ import {
 	readSupply,
 	readVoltmeter,
 	shownValue,
+	switchOutput,
 	voltageAt,
 	wireBench,
 	type Scenario
@@ -179,6 +180,24 @@ describe('hands', () => {
 		expect(b.wiring).toBe('parallel');
 		// Turning a good cell is as bad.
 		expect(() => wireBench(b, 'series', SERIES, [2, 3])).toThrow(/T-4/);
+	});
+	it('spark when an output goes on across a cell whose print is wrong; turned clips drive it', () => {
+		const b = bench({ cells: cellsWith(2, { printedReversed: true, soc: 0.5 }) });
+		clipTool(b, 'load', { cell: 2 });
+		expect(readLoad(b).voltageV).toBeLessThan(-3.2);
+		expect(() => switchOutput(b, 'load', true)).toThrow(/exchanged on T-3/);
+		expect(b.load.on).toBe(false);
+		expect(b.incidents).toMatchObject([{ kind: 'crossed', cells: [2] }]);
+		for (const tool of ['load', 'voltmeter'] as const) clipTool(b, tool, { cell: 2, turned: true });
+		expect(readVoltmeter(b)).toBeGreaterThan(3.2);
+		b.load.currentA = 20;
+		switchOutput(b, 'load', true);
+		advanceBench(b, 3600);
+		expect(b.cells.soc[2]).toBeCloseTo(0.3, 2);
+		// Turning the clips on a good cell is as bad.
+		clipTool(b, 'supply', { cell: 0, turned: true });
+		expect(() => switchOutput(b, 'supply', true)).toThrow(/T-1/);
+		expect(b.incidents).toHaveLength(2);
 	});
 	it('write down a hard joining with its first current', () => {
 		const b = bench({ cells: cellsWith(0, { soc: 0.02 }) });

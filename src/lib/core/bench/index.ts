@@ -3,6 +3,7 @@ export { LOAD_MODES, type Bench, type Incident, type LoadMode, type Place, type 
 export { BENCH_ACCURACY, drawCalibration, shownValue, type Accuracy, type BenchQuantity } from './instrument';
 export { leadErrorsV } from './leads';
 export { readBms, readLoad, readOhmmeter, readShunt, readSupply, readVoltmeter, type BmsReading } from './readings';
+export { isCrossed, switchOutput } from './polarity';
 export {
 	SCENARIO_FORMAT,
 	SCENARIO_VERSION,

@@ -2,6 +2,7 @@ import { acResistanceMohm } from '../cell-model';
 import { activeTrips, type Trip } from '../simulation';
 import { flowAt, isBuiltIn } from './bench';
 import type { Bench, Place } from './bench-state';
+import { isCrossed } from './polarity';
 import { BENCH_ACCURACY, shownValue, type BenchQuantity } from './instrument';
 import { voltageAt } from './voltage-at';
 
@@ -32,7 +33,7 @@ export function readSupply(bench: Bench): { voltageV: number; currentA: number }
 export function readLoad(bench: Bench): { voltageV: number; currentA: number } {
 	const flow = flowOf(bench, 'load');
 	return {
-		voltageV: shown(bench, 'loadV', flow?.loadV ?? 0),
+		voltageV: shown(bench, 'loadV', (flow?.loadV ?? 0) * (isCrossed(bench, bench.clips.load) ? -1 : 1)),
 		currentA: shown(bench, 'loadA', (flow?.loadA ?? 0) * (1 + bench.scenario.load.currentGain))
 	};
 }

@@ -2,8 +2,9 @@ import { sourceVoltageV } from '../cell-model';
 import { flowAt, isBuiltIn } from './bench';
 import type { Bench, Place } from './bench-state';
 import { leadErrorsV } from './leads';
+import { isCrossed } from './polarity';
 
-/** True voltage between a tool's probes or clips, V; 0 where they hang free. A cell printed the wrong way round reads negative while it is loose. */
+/** True voltage between a tool's probes or clips, V; 0 where they hang free. Negative where they are crossed. */
 export function voltageAt(bench: Bench, place: Place): number {
 	if (place === null) return 0;
 	if (place === 'supply') return supplyTerminalsV(bench);
@@ -15,7 +16,7 @@ export function voltageAt(bench: Bench, place: Place): number {
 		return sourceVoltageV(bench.cells, i) + bench.cells.currentA[i] * bench.cells.r0Ohm[i];
 	}
 	const volts = flowAt(bench, i).voltageV;
-	return bench.scenario.cells[i].printedReversed ? -volts : volts;
+	return isCrossed(bench, place) ? -volts : volts;
 }
 
 function supplyTerminalsV(bench: Bench): number {

@@ -99,6 +99,13 @@ describe('ends', () => {
 			run([discharge], [sample(0, { currentA: -20 }), sample(10, { currentA: -20, voltageV: 2.49 })]).state.done
 		).toBe(true);
 	});
+	it('a discharge at the cells’ own terminals, should the load show too much', () => {
+		const { state } = run(
+			[discharge],
+			[sample(0, { currentA: -20 }), sample(10, { currentA: -20, voltageV: 2.7, cellV: 2.49 })]
+		);
+		expect(state.done).toBe(true);
+	});
 	it('a charge only when the tail has lasted at the voltage', () => {
 		const taper = (from: number, to: number, voltageV: number) => steady(from, to, 10, { currentA: 4, voltageV });
 		expect(run([charge], taper(0, 50, 3.65)).state.done).toBe(false);
@@ -138,6 +145,17 @@ describe('ends', () => {
 });
 
 describe('asking for a person', () => {
+	it('when a meter at the cells reads more than the supply is set to, and not for what both can err', () => {
+		const at = (cellV: number) =>
+			run([charge], [sample(0, { currentA: 20 }), sample(1, { currentA: 20, cellV })]).events;
+		expect(at(3.67)).toEqual([]);
+		expect(at(3.7)).toMatchObject(
+			[{ kind: 'over-voltage', needsPerson: true, message: /3\.700 V .* 3\.65 V/ }].map((e) => ({
+				...e,
+				message: expect.stringMatching(e.message)
+			}))
+		);
+	});
 	it('when the output went off by itself', () => {
 		const { events } = run([charge], [sample(0, { currentA: 20 }), sample(10, { outputOn: false })]);
 		expect(events).toMatchObject([{ kind: 'output-lost', needsPerson: true }]);

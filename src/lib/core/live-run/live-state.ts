@@ -27,7 +27,7 @@ export interface PhaseSums {
 	gapAh: number;
 }
 
-export type LiveEventKind = 'gap' | 'phase-ended' | 'output-lost' | 'soon' | 'done';
+export type LiveEventKind = 'gap' | 'phase-ended' | 'output-lost' | 'over-voltage' | 'soon' | 'done';
 /** Something that happened at a sample. */
 export interface LiveEvent {
 	kind: LiveEventKind;
@@ -69,6 +69,8 @@ const GAP_STEPS = 10;
 const STEP_WEIGHT = 0.1;
 /** The supply's display stands at its set voltage within this, V. */
 const AT_VOLTAGE_V = 0.015;
+/** A meter at the cells above the set voltage by more than both can err: the supply holds another voltage than it shows, V. */
+const OVER_SET_V = 0.03;
 /** Below this share of the set current the taper has begun. */
 const TAPER_BELOW = 0.95;
 /** A person is told this long before the end, s. */
@@ -141,8 +143,8 @@ function endedBy(phase: LivePhase, state: LiveState, sample: LiveSample): string
 	}
 	if (phase.kind === 'discharge') {
 		if (sample.cutOff) return `The load reached its cut-off of ${phase.cutoffV.toFixed(2)} V.`;
-		const reached = sample.voltageV !== null && sample.voltageV <= phase.cutoffV && sample.currentA < 0;
-		return reached ? `${phase.cutoffV.toFixed(2)} V reached.` : null;
+		const lowestV = Math.min(sample.voltageV ?? Infinity, sample.cellV ?? Infinity);
+		return lowestV <= phase.cutoffV && sample.currentA < 0 ? `${phase.cutoffV.toFixed(2)} V reached.` : null;
 	}
 	if (phase.kind === 'charge' && phase.stopAh !== undefined && state.sums[state.phase].ah >= phase.stopAh)
 		return `${phase.stopAh} Ah have gone in.`;
@@ -183,6 +185,13 @@ export function takeSample(
 	const next: LiveState = { ...watchTaper(phase, counted, sample), last: sample };
 	const ended = endedBy(phase, next, sample);
 	if (ended) return { state: endPhase(phases, next, sample, ended, events), events };
+	if (phase.kind === 'charge' && sample.cellV !== null && sample.cellV > phase.voltageV + OVER_SET_V)
+		events.push({
+			kind: 'over-voltage',
+			atMs: sample.atMs,
+			message: `The meter at the cells reads ${sample.cellV.toFixed(3)} V with the supply set to ${phase.voltageV.toFixed(2)} V: the output was switched off. Set the supply by the meter, with its leads loose.`,
+			needsPerson: true
+		});
 	const drives = phase.kind === 'charge' || phase.kind === 'discharge';
 	if (drives && sample.outputOn === false && begun === state)
 		events.push({

@@ -91,23 +91,34 @@ function costOf(defect: Defect, end: RehearsalEnd, bankKwh: number): number {
 	return CELL_LOST.includes(defect.kind) && inside ? prices.cell : 0;
 }
 
+function mishapOf({ kind, cells, amperes }: Incident, scenario: Scenario): RehearsalJudgement['mishaps'][number] {
+	const labels = cells.map((i) => scenario.cells[i].label).join(', ');
+	switch (kind) {
+		case 'reversed':
+			return {
+				text: `${labels} joined the wrong way round: a short circuit.`,
+				cost: cells.length * scenario.prices.cell
+			};
+		case 'crossed':
+			return {
+				text: `An output switched on across ${labels} with plus and minus exchanged: a spark at the clips.`,
+				cost: 0
+			};
+		case 'hard-join':
+			return {
+				text: `Cells joined at unequal charge: ${amperes!.toFixed(0)} A through the bars at the first instant.`,
+				cost: 0
+			};
+	}
+}
+
 function mishapsOf(end: RehearsalEnd): RehearsalJudgement['mishaps'] {
 	const { scenario } = end;
 	const label = (i: number) => scenario.cells[i].label;
 	const spoiled = (ah: readonly number[]) =>
 		scenario.cells.flatMap((c, i) => (ah[i] > HARM_SHARE * c.capacityAh ? [{ i, ah: ah[i] }] : []));
 	return [
-		...end.incidents.map((incident) =>
-			incident.kind === 'reversed'
-				? {
-						text: `${incident.cells.map(label).join(', ')} joined the wrong way round: a short circuit.`,
-						cost: incident.cells.length * scenario.prices.cell
-					}
-				: {
-						text: `Cells joined at unequal charge: ${incident.amperes!.toFixed(0)} A through the bars at the first instant.`,
-						cost: 0
-					}
-		),
+		...end.incidents.map((incident) => mishapOf(incident, scenario)),
 		...spoiled(end.overChargedAh).map(({ i, ah }) => ({
 			text: `${label(i)} over-charged by ${ah.toFixed(1)} Ah.`,
 			cost: scenario.prices.cell

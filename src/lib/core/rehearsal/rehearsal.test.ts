@@ -134,7 +134,8 @@ describe('the truth beside the conclusions', () => {
 				conclusions: defects,
 				incidents: [
 					{ timeS: 0, kind: 'reversed', cells: [0], amperes: null },
-					{ timeS: 1, kind: 'hard-join', cells: [1], amperes: 90 }
+					{ timeS: 1, kind: 'hard-join', cells: [1], amperes: 90 },
+					{ timeS: 2, kind: 'crossed', cells: [3], amperes: null }
 				],
 				overChargedAh: over,
 				overDischargedAh: over
@@ -143,9 +144,11 @@ describe('the truth beside the conclusions', () => {
 		expect(judged.mishaps.map((m) => m.cost)).toEqual([
 			scenario.prices.cell,
 			0,
+			0,
 			scenario.prices.cell,
 			scenario.prices.cell
 		]);
+		expect(judged.mishaps[2].text).toContain(scenario.cells[3].label);
 		expect(judged.totalCost).toBe(3 * scenario.prices.cell);
 	});
 	it('bounds what groups of two could give by the mean of the best cells', () => {

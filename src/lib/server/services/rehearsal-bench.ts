@@ -2,6 +2,7 @@ import type { Place, Scenario } from '$lib/core/bench';
 import { banks, cells, liveRuns, rehearsals, type Bank, type LiveRun, type Rehearsal } from '../db/tables';
 import { ServiceError } from '../errors';
 import type { BenchState } from '../instruments/hands';
+import { latestReadings } from './delivery-service';
 import { asServiceError, bundledHands } from './instrument-service';
 
 /** The rehearsal a bank belongs to. @throws ServiceError 404 */
@@ -91,6 +92,12 @@ export async function benchCell(rehearsal: Rehearsal, cellId: number): Promise<n
 	return index;
 }
 
+/** Whether a cell's meter reading says that it stands the other way round than it is printed. */
+export async function wasReadReversed(cellId: number): Promise<boolean> {
+	const reading = (await latestReadings([cellId])).get(cellId)?.restVoltage;
+	return (reading?.value ?? 0) < 0;
+}
+
 /** In a rehearsal the clips go where the run wants them; at a real bench a person has put them there. */
 export async function clipForRun(run: LiveRun): Promise<void> {
 	const { rehearsal: isRehearsal } = await banks.get(run.bankId);
@@ -98,7 +105,9 @@ export async function clipForRun(run: LiveRun): Promise<void> {
 	await takeUpRehearsal(run.bankId);
 	const rehearsal = await rehearsalOf(run.bankId);
 	const hands = bundledHands();
-	const place: Place = run.cellId ? { cell: await benchCell(rehearsal, run.cellId) } : 'pack';
+	const place: Place = run.cellId
+		? { cell: await benchCell(rehearsal, run.cellId), turned: await wasReadReversed(run.cellId) }
+		: 'pack';
 	for (const { role } of run.instruments)
 		if (role === 'supply' || role === 'load' || role === 'voltmeter') await hands.clip(role, place);
 }

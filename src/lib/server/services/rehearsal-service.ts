@@ -35,7 +35,8 @@ import {
 	rehearsalClock,
 	rehearsalOf,
 	saveBenchState,
-	takeUpRehearsal
+	takeUpRehearsal,
+	wasReadReversed
 } from './rehearsal-bench';
 import { bankCapacities } from './run-service';
 
@@ -54,7 +55,7 @@ const RATED_C = 25;
 
 /** Puts a crate on the simulated bench and makes a bank for it, marked as a rehearsal. */
 export async function startRehearsal(input: RehearsalInput): Promise<Bank> {
-	// Two rehearsals of one scenario must be told apart on the bench: by the seed of their noise.
+	// Two rehearsals of one scenario must be told apart on the bench: by their names.
 	const drawn = scenarioFrom(input);
 	const before = (await rehearsals.all({})).filter((r) => r.scenario.name.startsWith(drawn.name)).length;
 	const scenario = before ? { ...drawn, name: `${drawn.name} (${before + 1})` } : drawn;
@@ -185,20 +186,19 @@ async function refuseWhileRunning(bankId: number): Promise<void> {
 		throw new ServiceError(409, 'running', 'A live run is going on these cells. Stop it before your hands go in.');
 }
 
-/** Cells that stand the other way round than printed, as far as the readings say. */
-async function turnedCells(bankId: number, rehearsal: Rehearsal): Promise<number[]> {
-	const cells = (await deliveryTrays(bankId)).flatMap((t) => t.cells);
-	const turned = cells.filter((c) => (c.readings.restVoltage?.value ?? 0) < 0);
-	return Promise.all(turned.map((c) => benchCell(rehearsal, c.id)));
-}
-
-async function groupsAsPlaced(bankId: number, rehearsal: Rehearsal): Promise<number[][]> {
+/** Bench numbers of the cells as matched, group by group, and of those that go in the other way round than they are printed. */
+async function groupsAsPlaced(bankId: number, rehearsal: Rehearsal): Promise<{ groups: number[][]; turned: number[] }> {
 	const placed = await currentPlacements(bankId);
 	if (placed.length === 0)
 		throw new ServiceError(409, 'not-matched', 'Match the cells first: then your hands know which cell goes where.');
 	const groups: number[][] = [];
-	for (const p of placed) (groups[p.position - 1] ??= []).push(await benchCell(rehearsal, p.cellId));
-	return groups;
+	const turned: number[] = [];
+	for (const { cellId, position } of placed) {
+		const cell = await benchCell(rehearsal, cellId);
+		(groups[position - 1] ??= []).push(cell);
+		if (await wasReadReversed(cellId)) turned.push(cell);
+	}
+	return { groups, turned };
 }
 
 /** The hands of the rehearsal: wiring, probes, the pace of time. @returns the bench after it */
@@ -210,9 +210,8 @@ export async function moveHands(bankId: number, input: HandsInput): Promise<Benc
 		if (input.timeFactor) await hands.timeFactor(input.timeFactor);
 		if (input.wire) {
 			await refuseWhileRunning(bankId);
-			const groups = input.wire === 'loose' ? [] : await groupsAsPlaced(bankId, rehearsal);
-			const inside = new Set(groups.flat());
-			const turned = (await turnedCells(bankId, rehearsal)).filter((i) => inside.has(i));
+			const { groups, turned } =
+				input.wire === 'loose' ? { groups: [], turned: [] } : await groupsAsPlaced(bankId, rehearsal);
 			await hands.wire(input.wire, groups, turned);
 		}
 		if (input.skipS) {
@@ -266,7 +265,7 @@ export async function revealRehearsal(bankId: number, input: ConclusionsInput): 
 	const built = left.groups.length
 		? left.groups.map((g) => g.map(label))
 		: placed.length
-			? (await groupsAsPlaced(bankId, rehearsal)).map((g) => g.map(label))
+			? (await groupsAsPlaced(bankId, rehearsal)).groups.map((g) => g.map(label))
 			: null;
 	const judgement = judgeRehearsal({
 		scenario: rehearsal.scenario,

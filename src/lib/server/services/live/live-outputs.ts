@@ -47,7 +47,7 @@ export async function allOff(links: LiveLinks): Promise<LiveRole[]> {
 }
 
 /** Outputs that could not be reached and are still to be switched off, by instrument. */
-const chased = new Map<number, NodeJS.Timeout>();
+const chased = new Map<number, { stopped: boolean }>();
 const CHASE_EVERY_MS = 1000;
 
 /**
@@ -57,30 +57,40 @@ const CHASE_EVERY_MS = 1000;
 export function chaseOff(links: LiveLinks, roles: readonly LiveRole[], off: (name: string) => void): void {
 	for (const role of roles) {
 		const { link, calibration } = links[role]!;
-		clearInterval(chased.get(calibration.id));
-		const timer = setInterval(() => {
-			void link
-				.useNow((driver) => driver.switchOutput!(false))
-				.then(
-					() => {
-						if (chased.get(calibration.id) !== timer) return;
-						clearInterval(timer);
-						chased.delete(calibration.id);
-						off(calibration.name);
-					},
-					() => undefined
-				);
-		}, CHASE_EVERY_MS);
-		timer.unref();
-		chased.set(calibration.id, timer);
+		const own = { stopped: false };
+		stopChase(calibration.id);
+		chased.set(calibration.id, own);
+		void chase(link, own).then((isOff) => {
+			if (!isOff) return;
+			chased.delete(calibration.id);
+			off(calibration.name);
+		});
 	}
 }
 
 /** Before these instruments are driven again. */
 export function stopChasing(links: LiveLinks): void {
-	for (const { calibration } of Object.values(links)) {
-		clearInterval(chased.get(calibration.id));
-		chased.delete(calibration.id);
+	for (const { calibration } of Object.values(links)) stopChase(calibration.id);
+}
+
+function stopChase(instrumentId: number): void {
+	const own = chased.get(instrumentId);
+	if (own) own.stopped = true;
+	chased.delete(instrumentId);
+}
+
+/** One attempt after the other. @returns whether it is off; false when the chase was stopped first */
+async function chase(link: Link, own: { stopped: boolean }): Promise<boolean> {
+	for (;;) {
+		await new Promise((done) => setTimeout(done, CHASE_EVERY_MS).unref());
+		if (own.stopped) return false;
+		const isOff = await link
+			.tellOff((driver) => driver.switchOutput!(false))
+			.then(
+				() => true,
+				() => false
+			);
+		if (isOff) return !own.stopped;
 	}
 }
 

@@ -171,7 +171,9 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 		run = { ...run, progress: step.state };
 		if (moved) await enterPhase(step.state);
 		if (stopping !== 'no') return;
-		if (step.events.some((e) => e.kind === 'output-lost')) await waitForPerson();
+		const kinds = step.events.map((e) => e.kind);
+		if (kinds.includes('over-voltage')) await switchOff();
+		if (kinds.includes('over-voltage') || kinds.includes('output-lost')) await waitForPerson();
 		else if (step.state.done) {
 			await flush();
 			await end(step.events.at(-1)!.message);

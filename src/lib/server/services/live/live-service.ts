@@ -1,71 +1,14 @@
 import { thinCurve } from '$lib/core/capacity-run';
-import type { LiveConfirmInput } from '$lib/input/live';
 import { InputError } from '$lib/input/validate';
 import { readLiveSamples, type StoredSample } from '../../db/live-samples';
-import { balanceRuns, banks, liveEvents, liveRuns, type LiveRun } from '../../db/tables';
+import { banks, liveEvents, liveRuns, type LiveRun } from '../../db/tables';
 import { ServiceError } from '../../errors';
 import { log } from '../../log';
-import { asServiceError } from '../instrument-service';
-import { clipForRun, nowOf, takeUpRehearsal } from '../rehearsal-bench';
-import { WATCHDOG_FACTOR, allOff, chaseOff, driveOutput, openLinks, stopChasing } from './live-outputs';
+import { takeUpRehearsal } from '../rehearsal-bench';
+import { allOff, openLinks } from './live-outputs';
 import { placeOf, valuesToConfirm } from './live-plan';
 import { runnerOf, startRunner } from './live-runner';
 import { liveView, type LiveView } from './live-view';
-
-async function refuseInstrumentsInUse(run: LiveRun): Promise<void> {
-	const own = new Set(run.instruments.map((i) => i.id));
-	const others = (await liveRuns.all({ state: 'running' })).filter((r) => r.id !== run.id);
-	const taken = others
-		.flatMap((r) => r.instruments)
-		.find((i) => own.has(i.id) && (i.role === 'supply' || i.role === 'load'));
-	if (taken) throw new ServiceError(409, 'in-use', `${taken.name} is driving another run. Stop that one first.`);
-}
-
-/**
- * Switches on and follows a planned run, or one that waits for a person.
- * @throws InputError when `confirmed` is not word for word what {@link valuesToConfirm} says; ServiceError when an instrument does not obey
- */
-export async function beginLiveRun(id: number, input: LiveConfirmInput): Promise<LiveView> {
-	const run = await liveRuns.get(id);
-	if (run.state !== 'planned' && run.state !== 'waiting')
-		throw new ServiceError(409, 'not-waiting', `This run is ${run.state}: there is nothing to switch on.`);
-	const values = await valuesToConfirm(run);
-	if (values.join('\n') !== input.confirmed.join('\n'))
-		throw new InputError([{ path: 'confirmed', message: `requires the values as they are: ${values.join(' · ')}` }]);
-	await refuseInstrumentsInUse(run);
-	// Claimed first: of two tabs only one switches on.
-	const claimed = await liveRuns.update(run.id, run.version, {
-		state: 'running',
-		startedAt: run.startedAt ?? new Date().toISOString()
-	});
-	const links = await openLinks(run);
-	stopChasing(links);
-	try {
-		await clipForRun(run);
-		for (const { link } of Object.values(links)) await link.useNow((driver) => driver.read()).catch(ignoreRefusal);
-		await driveOutput(links, run.phases[run.progress.phase], run.deadManS * WATCHDOG_FACTOR);
-	} catch (error) {
-		chaseOff(links, await allOff(links), () => undefined);
-		await liveRuns.update(claimed.id, claimed.version, { state: run.state, startedAt: run.startedAt });
-		throw asServiceError(error);
-	}
-	if (run.balanceRunId !== null) await startBalance(run);
-	await startRunner(claimed, run.state === 'waiting');
-	return liveView(claimed);
-}
-
-/** A balance that is followed live begins when its supply goes on. */
-async function startBalance(run: LiveRun): Promise<void> {
-	const balance = await balanceRuns.get(run.balanceRunId!);
-	if (balance.startedAt) return;
-	const startedAt = (await nowOf(await banks.get(run.bankId))).toISOString();
-	await balanceRuns.update(balance.id, balance.version, { startedAt });
-}
-
-/** Probes in the air are no reason not to begin; a line that is dead is. */
-function ignoreRefusal(error: { fault?: string }): void {
-	if (error.fault !== 'refused') throw error;
-}
 
 const BY_PERSON = 'Stopped by a person.';
 

@@ -1,0 +1,111 @@
+import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
+import type { LiveConfirmInput } from '$lib/input/live';
+import { InputError } from '$lib/input/validate';
+import { balanceRuns, banks, liveRuns, type LiveRun } from '../../db/tables';
+import { ServiceError } from '../../errors';
+import { asServiceError } from '../instrument-service';
+import { clipForRun, nowOf } from '../rehearsal-bench';
+import { WATCHDOG_FACTOR, allOff, chaseOff, driveOutput, openLinks, stopChasing, type LiveLinks } from './live-outputs';
+import { valuesToConfirm } from './live-plan';
+import { startRunner } from './live-runner';
+import { liveView, type LiveView } from './live-view';
+
+/** A reading below this is a cell the other way round and not a meter's zero, V. */
+const CROSSED_V = 0.1;
+/** A voltage so many times the highest a cell can rest at is no single cell's. */
+const ABOVE_ONE_CELL = 1.2;
+
+async function refuseInstrumentsInUse(run: LiveRun): Promise<void> {
+	const own = new Set(run.instruments.map((i) => i.id));
+	const others = (await liveRuns.all({ state: 'running' })).filter((r) => r.id !== run.id);
+	const taken = others
+		.flatMap((r) => r.instruments)
+		.find((i) => own.has(i.id) && (i.role === 'supply' || i.role === 'load'));
+	if (taken) throw new ServiceError(409, 'in-use', `${taken.name} is driving another run. Stop that one first.`);
+}
+
+/**
+ * Switches on and follows a planned run, or one that waits for a person.
+ * @throws InputError when `confirmed` is not word for word what {@link valuesToConfirm} says; ServiceError when an instrument does not obey
+ */
+export async function beginLiveRun(id: number, input: LiveConfirmInput): Promise<LiveView> {
+	const run = await liveRuns.get(id);
+	if (run.state !== 'planned' && run.state !== 'waiting')
+		throw new ServiceError(409, 'not-waiting', `This run is ${run.state}: there is nothing to switch on.`);
+	const values = await valuesToConfirm(run);
+	if (values.join('\n') !== input.confirmed.join('\n'))
+		throw new InputError([{ path: 'confirmed', message: `requires the values as they are: ${values.join(' · ')}` }]);
+	const links = await openLinks(run);
+	const claimed = await claim(run);
+	stopChasing(links);
+	try {
+		await clipForRun(run);
+		await refuseWrongCell(run, links);
+		await driveOutput(links, run.phases[run.progress.phase], run.deadManS * WATCHDOG_FACTOR);
+	} catch (error) {
+		chaseOff(links, await allOff(links), () => undefined);
+		await giveBack(run, claimed);
+		throw asServiceError(error);
+	}
+	if (run.balanceRunId !== null) await startBalance(run);
+	await startRunner(claimed, run.state === 'waiting');
+	return liveView(claimed);
+}
+
+/** Claimed before anything is touched: of two tabs, or two runs of one instrument, only one switches on. */
+async function claim(run: LiveRun): Promise<LiveRun> {
+	const claimed = await liveRuns.update(run.id, run.version, {
+		state: 'running',
+		startedAt: run.startedAt ?? new Date().toISOString()
+	});
+	try {
+		await refuseInstrumentsInUse(run);
+	} catch (error) {
+		await giveBack(run, claimed);
+		throw error;
+	}
+	return claimed;
+}
+
+const giveBack = (run: LiveRun, claimed: LiveRun) =>
+	liveRuns.update(claimed.id, claimed.version, { state: run.state, startedAt: run.startedAt });
+
+/** A balance that is followed live begins when its supply goes on. */
+async function startBalance(run: LiveRun): Promise<void> {
+	const balance = await balanceRuns.get(run.balanceRunId!);
+	if (balance.startedAt) return;
+	const startedAt = (await nowOf(await banks.get(run.bankId))).toISOString();
+	await balanceRuns.update(balance.id, balance.version, { startedAt });
+}
+
+/**
+ * Reads every instrument of a run once with its outputs off: what is clipped to them must be one cell or row, the right way round.
+ * @throws ServiceError 409 `crossed` or `not-one-cell`; InstrumentError when a line is dead
+ */
+async function refuseWrongCell(run: LiveRun, links: LiveLinks): Promise<void> {
+	const { chemistry } = await banks.get(run.bankId);
+	const [, highestV] = CHEMISTRY_FIGURES[chemistry].plausibleRestV;
+	for (const { link, calibration } of Object.values(links)) {
+		// Probes in the air are no reason not to begin; a line that is dead is.
+		const reading = await link.useNow((driver) => driver.read()).catch(nothingWhenRefused);
+		const volts = reading?.voltageV;
+		if (run.kind === 'watch' || volts === null || volts === undefined) continue;
+		if (volts < -CROSSED_V)
+			throw new ServiceError(
+				409,
+				'crossed',
+				`${calibration.name} reads ${volts.toFixed(3)} V: plus and minus are exchanged. Go by the meter and not by the print, mark the cell, turn the clips and try again.`
+			);
+		if (volts > highestV * ABOVE_ONE_CELL)
+			throw new ServiceError(
+				409,
+				'not-one-cell',
+				`${calibration.name} reads ${volts.toFixed(2)} V: that is more than one ${chemistry} cell or row can have. Look at what is clipped to it.`
+			);
+	}
+}
+
+function nothingWhenRefused(error: { fault?: string }): null {
+	if (error.fault !== 'refused') throw error;
+	return null;
+}
