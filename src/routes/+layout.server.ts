@@ -1,3 +1,7 @@
+import { isAnyLive } from '$lib/server/services/live/live-service';
 import type { LayoutServerLoad } from './$types';
 
-export const load: LayoutServerLoad = ({ locals }) => ({ settings: locals.settings });
+export const load: LayoutServerLoad = async ({ locals, depends }) => {
+	depends('live:open');
+	return { settings: locals.settings, isLive: await isAnyLive() };
+};

@@ -2,6 +2,8 @@
 	import '../app.css';
 	import { Toaster } from 'svelte-sonner';
 	import { browser } from '$app/environment';
+	import { page } from '$app/state';
+	import LiveAlarm from '$lib/components/frame/LiveAlarm.svelte';
 
 	let { data, children } = $props();
 
@@ -11,4 +13,5 @@
 </script>
 
 {@render children()}
+{#if data.isLive}<LiveAlarm bankId={page.route.id?.startsWith('/banks/[id]') ? Number(page.params.id) : null} />{/if}
 <Toaster position="bottom-center" theme={data.settings.theme === 'coal' ? 'dark' : 'light'} closeButton />

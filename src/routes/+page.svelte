@@ -10,7 +10,7 @@
 	let { data } = $props();
 	const real = $derived(data.overviews.filter((o) => !o.bank.rehearsal));
 	const rehearsals = $derived(data.overviews.filter((o) => o.bank.rehearsal));
-	const running = $derived(data.overviews.filter((o) => o.running));
+	const running = $derived(data.overviews.filter((o) => o.running.length));
 	const needing = $derived(real.filter((o) => o.warmth === 'look' || o.warmth === 'stop').length);
 	let fileInput: HTMLInputElement;
 
@@ -105,7 +105,7 @@
 	</header>
 	{#if running.length}
 		<section class="sheet mb-4 px-4 py-2" aria-label="Running now">
-			{#each running as o (o.bank.id)}<RunningStrip running={o.running!} />{/each}
+			{#each running as o (o.bank.id)}<RunningStrip running={o.running} bankName={o.bank.name} />{/each}
 		</section>
 	{/if}
 	{#if real.length === 0}

@@ -198,7 +198,7 @@ describe('a bank from delivery to service', () => {
 	it('sums up its stages', async () => {
 		const overview = await bankOverview(bank.id);
 		expect(overview.current).toBe('serve');
-		expect(overview.running).toMatchObject({ figures: '20.0 A · 3.30 V', needsYouFrom: expect.any(String) });
+		expect(overview.running).toMatchObject([{ figures: '20.0 A · 3.30 V', needsYouFrom: expect.any(String) }]);
 		expect(overview.needs.some((n) => n.stage === 'serve' && n.code === 'drift')).toBe(true);
 	});
 });

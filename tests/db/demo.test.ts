@@ -43,7 +43,7 @@ it('has banks at different stages, one with something running, warmest first', a
 		['Damson Rise', 'serve'],
 		['Cogwheel', 'balance']
 	]);
-	expect(overviews.filter((o) => o.running).map((o) => o.bank.name)).toEqual(['Cogwheel']);
+	expect(overviews.filter((o) => o.running.length).map((o) => o.bank.name)).toEqual(['Cogwheel']);
 });
 it('is the same for the same seed, and is not loaded twice', async () => {
 	expect(await loadDemo(now)).toBe(false);

@@ -1,7 +1,9 @@
 import knexFactory, { type Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { migrate, openDatabase, useDatabase } from '$lib/server/db/connection';
-import { banks, cellTypes, readings } from '$lib/server/db/tables';
+import { startLive } from '$lib/core/live-run';
+import { readLiveMinutes } from '$lib/server/db/live-minutes';
+import { banks, cellTypes, liveRuns, readings } from '$lib/server/db/tables';
 import { listCellTypes } from '$lib/server/services/bank-service';
 import { bankOverview } from '$lib/server/services/overview-service';
 
@@ -51,13 +53,44 @@ describe('a database of the first release', () => {
 		expect((await cellTypes.all({}))[0]).toMatchObject({ name: 'Old type', rehearsal: false });
 		expect((await readings.all({}))[0].value).toBe(3.29);
 		expect((await listCellTypes()).map((t) => t.name)).toEqual(['Old type']);
-		expect((await bankOverview(bank.id)).live).toEqual([]);
+		expect((await bankOverview(bank.id)).running).toEqual([]);
+	});
+	it('gets the minutes of the live runs it has', async () => {
+		await pool('live_minutes').delete();
+		await pool('knex_migrations').where({ name: '003-live-minutes' }).delete();
+		await pool.schema.dropTable('live_minutes');
+		const run = await liveRuns.insert({
+			bankId: (await banks.all({}))[0].id,
+			kind: 'watch',
+			state: 'ended',
+			instruments: [],
+			phases: [{ kind: 'watch' }],
+			intervalMs: 1000,
+			deadManS: 20,
+			progress: startLive()
+		});
+		const at = (ms: number, voltage: number | null) => ({
+			live_run_id: run.id,
+			at_ms: ms,
+			phase: 0,
+			voltage_v: voltage,
+			current_a: -1
+		});
+		await pool('live_samples').insert([at(120_001, 13.2), at(150_000, 13.1), at(150_001, null), at(180_000, 13.3)]);
+		await migrate(pool);
+		expect((await readLiveMinutes(run.id)).map((m) => [m.atMs, m.voltageV])).toEqual([
+			[120_000, 13.1],
+			[150_000, 13.2],
+			[180_000, 13.3],
+			[210_000, 13.3]
+		]);
 	});
 	it('is left alone the second time', async () => {
 		await migrate(pool);
 		expect((await pool('knex_migrations').select('name')).map((m: { name: string }) => m.name)).toEqual([
 			'001-first-bench',
-			'002-live-bench'
+			'002-live-bench',
+			'003-live-minutes'
 		]);
 	});
 });

@@ -56,12 +56,9 @@ it('follows a bank from an empty plan to service', async () => {
 		leadOhm: 0.01,
 		startedAt: '2026-01-05T08:00:00Z'
 	});
-	expect((await bankOverview(bank.id)).running).toMatchObject({
-		what: 'Top balance of Steps',
-		figures: 'no reading yet'
-	});
+	expect((await bankOverview(bank.id)).running).toMatchObject([{ what: 'Top balance', figures: 'no reading yet' }]);
 	await change('balance-runs', run.id, { endedAt: '2026-01-07T08:00:00Z', version: run.version });
-	expect((await bankOverview(bank.id)).running).toBeNull();
+	expect((await bankOverview(bank.id)).running).toEqual([]);
 	expect(await stage(bank.id)).toBe('limits');
 
 	await make('limit-plans', { bankId: bank.id, strategy: 'long-life' });

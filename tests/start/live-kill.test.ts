@@ -43,7 +43,7 @@ interface Sample {
 }
 /** Every sample the application has shown: what it has acknowledged. Ends with the application. */
 async function listen(id: number, heard: Sample[]): Promise<void> {
-	const response = await fetch(`${address()}/live-runs/${id}/stream`);
+	const response = await fetch(`${address()}/live-runs/stream?samples=${id}`);
 	let text = '';
 	for await (const part of response.body!.pipeThrough(new TextDecoderStream())) {
 		text += part;

@@ -7,10 +7,13 @@ export async function askToNotify(): Promise<boolean> {
 	return Notification.permission === 'granted';
 }
 
-/** Tells a person that they are needed: in the page, in its title, and by the browser where it may. */
-export function alarm(what: string, message: string): void {
-	toast.warning(`${what}: ${message}`, { duration: 60_000 });
+/** Tells a person that they are needed: in the page, in its title, and by the browser where it may. @param open shows where */
+export function alarm(what: string, message: string, open: () => void): void {
+	toast.warning(`${what}: ${message}`, { duration: 60_000, action: { label: 'Open', onClick: open } });
 	if (!document.title.startsWith('(!)')) document.title = `(!) ${document.title}`;
 	if ('Notification' in window && Notification.permission === 'granted')
-		new Notification(what, { body: message, requireInteraction: true, tag: `${what}/${message}` });
+		new Notification(what, { body: message, requireInteraction: true, tag: `${what}/${message}` }).onclick = () => {
+			window.focus();
+			open();
+		};
 }

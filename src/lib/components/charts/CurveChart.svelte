@@ -6,7 +6,8 @@
 	interface Series {
 		name: string;
 		x: number[];
-		y: number[];
+		/** The line breaks where it is null. */
+		y: (number | null)[];
 		/** Drawn strong; the others are quiet context. */
 		strong: boolean;
 	}
@@ -26,7 +27,7 @@
 		scaleLinear(extent(series.flatMap((s) => s.x)) as [number, number], [margin.left, width - margin.right]).nice()
 	);
 	const y = $derived(
-		scaleLinear(extent([...series.flatMap((s) => s.y), ...(limit ? [limit.y] : [])]) as [number, number], [
+		scaleLinear(extent([...series.flatMap((s) => s.y), limit?.y ?? null], (v) => v) as [number, number], [
 			height - margin.bottom,
 			margin.top
 		]).nice()
@@ -34,8 +35,9 @@
 	const path = $derived(
 		(s: Series) =>
 			line<number>()
+				.defined((i) => s.y[i] !== null)
 				.x((i) => x(s.x[i]))
-				.y((i) => y(s.y[i]))(s.x.map((_, i) => i)) ?? ''
+				.y((i) => y(s.y[i]!))(s.x.map((_, i) => i)) ?? ''
 	);
 </script>
 

@@ -1,34 +1,46 @@
 <script lang="ts">
-	import { invalidate } from '$app/navigation';
+	import { goto, invalidate } from '$app/navigation';
 	import { alarm } from '$lib/client/alarm';
-	import { followLive } from '$lib/client/live-follow';
+	import { hearLive } from '$lib/client/live-line';
 	import { LIVE_NAMES, type ShownLive } from '$lib/components/live/live-words';
 
-	/** Rings on whatever page of the bank is open. */
-	let { runId, bankName }: { runId: number; bankName: string } = $props();
+	/** Rings on whatever page is open, for every live run. */
+	interface Props {
+		/** The bank whose page is open; its top bar is kept fresh. */
+		bankId: number | null;
+	}
+	let { bankId }: Props = $props();
 	/** Between refreshes of what the top bar shows, ms. */
 	const REFRESH_MS = 2000;
 
-	$effect(() => {
-		const told = new Set<number>();
-		let first = true;
-		let refreshedMs = 0;
-		let state: ShownLive['state'] | null = null;
-		return followLive<ShownLive>(runId, Number.MAX_SAFE_INTEGER, {
-			onSamples: () => undefined,
-			onLine: () => undefined,
-			onView(view) {
-				for (const event of view.events.filter((e) => e.needsPerson && !e.seenAt && !told.has(e.id))) {
-					told.add(event.id);
-					if (!first) alarm(`${LIVE_NAMES[view.kind]} of ${bankName}`, event.message);
-				}
-				first = false;
-				const changed = state !== null && state !== view.state;
-				state = view.state;
-				if (!changed && Date.now() - refreshedMs < REFRESH_MS) return;
-				refreshedMs = Date.now();
-				void invalidate('bank:overview');
-			}
-		});
-	});
+	/** What has been told of each run; what was there before the page opened is shown by the page itself. */
+	const told = new Map<number, Set<number>>();
+	const states = new Map<number, ShownLive['state']>();
+	let refreshedMs = 0;
+
+	function ring(view: ShownLive) {
+		const asked = view.events.filter((e) => e.needsPerson && !e.seenAt);
+		const known = told.get(view.id);
+		told.set(view.id, new Set([...(known ?? []), ...asked.map((e) => e.id)]));
+		if (!known) return;
+		const href = `/banks/${view.bankId}/live/${view.id}`;
+		for (const event of asked.filter((e) => !known.has(e.id)))
+			alarm(`${LIVE_NAMES[view.kind]} of ${view.bankName}`, event.message, () => void goto(href));
+	}
+	function refresh(view: ShownLive) {
+		const before = states.get(view.id);
+		states.set(view.id, view.state);
+		if (before && before !== view.state) void invalidate('live:open');
+		if (view.bankId !== bankId) return;
+		const changed = before !== undefined && before !== view.state;
+		if (!changed && Date.now() - refreshedMs < REFRESH_MS) return;
+		refreshedMs = Date.now();
+		void invalidate('bank:overview');
+	}
+	$effect(() =>
+		hearLive<ShownLive>((view) => {
+			ring(view);
+			refresh(view);
+		})
+	);
 </script>

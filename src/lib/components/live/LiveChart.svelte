@@ -1,31 +1,29 @@
 <script lang="ts">
+	import type { LiveSampleShown } from '$lib/client/live-line';
 	import CurveChart from '$lib/components/charts/CurveChart.svelte';
-	import { thinCurve } from '$lib/core/capacity-run';
-	import type { LiveSampleShown } from '$lib/client/live-follow';
+	import { liveCurve } from './live-curve';
 
 	interface Props {
 		samples: LiveSampleShown[];
+		/** First moments after gaps, ms since 1970. */
+		gapEndsMs: number[];
 		limit: { y: number; text: string } | null;
 	}
-	let { samples, limit }: Props = $props();
-	const MOST_POINTS = 700;
-	const volts = (s: LiveSampleShown) => s.cellV ?? s.voltageV ?? 0;
-	const drawn = $derived.by(() => {
-		if (samples.length <= MOST_POINTS) return samples;
-		return thinCurve(samples.map(volts), MOST_POINTS / 2).map((i) => samples[i]);
-	});
-	const hours = $derived(drawn.map((s) => (s.atMs - samples[0].atMs) / 3_600_000));
+	let { samples, gapEndsMs, limit }: Props = $props();
+	const curve = $derived(liveCurve(samples, gapEndsMs));
 </script>
 
-{#if drawn.length > 1}
+{#if curve.hours.length > 1}
+	{#if curve.volts.some((v) => v !== null)}
+		<CurveChart
+			series={[{ name: 'voltage', x: curve.hours, y: curve.volts, strong: true }]}
+			xLabel="hours"
+			yLabel="V"
+			{limit}
+		/>
+	{/if}
 	<CurveChart
-		series={[{ name: 'voltage', x: hours, y: drawn.map(volts), strong: true }]}
-		xLabel="hours"
-		yLabel="V"
-		{limit}
-	/>
-	<CurveChart
-		series={[{ name: 'current', x: hours, y: drawn.map((s) => s.currentA), strong: true }]}
+		series={[{ name: 'current', x: curve.hours, y: curve.amperes, strong: true }]}
 		xLabel="hours"
 		yLabel="A"
 		height={150}

@@ -3,6 +3,8 @@ import { liveVerdicts, phaseWords, type ShownEvent, type ShownLive } from './liv
 
 const view = (more: Partial<ShownLive> = {}): ShownLive => ({
 	id: 1,
+	bankId: 1,
+	bankName: 'B',
 	version: 1,
 	kind: 'capacity',
 	state: 'running',

@@ -12,6 +12,8 @@ export interface ShownEvent {
 
 export interface ShownLive {
 	id: number;
+	bankId: number;
+	bankName: string;
 	version: number;
 	kind: 'capacity' | 'balance' | 'watch';
 	state: 'planned' | 'running' | 'waiting' | 'ended';

@@ -1,16 +1,7 @@
 import type { Knex } from 'knex';
 import { database } from './connection';
-
-/** One stored sample, as the instruments showed it. Current positive into the battery. */
-export interface StoredSample {
-	atMs: number;
-	phase: number;
-	voltageV: number | null;
-	currentA: number;
-	cellV: number | null;
-	temperatureC: number | null;
-	groupsV: number[] | null;
-}
+import { widenLiveMinutes } from './live-minutes';
+import type { StoredSample } from './stored-sample';
 
 const CHUNK = 1000;
 
@@ -32,6 +23,7 @@ export async function insertLiveSamples(liveRunId: number, samples: readonly Sto
 			)
 			.onConflict(['live_run_id', 'at_ms'])
 			.ignore();
+	await widenLiveMinutes(liveRunId, samples, tx);
 }
 
 interface SampleRow {
@@ -44,17 +36,25 @@ interface SampleRow {
 	groups_v: string | number[] | null;
 }
 
-/** Samples in time order, those after `afterMs` and of one phase when given. */
+export interface SampleRange {
+	/** Only samples later than this, ms since 1970. */
+	afterMs?: number;
+	phase?: number;
+	/** At most so many, the earliest. */
+	most?: number;
+}
+
+/** Samples of a run in time order. */
 export async function readLiveSamples(
 	liveRunId: number,
-	afterMs = 0,
-	phase: number | null = null
+	{ afterMs = 0, phase, most }: SampleRange = {}
 ): Promise<StoredSample[]> {
 	const query = database()('live_samples')
 		.where({ live_run_id: liveRunId })
 		.where('at_ms', '>', afterMs)
 		.orderBy('at_ms');
-	if (phase !== null) query.where({ phase });
+	if (phase !== undefined) query.where({ phase });
+	if (most !== undefined) query.limit(most);
 	const rows = (await query) as SampleRow[];
 	return rows.map((r) => ({
 		atMs: Number(r.at_ms),

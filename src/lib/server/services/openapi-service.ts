@@ -169,9 +169,11 @@ function livePaths(): Json {
 			parameters: [path('id'), query('afterMs', 'integer')],
 			get: operation('Stored samples')
 		},
-		'/api/v1/live-runs/{id}/stream': {
-			parameters: [path('id')],
-			get: operation('Samples and state as they come (server-sent events)', { result: events })
+		'/api/v1/live-runs/stream': {
+			parameters: [query('samples', 'integer')],
+			get: operation('Views of every live run, and samples of one, as they come (server-sent events)', {
+				result: events
+			})
 		},
 		'/api/v1/live-events/{id}/seen': on('A person has seen this event'),
 		'/api/v1/rehearsals': {

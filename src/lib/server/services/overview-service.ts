@@ -1,14 +1,13 @@
 import { judgePlan, type RunningWork, type Stage, type StageStatus } from '$lib/core/planning';
 import { WARMTHS, warmestFirst, type Verdict, type Warmth } from '$lib/core/shared';
-import { remainingS } from '$lib/core/live-run';
-import { banks, type Bank, type CellType, type LiveRun } from '../db/tables';
+import { banks, type Bank, type CellType } from '../db/tables';
 import { balanceState } from './balance-service';
 import { bankWithType, deliveryTrays } from './delivery-service';
 import { limitsState } from './limits-service';
-import { openLiveRuns } from './live/live-service';
 import { currentPlacements } from './match-service';
 import { nowOf } from './rehearsal-bench';
 import { bankCapacities } from './run-service';
+import { runningWork } from './running-work';
 import { serveState } from './serve-service';
 
 export interface BankOverview {
@@ -17,11 +16,10 @@ export interface BankOverview {
 	stages: StageStatus[];
 	/** The stage to go on with. */
 	current: Stage;
-	running: RunningWork | null;
+	/** What goes on at this bank, what needs a person first before the rest. */
+	running: RunningWork[];
 	/** Cells have been given their groups. */
 	placed: boolean;
-	/** Live runs that go on or wait for a person. */
-	live: { id: number; state: LiveRun['state'] }[];
 	/** Warmest verdict of all stages. */
 	needs: (Verdict & { stage: Stage })[];
 	warmth: Warmth;
@@ -38,14 +36,13 @@ const status = (stage: Stage, open: string | null, warmth: Warmth, done: boolean
 /** A bank's stages, what is running and what needs a person; the figures behind home, rail and header. */
 export async function bankOverview(bankId: number): Promise<BankOverview> {
 	const { bank, cellType } = await bankWithType(bankId);
-	const [trays, { capacities }, placed, balance, limits, serve, runs, now] = await Promise.all([
+	const [trays, { capacities }, placed, balance, limits, serve, now] = await Promise.all([
 		deliveryTrays(bankId),
 		bankCapacities(bankId),
 		currentPlacements(bankId),
 		balanceState(bankId),
 		limitsState(bankId),
 		serveState(bankId),
-		openLiveRuns(bankId),
 		nowOf(bank)
 	]);
 	const nowIso = now.toISOString();
@@ -109,73 +106,11 @@ export async function bankOverview(bankId: number): Promise<BankOverview> {
 		cellType,
 		stages,
 		current,
-		running: runs.length ? liveWork(bank, runs[0], balance, nowIso) : runningWork(bank, balance, nowIso),
+		running: await runningWork(bank, balance, nowIso),
 		placed: placed.length > 0,
-		live: runs.map(({ id, state }) => ({ id, state })),
 		needs,
 		warmth: needs[0]?.warmth ?? 'calm'
 	};
-}
-
-const markOf = (bank: Bank) => (bank.rehearsal ? 'Rehearsal: ' : '');
-
-function runningWork(
-	bank: Bank,
-	balance: Awaited<ReturnType<typeof balanceState>>,
-	nowIso: string
-): RunningWork | null {
-	const { run, progress, plan, readings } = balance;
-	if (!run || !run.startedAt || run.endedAt || !progress || !plan) return null;
-	const last = readings.at(-1);
-	const remaining = progress.remainingS ?? (last ? null : plan.durationS);
-	return {
-		what: `${markOf(bank)}Top balance of ${bank.name}`,
-		figures: last
-			? `${last.supplyA.toFixed(1)} A · ${(last.cellV ?? last.supplyV)?.toFixed(2) ?? '–'} V`
-			: 'no reading yet',
-		...needsYou(remaining, Date.parse(last?.readAt ?? run.startedAt)),
-		fraction: Math.min(1, progress.deliveredAh / ((plan.toDeliverAh.low + plan.toDeliverAh.high) / 2)),
-		nowIso,
-		href: `/banks/${bank.id}/balance`,
-		waiting: false
-	};
-}
-
-const LIVE_WORDS: Record<LiveRun['kind'], string> = { capacity: 'Capacity run', balance: 'Balance', watch: 'Watch' };
-
-/** What a live run shows at the top of every page of its bank. */
-function liveWork(
-	bank: Bank,
-	run: LiveRun,
-	balance: Awaited<ReturnType<typeof balanceState>>,
-	nowIso: string
-): RunningWork {
-	const { last, sums, phase } = run.progress;
-	const volts = last?.cellV ?? last?.voltageV ?? null;
-	const movedAh = Math.abs(sums[phase]?.ah ?? 0);
-	return {
-		what: `${markOf(bank)}${LIVE_WORDS[run.kind]} of ${bank.name}${run.phases[phase] && run.kind !== 'watch' ? `, ${run.phases[phase].kind}` : ''}`,
-		figures: last
-			? `${last.currentA.toFixed(1)} A · ${volts?.toFixed(2) ?? '–'} V · ${movedAh.toFixed(1)} Ah`
-			: 'no sample yet',
-		...needsYou(timeLeft(run, balance), last?.atMs ?? Date.parse(nowIso)),
-		fraction: run.kind === 'capacity' && run.expectedAh ? Math.min(1, movedAh / run.expectedAh) : null,
-		nowIso,
-		href: `/banks/${bank.id}/live/${run.id}`,
-		waiting: run.state === 'waiting'
-	};
-}
-
-/** Only the end of the last phase needs a person. A balance is judged by its own log, knee and taper included. */
-function timeLeft(run: LiveRun, balance: Awaited<ReturnType<typeof balanceState>>) {
-	if (run.kind === 'balance') return balance.progress?.remainingS ?? null;
-	const isLast = run.progress.phase === run.phases.length - 1;
-	return isLast ? remainingS(run.phases, run.progress, run.expectedAh) : null;
-}
-
-function needsYou(left: { low: number; high: number } | null, fromMs: number) {
-	const at = (seconds: number) => new Date(fromMs + seconds * 1000).toISOString();
-	return { needsYouFrom: left ? at(left.low) : null, needsYouUntil: left ? at(left.high) : null };
 }
 
 /** Every bank, warmest first. */
@@ -184,6 +119,7 @@ export async function allOverviews(): Promise<BankOverview[]> {
 	const overviews = await Promise.all(all.map((b) => bankOverview(b.id)));
 	return overviews.sort(
 		(a, b) =>
-			WARMTHS.indexOf(b.warmth) - WARMTHS.indexOf(a.warmth) || Number(b.running !== null) - Number(a.running !== null)
+			WARMTHS.indexOf(b.warmth) - WARMTHS.indexOf(a.warmth) ||
+			Number(b.running.length > 0) - Number(a.running.length > 0)
 	);
 }

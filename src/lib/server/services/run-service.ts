@@ -11,7 +11,7 @@ import {
 import { CoreError } from '$lib/core/shared';
 import { database } from '../db/connection';
 import { insertRunSamples, readRunSamples } from '../db/run-samples';
-import type { StoredSample } from '../db/live-samples';
+import type { StoredSample } from '../db/stored-sample';
 import { cells, deliveries, instruments, runs, type Cell, type CellType, type LiveRun, type Run } from '../db/tables';
 import { bankWithType, cellsOfBank } from './delivery-service';
 

@@ -1,6 +1,5 @@
 <script lang="ts">
 	import { page } from '$app/state';
-	import LiveAlarm from '$lib/components/frame/LiveAlarm.svelte';
 	import RunningStrip from '$lib/components/frame/RunningStrip.svelte';
 	import StageRail from '$lib/components/frame/StageRail.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
@@ -22,9 +21,8 @@
 			href="/banks/{bank.id}/rehearsal"
 			aria-current={active === 'rehearsal' ? 'page' : undefined}>Rehearsal: simulated cells · to the bench</a
 		>{/if}
-	{#if data.overview.running}<RunningStrip running={data.overview.running} />{/if}
+	{#if data.overview.running.length}<RunningStrip running={data.overview.running} />{/if}
 </TopBar>
-{#each data.overview.live as run (run.id)}<LiveAlarm runId={run.id} bankName={bank.name} />{/each}
 <div class="frame" class:rehearsing={bank.rehearsal}>
 	<StageRail bankId={bank.id} stages={data.overview.stages} {active} />
 	{#key bank.id}{@render children()}{/key}

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import * as first from './001-first-bench';
 import * as live from './002-live-bench';
+import * as minutes from './003-live-minutes';
 
 interface Migration {
 	name: string;
@@ -10,7 +11,8 @@ interface Migration {
 /** In order; names are recorded in the database and never change. */
 const MIGRATIONS: Migration[] = [
 	{ name: '001-first-bench', up: first.up },
-	{ name: '002-live-bench', up: live.up }
+	{ name: '002-live-bench', up: live.up },
+	{ name: '003-live-minutes', up: minutes.up }
 ];
 
 /** Knex reads migrations from this list instead of a folder, so that they are part of the build. */

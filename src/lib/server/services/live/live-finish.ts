@@ -1,4 +1,5 @@
-import { readLiveSamples, type StoredSample } from '../../db/live-samples';
+import { readLiveSamples } from '../../db/live-samples';
+import type { StoredSample } from '../../db/stored-sample';
 import { balanceReadings, balanceRuns, liveEvents, type LiveRun } from '../../db/tables';
 import { storeLiveCapacity } from '../run-service';
 
@@ -43,7 +44,7 @@ export async function finishLiveRun(run: LiveRun): Promise<number | null> {
 async function finishCapacity(run: LiveRun): Promise<number | null> {
 	const phase = run.phases.findIndex((p) => p.kind === 'discharge');
 	if (run.progress.done && run.cellId !== null && phase >= 0)
-		return (await storeLiveCapacity(run, await readLiveSamples(run.id, 0, phase))).id;
+		return (await storeLiveCapacity(run, await readLiveSamples(run.id, { phase }))).id;
 	await liveEvents.insert({
 		liveRunId: run.id,
 		happenedAt: new Date(run.progress.last?.atMs ?? Date.now()).toISOString(),

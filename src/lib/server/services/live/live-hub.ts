@@ -1,21 +1,17 @@
-import type { StoredSample } from '../../db/live-samples';
+import type { StoredSample } from '../../db/stored-sample';
 import type { LiveView } from './live-view';
 
-/** What a page is told as it happens. Samples are told only once they are stored. */
+/** What a page is told of a live run as it happens. Samples are told only once they are stored. */
 export type LiveMessage = { kind: 'samples'; samples: StoredSample[] } | { kind: 'view'; view: LiveView };
-type Listener = (message: LiveMessage) => void;
+type Listener = (liveRunId: number, message: LiveMessage) => void;
 
-const listeners = new Map<number, Set<Listener>>();
+const listeners = new Set<Listener>();
 
-/** Hears what happens in a live run. @returns how to stop hearing */
-export function subscribe(liveRunId: number, listener: Listener): () => void {
-	const own = listeners.get(liveRunId) ?? new Set();
-	listeners.set(liveRunId, own.add(listener));
-	return () => {
-		own.delete(listener);
-		if (own.size === 0) listeners.delete(liveRunId);
-	};
+/** Hears what happens in every live run. @returns how to stop hearing */
+export function subscribe(listener: Listener): () => void {
+	listeners.add(listener);
+	return () => void listeners.delete(listener);
 }
 
 export const publish = (liveRunId: number, message: LiveMessage): void =>
-	listeners.get(liveRunId)?.forEach((listener) => listener(message));
+	listeners.forEach((listener) => listener(liveRunId, message));

@@ -1,5 +1,5 @@
 import type { LivePhase, LiveSample } from '$lib/core/live-run';
-import type { StoredSample } from '../../db/live-samples';
+import type { StoredSample } from '../../db/stored-sample';
 import type { LiveInstrument } from '../../db/tables';
 import { outputOf, type LiveLinks, type PhaseReading } from './live-outputs';
 

@@ -1,6 +1,7 @@
 import { takeSample, type LiveState } from '$lib/core/live-run';
 import { database } from '../../db/connection';
-import { insertLiveSamples, type StoredSample } from '../../db/live-samples';
+import { insertLiveSamples } from '../../db/live-samples';
+import type { StoredSample } from '../../db/stored-sample';
 import { banks, liveEvents, liveRuns, type LiveRun } from '../../db/tables';
 import type { InstrumentReading } from '../../instruments/driver';
 import { log } from '../../log';

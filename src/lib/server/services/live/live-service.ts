@@ -1,11 +1,14 @@
 import { thinCurve } from '$lib/core/capacity-run';
 import { InputError } from '$lib/input/validate';
-import { readLiveSamples, type StoredSample } from '../../db/live-samples';
+import { readLiveMinutes } from '../../db/live-minutes';
+import { countLiveSamples, readLiveSamples } from '../../db/live-samples';
+import type { StoredSample } from '../../db/stored-sample';
 import { banks, liveEvents, liveRuns, type LiveRun } from '../../db/tables';
 import { ServiceError } from '../../errors';
 import { log } from '../../log';
 import { takeUpRehearsal } from '../rehearsal-bench';
 import { allOff, openLinks } from './live-outputs';
+import { publish } from './live-hub';
 import { placeOf, valuesToConfirm } from './live-plan';
 import { runnerOf, startRunner } from './live-runner';
 import { liveView, type LiveView } from './live-view';
@@ -31,9 +34,8 @@ export async function stopLiveRun(id: number): Promise<LiveView> {
 	}
 	if (run.state === 'ended') return liveView(run);
 	const endedBy = run.state === 'planned' ? 'Dropped before it began.' : BY_PERSON;
-	return liveView(
-		await liveRuns.update(id, run.version, { state: 'ended', endedAt: new Date().toISOString(), endedBy })
-	);
+	const ended = await liveRuns.update(id, run.version, { state: 'ended', endedAt: new Date().toISOString(), endedBy });
+	return tellView(ended);
 }
 
 /** Goes on with every run that was going when the application ended. One that cannot be gone on with waits for a person. */
@@ -77,8 +79,18 @@ const OPEN_STATES = ['running', 'waiting'];
 export const openLiveRuns = async (bankId: number): Promise<LiveRun[]> =>
 	(await liveRuns.all({ bankId })).filter((r) => OPEN_STATES.includes(r.state));
 
+/** Whether any run goes on or waits for a person. */
+export const isAnyLive = async (): Promise<boolean> =>
+	(await Promise.all(OPEN_STATES.map((state) => liveRuns.list({ state }, { page: 1, size: 1 })))).some(
+		(p) => p.total > 0
+	);
+
 /** Points drawn of one run, at most about. */
 const DRAWN_POINTS = 1500;
+/** A run with more samples is drawn from its minutes. */
+const MOST_READ_SAMPLES = 20_000;
+/** Samples given in one answer; the caller asks on from the last. */
+const SAMPLES_A_TIME = 5000;
 
 export interface LivePageData {
 	run: LiveRun;
@@ -91,9 +103,10 @@ export interface LivePageData {
 /** Everything the page of a live run starts from. */
 export async function livePage(id: number): Promise<LivePageData> {
 	const run = await liveRuns.get(id);
-	const samples = await readLiveSamples(id);
+	const samples =
+		(await countLiveSamples(id)) > MOST_READ_SAMPLES ? await readLiveMinutes(id) : await readLiveSamples(id);
 	const kept = thinCurve(
-		samples.map((s) => s.voltageV ?? 0),
+		samples.map((s) => s.cellV ?? s.voltageV ?? 0),
 		DRAWN_POINTS / 2
 	);
 	return {
@@ -117,16 +130,37 @@ export function listLiveRuns(query: URLSearchParams) {
 	return liveRuns.list(filter, { page: Math.max(1, Number(query.get('page')) || 1), size: 100 });
 }
 
-/** Stored samples later than a moment (ms since 1970; all when missing). */
-export async function samplesAfter(id: number, afterMs: string | null): Promise<{ samples: StoredSample[] }> {
+/** Stored samples later than a moment (ms since 1970; from the first when missing); `more` when there are later ones still. */
+export async function samplesAfter(
+	id: number,
+	afterMs: string | null
+): Promise<{ samples: StoredSample[]; more: boolean }> {
 	await liveRuns.get(id);
 	const after = afterMs === null ? 0 : Number(afterMs);
 	if (!Number.isFinite(after)) throw new InputError([{ path: 'afterMs', message: 'requires milliseconds since 1970' }]);
-	return { samples: await readLiveSamples(id, after) };
+	const samples = await readLiveSamples(id, { afterMs: after, most: SAMPLES_A_TIME + 1 });
+	return { samples: samples.slice(0, SAMPLES_A_TIME), more: samples.length > SAMPLES_A_TIME };
 }
 
-/** A person has seen an event. */
+/** A person has seen an event; every page that shows it hears so. */
 export async function markSeen(id: number) {
 	const event = await liveEvents.get(id);
-	return event.seenAt ? event : liveEvents.update(id, event.version, { seenAt: new Date().toISOString() });
+	if (event.seenAt) return event;
+	const seen = await liveEvents.update(id, event.version, { seenAt: new Date().toISOString() });
+	await tellView(await liveRuns.get(event.liveRunId));
+	return seen;
+}
+
+/** Tells a run's view to whoever follows it. */
+async function tellView(run: LiveRun): Promise<LiveView> {
+	const view = await liveView(run);
+	publish(run.id, { kind: 'view', view });
+	return view;
+}
+
+/** Views of every run that goes on or waits for a person, and of one more when it is named. */
+export async function followedViews(alsoId: number | null): Promise<LiveView[]> {
+	const also = alsoId === null ? [] : [await liveRuns.get(alsoId)];
+	const open = (await Promise.all(OPEN_STATES.map((state) => liveRuns.all({ state })))).flat();
+	return Promise.all([...also, ...open.filter((r) => r.id !== alsoId)].map(liveView));
 }

@@ -1,9 +1,11 @@
 import { remainingS } from '$lib/core/live-run';
-import { liveEvents, type LiveEventRow, type LiveRun } from '../../db/tables';
+import { banks, liveEvents, type LiveEventRow, type LiveRun } from '../../db/tables';
 
 /** A live run as pages show it. */
 export interface LiveView {
 	id: number;
+	bankId: number;
+	bankName: string;
 	version: number;
 	kind: LiveRun['kind'];
 	state: LiveRun['state'];
@@ -27,6 +29,8 @@ export async function liveView(run: LiveRun): Promise<LiveView> {
 	const running = run.state === 'running';
 	return {
 		id: run.id,
+		bankId: run.bankId,
+		bankName: (await banks.get(run.bankId)).name,
 		version: run.version,
 		kind: run.kind,
 		state: run.state,

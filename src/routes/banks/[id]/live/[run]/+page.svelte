@@ -4,13 +4,14 @@
 	import { askToNotify } from '$lib/client/alarm';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
-	import { followLive } from '$lib/client/live-follow';
+	import { followSamples, hearLive, type LiveSampleShown } from '$lib/client/live-line';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import ConfirmValues from '$lib/components/live/ConfirmValues.svelte';
 	import EventList from '$lib/components/live/EventList.svelte';
 	import LiveChart from '$lib/components/live/LiveChart.svelte';
 	import LiveFigures from '$lib/components/live/LiveFigures.svelte';
 	import WatchedGroups from '$lib/components/live/WatchedGroups.svelte';
+	import { keptSamples } from '$lib/components/live/live-curve';
 	import { LIVE_NAMES, liveVerdicts, phaseWords, type ShownLive } from '$lib/components/live/live-words';
 
 	let { data } = $props();
@@ -18,7 +19,7 @@
 	// svelte-ignore state_referenced_locally
 	let view = $state<ShownLive>(data.live.view as ShownLive);
 	// svelte-ignore state_referenced_locally
-	let samples = $state.raw(data.live.samples);
+	let samples = $state.raw<LiveSampleShown[]>(data.live.samples);
 	let lineOpen = $state(true);
 	let busy = $state(false);
 	let confirm = $state<ConfirmValues | null>(null);
@@ -27,12 +28,16 @@
 	$effect(() => {
 		// Only another run begins anew; a refresh of the page's data does not.
 		const start = untrack(() => samples.at(-1)?.atMs ?? 0);
-		return followLive<ShownLive>(runId, start, {
-			onSamples: (fresh) => (samples = [...samples, ...fresh.map((s) => ({ temperatureC: null, ...s }))]),
-			onView: (fresh) => (view = fresh),
+		return followSamples(runId, start, {
+			onSamples: (fresh) => (samples = keptSamples([...samples, ...fresh])),
 			onLine: (open) => (lineOpen = open)
 		});
 	});
+	$effect(() =>
+		hearLive<ShownLive>((fresh) => {
+			if (fresh.id === runId) view = fresh;
+		})
+	);
 	const phase = $derived(view.phases[view.phase]);
 	const limit = $derived(
 		phase?.kind === 'discharge'
@@ -41,6 +46,7 @@
 				? { y: phase.voltageV, text: 'set voltage' }
 				: null
 	);
+	const gapEndsMs = $derived(view.events.filter((e) => e.kind === 'gap').map((e) => Date.parse(e.happenedAt)));
 	const verdicts = $derived(liveVerdicts(view));
 
 	async function begin() {
@@ -131,7 +137,7 @@
 				currentA={view.last?.currentA ?? 0}
 				atMs={view.last?.atMs ?? 0}
 			/>{/if}
-		<section class="sheet p-3" aria-label="Curve"><LiveChart {samples} {limit} /></section>
+		<section class="sheet p-3" aria-label="Curve"><LiveChart {samples} {gapEndsMs} {limit} /></section>
 		{#if view.runId}
 			<p class="sheet p-4">
 				The capacity has been entered. <a class="underline" href="/banks/{run.bankId}/test">Go on with the next cell</a>

@@ -1,0 +1,49 @@
+import type { LiveSampleShown } from '$lib/client/live-line';
+import { thinCurve } from '$lib/core/capacity-run';
+
+/** A page keeps at most so many samples of a run; beyond, it keeps half of them, every dip and peak included. */
+const MOST_KEPT = 4000;
+/** Points drawn at most, about. */
+const MOST_DRAWN = 700;
+
+/** Voltage at the cells where a meter reads there, else at the instrument; V, null where nobody measured. */
+const volts = (s: LiveSampleShown): number | null => s.cellV ?? s.voltageV;
+
+const thinnedTo = (samples: readonly LiveSampleShown[], points: number): LiveSampleShown[] =>
+	thinCurve(
+		samples.map((s) => volts(s) ?? 0),
+		points / 2
+	).map((i) => samples[i]);
+
+/** Samples a page goes on with. */
+export const keptSamples = (samples: LiveSampleShown[]): LiveSampleShown[] =>
+	samples.length <= MOST_KEPT ? samples : thinnedTo(samples, MOST_KEPT / 2);
+
+export interface LiveCurve {
+	/** Since the first sample. */
+	hours: number[];
+	/** V and A; null where the line breaks. */
+	volts: (number | null)[];
+	amperes: (number | null)[];
+}
+
+/** The curve to draw. @param gapEndsMs first moments after gaps, ms since 1970: the line breaks before them */
+export function liveCurve(samples: readonly LiveSampleShown[], gapEndsMs: readonly number[]): LiveCurve {
+	const curve: LiveCurve = { hours: [], volts: [], amperes: [] };
+	const gaps = [...gapEndsMs].sort((a, b) => a - b);
+	const startMs = samples[0]?.atMs ?? 0;
+	for (const s of thinnedTo(samples, MOST_DRAWN)) {
+		const hour = (s.atMs - startMs) / 3_600_000;
+		const isAfterGap = gaps.length > 0 && s.atMs >= gaps[0] && curve.hours.length > 0;
+		while (gaps.length && s.atMs >= gaps[0]) gaps.shift();
+		if (isAfterGap) add(curve, hour, null, null);
+		add(curve, hour, volts(s), s.currentA);
+	}
+	return curve;
+}
+
+function add(curve: LiveCurve, hour: number, volt: number | null, ampere: number | null): void {
+	curve.hours.push(hour);
+	curve.volts.push(volt);
+	curve.amperes.push(ampere);
+}

@@ -1,0 +1,73 @@
+import { remainingS } from '$lib/core/live-run';
+import type { RunningWork } from '$lib/core/planning';
+import type { Bank, LiveRun } from '../db/tables';
+import type { balanceState } from './balance-service';
+import { placeOf } from './live/live-plan';
+import { openLiveRuns } from './live/live-service';
+
+type BalanceState = Awaited<ReturnType<typeof balanceState>>;
+
+const LIVE_WORDS: Record<LiveRun['kind'], string> = { capacity: 'Capacity run', balance: 'Balance', watch: 'Watch' };
+
+/** What goes on at a bank: what waits for a person, then what will need one soonest, then what nobody can tell of. */
+export async function runningWork(bank: Bank, balance: BalanceState, nowIso: string): Promise<RunningWork[]> {
+	const runs = await openLiveRuns(bank.id);
+	const byHand = runs.some((run) => run.kind === 'balance') ? null : balanceByHand(bank, balance, nowIso);
+	const work = [
+		...(await Promise.all(runs.map((run) => liveWork(bank, run, balance, nowIso)))),
+		...(byHand ? [byHand] : [])
+	];
+	const dueMs = (w: RunningWork) => (w.waiting ? 0 : w.needsYouUntil ? Date.parse(w.needsYouUntil) : Infinity);
+	return work.sort((a, b) => (dueMs(a) === dueMs(b) ? 0 : dueMs(a) - dueMs(b)));
+}
+
+const markOf = (bank: Bank) => (bank.rehearsal ? 'Rehearsal: ' : '');
+
+/** A balance whose readings are typed. */
+function balanceByHand(bank: Bank, balance: BalanceState, nowIso: string): RunningWork | null {
+	const { run, progress, plan, readings } = balance;
+	if (!run || !run.startedAt || run.endedAt || !progress || !plan) return null;
+	const last = readings.at(-1);
+	const remaining = progress.remainingS ?? (last ? null : plan.durationS);
+	return {
+		what: `${markOf(bank)}Top balance`,
+		figures: last
+			? `${last.supplyA.toFixed(1)} A · ${(last.cellV ?? last.supplyV)?.toFixed(2) ?? '–'} V`
+			: 'no reading yet',
+		...needsYou(remaining, Date.parse(last?.readAt ?? run.startedAt)),
+		fraction: Math.min(1, progress.deliveredAh / ((plan.toDeliverAh.low + plan.toDeliverAh.high) / 2)),
+		nowIso,
+		href: `/banks/${bank.id}/balance`,
+		waiting: false
+	};
+}
+
+/** What a live run shows at the top of every page of its bank. */
+async function liveWork(bank: Bank, run: LiveRun, balance: BalanceState, nowIso: string): Promise<RunningWork> {
+	const { last, sums, phase } = run.progress;
+	const volts = last?.cellV ?? last?.voltageV ?? null;
+	const movedAh = Math.abs(sums[phase]?.ah ?? 0);
+	return {
+		what: `${markOf(bank)}${LIVE_WORDS[run.kind]} of ${await placeOf(run)}${run.phases[phase] && run.kind !== 'watch' ? `, ${run.phases[phase].kind}` : ''}`,
+		figures: last
+			? `${last.currentA.toFixed(1)} A · ${volts?.toFixed(2) ?? '–'} V · ${movedAh.toFixed(1)} Ah`
+			: 'no sample yet',
+		...needsYou(timeLeft(run, balance), last?.atMs ?? Date.parse(nowIso)),
+		fraction: run.kind === 'capacity' && run.expectedAh ? Math.min(1, movedAh / run.expectedAh) : null,
+		nowIso,
+		href: `/banks/${bank.id}/live/${run.id}`,
+		waiting: run.state === 'waiting'
+	};
+}
+
+/** Only the end of the last phase needs a person. A balance is judged by its own log, knee and taper included. */
+function timeLeft(run: LiveRun, balance: BalanceState) {
+	if (run.kind === 'balance') return balance.progress?.remainingS ?? null;
+	const isLast = run.progress.phase === run.phases.length - 1;
+	return isLast ? remainingS(run.phases, run.progress, run.expectedAh) : null;
+}
+
+function needsYou(left: { low: number; high: number } | null, fromMs: number) {
+	const at = (seconds: number) => new Date(fromMs + seconds * 1000).toISOString();
+	return { needsYouFrom: left ? at(left.low) : null, needsYouUntil: left ? at(left.high) : null };
+}
