@@ -28,7 +28,7 @@ async function endedRehearsal() {
 	const tools = await list('instruments?size=100');
 	for (const cell of cells)
 		for (const kind of ['voltmeter', 'ohmmeter'])
-			await post(`banks/${id}/rehearsal/measure`, {
+			await post(`banks/${id}/measure`, {
 				cellId: cell.id,
 				instrumentId: tools.find((t) => t.kind === kind && t.bundled).id
 			});

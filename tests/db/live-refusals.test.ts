@@ -4,7 +4,8 @@ import { countLiveSamples, readLiveSamples } from '$lib/server/db/live-samples';
 import { banks, liveEvents, liveRuns, type Instrument } from '$lib/server/db/tables';
 import { stopLiveRun } from '$lib/server/services/live/live-service';
 import { createRecord, recordKind } from '$lib/server/services/record-kinds';
-import { measureCell, startRehearsal } from '$lib/server/services/rehearsal-service';
+import { measureCell } from '$lib/server/services/reading-service';
+import { startRehearsal } from '$lib/server/services/rehearsal-service';
 import { begin, charge, discharge, plan, slow, stateIs, until, withLiveBench } from '../support/live-bench';
 
 const here = withLiveBench('refused');

@@ -4,9 +4,9 @@ import type { Finding } from '$lib/core/rehearsal';
 import { banks, cells, deliveries, readings, type Bank, type Cell } from '$lib/server/db/tables';
 import { bundledInstruments } from '$lib/server/services/instrument-service';
 import { exportBank, importBank } from '$lib/server/services/exchange-service';
+import { measureCell } from '$lib/server/services/reading-service';
 import { acceptMatch } from '$lib/server/services/match-service';
 import {
-	measureCell,
 	moveHands,
 	readProbes,
 	rehearsalState,

@@ -1,11 +1,9 @@
 import { Type } from 'class-transformer';
 import { ArrayMinSize, IsArray, IsDefined, IsObject, Matches, ValidateNested } from 'class-validator';
 import { LIVE_KINDS, type LiveKind } from '$lib/core/live-run';
+import { INSTRUMENT_KINDS, type InstrumentKind } from '$lib/core/reading';
 import { DEFECT_KINDS, type DefectKind } from '$lib/core/rehearsal';
 import { AtMost, Maybe, Num, OneOf, Text, Whole, YesNo } from './fields';
-
-export const INSTRUMENT_KINDS = ['supply', 'load', 'voltmeter', 'ohmmeter', 'bms', 'shunt'] as const;
-export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number];
 
 /** An entry of the address book. */
 export class InstrumentInput {
@@ -20,8 +18,9 @@ export class InstrumentInput {
 	@Maybe() @Whole(0, 247) unitId?: number | null;
 	/** True when the person means an address outside this computer. */
 	@YesNo() outsideNamed: boolean = false;
-	@Num(0, 20) accuracyPercent: number = 0.5;
-	@Num(0, 10) accuracyFixed: number = 0.005;
+	/** By the instrument's sheet: ±(percent of reading + V, Ω or A); that of a fair one of its kind when missing. */
+	@Maybe() @Num(0, 20) accuracyPercent?: number;
+	@Maybe() @Num(0, 10) accuracyFixed?: number;
 	@Num(-1, 1) voltageOffsetV: number = 0;
 	@Num(-20, 20) currentGainPercent: number = 0;
 }

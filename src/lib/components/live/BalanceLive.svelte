@@ -1,5 +1,7 @@
 <script lang="ts">
+	import Field from '$lib/components/forms/Field.svelte';
 	import InstrumentSelect from './InstrumentSelect.svelte';
+	import IntervalField from './IntervalField.svelte';
 	import { fitting, type ShownInstrument } from './instrument-choice';
 
 	interface Props {
@@ -8,17 +10,23 @@
 		bankId: number;
 		/** Every check before the supply goes on has been passed. */
 		ready: boolean;
-		onfollow: (instruments: object) => void;
+		temperatureUnit: string;
+		/** Of the room where the instruments know it, in the user's unit. */
+		roomTemperature: number | null;
+		onfollow: (plan: { instruments: object; temperature: number | null; intervalMs: number | null }) => void;
 	}
-	let { instruments, rehearsal, bankId, ready, onfollow }: Props = $props();
+	let { instruments, rehearsal, bankId, ready, temperatureUnit, roomTemperature, onfollow }: Props = $props();
 	const supplies = $derived(fitting(instruments, 'supply', rehearsal));
 	const meters = $derived(fitting(instruments, 'voltmeter', rehearsal));
 	// svelte-ignore state_referenced_locally
 	let chosen = $state({ supply: supplies[0]?.id ?? null, voltmeter: meters[0]?.id ?? null });
+	let intervalMs = $state<number | null>(null);
+	// svelte-ignore state_referenced_locally
+	let temperature = $state<number | null>(roomTemperature);
 </script>
 
 {#if supplies.length}
-	<div class="mt-3 grid gap-3 sm:grid-cols-2">
+	<div class="mt-3 grid gap-3 sm:grid-cols-4">
 		<InstrumentSelect label="Supply" instruments={supplies} bind:value={chosen.supply} />
 		<InstrumentSelect
 			label="Meter at the cells"
@@ -26,13 +34,19 @@
 			bind:value={chosen.voltmeter}
 			none="none: I read it myself"
 		/>
+		<Field label="The cells are at" unit={temperatureUnit} type="number" bind:value={temperature} />
+		<IntervalField {rehearsal} bind:intervalMs usualS={1} />
 	</div>
 	{#if rehearsal}<p class="mt-2 muted">
 			Your hands must have joined the cells first: <a class="underline" href="/banks/{bankId}/rehearsal"
 				>go to the bench</a
 			>.
 		</p>{/if}
-	<button class="btn tap mt-3" class:btn-primary={rehearsal} disabled={!ready} onclick={() => onfollow(chosen)}
+	<button
+		class="btn tap mt-3"
+		class:btn-primary={rehearsal}
+		disabled={!ready}
+		onclick={() => onfollow({ instruments: chosen, temperature: temperature ?? null, intervalMs })}
 		>Set and follow it live</button
 	>
 {/if}

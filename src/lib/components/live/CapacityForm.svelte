@@ -1,6 +1,17 @@
+<script lang="ts" module>
+	/** A capacity run as it was filled in; temperature in the user's unit. */
+	export interface CapacityPlan {
+		instruments: object;
+		phases: object[];
+		temperature: number | null;
+		intervalMs: number | null;
+	}
+</script>
+
 <script lang="ts">
 	import Field from '$lib/components/forms/Field.svelte';
 	import InstrumentSelect from './InstrumentSelect.svelte';
+	import IntervalField from './IntervalField.svelte';
 	import { fitting, type ShownInstrument } from './instrument-choice';
 
 	interface CellLimits {
@@ -17,7 +28,7 @@
 		temperatureUnit: string;
 		/** Temperature of the room where the instruments know it, in the user's unit. */
 		roomTemperature: number | null;
-		onplan: (plan: { instruments: object; phases: object[]; temperature: number | null }) => void;
+		onplan: (plan: CapacityPlan) => void;
 	}
 	let { cellLabel, instruments, rehearsal, limits, temperatureUnit, roomTemperature, onplan }: Props = $props();
 
@@ -30,6 +41,7 @@
 		load: loads[0]?.id ?? null,
 		voltmeter: meters[0]?.id ?? null
 	});
+	let intervalMs = $state<number | null>(null);
 	const round = (amperes: number) => Number(amperes.toPrecision(2));
 	// svelte-ignore state_referenced_locally
 	let values = $state({
@@ -61,6 +73,7 @@
 			chosen.supply && Number(values.backAh) > 0 ? [{ ...charge, ...gentle, stopAh: Number(values.backAh) }] : [];
 		onplan({
 			instruments: chosen,
+			intervalMs,
 			phases: [
 				...before,
 				{ kind: 'discharge', currentA: Number(values.dischargeA), cutoffV: Number(values.cutoffV) },
@@ -107,6 +120,7 @@
 					min="0"
 				/>{/if}
 			<Field label="Temperature" unit={temperatureUnit} type="number" bind:value={values.temperature} />
+			<IntervalField {rehearsal} bind:intervalMs usualS={1} />
 		</div>
 		<p class="text-[0.95rem] muted">
 			{rehearsal

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import Field from '$lib/components/forms/Field.svelte';
+	import { SHEET_UNITS, USUAL_SHEET } from '$lib/core/reading';
 	import { INSTRUMENT_KINDS, type InstrumentKind } from '$lib/components/live/instrument-kinds';
 
 	export interface EditedInstrument {
@@ -9,6 +10,7 @@
 		port: number;
 		unitId: number | null;
 		accuracyPercent: number;
+		accuracyFixed: number;
 		voltageOffsetV: number;
 		currentGainPercent: number;
 		outsideNamed: boolean;
@@ -23,13 +25,20 @@
 		fields: Record<string, string>;
 	}
 	let { instrument, onsave, oncancel, fields }: Props = $props();
+	/** The accuracy as it is shown: percent, and the fixed part in the unit of its kind. */
+	const sheetOf = (kind: InstrumentKind, known: EditedInstrument | null) => ({
+		accuracyPercent: (known?.accuracyPercent ?? USUAL_SHEET[kind].percent) as number | null,
+		accuracyFixed: Number(
+			((known?.accuracyFixed ?? USUAL_SHEET[kind].fixed) * SHEET_UNITS[kind].perUnit).toPrecision(6)
+		) as number | null
+	});
 	const blank = () => ({
 		name: instrument?.name ?? '',
 		kind: instrument?.kind ?? ('supply' as InstrumentKind),
 		host: instrument?.host ?? '',
 		port: (instrument?.port ?? 5025) as number | null,
 		unitId: (instrument?.unitId ?? 1) as number | null,
-		accuracyPercent: (instrument?.accuracyPercent ?? 0.5) as number | null,
+		...sheetOf(instrument?.kind ?? 'supply', instrument),
 		voltageOffsetMv: Number(((instrument?.voltageOffsetV ?? 0) * 1000).toFixed(3)) as number | null,
 		currentGainPercent: (instrument?.currentGainPercent ?? 0) as number | null,
 		outsideNamed: instrument?.outsideNamed ?? false
@@ -43,6 +52,7 @@
 		event.preventDefault();
 		const calibration = {
 			accuracyPercent: Number(form.accuracyPercent),
+			accuracyFixed: Number(form.accuracyFixed) / SHEET_UNITS[form.kind].perUnit,
 			voltageOffsetV: Number(form.voltageOffsetMv) / 1000,
 			currentGainPercent: Number(form.currentGainPercent)
 		};
@@ -57,7 +67,9 @@
 		if ((await onsave(instrument?.bundled ? calibration : { ...address, ...calibration })) && !instrument)
 			form = blank();
 	}
-	const usual = () => (form.port = form.kind === 'bms' || form.kind === 'shunt' ? 502 : 5025);
+	/** Another kind has another usual port and, until somebody gives it, another usual accuracy. */
+	const usual = () =>
+		Object.assign(form, { port: overModbus ? 502 : 5025, ...(instrument ? {} : sheetOf(form.kind, null)) });
 </script>
 
 <form
@@ -80,6 +92,13 @@
 			{#if overModbus}<Field label="Unit" type="number" bind:value={form.unitId} error={fields.unitId} />{/if}
 		{/if}
 		<Field label="Accuracy" unit="± %" type="number" bind:value={form.accuracyPercent} error={fields.accuracyPercent} />
+		<Field
+			label="and"
+			unit="± {SHEET_UNITS[form.kind].unit}"
+			type="number"
+			bind:value={form.accuracyFixed}
+			error={fields.accuracyFixed}
+		/>
 		<Field
 			label="Shows too much"
 			unit="mV"

@@ -1,4 +1,4 @@
-import type { InstrumentKind } from '$lib/input/live';
+import type { InstrumentKind } from '$lib/core/reading';
 
 export type { InstrumentKind };
 

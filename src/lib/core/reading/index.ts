@@ -12,3 +12,10 @@ export {
 	type QuantityFigures
 } from './quantity';
 export { questionReading, type Question } from './question';
+export {
+	INSTRUMENT_KINDS,
+	SHEET_UNITS,
+	USUAL_SHEET,
+	type InstrumentKind,
+	type InstrumentSheet
+} from './instrument-sheet';

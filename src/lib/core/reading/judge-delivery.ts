@@ -1,6 +1,5 @@
 import { CHEMISTRY_FIGURES, socBounds, type Chemistry, type SocBounds } from '../chemistry';
 import { median, type Verdict } from '../shared';
-import { meterSd, type MeterAccuracy } from './meter';
 import { MIN_FOR_SPREAD, ROBUST_Z_LIMIT, findOutliers, type OutlierFinding } from './outlier';
 import { QUANTITY_FIGURES } from './quantity';
 
@@ -9,12 +8,15 @@ export interface ArrivedCell {
 	label: string;
 	restVoltageV: number | null;
 	acResistanceMohm: number | null;
+	/** One standard deviation of each reading by the meter it was taken with; null where there is none. */
+	restVoltageSdV: number | null;
+	acResistanceSdMohm: number | null;
 }
+
+type WithVoltage = ArrivedCell & { restVoltageV: number; restVoltageSdV: number };
 
 export interface DeliveryContext {
 	chemistry: Chemistry;
-	voltageMeter: MeterAccuracy;
-	resistanceMeter: MeterAccuracy;
 	/** Seconds of rest before the voltages were read; a delivery has usually rested for days. */
 	restS: number;
 	/** The maker's figure, mΩ; null when not given. */
@@ -36,14 +38,11 @@ const percent = (fraction: number) => Math.round(fraction * 100);
  */
 export function judgeDelivery(cells: readonly ArrivedCell[], context: DeliveryContext): DeliveryJudgement {
 	if (cells.length === 0) return { verdicts: [missingVerdict([], 0)], socByCell: {} };
-	const read = cells.filter((c): c is ArrivedCell & { restVoltageV: number } => c.restVoltageV !== null);
+	const read = cells.filter((c): c is WithVoltage => c.restVoltageV !== null && c.restVoltageSdV !== null);
 	// A cell that reads negative stands the wrong way round; its charge is told by the size of the reading.
 	const withVoltage = read.map((c) => ({ ...c, restVoltageV: Math.abs(c.restVoltageV) }));
 	const socByCell = Object.fromEntries(
-		withVoltage.map((c) => [
-			c.id,
-			socBounds(context.chemistry, c.restVoltageV, meterSd(context.voltageMeter, c.restVoltageV), context.restS)
-		])
+		withVoltage.map((c) => [c.id, socBounds(context.chemistry, c.restVoltageV, c.restVoltageSdV, context.restS)])
 	);
 	// A cell below its discharge limit has its own verdict; among the others it would only blur the comparison.
 	const comparable = withVoltage.filter((c) => c.restVoltageV >= CHEMISTRY_FIGURES[context.chemistry].dischargeLimitV);
@@ -76,7 +75,7 @@ function missingVerdict(unread: readonly ArrivedCell[], total: number): Verdict 
 	};
 }
 
-function polarityVerdicts(cells: readonly (ArrivedCell & { restVoltageV: number })[]): Verdict[] {
+function polarityVerdicts(cells: readonly WithVoltage[]): Verdict[] {
 	return cells
 		.filter((c) => c.restVoltageV < 0)
 		.map((c) => ({
@@ -91,7 +90,7 @@ function polarityVerdicts(cells: readonly (ArrivedCell & { restVoltageV: number 
 		}));
 }
 
-function deepVerdicts(cells: readonly (ArrivedCell & { restVoltageV: number })[], context: DeliveryContext): Verdict[] {
+function deepVerdicts(cells: readonly WithVoltage[], context: DeliveryContext): Verdict[] {
 	const limitV = CHEMISTRY_FIGURES[context.chemistry].dischargeLimitV;
 	return cells
 		.filter((c) => c.restVoltageV < limitV)
@@ -100,7 +99,7 @@ function deepVerdicts(cells: readonly (ArrivedCell & { restVoltageV: number })[]
 			warmth: 'stop',
 			title: `${c.label} arrived below ${limitV.toFixed(2)} V`,
 			finding: `It rests at ${c.restVoltageV.toFixed(3)} V, under the discharge limit of a ${context.chemistry} cell.`,
-			doubt: `Meter doubt ± ${(1000 * meterSd(context.voltageMeter, c.restVoltageV)).toFixed(1)} mV cannot explain it.`,
+			doubt: `Meter doubt ± ${(1000 * c.restVoltageSdV).toFixed(1)} mV cannot explain it.`,
 			rule: 'Rest voltage below the discharge limit: copper may have dissolved; a strong charge can make it dangerous.',
 			next: 'Set it apart, tell the supplier, and do not charge it before the cell maker says how.',
 			cellIds: [c.id]
@@ -114,12 +113,12 @@ function ruleText(finding: OutlierFinding, floorText: string): string {
 }
 
 function voltageVerdicts(
-	cells: readonly (ArrivedCell & { restVoltageV: number })[],
+	cells: readonly WithVoltage[],
 	context: DeliveryContext,
 	soc: Record<number, SocBounds>
 ): Verdict[] {
 	const { floor } = QUANTITY_FIGURES.restVoltage;
-	const sdV = meterSd(context.voltageMeter, median(cells.map((c) => c.restVoltageV)) ?? 0);
+	const sdV = median(cells.map((c) => c.restVoltageSdV)) ?? 0;
 	return findOutliers(
 		cells.map((c) => c.restVoltageV),
 		floor,
@@ -147,7 +146,7 @@ function resistanceVerdicts(all: readonly ArrivedCell[], context: DeliveryContex
 	const cells = all.filter((c): c is ArrivedCell & { acResistanceMohm: number } => c.acResistanceMohm !== null);
 	const centre = median(cells.map((c) => c.acResistanceMohm));
 	if (centre === null) return [];
-	const sd = meterSd(context.resistanceMeter, centre);
+	const sd = median(cells.flatMap((c) => c.acResistanceSdMohm ?? [])) ?? 0;
 	const findings = findOutliers(
 		cells.map((c) => c.acResistanceMohm),
 		QUANTITY_FIGURES.acResistance.floor,
@@ -187,10 +186,7 @@ function resistanceAgrees(
 	};
 }
 
-function chargeVerdict(
-	cells: readonly (ArrivedCell & { restVoltageV: number })[],
-	soc: Record<number, SocBounds>
-): Verdict[] {
+function chargeVerdict(cells: readonly WithVoltage[], soc: Record<number, SocBounds>): Verdict[] {
 	const bounds = cells.map((c) => soc[c.id]);
 	if (bounds.length === 0) return [];
 	const low = Math.min(...bounds.map((b) => b.lowFraction));

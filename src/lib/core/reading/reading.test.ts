@@ -122,8 +122,6 @@ describe('outliers', () => {
 describe('verdicts on a delivery', () => {
 	const context: DeliveryContext = {
 		chemistry: 'LFP',
-		voltageMeter: ASSUMED_METER.restVoltage,
-		resistanceMeter: ASSUMED_METER.acResistance,
 		restS: 86400,
 		ratedResistanceMohm: 0.18
 	};
@@ -131,7 +129,9 @@ describe('verdicts on a delivery', () => {
 		id,
 		label: `H-${id}`,
 		restVoltageV,
-		acResistanceMohm
+		acResistanceMohm,
+		restVoltageSdV: restVoltageV === null ? null : meterSd(ASSUMED_METER.restVoltage, restVoltageV),
+		acResistanceSdMohm: acResistanceMohm === null ? null : meterSd(ASSUMED_METER.acResistance, acResistanceMohm)
 	});
 	const ordinary = [1, 2, 3, 4, 5, 6].map((id) => cell(id, 3.294 + id / 10000, 0.178 + id / 10000));
 	it('is calm about ordinary cells but claims no charge on the plateau', () => {
@@ -152,6 +152,24 @@ describe('verdicts on a delivery', () => {
 		expect(verdicts.filter((v) => v.cellIds.includes(7)).map((v) => v.code)).toEqual(['voltage-outlier']);
 		expect(verdicts.filter((v) => v.cellIds.includes(8)).map((v) => v.code)).toEqual(['resistance-outlier']);
 		expect(verdicts.find((v) => v.code === 'not-read')).toMatchObject({ cellIds: [9], next: 'Read H-9 next.' });
+	});
+	it('doubts each cell by the meter it was read with', () => {
+		const coarse = { ...cell(7, 1.9, null), restVoltageSdV: 0.025 };
+		const fine = { ...cell(8, 1.9, null), restVoltageSdV: 0.001 };
+		const doubts = judgeDelivery([coarse, fine], context).verdicts.filter((v) => v.code === 'deep-discharged');
+		expect(doubts.map((v) => v.doubt)).toEqual([
+			expect.stringContaining('± 25.0 mV'),
+			expect.stringContaining('± 1.0 mV')
+		]);
+		const bounds = judgeDelivery(
+			[
+				{ ...cell(1, 3.2, null), restVoltageSdV: 0.02 },
+				{ ...cell(2, 3.2, null), restVoltageSdV: 0.0005 }
+			],
+			context
+		).socByCell;
+		const width = (id: number) => bounds[id].highFraction - bounds[id].lowFraction;
+		expect(width(1)).toBeGreaterThan(1.5 * width(2));
 	});
 	it('stops at a deep-discharged cell', () => {
 		expect(judgeDelivery([...ordinary, cell(7, 1.9, 0.2)], context).verdicts[0]).toMatchObject({

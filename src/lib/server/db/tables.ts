@@ -60,7 +60,12 @@ export type CapacityTest = Stored<CapacityTestInput>;
 export type Note = Stored<Omit<NoteInput, 'writtenAt'>> & { writtenAt: string };
 export type SettingsRow = Stored<SettingsInput>;
 
-export type Instrument = Stored<InstrumentInput> & { bundled: boolean };
+export type Instrument = Stored<Omit<InstrumentInput, 'accuracyPercent' | 'accuracyFixed'>> & {
+	bundled: boolean;
+	accuracyPercent: number;
+	/** V, Ω or A, by kind. */
+	accuracyFixed: number;
+};
 /** Which instrument does what, with the calibration it had when the run began. */
 export type LiveRole = 'supply' | 'load' | 'voltmeter' | 'bms' | 'shunt';
 export interface LiveInstrument {

@@ -1,5 +1,5 @@
 import type { Chemistry } from '$lib/core/chemistry';
-import { judgeDelivery, type DeliveryJudgement, type MeterAccuracy, type Quantity } from '$lib/core/reading';
+import { judgeDelivery, meterSd, type DeliveryJudgement, type MeterAccuracy, type Quantity } from '$lib/core/reading';
 import type { NewDeliveryInput } from '$lib/input/records';
 import { database } from '../db/connection';
 import { currentMeters } from './settings-service';
@@ -111,17 +111,19 @@ function judgeTray(
 	latest: Map<number, Partial<Record<Quantity, Reading>>>,
 	meters: Record<Quantity, MeterAccuracy>
 ): DeliveryJudgement {
+	// A typed reading is doubted by the meter as the settings describe it today; one read live by the sheet of its instrument.
+	const sdOf = (r?: Reading) => (!r ? null : r.meter ? r.sd : meterSd(meters[r.quantity], r.value));
 	const arrived = tray.map((c) => ({
 		id: c.id,
 		label: c.label,
 		restVoltageV: c.readings.restVoltage?.value ?? null,
-		acResistanceMohm: c.readings.acResistance?.value ?? null
+		acResistanceMohm: c.readings.acResistance?.value ?? null,
+		restVoltageSdV: sdOf(latest.get(c.id)?.restVoltage),
+		acResistanceSdMohm: sdOf(latest.get(c.id)?.acResistance)
 	}));
 	const restS = Math.min(CRATE_REST_S, ...tray.map((c) => latest.get(c.id)?.restVoltage?.restS ?? CRATE_REST_S));
 	return judgeDelivery(arrived, {
 		chemistry,
-		voltageMeter: meters.restVoltage,
-		resistanceMeter: meters.acResistance,
 		restS,
 		ratedResistanceMohm: cellType?.acResistanceMohm ?? null
 	});

@@ -1,4 +1,5 @@
-import type { InstrumentInput, InstrumentKind } from '$lib/input/live';
+import type { InstrumentKind, InstrumentSheet } from '$lib/core/reading';
+import type { InstrumentInput } from '$lib/input/live';
 import { InputError } from '$lib/input/validate';
 import { instruments, type Instrument } from '../db/tables';
 import { ServiceError } from '../errors';
@@ -103,22 +104,29 @@ const BENCH_NAMES: Record<InstrumentKind, string> = {
 	bms: 'BMS',
 	shunt: 'Shunt'
 };
-/** Accuracy of the bundled instruments as their sheets would say it: percent of reading, and V, A or Ω. */
-const BENCH_SHEET: Record<InstrumentKind, [number, number]> = {
-	supply: [0.1, 0.01],
-	load: [0.1, 0.01],
-	voltmeter: [0.02, 0.0005],
-	ohmmeter: [0.5, 0.000002],
-	bms: [0.02, 0.001],
-	shunt: [0.2, 0.01]
+/** Accuracy of the bundled instruments as their sheets would say it. */
+const BENCH_SHEET: Record<InstrumentKind, InstrumentSheet> = {
+	supply: { percent: 0.1, fixed: 0.01 },
+	load: { percent: 0.1, fixed: 0.01 },
+	voltmeter: { percent: 0.02, fixed: 0.0005 },
+	ohmmeter: { percent: 0.5, fixed: 0.000_002 },
+	bms: { percent: 0.02, fixed: 0.001 },
+	shunt: { percent: 0.2, fixed: 0.01 }
 };
 
-/** The six instruments of the bundled bench in the address book, entered when they are not there yet. */
-export async function bundledInstruments(): Promise<Record<InstrumentKind, Instrument>> {
+let entering: Promise<unknown> = Promise.resolve();
+
+/** The six instruments of the bundled bench in the address book, entered when they are not there yet: once, whoever asks first. */
+export function bundledInstruments(): Promise<Record<InstrumentKind, Instrument>> {
+	const entered = entering.then(enterBundled);
+	entering = entered.catch(() => undefined);
+	return entered;
+}
+
+async function enterBundled(): Promise<Record<InstrumentKind, Instrument>> {
 	const known = (await instruments.all({})).filter((i) => i.bundled);
 	const entries = await Promise.all(
 		(Object.keys(BENCH_NAMES) as InstrumentKind[]).map(async (kind) => {
-			const [accuracyPercent, accuracyFixed] = BENCH_SHEET[kind];
 			const fresh = {
 				name: `${BENCH_NAMES[kind]} (simulated)`,
 				kind,
@@ -127,8 +135,8 @@ export async function bundledInstruments(): Promise<Record<InstrumentKind, Instr
 				unitId: null,
 				bundled: true,
 				outsideNamed: false,
-				accuracyPercent,
-				accuracyFixed
+				accuracyPercent: BENCH_SHEET[kind].percent,
+				accuracyFixed: BENCH_SHEET[kind].fixed
 			};
 			return [kind, known.find((i) => i.kind === kind) ?? (await instruments.insert(fresh))] as const;
 		})

@@ -182,7 +182,7 @@ function livePaths(): Json {
 		},
 		'/api/v1/banks/{id}/rehearsal': { parameters: [path('id')], get: operation('Where a rehearsal stands') },
 		'/api/v1/banks/{id}/rehearsal/hands': on('Wiring, probes, pace of time', live.HandsInput),
-		'/api/v1/banks/{id}/rehearsal/measure': on('Read a cell with the bench’s meter', live.MeasureInput),
+		'/api/v1/banks/{id}/measure': on('Read a cell with a meter of the address book', live.MeasureInput),
 		'/api/v1/banks/{id}/rehearsal/probe': on('What the voltmeter shows now'),
 		'/api/v1/banks/{id}/rehearsal/reveal': on('End the rehearsal and show the truth', live.ConclusionsInput)
 	};

@@ -1,4 +1,4 @@
-import { meterSd, parseReading } from '$lib/core/reading';
+import { USUAL_SHEET } from '$lib/core/reading';
 import { TESTER_GAIN_SD } from '$lib/core/capacity-run';
 import { InstrumentInput } from '$lib/input/live';
 import * as input from '$lib/input/records';
@@ -9,7 +9,7 @@ import * as tables from '../db/tables';
 import { ServiceError } from '../errors';
 import { unpackDelivery } from './delivery-service';
 import { checkAddress } from './instrument-service';
-import { currentMeters } from './settings-service';
+import { measured, storeReading } from './reading-service';
 
 /** One kind of record as the API and the pages reach it: what comes in, where it is kept, how a new one is made. */
 export interface RecordKind {
@@ -26,24 +26,6 @@ export interface RecordKind {
 }
 
 const now = () => new Date().toISOString();
-
-async function createReading(fields: input.ReadingInput): Promise<tables.Reading> {
-	if (fields.clientKey) {
-		const [already] = await tables.readings.all({ clientKey: fields.clientKey });
-		if (already) return already;
-	}
-	await tables.cells.get(fields.cellId);
-	return tables.readings.insert({
-		...fields,
-		takenAt: fields.takenAt ?? now(),
-		...(await measured(fields.rawText, fields.quantity))
-	});
-}
-
-async function measured(rawText: string, quantity: input.ReadingInput['quantity']) {
-	const { value, rawUnit } = parseReading(rawText, quantity);
-	return { value, rawUnit, rawText: rawText.trim(), sd: meterSd((await currentMeters())[quantity], value) };
-}
 
 async function createRun(fields: input.RunInput): Promise<tables.Run> {
 	await tables.cells.get(fields.cellId);
@@ -111,7 +93,7 @@ export const RECORD_KINDS: readonly RecordKind[] = [
 	}),
 	kind('cells', input.CellInput, tables.cells, ['deliveryId', 'batch']),
 	kind('readings', input.ReadingInput, tables.readings, ['cellId', 'quantity'], {
-		create: createReading,
+		create: storeReading,
 		beforeChange: async (fields, current) =>
 			typeof fields.rawText === 'string'
 				? measured(
@@ -132,7 +114,12 @@ export const RECORD_KINDS: readonly RecordKind[] = [
 	kind('instruments', InstrumentInput, tables.instruments, ['kind'], {
 		create: (fields) => {
 			checkAddress(fields);
-			return tables.instruments.insert(fields);
+			const usual = USUAL_SHEET[fields.kind];
+			return tables.instruments.insert({
+				...fields,
+				accuracyPercent: fields.accuracyPercent ?? usual.percent,
+				accuracyFixed: fields.accuracyFixed ?? usual.fixed
+			});
 		},
 		beforeChange: async (fields, current) => {
 			checkAddress({ ...(current as tables.Instrument), ...fields });

@@ -10,24 +10,14 @@ import {
 	type Finding,
 	type ReadyScenario
 } from '$lib/core/rehearsal';
-import type { ConclusionsInput, HandsInput, MeasureInput, RehearsalInput } from '$lib/input/live';
+import type { ConclusionsInput, HandsInput, RehearsalInput } from '$lib/input/live';
 import { InputError } from '$lib/input/validate';
-import {
-	banks,
-	cellTypes,
-	instruments,
-	liveRuns,
-	rehearsals,
-	type Bank,
-	type Reading,
-	type Rehearsal
-} from '../db/tables';
+import { banks, cellTypes, liveRuns, rehearsals, type Bank, type Rehearsal } from '../db/tables';
 import { ServiceError } from '../errors';
 import type { BenchState } from '../instruments/hands';
 import { deliveryTrays, unpackDelivery } from './delivery-service';
 import { asServiceError, bundledHands, bundledInstruments, hasBundledBench, linkTo } from './instrument-service';
 import { currentPlacements } from './match-service';
-import { createRecord, recordKind } from './record-kinds';
 import {
 	benchCell,
 	benchStateOf,
@@ -153,31 +143,6 @@ async function suggestedFindings(bankId: number): Promise<Finding[]> {
 			.filter((c) => (c.readings.restVoltage?.value ?? 0) < 0)
 			.map((c): Finding => ({ kind: 'wrong-print', where: c.label }))
 	];
-}
-
-/** Takes a reading of a cell with the bench's meter and enters it as if it had been typed. */
-export async function measureCell(bankId: number, input: MeasureInput): Promise<Reading> {
-	const rehearsal = await rehearsalOf(bankId);
-	await takeUpRehearsal(bankId);
-	const instrument = await instruments.get(input.instrumentId);
-	if (instrument.kind !== 'voltmeter' && instrument.kind !== 'ohmmeter')
-		throw new InputError([{ path: 'instrumentId', message: 'requires a voltmeter or a milliohm meter' }]);
-	try {
-		await bundledHands().clip(instrument.kind, { cell: await benchCell(rehearsal, input.cellId) });
-		const reading = await linkTo(instrument).useNow((driver) => driver.read());
-		const isVoltage = instrument.kind === 'voltmeter';
-		const value = isVoltage ? reading.voltageV! - instrument.voltageOffsetV : reading.resistanceOhm! * 1000;
-		return (await createRecord(recordKind('readings'), {
-			cellId: input.cellId,
-			quantity: isVoltage ? 'restVoltage' : 'acResistance',
-			rawText: value.toFixed(isVoltage ? 4 : 3),
-			takenAt: new Date(reading.atMs).toISOString(),
-			meter: instrument.name,
-			clientKey: input.clientKey
-		})) as Reading;
-	} catch (error) {
-		throw asServiceError(error);
-	}
 }
 
 async function refuseWhileRunning(bankId: number): Promise<void> {

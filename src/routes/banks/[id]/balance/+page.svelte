@@ -14,7 +14,7 @@
 	import { HOLD_S } from '$lib/core/balance';
 	import { chargeVerdicts, type BalanceAnswer } from '$lib/core/balance';
 	import type { Verdict } from '$lib/core/shared';
-	import { formatDateTime, formatDuration } from '$lib/core/units';
+	import { formatDateTime, formatDuration, fromUserUnits, toUserUnits, unitOf } from '$lib/core/units';
 
 	let { data } = $props();
 	const bank = $derived(data.overview.bank);
@@ -80,12 +80,21 @@
 		ticked = { ...ticked, [key]: done };
 		void change(() => ({ checklist: checks }));
 	}
-	async function followLive(instruments: object) {
+	async function followLive(how: { instruments: object; temperature: number | null; intervalMs: number | null }) {
 		// Ticks that are still being stored would call this page back from where it goes.
 		await queue;
 		if (!run || !plan) return;
 		const charge = { kind: 'charge', voltageV: plan.setV, currentA: plan.setA, tailA: plan.tailA, holdS: HOLD_S };
-		await planLive(bank.id, { kind: 'balance', balanceRunId: run.id, instruments, phases: [charge] });
+		const { instruments, intervalMs } = how;
+		const temperatureC = fromUserUnits(how.temperature, 'temperature', data.settings.units);
+		await planLive(bank.id, {
+			kind: 'balance',
+			balanceRunId: run.id,
+			instruments,
+			intervalMs,
+			temperatureC,
+			phases: [charge]
+		});
 	}
 	async function log(reading: NewReading): Promise<boolean> {
 		if (!run) return false;
@@ -207,6 +216,8 @@
 						rehearsal={bank.rehearsal}
 						bankId={bank.id}
 						ready={allChecked && balance.join?.verdict.warmth !== 'stop'}
+						temperatureUnit={unitOf('temperature', data.settings.units)}
+						roomTemperature={toUserUnits(data.roomC, 'temperature', data.settings.units)}
 						onfollow={followLive}
 					/>
 					{#if balance.join?.verdict.warmth === 'stop'}<p class="mt-2 ember-text font-semibold">

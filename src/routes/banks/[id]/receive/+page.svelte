@@ -200,9 +200,10 @@
 				/>
 			</div>
 		</div>
-		{#if bank.rehearsal && (entry.quantity === 'restVoltage' || entry.quantity === 'acResistance')}
+		{#if entry.quantity === 'restVoltage' || entry.quantity === 'acResistance'}
 			<MeterBar
 				bankId={bank.id}
+				rehearsal={bank.rehearsal}
 				instruments={data.instruments}
 				cells={tray.cells}
 				selected={entry.selected}

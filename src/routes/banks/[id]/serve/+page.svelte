@@ -152,7 +152,7 @@
 		<WatchForm
 			instruments={data.instruments}
 			rehearsal={bank.rehearsal}
-			onwatch={(instruments) => void planLive(bank.id, { kind: 'watch', instruments, phases: [{ kind: 'watch' }] })}
+			onwatch={(plan) => void planLive(bank.id, { kind: 'watch', ...plan, phases: [{ kind: 'watch' }] })}
 		/>
 		<CheckForm groups={bank.series} units={data.settings.units} onlog={logCheck} />
 		<form class="sheet grid items-end gap-3 p-4 sm:grid-cols-5" onsubmit={logTest}>

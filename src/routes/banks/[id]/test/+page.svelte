@@ -5,7 +5,7 @@
 	import CurveChart from '$lib/components/charts/CurveChart.svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
-	import CapacityForm from '$lib/components/live/CapacityForm.svelte';
+	import CapacityForm, { type CapacityPlan } from '$lib/components/live/CapacityForm.svelte';
 	import RunEntry, { type LogDraft } from '$lib/components/run/RunEntry.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
@@ -120,11 +120,18 @@
 		const run = data.capacities.find((c) => c.cell.id === cellId)?.run;
 		announce(`Run of ${label} stored.`, run ? () => void takeBack(run.id, run.version) : undefined);
 	}
-	async function planRun(plan: { instruments: object; phases: object[]; temperature: number | null }) {
+	async function planRun(plan: CapacityPlan) {
 		if (!selected) return;
 		const temperatureC = fromUserUnits(plan.temperature, 'temperature', data.settings.units);
-		const { instruments, phases } = plan;
-		await planLive(bank.id, { kind: 'capacity', cellId: selected.cell.id, instruments, phases, temperatureC });
+		const { instruments, phases, intervalMs } = plan;
+		await planLive(bank.id, {
+			kind: 'capacity',
+			cellId: selected.cell.id,
+			instruments,
+			phases,
+			temperatureC,
+			intervalMs
+		});
 	}
 	async function takeBack(runId: number, version: number) {
 		if (await attempt(() => api.remove(`runs/${runId}`, version))) await invalidateAll();
