@@ -102,9 +102,10 @@ for (const view of views.filter((v) => wanted(v.name))) {
 	const page = await browser.newPage({ viewport: view.size });
 	page.on('pageerror', (error) => console.error(`${view.name}: ${error.message}`));
 	page.on('console', (message) => message.type() === 'error' && console.error(`${view.name}: ${message.text()}`));
-	// A page that follows a live run never falls silent.
-	await page.goto(address + view.path, { waitUntil: view.name.startsWith('live') ? 'load' : 'networkidle' });
-	await page.waitForTimeout(view.name.startsWith('live') ? 1500 : 300);
+	// A page never falls silent while anything is live.
+	await page.goto(address + view.path);
+	await page.waitForSelector('html[data-awake]');
+	await page.waitForTimeout(1500);
 	await page.screenshot({ path: join(out, `${view.name}.png`) });
 	await page.close();
 	console.log(`${view.name}.png`);

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import '../app.css';
+	import { onMount } from 'svelte';
 	import { Toaster } from 'svelte-sonner';
 	import { browser } from '$app/environment';
 	import { page } from '$app/state';
@@ -7,6 +8,9 @@
 
 	let { data, children } = $props();
 
+	onMount(() => {
+		document.documentElement.dataset.awake = 'yes';
+	});
 	$effect(() => {
 		if (browser) document.documentElement.dataset.theme = data.settings.theme;
 	});

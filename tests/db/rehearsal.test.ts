@@ -78,6 +78,12 @@ describe('a rehearsal', () => {
 		await acceptMatch(bank.id, { groups });
 		expect(await moveHands(bank.id, { wire: 'series' })).toMatchObject({ wiring: 'series' });
 		expect(bench.world.bench().incidents).toEqual([]);
+		const seen = (await rehearsalState(bank.id)).cells;
+		expect(seen.map((c) => c.group)).toEqual([1, 1, 2, 2, 3, 3, 4, 4, null, null]);
+		await moveHands(bank.id, { probeCellId: crate[3].id });
+		expect((await rehearsalState(bank.id)).cells.filter((c) => c.tools.includes('voltmeter')).map((c) => c.id)).toEqual(
+			[crate[3].id]
+		);
 		await moveHands(bank.id, { probeLead: 2 });
 		const { voltageV } = await readProbes(bank.id);
 		expect(voltageV).toBeGreaterThan(6.4);

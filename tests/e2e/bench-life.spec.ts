@@ -1,4 +1,5 @@
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+import { openAwake } from '../support/awake';
 
 interface Named {
 	id: number;
@@ -159,8 +160,8 @@ test('two people ticking and logging see each other’s work, and nothing is ove
 	await request.post('/api/v1/balance-runs', { data: { bankId: id, supplyA: 20, leadOhm: 0.01, checklist: {} } });
 	const other = await context.newPage();
 	// Ticked before the page is awake, a box would be drawn anew as it was.
-	await page.goto(`/banks/${id}/balance`, { waitUntil: 'networkidle' });
-	await other.goto(`/banks/${id}/balance`, { waitUntil: 'networkidle' });
+	await openAwake(page, `/banks/${id}/balance`);
+	await openAwake(other, `/banks/${id}/balance`);
 	const stored = page.waitForResponse((r) => r.url().includes('/balance-runs/') && r.request().method() === 'PATCH');
 	await page.getByRole('checkbox').first().check();
 	await stored;

@@ -1,21 +1,22 @@
 import { expect, test, type Page } from '@playwright/test';
+import { awake, openAwake } from '../support/awake';
 
 /** Labels of the first crate. */
 const CRATE = ['R-01', 'R-02', 'R-03', 'R-04', 'R-05'];
 
 async function openCrate(page: Page, name: string): Promise<string> {
-	await page.goto('/');
+	await openAwake(page, '/');
 	await page.getByRole('link', { name: 'Rehearse on simulated cells' }).first().click();
 	await page.getByRole('button', { name: `Open the crate: ${name}` }).click();
 	await page.waitForURL('**/rehearsal');
 	return page.url().replace('/rehearsal', '');
 }
 async function readAll(page: Page, base: string, quantity: string): Promise<void> {
-	await page.goto(`${base}/receive`, { waitUntil: 'networkidle' });
+	await openAwake(page, `${base}/receive`);
 	await page.getByRole('radio', { name: quantity }).click();
 	await page.getByRole('button', { name: /Read all/ }).click();
 	await expect(page.getByRole('button', { name: /Read all/ })).toBeVisible({ timeout: 15_000 });
-	await page.waitForLoadState('networkidle');
+	await awake(page);
 }
 async function confirmAndBegin(page: Page, action = 'Switch on'): Promise<void> {
 	await page.waitForURL('**/live/*', { timeout: 30_000 });
@@ -46,27 +47,27 @@ test('a whole small bank is rehearsed, from the crate to the truth', async ({ pa
 	await expect(page.getByText('5 cells · 5 read · 0 to go')).toBeVisible();
 
 	for (const label of CRATE) {
-		await page.goto(`${base}/test`, { waitUntil: 'networkidle' });
+		await openAwake(page, `${base}/test`);
 		await expect(page.getByRole('heading', { name: `Run ${label} live` })).toBeVisible();
 		await page.getByRole('button', { name: 'Show the values' }).click();
 		await confirmAndBegin(page);
 		await expect(page.getByText('The capacity has been entered.')).toBeVisible({ timeout: 40_000 });
 	}
-	await page.goto(`${base}/test`, { waitUntil: 'networkidle' });
+	await openAwake(page, `${base}/test`);
 	await expect(page.getByText('5 of 5 cells have a capacity')).toBeVisible();
 	await expect(page.getByRole('heading', { name: /Ah against 100 rated: short|short/ }).first()).toBeVisible();
 
-	await page.goto(`${base}/match`, { waitUntil: 'networkidle' });
+	await openAwake(page, `${base}/match`);
 	await page.getByRole('button', { name: 'Match the cells' }).click();
 	await page.getByRole('button', { name: 'Accept these groups' }).click();
 	await expect(page.getByText(/placed|accepted/i).first()).toBeVisible();
 	// The tests have changed their charge: they are read again before they are joined.
 	await readAll(page, base, 'Volts');
-	await page.goto(`${base}/rehearsal`, { waitUntil: 'networkidle' });
+	await openAwake(page, `${base}/rehearsal`);
 	await page.getByRole('button', { name: 'Join them in one row' }).click();
 	await expect(page.getByRole('heading', { name: 'The cells are joined in one row' })).toBeVisible();
 
-	await page.goto(`${base}/balance`, { waitUntil: 'networkidle' });
+	await openAwake(page, `${base}/balance`);
 	await page.getByRole('button', { name: 'Plan this balance' }).click();
 	await expect(page.getByRole('heading', { name: 'Before the supply goes on' })).toBeVisible();
 	for (const box of await page.getByRole('checkbox').all()) await box.check();
@@ -75,17 +76,17 @@ test('a whole small bank is rehearsed, from the crate to the truth', async ({ pa
 	await expect(page.getByText(/^ended$/)).toBeVisible({ timeout: 60_000 });
 	await expect(page.getByText(/stayed at or below 2\.\d A for 30 min/).first()).toBeVisible();
 
-	await page.goto(`${base}/rehearsal`, { waitUntil: 'networkidle' });
+	await openAwake(page, `${base}/rehearsal`);
 	await page.getByRole('button', { name: 'Build in series with the BMS' }).click();
 	await expect(page.getByRole('heading', { name: 'The cells are built in series, BMS connected' })).toBeVisible();
-	await page.goto(`${base}/serve`, { waitUntil: 'networkidle' });
+	await openAwake(page, `${base}/serve`);
 	await page.getByRole('button', { name: 'Watch them' }).click();
 	await confirmAndBegin(page, 'Begin');
 	await expect(page.getByRole('region', { name: 'Groups by the BMS' }).getByRole('listitem')).toHaveCount(4);
 	await page.getByRole('button', { name: 'Stop watching' }).click();
 	await expect(page.getByText(/^ended$/)).toBeVisible();
 
-	await page.goto(`${base}/rehearsal`, { waitUntil: 'networkidle' });
+	await openAwake(page, `${base}/rehearsal`);
 	await expect(page.getByText('by your readings')).toBeVisible();
 	await page.getByRole('button', { name: 'End the rehearsal …' }).click();
 	await page.getByRole('button', { name: 'Show me the truth' }).click();
@@ -113,7 +114,7 @@ test('a wrong print that is not measured makes a spark, and costs', async ({ pag
 	const groups = [0, 2, 4, 6].map((k) => [cells[k].id, cells[k + 1].id]);
 	const placed = await page.request.post(`/api/v1/banks/${id}/match`, { data: { groups } });
 	expect(placed.ok()).toBe(true);
-	await page.goto(`${base}/rehearsal`, { waitUntil: 'networkidle' });
+	await openAwake(page, `${base}/rehearsal`);
 	await page.getByRole('button', { name: 'Join them in one row' }).click();
 	const spark = page.getByText(/A spark: R-\d+ stands the wrong way round/);
 	// The reversed cell may be among the spares: then the row is joined.

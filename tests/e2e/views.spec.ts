@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type APIRequestContext } from '@playwright/test';
+import { openAwake } from '../support/awake';
 
 interface Named {
 	id: number;
@@ -73,7 +74,7 @@ for (const theme of ['ash', 'coal'])
 		page.on('console', (m) => m.type() === 'error' && !/404/.test(m.text()) && errors.push(m.text()));
 		for (const path of await paths(request)) {
 			await page.setViewportSize({ width: 1280, height: 800 });
-			await page.goto(path, { waitUntil: 'networkidle' });
+			await openAwake(page, path);
 			await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
 			const { violations } = await new AxeBuilder({ page })
 				.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa'])
@@ -136,12 +137,12 @@ test('a bank goes out as a file and comes back whole', async ({ page, request })
 	const { items } = (await (await request.get('/api/v1/banks?size=100')).json()) as { items: Named[] };
 	const cogwheel = items.find((b) => b.name === 'Cogwheel')!.id;
 	const file = await (await request.get(`/api/v1/banks/${cogwheel}/export`)).body();
-	await page.goto('/', { waitUntil: 'networkidle' });
+	await openAwake(page, '/');
 	await page.getByLabel('Bank file').setInputFiles({ name: 'bank.json', mimeType: 'application/json', buffer: file });
 	await expect(page).toHaveURL(/\/plan$/);
 	await page.getByRole('link', { name: /^Match/ }).click();
 	await expect(page.getByRole('button', { name: 'Exchange C-01' })).toBeVisible();
-	await page.goto('/', { waitUntil: 'networkidle' });
+	await openAwake(page, '/');
 	await page
 		.getByLabel('Bank file')
 		.setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from('{"a":1}') });

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test';
+import { awake } from '../support/awake';
 
 /** A discharge log of one hour or more at 20 A, in a spelling of its own: semicolons, decimal commas, mV, positive current. */
 function log(ah: number): string {
@@ -124,7 +125,8 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 			await page.request.post('/api/v1/readings', {
 				data: { cellId: id, quantity: 'restVoltage', rawText: '3.291' }
 			});
-		await page.reload({ waitUntil: 'networkidle' });
+		await page.reload();
+		await awake(page);
 		await expect(page.getByRole('heading', { name: 'Joining current stays within the limit' })).toBeVisible();
 		await page.getByRole('button', { name: 'Plan this balance' }).click();
 		const on = page.getByRole('button', { name: 'The supply is on' });

@@ -3,6 +3,7 @@
 	import { announce, attempt } from '$lib/client/announce';
 	import { ApiProblem, api } from '$lib/client/api';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
+	import { SHEET_UNITS, type InstrumentKind } from '$lib/core/reading';
 	import InstrumentForm from '$lib/components/live/InstrumentForm.svelte';
 
 	let { data } = $props();
@@ -63,6 +64,9 @@
 		);
 		await invalidateAll();
 	}
+	/** Accuracy as a sheet says it. */
+	const sheetWords = (i: { kind: InstrumentKind; accuracyPercent: number; accuracyFixed: number }) =>
+		`${i.accuracyPercent} % and ${Number((i.accuracyFixed * SHEET_UNITS[i.kind].perUnit).toPrecision(3))} ${SHEET_UNITS[i.kind].unit}`;
 	const figure = (t: Tried) =>
 		t.reading
 			? [
@@ -106,10 +110,9 @@
 										: ''}</span
 								>
 							{:else}<span class="muted"
-									>{status.connected ? 'connected' : 'not spoken to yet'} · ± {instrument.accuracyPercent} %{instrument.voltageOffsetV ||
-									instrument.currentGainPercent
-										? ', calibration taken out'
-										: ''}</span
+									>{status.connected ? 'connected' : 'not spoken to yet'} · ± {sheetWords(
+										instrument
+									)}{instrument.voltageOffsetV || instrument.currentGainPercent ? ', calibration taken out' : ''}</span
 								>{/if}
 						</p>
 					</div>

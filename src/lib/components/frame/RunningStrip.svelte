@@ -33,7 +33,7 @@
 				{#if !isPast(w.needsYouFrom, w.nowIso)}<strong class="figure">{clock(w.needsYouFrom, w.nowIso)}</strong>
 					to&nbsp;{/if}<strong class="figure">{clock(w.needsYouUntil, w.nowIso)}</strong></span
 			>
-		{:else}<span class="muted">end not known yet</span>{/if}
+		{:else}<span class="muted">{w.endless ? 'until you stop it' : 'end not known yet'}</span>{/if}
 	</div>
 {/snippet}
 

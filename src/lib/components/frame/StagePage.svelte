@@ -58,6 +58,12 @@
 	.phone-sheet {
 		display: none;
 	}
+	.wide-list {
+		position: sticky;
+		top: 4.75rem;
+		max-height: calc(100vh - 5.5rem);
+		overflow-y: auto;
+	}
 	@media (max-width: 1023px) {
 		.stage-page {
 			display: block;

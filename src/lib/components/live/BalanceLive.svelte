@@ -26,7 +26,7 @@
 </script>
 
 {#if supplies.length}
-	<div class="mt-3 grid gap-3 sm:grid-cols-4">
+	<div class="mt-3 grid gap-3 sm:grid-cols-2">
 		<InstrumentSelect label="Supply" instruments={supplies} bind:value={chosen.supply} />
 		<InstrumentSelect
 			label="Meter at the cells"

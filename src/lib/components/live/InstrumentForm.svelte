@@ -45,6 +45,9 @@
 	});
 	const id = $props.id();
 	let form = $state(blank());
+	const title = $derived(
+		instrument ? `${instrument.bundled ? 'Calibrate' : 'Change'} ${instrument.name}` : 'Add an instrument'
+	);
 	const overModbus = $derived(form.kind === 'bms' || form.kind === 'shunt');
 	const outside = $derived(form.host.trim() !== '' && !/^(localhost|127(\.\d+){3}|\[::1\])$/i.test(form.host.trim()));
 
@@ -72,12 +75,8 @@
 		Object.assign(form, { port: overModbus ? 502 : 5025, ...(instrument ? {} : sheetOf(form.kind, null)) });
 </script>
 
-<form
-	class="sheet grid gap-3 p-4"
-	onsubmit={save}
-	aria-label={instrument ? `Change ${instrument.name}` : 'Add an instrument'}
->
-	<h2>{instrument ? `Change ${instrument.name}` : 'Add an instrument'}</h2>
+<form class="sheet grid gap-3 p-4" onsubmit={save} aria-label={title}>
+	<h2>{title}</h2>
 	<div class="grid gap-3 sm:grid-cols-4">
 		{#if !instrument?.bundled}
 			<Field label="Name" bind:value={form.name} required maxlength={80} error={fields.name} />
@@ -99,14 +98,19 @@
 			bind:value={form.accuracyFixed}
 			error={fields.accuracyFixed}
 		/>
-		<Field
-			label="Shows too much"
-			unit="mV"
-			type="number"
-			bind:value={form.voltageOffsetMv}
-			hint="by your calibration"
-		/>
-		<Field label="Shows too much current" unit="%" type="number" bind:value={form.currentGainPercent} />
+		{#if form.kind !== 'ohmmeter'}<Field
+				label="Shows too much"
+				unit="mV"
+				type="number"
+				bind:value={form.voltageOffsetMv}
+				hint="by your calibration"
+			/>{/if}
+		{#if form.kind !== 'voltmeter' && form.kind !== 'ohmmeter'}<Field
+				label="Shows too much current"
+				unit="%"
+				type="number"
+				bind:value={form.currentGainPercent}
+			/>{/if}
 	</div>
 	{#if outside && !instrument?.bundled}
 		<label class="tap flex items-center gap-3">

@@ -1,8 +1,10 @@
 <script lang="ts">
 	import Choice from '$lib/components/forms/Choice.svelte';
+	import BenchTray from './BenchTray.svelte';
+	import type { SeenCell, Wiring } from './rehearsal-words';
 
 	interface BenchShown {
-		wiring: 'loose' | 'parallel' | 'series';
+		wiring: Wiring;
 		clockMs: number;
 		timeS: number;
 		timeFactor: number;
@@ -10,7 +12,7 @@
 	}
 	interface Props {
 		bench: BenchShown | null;
-		cells: { id: number; label: string }[];
+		cells: SeenCell[];
 		leads: number;
 		busy: boolean;
 		onmove: (move: object) => void;
@@ -44,6 +46,10 @@
 		const volts = await onprobe(placeOf(place));
 		read = volts === null ? null : { place: wordOf(place), volts };
 	}
+	function probeCell(id: number) {
+		place = `cell${id}`;
+		void probe();
+	}
 	const days = (seconds: number) =>
 		`day ${Math.floor(seconds / 86400) + 1}, ${String(Math.floor((seconds % 86400) / 3600)).padStart(2, '0')}:${String(Math.floor((seconds % 3600) / 60)).padStart(2, '0')}`;
 </script>
@@ -55,6 +61,12 @@
 				bench clock <span class="figure">{days(bench.timeS)}</span> · {bench.ambientC} °C
 			</p>{/if}
 	</div>
+	{#if bench}
+		<BenchTray {cells} wiring={bench.wiring} onprobe={probeCell} />
+		<p class="-mt-2 text-[0.95rem] muted">
+			Last rest voltages. Touch a cell: the voltmeter’s probes go on it, plus as printed.
+		</p>
+	{/if}
 	<div class="flex flex-wrap gap-2">
 		<button class="btn tap" disabled={busy} onclick={() => onmove({ wire: 'parallel' })}>Join them in one row</button>
 		<button class="btn tap" disabled={busy} onclick={() => onmove({ wire: 'series' })}

@@ -1,4 +1,5 @@
 import type { RehearsalJudgement } from '$lib/core/rehearsal';
+import type { Stage } from '$lib/core/planning';
 import type { Verdict } from '$lib/core/shared';
 
 export const money = (amount: number): string => amount.toFixed(0);
@@ -20,8 +21,65 @@ const verdict = (
 	cellIds: []
 });
 
-/** What a rehearsal asks next, or how it ended. */
-export function rehearsalVerdicts(judgement: RehearsalJudgement | null, onBench: boolean, placed: boolean): Verdict[] {
+/** A cell as it is seen at the bench. */
+export interface SeenCell {
+	id: number;
+	label: string;
+	restVoltageV: number | null;
+	group: number | null;
+	tools: ('supply' | 'load' | 'voltmeter' | 'ohmmeter')[];
+}
+
+const TOOL_WORDS: Record<SeenCell['tools'][number], string> = {
+	supply: 'supply',
+	load: 'load',
+	voltmeter: 'probes',
+	ohmmeter: 'mΩ probes'
+};
+
+/** What stands under a cell of the bench's tray; null when there is nothing to say. */
+export const benchMark = ({ restVoltageV, tools }: SeenCell): string | null =>
+	[...((restVoltageV ?? 0) < 0 ? ['reversed'] : []), ...tools.map((t) => TOOL_WORDS[t])].join(', ') || null;
+
+export type Wiring = 'loose' | 'parallel' | 'series';
+
+/** What comes next at the bench, by what has been done: title, finding, next step. */
+function nextStep(wiring: Wiring, stage: Stage): [string, string, string] {
+	if (wiring === 'series')
+		return [
+			'The battery is built',
+			'BMS and shunt are connected.',
+			'Read every balance lead, watch BMS and shunt from Serve, then write down what you found.'
+		];
+	if (wiring === 'parallel')
+		return [
+			'The row is joined',
+			'Supply and meter go on it by themselves.',
+			'Charge it live from Balance, then build in series.'
+		];
+	if (stage === 'plan' || stage === 'receive')
+		return [
+			'Begin with Receive',
+			'Read every cell with the bench’s meters before any are joined.',
+			'Go to Receive and read them all, volts and milliohms.'
+		];
+	if (stage === 'test')
+		return ['The cells have been read', 'What they hold, no voltage tells.', 'Go to Test and run each cell live.'];
+	if (stage === 'match')
+		return ['The cells have been tested', 'Their capacities decide who goes where.', 'Go to Match and accept a match.'];
+	return [
+		'Your hands know which cell goes where',
+		'The cells are matched: they can be joined in a row, or built in series.',
+		'Join them in one row and top-balance, then build.'
+	];
+}
+
+/** What a rehearsal asks next, or how it ended. @param wiring how the cells stand; null while another crate is on the bench */
+export function rehearsalVerdicts(
+	judgement: RehearsalJudgement | null,
+	wiring: Wiring | null,
+	stage: Stage
+): Verdict[] {
 	if (judgement) {
 		const caught = judgement.defects.filter((d) => d.caught).length;
 		const all = judgement.defects.length;
@@ -40,7 +98,7 @@ export function rehearsalVerdicts(judgement: RehearsalJudgement | null, onBench:
 			)
 		];
 	}
-	if (!onBench)
+	if (wiring === null)
 		return [
 			verdict(
 				'rehearsal-away',
@@ -50,15 +108,6 @@ export function rehearsalVerdicts(judgement: RehearsalJudgement | null, onBench:
 				'Use your hands below, and it is put back.'
 			)
 		];
-	return [
-		verdict(
-			'rehearsal-next',
-			'calm',
-			placed ? 'Your hands know which cell goes where' : 'Begin with Receive',
-			placed
-				? 'The cells are matched: they can be joined in a row, or built in series.'
-				: 'Read every cell with the bench’s meters before any are joined.',
-			placed ? 'Join them in one row and top-balance, then build.' : 'Go to Receive, then Test.'
-		)
-	];
+	const [title, finding, next] = nextStep(wiring, stage);
+	return [verdict('rehearsal-next', 'calm', title, finding, next)];
 }

@@ -42,4 +42,6 @@ export interface RunningWork {
 	href: string | null;
 	/** It waits for a person already. */
 	waiting: boolean;
+	/** It goes on until somebody stops it. */
+	endless: boolean;
 }

@@ -1,4 +1,4 @@
-import { completeScenario, type Place, type Scenario } from '$lib/core/bench';
+import { completeScenario, type Place, type Scenario, type Tool } from '$lib/core/bench';
 import { acResistanceMohm } from '$lib/core/cell-model';
 import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
 import {
@@ -15,7 +15,7 @@ import { InputError } from '$lib/input/validate';
 import { banks, cellTypes, liveRuns, rehearsals, type Bank, type Rehearsal } from '../db/tables';
 import { ServiceError } from '../errors';
 import type { BenchState } from '../instruments/hands';
-import { deliveryTrays, unpackDelivery } from './delivery-service';
+import { deliveryTrays, unpackDelivery, type TrayCell } from './delivery-service';
 import { asServiceError, bundledHands, bundledInstruments, hasBundledBench, linkTo } from './instrument-service';
 import { currentPlacements } from './match-service';
 import {
@@ -102,8 +102,20 @@ export interface RehearsalState {
 	suggested: Finding[];
 	judgement: Rehearsal['judgement'];
 	prices: Scenario['prices'];
-	cells: { id: number; label: string }[];
+	cells: BenchCell[];
 	leads: number;
+}
+
+/** A cell as anybody sees it at the bench. */
+export interface BenchCell {
+	id: number;
+	label: string;
+	/** The latest reading of its rest voltage, V; null when it was not read. */
+	restVoltageV: number | null;
+	/** Group it is built into, from 1; null while it is loose. */
+	group: number | null;
+	/** What is clipped to it. */
+	tools: Tool[];
 }
 
 /** Where a rehearsal stands; the truth only once it was revealed. */
@@ -111,16 +123,30 @@ export async function rehearsalState(bankId: number): Promise<RehearsalState> {
 	const rehearsal = await rehearsalOf(bankId);
 	const { scenario } = rehearsal;
 	const trays = await deliveryTrays(bankId);
+	const bench = await benchStateOf(rehearsal);
 	return {
 		story: scenario.story,
-		bench: await benchStateOf(rehearsal),
+		bench,
 		revealedAt: rehearsal.revealedAt,
 		conclusions: rehearsal.conclusions ?? [],
 		suggested: await suggestedFindings(bankId),
 		judgement: rehearsal.judgement,
 		prices: scenario.prices,
-		cells: trays.flatMap((t) => t.cells.map(({ id, label }) => ({ id, label }))),
+		cells: trays.flatMap((t) => t.cells.map((cell) => seenAtBench(cell, scenario, bench))),
 		leads: scenario.series
+	};
+}
+
+function seenAtBench({ id, label, readings }: TrayCell, scenario: Scenario, bench: BenchState | null): BenchCell {
+	const index = scenario.cells.findIndex((c) => c.label === label);
+	const group = bench?.groups.findIndex((g) => g.includes(index)) ?? -1;
+	const isOn = (place: Place) => typeof place === 'object' && place !== null && 'cell' in place && place.cell === index;
+	return {
+		id,
+		label,
+		restVoltageV: readings.restVoltage?.value ?? null,
+		group: group < 0 ? null : group + 1,
+		tools: (Object.entries(bench?.clips ?? {}) as [Tool, Place][]).filter(([, p]) => isOn(p)).map(([tool]) => tool)
 	};
 }
 

@@ -38,9 +38,13 @@ function balanceByHand(bank: Bank, balance: BalanceState, nowIso: string): Runni
 		fraction: Math.min(1, progress.deliveredAh / ((plan.toDeliverAh.low + plan.toDeliverAh.high) / 2)),
 		nowIso,
 		href: `/banks/${bank.id}/balance`,
-		waiting: false
+		waiting: false,
+		endless: false
 	};
 }
+
+/** One decimal, without a minus before nought. */
+const amperes = (value: number) => (Math.abs(value) < 0.05 ? 0 : value).toFixed(1);
 
 /** What a live run shows at the top of every page of its bank. */
 async function liveWork(bank: Bank, run: LiveRun, balance: BalanceState, nowIso: string): Promise<RunningWork> {
@@ -50,13 +54,14 @@ async function liveWork(bank: Bank, run: LiveRun, balance: BalanceState, nowIso:
 	return {
 		what: `${markOf(bank)}${LIVE_WORDS[run.kind]} of ${await placeOf(run)}${run.phases[phase] && run.kind !== 'watch' ? `, ${run.phases[phase].kind}` : ''}`,
 		figures: last
-			? `${last.currentA.toFixed(1)} A · ${volts?.toFixed(2) ?? '–'} V · ${movedAh.toFixed(1)} Ah`
+			? `${amperes(last.currentA)} A · ${volts?.toFixed(2) ?? '–'} V · ${movedAh.toFixed(1)} Ah`
 			: 'no sample yet',
 		...needsYou(timeLeft(run, balance), last?.atMs ?? Date.parse(nowIso)),
 		fraction: run.kind === 'capacity' && run.expectedAh ? Math.min(1, movedAh / run.expectedAh) : null,
 		nowIso,
 		href: `/banks/${bank.id}/live/${run.id}`,
-		waiting: run.state === 'waiting'
+		waiting: run.state === 'waiting',
+		endless: run.kind === 'watch'
 	};
 }
 

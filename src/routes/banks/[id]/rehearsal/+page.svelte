@@ -33,7 +33,9 @@
 		if (await attempt(() => api.post(`banks/${bank.id}/rehearsal/reveal`, { conclusions }))) await invalidateAll();
 		busy = false;
 	}
-	const verdicts = $derived(rehearsalVerdicts(rehearsal.judgement, rehearsal.bench !== null, data.overview.placed));
+	const verdicts = $derived(
+		rehearsalVerdicts(rehearsal.judgement, rehearsal.bench?.wiring ?? null, data.overview.current)
+	);
 </script>
 
 <StagePage title={rehearsal.revealedAt ? 'The truth' : 'The bench'} subtitle={rehearsal.story} {verdicts}>
