@@ -96,7 +96,12 @@ async function endToEnd(mariadbUrl) {
 	const runner = spawn(bin('playwright'), ['test'], {
 		cwd: root,
 		stdio: 'inherit',
-		env: { ...process.env, E2E_ADDRESS: address, PLAYWRIGHT_JSON_OUTPUT_NAME: report }
+		env: {
+			...process.env,
+			E2E_ADDRESS: address,
+			E2E_BENCH_PORT: String(benchPort),
+			PLAYWRIGHT_JSON_OUTPUT_NAME: report
+		}
 	});
 	const status = await new Promise((done) => runner.once('exit', done));
 	server.kill('SIGTERM');

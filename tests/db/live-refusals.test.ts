@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { LivePhase } from '$lib/core/live-run';
 import { countLiveSamples, readLiveSamples } from '$lib/server/db/live-samples';
-import { banks, liveEvents, liveRuns, type Instrument } from '$lib/server/db/tables';
+import { banks, deliveries, instruments, liveEvents, liveRuns, type Instrument } from '$lib/server/db/tables';
 import { stopLiveRun } from '$lib/server/services/live/live-service';
-import { createRecord, recordKind } from '$lib/server/services/record-kinds';
+import { createRecord, recordKind, removeRecord } from '$lib/server/services/record-kinds';
 import { measureCell } from '$lib/server/services/reading-service';
 import { startRehearsal } from '$lib/server/services/rehearsal-service';
 import { begin, charge, discharge, plan, slow, stateIs, until, withLiveBench } from '../support/live-bench';
@@ -40,6 +40,23 @@ describe('a live run is refused', () => {
 		await begin(first.id);
 		expect((await stopLiveRun(second.id)).endedBy).toMatch(/before it began/);
 		expect(here().server.world.bench().load.on).toBe(true);
+	});
+	it('when what it stands on is taken away: that is refused while it goes on', async () => {
+		const run = await slow(here(), 4);
+		await begin(run.id);
+		const { bank, crate, tools } = here();
+		const [delivery] = await deliveries.all({ bankId: bank.id });
+		const under: [string, { id: number; version: number }][] = [
+			['banks', bank],
+			['cells', crate[4]],
+			['deliveries', delivery],
+			['instruments', tools.load]
+		];
+		for (const [kind, { id, version }] of under)
+			await expect(removeRecord(recordKind(kind), id, version), kind).rejects.toThrow(/Stop that run first/);
+		await stopLiveRun(run.id);
+		await removeRecord(recordKind('instruments'), tools.shunt.id, tools.shunt.version);
+		await instruments.restore(tools.shunt.id);
 	});
 	it('a second confirmation of the same run', async () => {
 		const run = await slow(here(), 4);

@@ -6,12 +6,12 @@
 
 	/** Rings on whatever page is open, for every live run. */
 	interface Props {
-		/** The bank whose page is open; its top bar is kept fresh. */
+		/** The bank whose page is open, null on a page of none; what it shows to be running is kept fresh. */
 		bankId: number | null;
 	}
 	let { bankId }: Props = $props();
-	/** Between refreshes of what the top bar shows, ms. */
-	const REFRESH_MS = 2000;
+	/** Between refreshes of what is shown to be running, ms: a bank's top bar, and home, which sums up every bank. */
+	const REFRESH_MS = { bank: 2000, home: 15_000 };
 
 	/** What has been told of each run; what was there before the page opened is shown by the page itself. */
 	const told = new Map<number, Set<number>>();
@@ -31,9 +31,9 @@
 		const before = states.get(view.id);
 		states.set(view.id, view.state);
 		if (before && before !== view.state) void invalidate('live:open');
-		if (view.bankId !== bankId) return;
+		if (bankId !== null && view.bankId !== bankId) return;
 		const changed = before !== undefined && before !== view.state;
-		if (!changed && Date.now() - refreshedMs < REFRESH_MS) return;
+		if (!changed && Date.now() - refreshedMs < REFRESH_MS[bankId === null ? 'home' : 'bank']) return;
 		refreshedMs = Date.now();
 		void invalidate('bank:overview');
 	}

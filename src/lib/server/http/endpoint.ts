@@ -17,7 +17,7 @@ export interface Problem {
 const TITLES: Record<number, string> = {
 	400: 'Bad request',
 	404: 'Not found',
-	409: 'Changed elsewhere',
+	409: 'In conflict',
 	413: 'Too large',
 	415: 'Wrong kind of content',
 	422: 'Input not accepted',
@@ -27,7 +27,7 @@ const TITLES: Record<number, string> = {
 export function problemResponse(status: number, code: string, detail: string, errors?: FieldFault[]): Response {
 	const problem: Problem = {
 		type: 'about:blank',
-		title: TITLES[status] ?? 'Error',
+		title: code === 'stale' ? 'Changed elsewhere' : (TITLES[status] ?? 'Error'),
 		status,
 		detail,
 		code,

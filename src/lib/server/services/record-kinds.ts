@@ -9,6 +9,7 @@ import * as tables from '../db/tables';
 import { ServiceError } from '../errors';
 import { unpackDelivery } from './delivery-service';
 import { checkAddress } from './instrument-service';
+import { refuseRemovalUnderRun } from './live/live-guard';
 import { measured, storeReading } from './reading-service';
 
 /** One kind of record as the API and the pages reach it: what comes in, where it is kept, how a new one is made. */
@@ -165,6 +166,12 @@ export async function listRecords(kind: RecordKind, query: URLSearchParams): Pro
 export async function createRecord(kind: RecordKind, body: unknown): Promise<Recorded> {
 	const fields = validated(kind.createInput, body);
 	return kind.create ? kind.create(fields as never) : kind.repository.insert(fields);
+}
+
+/** Takes a record out; it can be restored. @throws ServiceError 409 when it is stale or a live run stands on it */
+export async function removeRecord(kind: RecordKind, id: number, version: number): Promise<void> {
+	await refuseRemovalUnderRun(kind.name, id);
+	await kind.repository.remove(id, version);
 }
 
 /** Changes the fields given. `version` must be the one that was read, or the change is refused as stale. */

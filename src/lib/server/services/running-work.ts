@@ -17,7 +17,8 @@ export async function runningWork(bank: Bank, balance: BalanceState, nowIso: str
 		...(await Promise.all(runs.map((run) => liveWork(bank, run, balance, nowIso)))),
 		...(byHand ? [byHand] : [])
 	];
-	const dueMs = (w: RunningWork) => (w.waiting ? 0 : w.needsYouUntil ? Date.parse(w.needsYouUntil) : Infinity);
+	const dueMs = (w: RunningWork) =>
+		w.waiting ? 0 : w.needsYouUntil ? Date.parse(w.needsYouUntil) : w.endless ? Infinity : Number.MAX_SAFE_INTEGER;
 	return work.sort((a, b) => (dueMs(a) === dueMs(b) ? 0 : dueMs(a) - dueMs(b)));
 }
 

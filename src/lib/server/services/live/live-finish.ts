@@ -43,13 +43,16 @@ export async function finishLiveRun(run: LiveRun): Promise<number | null> {
 /** Only a discharge that reached its cut-off is a capacity; anything less is kept as samples and says so. */
 async function finishCapacity(run: LiveRun): Promise<number | null> {
 	const phase = run.phases.findIndex((p) => p.kind === 'discharge');
-	if (run.progress.done && run.cellId !== null && phase >= 0)
+	const moved = phase >= 0 && Math.abs(run.progress.sums[phase]?.ah ?? 0) > 0;
+	if (run.progress.done && run.cellId !== null && moved)
 		return (await storeLiveCapacity(run, await readLiveSamples(run.id, { phase }))).id;
 	await liveEvents.insert({
 		liveRunId: run.id,
 		happenedAt: new Date(run.progress.last?.atMs ?? Date.now()).toISOString(),
 		kind: 'no-capacity',
-		message: 'The discharge did not reach its cut-off: no capacity was entered. The samples are kept.',
+		message: run.progress.done
+			? 'The discharge ended before anything had moved: no capacity was entered. Charge the cell first.'
+			: 'The discharge did not reach its cut-off: no capacity was entered. The samples are kept.',
 		needsPerson: false
 	});
 	return null;

@@ -186,7 +186,11 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 		stopping = 'stop';
 		await switchOff();
 		await flush();
-		const runId = await finishLiveRun(run);
+		const runId = await finishLiveRun(run).catch((error) => {
+			log.error({ err: error, liveRunId: run.id }, 'live run without result');
+			happen('no-result', 'No result could be entered from this run. What was read is kept.', true);
+			return null;
+		});
 		await flush({ state: 'ended', endedAt: new Date().toISOString(), endedBy: why.slice(0, 200), runId });
 	}
 

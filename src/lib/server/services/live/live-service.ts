@@ -8,6 +8,7 @@ import { ServiceError } from '../../errors';
 import { log } from '../../log';
 import { takeUpRehearsal } from '../rehearsal-bench';
 import { allOff, openLinks } from './live-outputs';
+import { openRuns } from './live-guard';
 import { publish } from './live-hub';
 import { placeOf, valuesToConfirm } from './live-plan';
 import { runnerOf, startRunner } from './live-runner';
@@ -73,17 +74,12 @@ const tell = (run: LiveRun, kind: string, message: string, needsPerson: boolean)
 		needsPerson
 	});
 
-const OPEN_STATES = ['running', 'waiting'];
-
 /** Runs of a bank that go on or wait for a person. */
 export const openLiveRuns = async (bankId: number): Promise<LiveRun[]> =>
-	(await liveRuns.all({ bankId })).filter((r) => OPEN_STATES.includes(r.state));
+	(await openRuns()).filter((r) => r.bankId === bankId);
 
 /** Whether any run goes on or waits for a person. */
-export const isAnyLive = async (): Promise<boolean> =>
-	(await Promise.all(OPEN_STATES.map((state) => liveRuns.list({ state }, { page: 1, size: 1 })))).some(
-		(p) => p.total > 0
-	);
+export const isAnyLive = async (): Promise<boolean> => (await openRuns()).length > 0;
 
 /** Points drawn of one run, at most about. */
 const DRAWN_POINTS = 1500;
@@ -156,11 +152,4 @@ async function tellView(run: LiveRun): Promise<LiveView> {
 	const view = await liveView(run);
 	publish(run.id, { kind: 'view', view });
 	return view;
-}
-
-/** Views of every run that goes on or waits for a person, and of one more when it is named. */
-export async function followedViews(alsoId: number | null): Promise<LiveView[]> {
-	const also = alsoId === null ? [] : [await liveRuns.get(alsoId)];
-	const open = (await Promise.all(OPEN_STATES.map((state) => liveRuns.all({ state })))).flat();
-	return Promise.all([...also, ...open.filter((r) => r.id !== alsoId)].map(liveView));
 }

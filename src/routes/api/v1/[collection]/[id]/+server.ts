@@ -1,6 +1,6 @@
 import { endpoint, idOf, jsonBody } from '$lib/server/http/endpoint';
 import { ServiceError } from '$lib/server/errors';
-import { changeRecord, recordKind } from '$lib/server/services/record-kinds';
+import { changeRecord, recordKind, removeRecord } from '$lib/server/services/record-kinds';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = endpoint(async ({ params }) =>
@@ -15,6 +15,6 @@ export const DELETE: RequestHandler = endpoint(async ({ params, url }) => {
 	const version = Number(url.searchParams.get('version'));
 	if (!Number.isInteger(version) || version < 1)
 		throw new ServiceError(422, 'version', 'version is required in the query: the version of the record you read.');
-	await recordKind(params.collection!).repository.remove(idOf(params.id!), version);
+	await removeRecord(recordKind(params.collection!), idOf(params.id!), version);
 	return new Response(null, { status: 204 });
 });
