@@ -60,9 +60,12 @@
 	}
 	.wide-list {
 		position: sticky;
-		top: 4.75rem;
-		max-height: calc(100vh - 5.5rem);
+		top: calc(var(--bar, 3.5rem) + 1.25rem);
+		max-height: calc(100vh - var(--bar, 3.5rem) - 2rem);
 		overflow-y: auto;
+		/* Room for the glow of a warm verdict. */
+		margin: -0.8rem;
+		padding: 0.8rem;
 	}
 	@media (max-width: 1023px) {
 		.stage-page {

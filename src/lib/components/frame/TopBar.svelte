@@ -2,9 +2,13 @@
 	import type { Snippet } from 'svelte';
 
 	let { children }: { children?: Snippet } = $props();
+	let heightPx = $state(56);
+	/** What stays in view beside the work begins under the bar, however many lines it has. */
+	$effect(() => document.documentElement.style.setProperty('--bar', `${heightPx}px`));
 </script>
 
 <header
+	bind:offsetHeight={heightPx}
 	class="no-print top-0 z-30 flex min-h-14 lg:sticky flex-wrap items-center gap-x-6 gap-y-1 border-b max-sm:gap-x-3 border-[var(--line)] bg-base-100 px-4 py-1"
 >
 	<a href="/" class="tap flex items-center gap-2 font-bold">

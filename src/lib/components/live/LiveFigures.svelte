@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { Duration } from '$lib/core/live-run';
 	import { formatDateTime, formatDuration, formatNumber, type Settings } from '$lib/core/units';
 	import type { ShownLive } from './live-words';
 
@@ -11,6 +12,11 @@
 	let { view, lineOpen, dateStyle }: Props = $props();
 	const sums = $derived(view.sums[view.phase] ?? view.sums.at(-1) ?? null);
 	const volts = $derived(view.last?.cellV ?? view.last?.voltageV ?? null);
+	const isLast = $derived(view.phase === view.phases.length - 1);
+	const span = ({ low, high }: Duration) =>
+		formatDuration(low) === formatDuration(high)
+			? formatDuration(low)
+			: `${formatDuration(low)} to ${formatDuration(high)}`;
 	const STATES = { planned: 'not begun', running: 'running', waiting: 'waits for you', ended: 'ended' };
 </script>
 
@@ -42,11 +48,12 @@
 		{#if view.last}<span class="muted"
 				>{formatDateTime(new Date(view.last.atMs).toISOString(), dateStyle)} by the instrument’s clock</span
 			>{/if}
-		{#if view.remainingS}<span
-				>{view.phase < view.phases.length - 1 ? 'this phase ends in' : 'needs you in'}
-				<strong>{formatDuration(view.remainingS.low)} to {formatDuration(view.remainingS.high)}</strong></span
-			>
-		{:else if view.state === 'running' && view.kind !== 'watch'}<span class="muted">end not known yet</span>{/if}
+		{#if view.remainingS && !isLast}<span>this phase ends in {span(view.remainingS)}</span>{/if}
+		{#if view.kind !== 'watch' && view.state !== 'ended'}
+			{#if view.toEndS}<span
+					>{view.state === 'planned' ? 'will take' : 'needs you in'} <strong>{span(view.toEndS)}</strong></span
+				>{:else}<span class="muted">end not known yet</span>{/if}
+		{/if}
 		{#if !lineOpen}<span class="ember-text font-semibold"
 				>No line to the server: it goes on there; this page tries again.</span
 			>{/if}

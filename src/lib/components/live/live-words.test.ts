@@ -13,6 +13,7 @@ const view = (more: Partial<ShownLive> = {}): ShownLive => ({
 	sums: [{ startedMs: 0, endedMs: null, ah: -3, wh: -9, gapS: 0, gapAh: 0 }],
 	last: null,
 	remainingS: null,
+	toEndS: null,
 	expectedAh: 100,
 	events: [],
 	endedBy: null,

@@ -1,4 +1,4 @@
-import type { LivePhase } from '$lib/core/live-run';
+import type { Duration, LivePhase } from '$lib/core/live-run';
 import type { Verdict } from '$lib/core/shared';
 
 export interface ShownEvent {
@@ -21,7 +21,8 @@ export interface ShownLive {
 	phases: LivePhase[];
 	sums: { startedMs: number; endedMs: number | null; ah: number; wh: number; gapS: number; gapAh: number }[];
 	last: { atMs: number; voltageV: number | null; currentA: number; cellV: number | null } | null;
-	remainingS: { low: number; high: number } | null;
+	remainingS: Duration | null;
+	toEndS: Duration | null;
 	expectedAh: number | null;
 	events: ShownEvent[];
 	endedBy: string | null;

@@ -5,6 +5,7 @@ import {
 	remainingS,
 	startLive,
 	takeSample,
+	toEndS,
 	type LiveEvent,
 	type LivePhase,
 	type LiveSample,
@@ -180,6 +181,36 @@ describe('asking for a person', () => {
 		expect(remainingS([discharge], run([discharge], [sample(0)]).state, 100)).toBeNull();
 		expect(remainingS([discharge], run([discharge], [sample(0, { currentA: -20 })]).state, null)).toBeNull();
 		expect(remainingS([{ kind: 'watch' }], run([{ kind: 'watch' }], [sample(0)]).state, 100)).toBeNull();
+	});
+});
+
+describe('the whole run', () => {
+	const back: LivePhase = { ...charge, stopAh: 40 };
+	const all = [charge, rest, discharge, back];
+	it('takes, before it has begun, what its phases take as planned', () => {
+		// 100 Ah at 20 A: 5 h. Charge 1 min to 6.25 h and its hold; rest 2 min; discharge 4.5 to 5.5 h; 40 Ah back 2 to 2.5 h.
+		expect(toEndS(all, startLive(), 100)).toEqual({
+			low: expect.closeTo(60 + 120 + 4.5 * 3600 + 2 * 3600, 6),
+			high: expect.closeTo(6.25 * 3600 + 60 + 120 + 5.5 * 3600 + 2.5 * 3600, 6)
+		});
+	});
+	it('has what is left of its phase, and the phases after it', () => {
+		const { state } = run([discharge, rest], steady(0, 9000, 10, { currentA: -20 }));
+		// 50 of 100 Ah are out: 2.25 to 2.75 h, and the rest.
+		expect(toEndS([discharge, rest], state, 100)).toEqual({
+			low: expect.closeTo(2.25 * 3600 + 120, 3),
+			high: expect.closeTo(2.75 * 3600 + 120, 3)
+		});
+	});
+	it('counts down in a charge nobody knows the beginning of, and never below nought', () => {
+		const at = (s: number) => toEndS([charge], run([charge], steady(0, s, 60, { currentA: 20 })).state, 100)!;
+		expect(at(3600)).toEqual({ low: 0, high: expect.closeTo(5.25 * 3600 + 60, 3) });
+		expect(at(30 * 3600)).toEqual({ low: 0, high: 0 });
+	});
+	it('has no end in a watch, and an unknown one when nobody knows the capacity', () => {
+		expect(toEndS([{ kind: 'watch' }], startLive(), 100)).toBeNull();
+		expect(toEndS([rest, discharge], startLive(), null)).toBeNull();
+		expect(toEndS([rest, back], startLive(), null)).not.toBeNull();
 	});
 });
 

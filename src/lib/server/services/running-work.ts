@@ -1,4 +1,4 @@
-import { remainingS } from '$lib/core/live-run';
+import { toEndS } from '$lib/core/live-run';
 import type { RunningWork } from '$lib/core/planning';
 import type { Bank, LiveRun } from '../db/tables';
 import type { balanceState } from './balance-service';
@@ -66,11 +66,10 @@ async function liveWork(bank: Bank, run: LiveRun, balance: BalanceState, nowIso:
 	};
 }
 
-/** Only the end of the last phase needs a person. A balance is judged by its own log, knee and taper included. */
+/** Only the end of a run needs a person. A balance is judged by its own log, knee and taper included. */
 function timeLeft(run: LiveRun, balance: BalanceState) {
 	if (run.kind === 'balance') return balance.progress?.remainingS ?? null;
-	const isLast = run.progress.phase === run.phases.length - 1;
-	return isLast ? remainingS(run.phases, run.progress, run.expectedAh) : null;
+	return toEndS(run.phases, run.progress, run.expectedAh);
 }
 
 function needsYou(left: { low: number; high: number } | null, fromMs: number) {

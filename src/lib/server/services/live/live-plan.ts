@@ -128,7 +128,7 @@ export async function planLiveRun(input: LiveRunInput): Promise<LiveRun> {
 			input.intervalMs ??
 			Math.max(INTERVAL_MS.least, Math.min(INTERVAL_MS.usual, Math.round(WANTED_EVERY_MS / factor))),
 		deadManS: input.deadManS ?? DEFAULT_DEAD_MAN_S,
-		expectedAh: cellType?.ratedAh ?? null,
+		expectedAh: cellType ? cellType.ratedAh * inRow : null,
 		temperatureC: input.temperatureC ?? null,
 		progress: startLive()
 	});

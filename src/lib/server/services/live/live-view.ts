@@ -1,4 +1,4 @@
-import { remainingS } from '$lib/core/live-run';
+import { remainingS, toEndS, type Duration } from '$lib/core/live-run';
 import { banks, liveEvents, type LiveEventRow, type LiveRun } from '../../db/tables';
 
 /** A live run as pages show it. */
@@ -13,8 +13,9 @@ export interface LiveView {
 	phases: LiveRun['phases'];
 	sums: LiveRun['progress']['sums'];
 	last: LiveRun['progress']['last'];
-	/** Until a person is needed, s by the instrument's clock; null when it cannot be told. */
-	remainingS: { low: number; high: number } | null;
+	/** What is left of this phase, and until the whole run needs a person, s by the instrument's clock; null when it cannot be told. */
+	remainingS: Duration | null;
+	toEndS: Duration | null;
 	expectedAh: number | null;
 	events: LiveEventRow[];
 	endedBy: string | null;
@@ -26,7 +27,9 @@ const MOST_EVENTS = 50;
 
 export async function liveView(run: LiveRun): Promise<LiveView> {
 	const events = (await liveEvents.all({ liveRunId: run.id })).reverse().slice(0, MOST_EVENTS);
-	const running = run.state === 'running';
+	const left = run.state === 'running' ? remainingS(run.phases, run.progress, run.expectedAh) : null;
+	// A balance is one charge of a row whose charge nobody knows: its own log estimates its end, knee and taper included.
+	const whole = run.kind === 'balance' ? left : toEndS(run.phases, run.progress, run.expectedAh);
 	return {
 		id: run.id,
 		bankId: run.bankId,
@@ -38,7 +41,8 @@ export async function liveView(run: LiveRun): Promise<LiveView> {
 		phases: run.phases,
 		sums: run.progress.sums,
 		last: run.progress.last,
-		remainingS: running ? remainingS(run.phases, run.progress, run.expectedAh) : null,
+		remainingS: left,
+		toEndS: run.state === 'ended' ? null : whole,
 		expectedAh: run.expectedAh,
 		events,
 		endedBy: run.endedBy,

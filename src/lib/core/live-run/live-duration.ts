@@ -1,0 +1,70 @@
+import type { LivePhase } from './live-plan';
+import type { LiveState } from './live-state';
+
+/** Bounds of a time, s. */
+export interface Duration {
+	low: number;
+	high: number;
+}
+
+/** Doubt of a time left: by charge still to move, and by the fall of a taper. */
+const DOUBT = { charge: 0.1, taper: 0.3 };
+
+/** Time left in the phase a run is in; null when it cannot be told. @param expectedAh what the cell or row should hold */
+export function remainingS(phases: readonly LivePhase[], state: LiveState, expectedAh: number | null): Duration | null {
+	const phase = phases[state.phase];
+	const { last } = state;
+	const sums = state.sums[state.phase];
+	if (!phase || !last || !sums || phase.kind === 'watch' || state.done) return null;
+	if (phase.kind === 'rest') {
+		const left = Math.max(0, phase.durationS - (last.atMs - sums.startedMs) / 1000);
+		return { low: left, high: left };
+	}
+	const spread = (seconds: number, doubt: number) => ({ low: seconds * (1 - doubt), high: seconds * (1 + doubt) });
+	const taper = state.taperFrom;
+	if (phase.kind === 'charge' && taper && last.currentA > 0 && last.currentA < 0.9 * taper.currentA) {
+		const tauS = (last.atMs - taper.atMs) / 1000 / Math.log(taper.currentA / last.currentA);
+		return spread(Math.max(0, tauS * Math.log(Math.max(1, last.currentA / phase.tailA))) + phase.holdS, DOUBT.taper);
+	}
+	// What a charge still has to deliver is known only when it was told: where it began from, nobody has measured.
+	const goalAh = phase.kind === 'charge' ? (phase.stopAh ?? null) : expectedAh;
+	if (goalAh === null || Math.abs(last.currentA) < 1e-6) return null;
+	const leftAh = Math.max(0, goalAh - Math.abs(sums.ah));
+	return spread((leftAh / Math.abs(last.currentA)) * 3600, DOUBT.charge);
+}
+
+/** A charge of unknown beginning, from nothing at all to everything with its taper (share of the time at the set current). */
+const WITH_TAPER = 1.25;
+
+/** How long a phase takes as planned; null for one that has no end, or when nobody knows what the cell should hold. */
+function phaseS(phase: LivePhase, expectedAh: number | null): Duration | null {
+	if (phase.kind === 'watch') return null;
+	if (phase.kind === 'rest') return { low: phase.durationS, high: phase.durationS };
+	const ah = phase.kind === 'charge' ? (phase.stopAh ?? expectedAh) : expectedAh;
+	if (ah === null) return null;
+	const steadyS = (ah / phase.currentA) * 3600;
+	if (phase.kind === 'discharge') return { low: steadyS * (1 - DOUBT.charge), high: steadyS * (1 + DOUBT.charge) };
+	if (phase.stopAh !== undefined) return { low: steadyS, high: steadyS * WITH_TAPER };
+	return { low: phase.holdS, high: steadyS * WITH_TAPER + phase.holdS };
+}
+
+/**
+ * Time left until the whole run has ended and a person is needed: what is left of this phase, and those after it as planned.
+ * Before a run has begun, all of it. @param expectedAh what the cell or row should hold, Ah; null when nobody knows
+ * @returns bounds, s; null when it has no end or it cannot be told
+ */
+export function toEndS(phases: readonly LivePhase[], state: LiveState, expectedAh: number | null): Duration | null {
+	if (state.done) return { low: 0, high: 0 };
+	const parts = phases.slice(state.phase).map((phase, k) => {
+		const whole = phaseS(phase, expectedAh);
+		const sums = k === 0 ? state.sums[state.phase] : undefined;
+		if (!sums || !state.last) return whole;
+		const goneS = (state.last.atMs - sums.startedMs) / 1000;
+		const left = whole && { low: Math.max(0, whole.low - goneS), high: Math.max(0, whole.high - goneS) };
+		return remainingS(phases, state, expectedAh) ?? left;
+	});
+	return parts.reduce<Duration | null>(
+		(sum, part) => (sum && part ? { low: sum.low + part.low, high: sum.high + part.high } : null),
+		{ low: 0, high: 0 }
+	);
+}
