@@ -94,6 +94,15 @@ describe('a live run is refused', () => {
 		});
 		here().server.world.bench().scenario.supply.displayErrorV = 0;
 	});
+	it('a charge of a cell that lies below its discharge limit', async () => {
+		const run = await plan(here(), [charge, discharge], { cellId: here().crate[1].id });
+		const { cells } = here().server.world.bench();
+		const before = cells.soc[1];
+		cells.soc[1] = 0.012;
+		await expect(begin(run.id)).rejects.toThrow(/under the discharge limit of 2\.50 V.*ask its maker/);
+		expect(here().server.world.bench().supply.on).toBe(false);
+		cells.soc[1] = before;
+	});
 	it('a battery where one cell should be', async () => {
 		const { hands } = here();
 		await hands.wire('series', [[1], [2], [3], [4]], []);

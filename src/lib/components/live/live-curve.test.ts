@@ -18,6 +18,8 @@ describe('the curve of a live run', () => {
 		const curve = liveCurve([sample(5), sample(7, { cellV: 3.25 })], []);
 		expect(curve).toEqual({ hours: [0, 2], volts: [3.2, 3.25], amperes: [-20, -20] });
 	});
+	it('goes by the instrument while the probes of the meter have slipped', () =>
+		expect(liveCurve([sample(0, { cellV: 3.25 }), sample(1, { cellV: 0.002 })], []).volts).toEqual([3.25, 3.2]));
 	it('breaks where samples are missing, and only there', () => {
 		const samples = [sample(0), sample(1), sample(4), sample(5)];
 		expect(liveCurve(samples, [sample(4).atMs]).volts).toEqual([3.2, 3.2, null, 3.2, 3.2]);

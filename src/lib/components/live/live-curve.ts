@@ -1,13 +1,15 @@
 import type { LiveSampleShown } from '$lib/client/live-line';
 import { thinCurve } from '$lib/core/capacity-run';
+import { probesAreOff } from '$lib/core/live-run';
 
 /** A page keeps at most so many samples of a run; beyond, it keeps half of them, every dip and peak included. */
 const MOST_KEPT = 4000;
 /** Points drawn at most, about. */
 const MOST_DRAWN = 700;
 
-/** Voltage at the cells where a meter reads there, else at the instrument; V, null where nobody measured. */
-const volts = (s: LiveSampleShown): number | null => s.cellV ?? s.voltageV;
+/** Voltage at the cells where a meter touches them, else at the instrument; V, null where nobody measured. */
+const volts = (s: LiveSampleShown): number | null =>
+	s.cellV === null || probesAreOff(s.cellV, s.voltageV) ? s.voltageV : s.cellV;
 
 const thinnedTo = (samples: readonly LiveSampleShown[], points: number): LiveSampleShown[] =>
 	thinCurve(

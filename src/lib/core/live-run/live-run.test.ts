@@ -146,6 +146,15 @@ describe('ends', () => {
 });
 
 describe('asking for a person', () => {
+	it('when the probes slip, which neither ends the run nor spoils its energy', () => {
+		const { state, events } = run(
+			[discharge],
+			[0, 600, 1200, 1800].map((s, k) => sample(s, { currentA: -20, voltageV: 3.2, cellV: k < 2 ? 3.2 : 0.001 }))
+		);
+		expect(state.done).toBe(false);
+		expect(state.sums[0].wh).toBeCloseTo(-32, 9);
+		expect(events.map((e) => e.kind)).toEqual(['probes-off']);
+	});
 	it('when a meter at the cells reads more than the supply is set to, and not for what both can err', () => {
 		const at = (cellV: number) =>
 			run([charge], [sample(0, { currentA: 20 }), sample(1, { currentA: 20, cellV })]).events;

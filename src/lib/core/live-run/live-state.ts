@@ -14,6 +14,13 @@ export interface LiveSample {
 	cutOff: boolean;
 }
 
+/** No lead drops so much: a meter at the cells that is further off touches nothing, V. */
+const PROBES_OFF_V = 1;
+
+/** Whether the probes of a meter at the cells have slipped, by the instrument's own voltage; false where either was not read. */
+export const probesAreOff = (cellV: number | null, voltageV: number | null): boolean =>
+	cellV !== null && voltageV !== null && Math.abs(cellV - voltageV) > PROBES_OFF_V;
+
 export interface PhaseSums {
 	startedMs: number;
 	endedMs: number | null;

@@ -1,8 +1,8 @@
 import { remainingS } from './live-duration';
 import type { LivePhase } from './live-plan';
-import type { LiveSample, LiveState } from './live-state';
+import { probesAreOff, type LiveSample, type LiveState } from './live-state';
 
-export type LiveEventKind = 'gap' | 'phase-ended' | 'output-lost' | 'over-voltage' | 'soon' | 'done';
+export type LiveEventKind = 'gap' | 'phase-ended' | 'output-lost' | 'over-voltage' | 'probes-off' | 'soon' | 'done';
 /** Something that happened at a sample. */
 export interface LiveEvent {
 	kind: LiveEventKind;
@@ -93,12 +93,13 @@ function watchTaper(phase: LivePhase, state: LiveState, sample: LiveSample): Liv
 export function takeSample(
 	phases: readonly LivePhase[],
 	state: LiveState,
-	sample: LiveSample,
+	shown: LiveSample,
 	afterBreak: boolean,
 	expectedAh: number | null
 ): { state: LiveState; events: LiveEvent[] } {
-	if (state.done || (state.last && sample.atMs <= state.last.atMs)) return { state, events: [] };
+	if (state.done || (state.last && shown.atMs <= state.last.atMs)) return { state, events: [] };
 	const events: LiveEvent[] = [];
+	const sample = withoutLostProbes(shown, state.last, events);
 	const phase = phases[state.phase];
 	const begun = state.sums[state.phase] ? state : beginPhase(state, sample.atMs);
 	const counted = addStretch(begun, sample, afterBreak && begun.last !== null, events);
@@ -121,6 +122,20 @@ export function takeSample(
 			needsPerson: true
 		});
 	return { state: tellSoon(phases, next, sample, expectedAh, events), events };
+}
+
+/** A meter whose probes have slipped says nothing of the cells; that it happened is said once. */
+function withoutLostProbes(shown: LiveSample, last: LiveSample | null, events: LiveEvent[]): LiveSample {
+	const { cellV } = shown;
+	if (cellV === null || !probesAreOff(cellV, shown.voltageV)) return shown;
+	if (last?.cellV != null)
+		events.push({
+			kind: 'probes-off',
+			atMs: shown.atMs,
+			message: `The meter at the cells reads ${cellV.toFixed(2)} V: its probes have slipped. The run goes on by the instrument's own reading; put them back.`,
+			needsPerson: true
+		});
+	return { ...shown, cellV: null };
 }
 
 const beginPhase = (state: LiveState, atMs: number): LiveState => ({

@@ -11,6 +11,7 @@ import {
 import { CoreError } from '$lib/core/shared';
 import { database } from '../db/connection';
 import { insertRunSamples, readRunSamples } from '../db/run-samples';
+import { probesAreOff } from '$lib/core/live-run';
 import type { StoredSample } from '../db/stored-sample';
 import { cells, deliveries, instruments, runs, type Cell, type CellType, type LiveRun, type Run } from '../db/tables';
 import { bankWithType, cellsOfBank } from './delivery-service';
@@ -87,7 +88,9 @@ export async function storeLiveCapacity(live: LiveRun, samples: readonly StoredS
 	const meanA = -(capacityAh * 3600) / seconds;
 	const { cellType } = await bankWithType(live.bankId);
 	const volts = (s: StoredSample) =>
-		meter && s.cellV !== null ? s.cellV - meter.voltageOffsetV : (s.voltageV ?? 0) - load.voltageOffsetV;
+		meter && s.cellV !== null && !probesAreOff(s.cellV, s.voltageV)
+			? s.cellV - meter.voltageOffsetV
+			: (s.voltageV ?? 0) - load.voltageOffsetV;
 	const faults =
 		sums.gapS > 0
 			? [

@@ -10,10 +10,12 @@ import { valuesToConfirm } from './live-plan';
 import { startRunner } from './live-runner';
 import { liveView, type LiveView } from './live-view';
 
-/** A reading below this is a cell the other way round and not a meter's zero, V. */
+/** Within this of nought is a meter's zero, and not a cell, whichever way round; V. */
 const CROSSED_V = 0.1;
 /** A voltage so many times the highest a cell can rest at is no single cell's. */
 const ABOVE_ONE_CELL = 1.2;
+/** A cell just driven to its limit may still rest a little below it, V. */
+const DEEP_V = 0.1;
 
 async function refuseInstrumentsInUse(run: LiveRun): Promise<void> {
 	const own = new Set(run.instruments.map((i) => i.id));
@@ -79,13 +81,15 @@ async function startBalance(run: LiveRun): Promise<void> {
 }
 
 /**
- * Reads every instrument of a run once with its outputs off: what is clipped to them must be one cell or row, the right way round.
- * @throws ServiceError 409 `crossed` or `not-one-cell`; InstrumentError when a line is dead
+ * Reads every instrument of a run once with its outputs off: what is clipped to them must be one cell or row, the right way
+ * round, and fit to be charged.
+ * @throws ServiceError 409 `crossed`, `nothing-clipped`, `deep-discharged` or `not-one-cell`; InstrumentError when a line is dead
  */
 async function refuseWrongCell(run: LiveRun, links: LiveLinks): Promise<void> {
 	const { chemistry } = await banks.get(run.bankId);
-	const [, highestV] = CHEMISTRY_FIGURES[chemistry].plausibleRestV;
-	for (const { link, calibration } of Object.values(links)) {
+	const { plausibleRestV, dischargeLimitV } = CHEMISTRY_FIGURES[chemistry];
+	const charges = run.phases[run.progress.phase].kind === 'charge';
+	for (const [role, { link, calibration }] of Object.entries(links)) {
 		// Probes in the air are no reason not to begin; a line that is dead is.
 		const reading = await link.useNow((driver) => driver.read()).catch(nothingWhenRefused);
 		const volts = reading?.voltageV;
@@ -96,7 +100,21 @@ async function refuseWrongCell(run: LiveRun, links: LiveLinks): Promise<void> {
 				'crossed',
 				`${calibration.name} reads ${volts.toFixed(3)} V: plus and minus are exchanged. Go by the meter and not by the print, mark the cell, turn the clips and try again.`
 			);
-		if (volts > highestV * ABOVE_ONE_CELL)
+		// A supply shows its own output, which is off.
+		if (role === 'supply') continue;
+		if (volts < CROSSED_V)
+			throw new ServiceError(
+				409,
+				'nothing-clipped',
+				`${calibration.name} reads ${volts.toFixed(2)} V: it touches nothing. Clip it on, then try again.`
+			);
+		if (charges && volts < dischargeLimitV - DEEP_V)
+			throw new ServiceError(
+				409,
+				'deep-discharged',
+				`${calibration.name} reads ${volts.toFixed(2)} V, under the discharge limit of ${dischargeLimitV.toFixed(2)} V: copper may have dissolved, and a charge at this current can make it dangerous. Set the cell apart and ask its maker.`
+			);
+		if (volts > plausibleRestV[1] * ABOVE_ONE_CELL)
 			throw new ServiceError(
 				409,
 				'not-one-cell',
