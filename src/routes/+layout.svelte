@@ -18,4 +18,12 @@
 
 {@render children()}
 {#if data.isLive}<LiveAlarm bankId={page.route.id?.startsWith('/banks/[id]') ? Number(page.params.id) : null} />{/if}
-<Toaster position="bottom-center" theme={data.settings.theme === 'coal' ? 'dark' : 'light'} closeButton />
+<Toaster
+	position="bottom-center"
+	theme={data.settings.theme === 'coal' ? 'dark' : 'light'}
+	closeButton
+	toastOptions={{
+		style: 'font-family: inherit; font-size: 1rem',
+		actionButtonStyle: 'height: 2.75rem; padding: 0 1rem; font-size: 1rem'
+	}}
+/>

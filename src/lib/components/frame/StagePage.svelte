@@ -60,8 +60,8 @@
 	}
 	.wide-list {
 		position: sticky;
-		top: calc(var(--bar, 3.5rem) + 1.25rem);
-		max-height: calc(100vh - var(--bar, 3.5rem) - 2rem);
+		top: calc(var(--bar, 3.5rem) + 0.2rem);
+		max-height: calc(100vh - var(--bar, 3.5rem) - 0.4rem);
 		overflow-y: auto;
 		/* Room for the glow of a warm verdict. */
 		margin: -0.8rem;
