@@ -2,7 +2,8 @@
 	import { goto, invalidate } from '$app/navigation';
 	import { alarm } from '$lib/client/alarm';
 	import { hearLive } from '$lib/client/live-line';
-	import { LIVE_NAMES, type ShownLive } from '$lib/components/live/live-words';
+	import type { ShownLive } from '$lib/components/live/live-words';
+	import { LIVE_NAMES } from '$lib/core/live-run';
 
 	/** Rings on whatever page is open, for every live run. */
 	interface Props {

@@ -29,12 +29,6 @@ export interface ShownLive {
 	runId: number | null;
 }
 
-export const LIVE_NAMES: Record<ShownLive['kind'], string> = {
-	capacity: 'Capacity run',
-	balance: 'Balance',
-	watch: 'Watch'
-};
-
 /** A phase in a few words, with its end. */
 export function phaseWords(phase: LivePhase): string {
 	switch (phase.kind) {

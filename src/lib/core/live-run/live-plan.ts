@@ -2,6 +2,7 @@ import { CoreError, requirePositive } from '../shared';
 
 export const LIVE_KINDS = ['capacity', 'balance', 'watch'] as const;
 export type LiveKind = (typeof LIVE_KINDS)[number];
+export const LIVE_NAMES: Record<LiveKind, string> = { capacity: 'Capacity run', balance: 'Balance', watch: 'Watch' };
 
 /** One stretch of a live run. Currents are positive numbers; the kind says which way they flow. */
 export type LivePhase =

@@ -159,6 +159,8 @@ describe('asking for a person', () => {
 		const at = (cellV: number) =>
 			run([charge], [sample(0, { currentA: 20 }), sample(1, { currentA: 20, cellV })]).events;
 		expect(at(3.67)).toEqual([]);
+		// However far above: a supply that is set for another battery is no slipped probe.
+		expect(at(12.4).map((e) => e.kind)).toEqual(['over-voltage']);
 		expect(at(3.7)).toMatchObject(
 			[{ kind: 'over-voltage', needsPerson: true, message: /3\.700 V .* 3\.65 V/ }].map((e) => ({
 				...e,

@@ -14,12 +14,15 @@ export interface LiveSample {
 	cutOff: boolean;
 }
 
-/** No lead drops so much: a meter at the cells that is further off touches nothing, V. */
+/** No load's display errs so much: a meter at the cells that reads further below the instrument touches nothing, V. */
 const PROBES_OFF_V = 1;
 
-/** Whether the probes of a meter at the cells have slipped, by the instrument's own voltage; false where either was not read. */
+/**
+ * Whether the probes of a meter at the cells have slipped, by the instrument's own voltage; false where either was not read. A meter
+ * that reads more than the instrument is never passed over: it may be the one that is right.
+ */
 export const probesAreOff = (cellV: number | null, voltageV: number | null): boolean =>
-	cellV !== null && voltageV !== null && Math.abs(cellV - voltageV) > PROBES_OFF_V;
+	cellV !== null && voltageV !== null && voltageV - cellV > PROBES_OFF_V;
 
 export interface PhaseSums {
 	startedMs: number;

@@ -1,4 +1,4 @@
-import { toEndS } from '$lib/core/live-run';
+import { LIVE_NAMES, toEndS } from '$lib/core/live-run';
 import type { RunningWork } from '$lib/core/planning';
 import type { Bank, LiveRun } from '../db/tables';
 import type { balanceState } from './balance-service';
@@ -6,8 +6,6 @@ import { placeOf } from './live/live-plan';
 import { openLiveRuns } from './live/live-service';
 
 type BalanceState = Awaited<ReturnType<typeof balanceState>>;
-
-const LIVE_WORDS: Record<LiveRun['kind'], string> = { capacity: 'Capacity run', balance: 'Balance', watch: 'Watch' };
 
 /** What goes on at a bank: what waits for a person, then what will need one soonest, then what nobody can tell of. */
 export async function runningWork(bank: Bank, balance: BalanceState, nowIso: string): Promise<RunningWork[]> {
@@ -53,7 +51,7 @@ async function liveWork(bank: Bank, run: LiveRun, balance: BalanceState, nowIso:
 	const volts = last?.cellV ?? last?.voltageV ?? null;
 	const movedAh = Math.abs(sums[phase]?.ah ?? 0);
 	return {
-		what: `${markOf(bank)}${LIVE_WORDS[run.kind]} of ${await placeOf(run)}${run.phases[phase] && run.kind !== 'watch' ? `, ${run.phases[phase].kind}` : ''}`,
+		what: `${markOf(bank)}${LIVE_NAMES[run.kind]} of ${await placeOf(run)}${run.phases[phase] && run.kind !== 'watch' ? `, ${run.phases[phase].kind}` : ''}`,
 		figures: last
 			? `${amperes(last.currentA)} A · ${volts?.toFixed(2) ?? '–'} V · ${movedAh.toFixed(1)} Ah`
 			: 'no sample yet',

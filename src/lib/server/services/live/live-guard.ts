@@ -2,7 +2,7 @@ import { cells, deliveries, liveRuns, type LiveRun } from '../../db/tables';
 import { ServiceError } from '../../errors';
 
 /** States of a run that goes on or waits for a person. */
-export const OPEN_STATES = ['running', 'waiting'];
+const OPEN_STATES = ['running', 'waiting'];
 
 /** Runs that go on or wait for a person. */
 export const openRuns = async (): Promise<LiveRun[]> =>

@@ -1,4 +1,4 @@
-import { takeSample, type LiveState } from '$lib/core/live-run';
+import { takeSample, type LiveEvent, type LiveState } from '$lib/core/live-run';
 import { database } from '../../db/connection';
 import { insertLiveSamples } from '../../db/live-samples';
 import type { StoredSample } from '../../db/stored-sample';
@@ -29,12 +29,7 @@ export interface LiveRunner {
 }
 
 /** Something a run tells: what its samples show (core), and what happens to its instruments. */
-interface Happened {
-	kind: string;
-	atMs: number;
-	message: string;
-	needsPerson: boolean;
-}
+type Happened = Omit<LiveEvent, 'kind'> & { kind: string };
 
 /** Samples are stored, and only then shown, at least this often, ms. */
 const FLUSH_MS = 250;

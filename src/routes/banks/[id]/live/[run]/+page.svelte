@@ -12,7 +12,8 @@
 	import LiveFigures from '$lib/components/live/LiveFigures.svelte';
 	import WatchedGroups from '$lib/components/live/WatchedGroups.svelte';
 	import { keptSamples } from '$lib/components/live/live-curve';
-	import { LIVE_NAMES, liveVerdicts, phaseWords, type ShownLive } from '$lib/components/live/live-words';
+	import { liveVerdicts, phaseWords, type ShownLive } from '$lib/components/live/live-words';
+	import { LIVE_NAMES } from '$lib/core/live-run';
 
 	let { data } = $props();
 	const run = $derived(data.live.run);
