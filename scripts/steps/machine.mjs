@@ -1,7 +1,19 @@
 // What the machine must have before anything of the project can run. Plain Node, no dependency.
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import {
+	accessSync,
+	constants,
+	existsSync,
+	mkdirSync,
+	mkdtempSync,
+	readFileSync,
+	readdirSync,
+	statSync,
+	statfsSync,
+	writeFileSync
+} from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -93,6 +105,25 @@ export function ensureBuild() {
 		if (done.status !== 0) fail(`The build failed:\n${done.stdout}\n${done.stderr}`);
 	}
 	writeFileSync(stamp, new Date().toISOString());
+}
+
+const SCRATCH_BYTES = 3 << 30;
+
+/** A new folder for what is needed only for a while: in memory where there is room, since a slow disk slows everything. */
+export function scratchFolder(prefix) {
+	const memory = '/dev/shm';
+	const roomy = () => {
+		const { bavail, bsize } = statfsSync(memory);
+		accessSync(memory, constants.W_OK);
+		return bavail * bsize > SCRATCH_BYTES;
+	};
+	let home = tmpdir();
+	try {
+		if (roomy()) home = memory;
+	} catch {
+		// No such folder here: the system's own will do.
+	}
+	return mkdtempSync(join(home, prefix));
 }
 
 export function ensureDataDir() {

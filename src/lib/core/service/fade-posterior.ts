@@ -141,19 +141,37 @@ function conditionalOfQ0(c: Matrix3): { slopes: [number, number]; sdQ: number } 
 	return { slopes, sdQ: Math.sqrt(Math.max(1e-14, requireFinite(variance, 'covariance'))) };
 }
 
-/** Weighted quantiles of values; weights sum to 1, probabilities rising. */
+const BINS = 1024;
+
+/**
+ * Weighted quantiles of values; weights sum to 1, probabilities in any order. The values are counted into bins, and only
+ * those in the bin a quantile falls into are sorted.
+ */
 export function weightedQuantiles(
 	values: Float64Array,
 	weight: Float64Array,
 	probabilities: readonly number[]
 ): number[] {
-	const order = Uint32Array.from(values.keys()).sort((i, j) => values[i] - values[j]);
-	const found: number[] = [];
-	let sum = 0;
-	for (const i of order) {
-		sum += weight[i];
-		while (found.length < probabilities.length && sum >= probabilities[found.length]) found.push(values[i]);
+	let [low, high] = [Infinity, -Infinity];
+	for (let i = 0; i < values.length; i++) {
+		if (values[i] < low) low = values[i];
+		if (values[i] > high) high = values[i];
 	}
-	while (found.length < probabilities.length) found.push(values[order[order.length - 1]]);
-	return found;
+	const perUnit = high > low ? (BINS - 1) / (high - low) : 0;
+	const bins = new Uint16Array(values.length);
+	const inBin = new Float64Array(BINS);
+	for (let i = 0; i < values.length; i++) {
+		bins[i] = (values[i] - low) * perUnit;
+		inBin[bins[i]] += weight[i];
+	}
+	return probabilities.map((probability) => {
+		let sum = 0;
+		let bin = 0;
+		while (bin < BINS - 1 && sum + inBin[bin] < probability) sum += inBin[bin++];
+		const members: number[] = [];
+		for (let i = 0; i < bins.length; i++) if (bins[i] === bin) members.push(i);
+		members.sort((i, j) => values[i] - values[j]);
+		const at = members.find((i) => (sum += weight[i]) >= probability) ?? members.at(-1);
+		return at === undefined ? high : values[at];
+	});
 }

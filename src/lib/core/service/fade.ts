@@ -49,16 +49,27 @@ const SHORTEST_CURVE_YEARS = 10;
 /** With fewer observations, or this little narrowing of a or b, the result is mainly the prior. */
 const PRIOR_OBSERVATIONS = 2;
 
-/** Equivalent full cycles at an age: through the observations, then at the rate given. Rising. */
-function efcAt(input: FadeInput): (ageYears: number) => number {
-	const known = [{ ageYears: 0, efc: 0 }, ...[...input.observations].sort((a, b) => a.ageYears - b.ageYears)];
-	return (ageYears) => {
-		const last = known[known.length - 1];
-		if (ageYears >= last.ageYears) return last.efc + input.efcPerYear * (ageYears - last.ageYears);
-		const next = known.findIndex((k) => k.ageYears > ageYears);
-		const [from, to] = [known[next - 1], known[next]];
-		return from.efc + ((to.efc - from.efc) * (ageYears - from.ageYears)) / (to.ageYears - from.ageYears);
-	};
+/** A stretch of years over which cycles gather evenly. The last has no end. */
+interface Stretch {
+	fromYears: number;
+	fromEfc: number;
+	efcPerYear: number;
+}
+
+/** How the battery was and will be cycled: through the observations, then at the rate given. In rising age, from 0. */
+function stretchesOf({ observations, efcPerYear }: FadeInput): Stretch[] {
+	const known = [{ ageYears: 0, efc: 0 }, ...[...observations].sort((a, b) => a.ageYears - b.ageYears)];
+	return known.flatMap(({ ageYears, efc }, i) => {
+		const next = known[i + 1];
+		if (!next) return [{ fromYears: ageYears, fromEfc: efc, efcPerYear }];
+		const years = next.ageYears - ageYears;
+		return years > 0 ? [{ fromYears: ageYears, fromEfc: efc, efcPerYear: Math.max(0, next.efc - efc) / years }] : [];
+	});
+}
+
+function efcAt(stretches: readonly Stretch[], ageYears: number): number {
+	const { fromYears, fromEfc, efcPerYear } = stretches.findLast((s) => s.fromYears <= ageYears)!;
+	return fromEfc + efcPerYear * (ageYears - fromYears);
 }
 
 /**
@@ -76,43 +87,50 @@ export function projectFade(input: FadeInput): FadeProjection {
 	requireNotNegative(input.efcPerYear, 'efcPerYear');
 	requirePositive(input.ratedAh, 'ratedAh');
 	const draws = fadePosterior(input.ratedAh, input.observations);
-	const efc = efcAt(input);
+	const stretches = stretchesOf(input);
 	const [low95, median, high95] = weightedQuantiles(
-		endAges(draws, efc, input.endFraction),
+		endAges(draws, stretches, input.endFraction),
 		draws.weight,
 		[0.025, 0.5, 0.975]
 	);
 	const lastAge = Math.max(0, ...input.observations.map((o) => o.ageYears));
 	const until = Math.min(HORIZON_YEARS, Math.max(SHORTEST_CURVE_YEARS, lastAge * 1.5, median * 1.1));
-	const curve = Array.from({ length: CURVE_POINTS + 1 }, (_, i) => fadePoint(draws, efc, (until * i) / CURVE_POINTS));
+	const curve = Array.from({ length: CURVE_POINTS + 1 }, (_, i) => {
+		const ageYears = (until * i) / CURVE_POINTS;
+		return fadePoint(draws, ageYears, efcAt(stretches, ageYears));
+	});
 	return { curve, endAgeYears: { low95, median, high95 }, posterior: summarise(draws, input.observations.length) };
 }
 
-function capacityFractions(draws: FadePosterior, ageYears: number, efc: number): Float64Array {
+function fadePoint(draws: FadePosterior, ageYears: number, efc: number): FadePoint {
 	const root = Math.sqrt(ageYears);
-	return draws.q0.map((q0, i) => q0 - draws.a[i] * root - draws.b[i] * efc);
-}
-
-function fadePoint(draws: FadePosterior, efc: (age: number) => number, ageYears: number): FadePoint {
-	const values = capacityFractions(draws, ageYears, efc(ageYears));
+	const values = new Float64Array(draws.q0.length);
+	let mean = 0;
+	for (let i = 0; i < values.length; i++) {
+		values[i] = draws.q0[i] - draws.a[i] * root - draws.b[i] * efc;
+		mean += values[i] * draws.weight[i];
+	}
 	const [low95, high95] = weightedQuantiles(values, draws.weight, [0.025, 0.975]);
-	return { ageYears, mean: values.reduce((sum, v, i) => sum + v * draws.weight[i], 0), low95, high95 };
+	return { ageYears, mean, low95, high95 };
 }
 
-/** For each draw the age at which it passes the end, by bisection: the curve falls with age because a, b ≥ 0. */
-function endAges(draws: FadePosterior, efc: (age: number) => number, endFraction: number): Float64Array {
+/** For each draw the age at which it passes the end. The curve falls with age because a, b ≥ 0: it passes once. */
+function endAges(draws: FadePosterior, stretches: readonly Stretch[], endFraction: number): Float64Array {
 	return draws.q0.map((q0, i) => {
-		const above = (age: number) => q0 - draws.a[i] * Math.sqrt(age) - draws.b[i] * efc(age) > endFraction;
-		if (above(HORIZON_YEARS)) return HORIZON_YEARS;
-		let low = 0;
-		let high = HORIZON_YEARS;
-		for (let k = 0; k < 30; k++) {
-			const middle = (low + high) / 2;
-			if (above(middle)) low = middle;
-			else high = middle;
-		}
-		return (low + high) / 2;
+		const margin = q0 - endFraction;
+		if (margin <= 0) return 0;
+		const [a, b] = [draws.a[i], draws.b[i]];
+		const isPassedBy = ({ fromYears, fromEfc }: Stretch) => a * Math.sqrt(fromYears) + b * fromEfc >= margin;
+		const after = stretches.findIndex((s, k) => k > 0 && isPassedBy(s));
+		return Math.min(HORIZON_YEARS, passedWithin(stretches.at(after < 0 ? -1 : after - 1)!, a, b, margin));
 	});
+}
+
+/** Age, years, at which a·√t + b·N(t) reaches the margin in a stretch where N is linear: a quadratic in √t, solved without cancellation. */
+function passedWithin({ fromYears, fromEfc, efcPerYear }: Stretch, a: number, b: number, margin: number): number {
+	const rest = margin - b * (fromEfc - efcPerYear * fromYears);
+	const root = (2 * rest) / (a + Math.sqrt(a * a + 4 * b * efcPerYear * rest));
+	return root * root;
 }
 
 function summarise(draws: FadePosterior, observations: number): FadeProjection['posterior'] {

@@ -125,6 +125,40 @@ describe('fade projection', () => {
 		expect(weightedQuantiles(Float64Array.of(3, 1, 2), Float64Array.of(0.2, 0.5, 0.3), [0.1, 0.6, 0.99])).toEqual([
 			1, 2, 3
 		]));
+	it('takes the same quantiles as sorting everything does, ties and one single value included', () => {
+		const random = seededRandom(5);
+		for (const round of [1, 2, 3, 50]) {
+			const values = Float64Array.from({ length: 600 }, () => Math.round(normalDraw(random, 3, 1) * 200) / round / 200);
+			if (round === 50) values.fill(3.3);
+			const weight = values.map(() => random());
+			const total = weight.reduce((a, b) => a + b, 0);
+			const shares = weight.map((w) => w / total);
+			const sorted = [...values.keys()].sort((i, j) => values[i] - values[j]);
+			const bySorting = [0.025, 0.5, 0.975].map((p) => {
+				let sum = 0;
+				return values[sorted.find((i) => (sum += shares[i]) >= p)!];
+			});
+			expect(weightedQuantiles(values, shares, [0.025, 0.5, 0.975])).toEqual(bySorting);
+		}
+	});
+	it('finds the end where cycles gathered unevenly, before and after the last test', () => {
+		const observations = [0, 300, 900, 950].map((efc, ageYears) => ({
+			ageYears,
+			efc,
+			capacityAh: truth(ageYears, efc),
+			sdAh: 0.002
+		}));
+		// The truth, passed in the heavy second year (efc 300 + 600 a year) and long after (50 a year).
+		const heavy = 1.01 - 0.02 * Math.sqrt(1.5) - 5e-5 * 600;
+		const late = 1.01 - 0.02 * Math.sqrt(16) - 5e-5 * (950 + 13 * 50);
+		for (const [endFraction, ageYears] of [
+			[heavy, 1.5],
+			[late, 16]
+		]) {
+			const { median } = projectFade({ ratedAh: 230, endFraction, observations, efcPerYear: 50 }).endAgeYears;
+			expect(median).toBeCloseTo(ageYears, 1);
+		}
+	});
 });
 
 describe('service checks', () => {

@@ -10,7 +10,7 @@ export function openDatabase(url: string): Knex {
 		client: 'mysql2',
 		compileSqlOnError: false,
 		pool: { min: 0, max: 10 },
-		acquireConnectionTimeout: 10_000,
+		acquireConnectionTimeout: 30_000,
 		connection: {
 			host: hostname,
 			port: Number(port || 3306),

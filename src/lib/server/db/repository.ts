@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import { notFound, stale } from '../errors';
 import { columnOf, fromColumns, toColumns } from './case';
 import { database } from './connection';
+import { shared } from './read-once';
 
 /** What every stored record carries. */
 export interface Recorded {
@@ -81,13 +82,20 @@ export function createRepository<Row extends Recorded>(
 				.offset((page - 1) * size);
 			return { items: rows.map(read), page, size, total: Number(total) };
 		},
-		async all(filter, tx = database()) {
-			return (await filtered(tx(table), filter).orderBy(columnOf(order)).orderBy('id')).map(read);
+		async all(filter, tx) {
+			const rows = async (db: Knex) =>
+				(await filtered(db(table), filter).orderBy(columnOf(order)).orderBy('id')).map(read);
+			if (tx) return rows(tx);
+			// Each gets a list of its own: it may be sorted.
+			return [...(await shared(`${table} ${JSON.stringify(filter)}`, () => rows(database())))];
 		},
-		async get(id, tx = database()) {
-			const row = await tx(table).where({ id }).whereNull('deleted_at').first();
-			if (!row) throw notFound(what, id);
-			return read(row);
+		async get(id, tx) {
+			const one = async (db: Knex) => {
+				const row = await db(table).where({ id }).whereNull('deleted_at').first();
+				if (!row) throw notFound(what, id);
+				return read(row);
+			};
+			return tx ? one(tx) : shared(`${table} ${id}`, () => one(database()));
 		},
 		async insert(fields, tx = database()) {
 			const now = new Date();

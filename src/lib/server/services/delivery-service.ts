@@ -1,3 +1,4 @@
+import type { Knex } from 'knex';
 import type { Chemistry } from '$lib/core/chemistry';
 import { judgeDelivery, meterSd, type DeliveryJudgement, type MeterAccuracy, type Quantity } from '$lib/core/reading';
 import type { NewDeliveryInput } from '$lib/input/records';
@@ -39,7 +40,7 @@ export async function unpackDelivery(input: NewDeliveryInput): Promise<Delivery>
 }
 
 /** All cells that came for a bank, by delivery and then tray position. */
-export async function cellsOfBank(bankId: number, tx = database()): Promise<Cell[]> {
+export async function cellsOfBank(bankId: number, tx?: Knex): Promise<Cell[]> {
 	const own = await deliveries.all({ bankId }, tx);
 	if (own.length === 0) return [];
 	const all = await cells.all({ deliveryId: own.map((d) => d.id) }, tx);

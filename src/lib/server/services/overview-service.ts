@@ -1,5 +1,6 @@
 import { judgePlan, type RunningWork, type Stage, type StageStatus } from '$lib/core/planning';
 import { WARMTHS, warmestFirst, type Verdict, type Warmth } from '$lib/core/shared';
+import { readingOnce } from '../db/read-once';
 import { banks, type Bank, type CellType } from '../db/tables';
 import { balanceState } from './balance-service';
 import { bankWithType, deliveryTrays } from './delivery-service';
@@ -34,7 +35,9 @@ const status = (stage: Stage, open: string | null, warmth: Warmth, done: boolean
 });
 
 /** A bank's stages, what is running and what needs a person; the figures behind home, rail and header. */
-export async function bankOverview(bankId: number): Promise<BankOverview> {
+export const bankOverview = (bankId: number): Promise<BankOverview> => readingOnce(() => overviewOf(bankId));
+
+async function overviewOf(bankId: number): Promise<BankOverview> {
 	const { bank, cellType } = await bankWithType(bankId);
 	const [trays, { capacities }, placed, balance, limits, serve, now] = await Promise.all([
 		deliveryTrays(bankId),
@@ -115,8 +118,12 @@ export async function bankOverview(bankId: number): Promise<BankOverview> {
 
 /** Every bank, warmest first. */
 export async function allOverviews(): Promise<BankOverview[]> {
-	const all = await banks.all({});
-	const overviews = await Promise.all(all.map((b) => bankOverview(b.id)));
+	const overviews = await readingOnce(async () => {
+		const each: BankOverview[] = [];
+		// One bank after the other: many at once would keep everybody else from the database.
+		for (const { id } of await banks.all({})) each.push(await overviewOf(id));
+		return each;
+	});
 	return overviews.sort(
 		(a, b) =>
 			WARMTHS.indexOf(b.warmth) - WARMTHS.indexOf(a.warmth) ||

@@ -1,15 +1,9 @@
 import { meterSd } from '$lib/core/reading';
-import {
-	driftSlopes,
-	judgeCheck,
-	judgeFade,
-	projectFade,
-	type CheckJudgement,
-	type FadeProjection
-} from '$lib/core/service';
+import { driftSlopes, judgeCheck, judgeFade, type CheckJudgement, type FadeProjection } from '$lib/core/service';
 import type { Verdict } from '$lib/core/shared';
 import { capacityTests, serviceChecks, type Bank, type CapacityTest, type ServiceCheckRow } from '../db/tables';
 import { bankWithType } from './delivery-service';
+import { fadeProjection } from './fade-projections';
 import { currentMeters } from './settings-service';
 
 const YEAR_MS = 365.25 * 86400e3;
@@ -73,7 +67,7 @@ export async function serveState(bankId: number, battery = 1, nowIso = new Date(
 	const last = tests.at(-1);
 	const efcPerYear = last && last.ageYears > 0.25 ? last.efc / last.ageYears : ASSUMED_EFC_PER_YEAR;
 	const projection = tests.length
-		? projectFade({ ratedAh, endFraction: bank.endFraction, observations: tests, efcPerYear })
+		? fadeProjection({ ratedAh, endFraction: bank.endFraction, observations: tests, efcPerYear })
 		: null;
 	const ageYears = ageOf(bank, nowIso);
 	const full = checks.filter((c) => c.judgement.judged && c.check.context === 'full');
