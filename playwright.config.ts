@@ -1,15 +1,20 @@
 import { defineConfig } from '@playwright/test';
+import { ofWorker } from './tests/support/of-worker';
+
+/** One application for each worker, with a database and a bench of its own. */
+const addresses = process.env.E2E_ADDRESS ?? '';
 
 export default defineConfig({
 	testDir: 'tests/e2e',
 	outputDir: 'test-results',
-	timeout: 60_000,
-	expect: { timeout: 10_000 },
-	retries: process.env.CI ? 1 : 0,
-	workers: 1,
+	// A busy machine is no failure.
+	timeout: 180_000,
+	expect: { timeout: 30_000 },
+	retries: process.env.CI ? 2 : 0,
+	workers: addresses.split(',').length,
 	reporter: [['list'], ['json']],
 	use: {
-		baseURL: process.env.E2E_ADDRESS,
+		baseURL: ofWorker(addresses),
 		viewport: { width: 1280, height: 800 },
 		screenshot: 'off',
 		launchOptions: {

@@ -14,8 +14,7 @@ import {
 	say,
 	scratchFolder
 } from './steps/machine.mjs';
-import { freePort, startPrivateMariadb } from './steps/private-mariadb.mjs';
-import { serverEnvironment, serverFile, startStandIns } from './steps/server.mjs';
+import { startPrivateMariadb } from './steps/private-mariadb.mjs';
 
 function argument(name) {
 	const at = process.argv.indexOf(name);
@@ -27,6 +26,8 @@ const wanted = (name) => only === null || only.includes(name);
 const work = scratchFolder('kind-ember-test-');
 // Browser profiles and the folders tests make for themselves go there too.
 process.env.TMPDIR = work;
+/** Browsers at once in the end-to-end tests. */
+const WORKERS = 2;
 const total = { passed: 0, failed: 0 };
 const bin = (name) => join(root, 'node_modules', '.bin', name);
 
@@ -67,47 +68,22 @@ function vitest(name, project, env) {
 }
 
 async function endToEnd(mariadbUrl) {
-	const port = await freePort();
-	const address = `http://127.0.0.1:${port}`;
-	const url = mariadbUrl.replace(/\/[^/]*$/, '/kind_ember');
-	const benchPort = await freePort();
-	const bench = startStandIns(benchPort);
-	const env = { ...serverEnvironment(url, port, benchPort), LOG_LEVEL: 'warn' };
-	const loaded = spawnSync(process.execPath, [join(root, 'build-tools', 'demo.js'), '--reset'], {
-		cwd: root,
-		env,
-		encoding: 'utf8'
-	});
-	if (loaded.status !== 0) say(loaded.stdout + loaded.stderr);
-	const server = spawn(process.execPath, [serverFile], {
-		cwd: root,
-		env,
-		stdio: ['ignore', 'ignore', 'inherit']
-	});
-	for (let i = 0; i < 200; i++) {
-		if (
-			await fetch(`${address}/api/v1/health`).then(
-				(r) => r.ok,
-				() => false
-			)
-		)
-			break;
-		await new Promise((done) => setTimeout(done, 100));
-	}
+	const { startPlace } = await import('./steps/e2e-places.mjs');
+	const places = [];
+	for (let n = 0; n < WORKERS; n++) places.push(await startPlace(mariadbUrl, `kind_ember_e2e_${n}`));
 	const report = join(work, 'e2e.json');
-	const runner = spawn(bin('playwright'), ['test'], {
+	const runner = spawn(bin('playwright'), ['test', ...files], {
 		cwd: root,
 		stdio: 'inherit',
 		env: {
 			...process.env,
-			E2E_ADDRESS: address,
-			E2E_BENCH_PORT: String(benchPort),
+			E2E_ADDRESS: places.map((p) => p.address).join(),
+			E2E_BENCH_PORT: places.map((p) => p.benchPort).join(),
 			PLAYWRIGHT_JSON_OUTPUT_NAME: report
 		}
 	});
 	const status = await new Promise((done) => runner.once('exit', done));
-	server.kill('SIGTERM');
-	bench.kill('SIGTERM');
+	places.forEach((p) => p.stop());
 	const stats = readReport(report)?.stats;
 	count(
 		'end to end',

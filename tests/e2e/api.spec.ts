@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from '../support/e2e';
 import { request as plainRequest } from 'node:http';
 
 /** Status of a request with a Host header of our choosing. */

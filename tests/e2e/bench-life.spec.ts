@@ -1,5 +1,4 @@
-import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
-import { openAwake } from '../support/awake';
+import { expect, test, type APIRequestContext, type Page } from '../support/e2e';
 
 interface Named {
 	id: number;
@@ -149,7 +148,7 @@ test('a log with faults is shown before it is stored, and can be left', async ({
 
 test('two people ticking and logging see each other’s work, and nothing is overwritten', async ({
 	page,
-	context,
+	secondPage: other,
 	request
 }) => {
 	const id = await prepared(request, 'Pair', 4, [100, 100, 100, 100]);
@@ -158,15 +157,14 @@ test('two people ticking and logging see each other’s work, and nothing is ove
 	const own = ((await crate.json()) as { items: Named[] }).items.map((c) => [c.id]);
 	expect((await request.post(`/api/v1/banks/${id}/match`, { data: { groups: own } })).status()).toBe(201);
 	await request.post('/api/v1/balance-runs', { data: { bankId: id, supplyA: 20, leadOhm: 0.01, checklist: {} } });
-	const other = await context.newPage();
-	// Ticked before the page is awake, a box would be drawn anew as it was.
-	await openAwake(page, `/banks/${id}/balance`);
-	await openAwake(other, `/banks/${id}/balance`);
+	await page.goto(`/banks/${id}/balance`);
+	await other.goto(`/banks/${id}/balance`);
 	const stored = page.waitForResponse((r) => r.url().includes('/balance-runs/') && r.request().method() === 'PATCH');
 	await page.getByRole('checkbox').first().check();
 	await stored;
 	await expect(page.getByRole('button', { name: 'The supply is on' })).toBeDisabled();
-	await other.getByRole('checkbox').nth(1).check();
+	// It is drawn back at once: a click, not a check.
+	await other.getByRole('checkbox').nth(1).click();
 	await expect(other.getByText('was changed elsewhere', { exact: false })).toBeVisible();
 	await page.reload();
 	await expect(page.getByRole('checkbox').first()).toBeChecked();

@@ -1,8 +1,5 @@
-import { expect, test, type APIRequestContext } from '@playwright/test';
+import { benchPort, expect, test, type APIRequestContext } from '../support/e2e';
 import { openWire } from '../../stand-ins/testing/wire';
-import { openAwake } from '../support/awake';
-
-const BENCH_PORT = Number(process.env.E2E_BENCH_PORT ?? 5320);
 
 interface Named {
 	id: number;
@@ -58,14 +55,14 @@ test('a run that needs somebody rings on whatever page is open, and leads there'
 			{ kind: 'charge', voltageV: 3.65, currentA: 20, tailA: 2, stopAh: 10 }
 		]
 	});
-	await openAwake(page, '/');
+	await page.goto('/');
 	const running = page.getByRole('region', { name: 'Running now' });
 	await expect(running.getByRole('link', { name: /Capacity run of R-01/ })).toBeVisible();
 	await running.getByText('and 1 more').click();
 	await expect(running.getByRole('link', { name: /Watch of the battery/ })).toBeVisible();
 
 	const rung = page.getByText(/10 Ah have gone in/);
-	await expect(rung).toBeVisible({ timeout: 50_000 });
+	await expect(rung).toBeVisible({ timeout: 120_000 });
 	await expect(page).toHaveTitle(/^\(!\)/);
 	await page.getByRole('listitem').filter({ has: rung }).getByRole('button', { name: 'Open' }).click();
 	await page.waitForURL(`**/live/${run}`);
@@ -88,7 +85,7 @@ test('an output is not switched on across a cell that stands the other way round
 			cells: [{ label: 'R-01', printedReversed: true }, { label: 'R-02' }]
 		}
 	});
-	await openAwake(page, `/banks/${bank.id}/test`);
+	await page.goto(`/banks/${bank.id}/test`);
 	await page.getByRole('button', { name: 'Show the values' }).click();
 	await page.waitForURL('**/live/*');
 	await page.getByRole('button', { name: 'Switch on …' }).click();
@@ -96,21 +93,21 @@ test('an output is not switched on across a cell that stands the other way round
 	await expect(page.getByText(/plus and minus are exchanged/)).toBeVisible();
 	await expect(page.getByRole('button', { name: 'Switch on …' })).toBeVisible();
 
-	await openAwake(page, `/banks/${bank.id}/rehearsal`);
+	await page.goto(`/banks/${bank.id}/rehearsal`);
 	await page.getByRole('button', { name: /^R-01/ }).click();
 	await expect(page.getByText(/^[-−]3\.\d{4} V$/)).toBeVisible();
 });
 
 test('a real cell is read with a meter of one’s own', async ({ page }) => {
 	const { request } = page;
-	const hands = await openWire(BENCH_PORT);
+	const hands = await openWire(benchPort());
 	const ports = JSON.parse(await hands.ask('SYST:INST?')) as { name: string; port: number }[];
 	await ask(request, 'post', 'rehearsals', { seed: 11 });
 	hands.send(`HAND:CLIP VOLT,'{"cell":0}'`);
 	expect(await hands.ask('*OPC?')).toBe('1');
 	hands.close();
 
-	await openAwake(page, '/instruments');
+	await page.goto('/instruments');
 	const form = page.getByRole('form', { name: 'Add an instrument' });
 	await form.getByLabel('Kind').selectOption('voltmeter');
 	await form.getByLabel('Name').fill('Shelf meter');
@@ -135,7 +132,7 @@ test('a real cell is read with a meter of one’s own', async ({ page }) => {
 		cellCount: 2,
 		labelPrefix: 'S'
 	});
-	await openAwake(page, `/banks/${bank.id}/receive`);
+	await page.goto(`/banks/${bank.id}/receive`);
 	await page.getByRole('button', { name: 'Read S-01' }).click();
 	await expect(page.getByText('2 cells · 1 read · 1 to go')).toBeVisible();
 	await expect(page.getByRole('button', { name: 'Read S-02' })).toBeVisible();

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from '../support/e2e';
 
 const cell = { id: 'a', capacityAh: 100, soc: 1, selfDischargePerMonth: 0 };
 const world = { chemistry: 'LFP', cells: [cell], wiring: { kind: 'loose' } };

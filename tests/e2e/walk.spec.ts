@@ -1,5 +1,4 @@
-import { expect, test } from '@playwright/test';
-import { awake } from '../support/awake';
+import { expect, test } from '../support/e2e';
 
 /** A discharge log of one hour or more at 20 A, in a spelling of its own: semicolons, decimal commas, mV, positive current. */
 function log(ah: number): string {
@@ -126,7 +125,6 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 				data: { cellId: id, quantity: 'restVoltage', rawText: '3.291' }
 			});
 		await page.reload();
-		await awake(page);
 		await expect(page.getByRole('heading', { name: 'Joining current stays within the limit' })).toBeVisible();
 		await page.getByRole('button', { name: 'Plan this balance' }).click();
 		const on = page.getByRole('button', { name: 'The supply is on' });
