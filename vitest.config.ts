@@ -17,7 +17,8 @@ export default defineConfig({
 				test: {
 					name: 'unit',
 					// A busy machine is no failure.
-					testTimeout: 30_000,
+					testTimeout: 120_000,
+					hookTimeout: 120_000,
 					include: ['src/**/*.test.ts', 'demo/**/*.test.ts', 'stand-ins/**/*.test.ts', 'tests/drivers/**/*.test.ts']
 				}
 			},
@@ -26,14 +27,14 @@ export default defineConfig({
 				test: {
 					name: 'db',
 					include: ['tests/db/**/*.test.ts'],
-					testTimeout: 30_000,
-					hookTimeout: 60_000,
+					testTimeout: 180_000,
+					hookTimeout: 180_000,
 					fileParallelism: false
 				}
 			},
 			{
 				...shared,
-				test: { name: 'start', include: ['tests/start/**/*.test.ts'], testTimeout: 120_000, hookTimeout: 60_000 }
+				test: { name: 'start', include: ['tests/start/**/*.test.ts'], testTimeout: 300_000, hookTimeout: 180_000 }
 			}
 		]
 	}

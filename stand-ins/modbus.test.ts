@@ -45,7 +45,7 @@ describe('a BMS over Modbus TCP', () => {
 		expect([answer[7] & 0x80, answer[8]]).toEqual([0x80, 1]);
 	});
 	it('says nothing to another unit', async () =>
-		expect(await exchange(await open('bms'), modbusFrame(9, 4, read(0, 1)))).toBeNull());
+		expect(await exchange(await open('bms'), modbusFrame(9, 4, read(0, 1)), 400)).toBeNull());
 	it('takes a limit that may be set, and refuses to write a reading', async () => {
 		const socket = await open('bms');
 		const set = (await exchange(socket, modbusFrame(1, 6, [0, 200, 14, 36])))!;
@@ -81,7 +81,8 @@ describe('faults on demand', () => {
 		hands.close();
 		return open('shunt');
 	};
-	it('silence', async () => expect(await exchange(await fault('silence'), modbusFrame(2, 4, read(0, 1)))).toBeNull());
+	it('silence', async () =>
+		expect(await exchange(await fault('silence'), modbusFrame(2, 4, read(0, 1)), 400)).toBeNull());
 	it('a wrong unit id in the answer', async () =>
 		expect((await exchange(await fault('unit'), modbusFrame(2, 4, read(0, 1))))![6]).not.toBe(2));
 	it('half an answer', async () =>

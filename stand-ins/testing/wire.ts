@@ -9,7 +9,7 @@ export interface Wire {
 }
 
 /** A plain socket that speaks lines, for tests of what is really on the wire. */
-export async function openWire(port: number, patienceMs = 2000): Promise<Wire> {
+export async function openWire(port: number, patienceMs = 30_000): Promise<Wire> {
 	const socket = connect(port, '127.0.0.1');
 	await new Promise<void>((done, failed) => socket.once('connect', done).once('error', failed));
 	socket.setEncoding('utf8');
@@ -48,7 +48,7 @@ export function modbusFrame(unit: number, code: number, data: readonly number[])
 }
 
 /** Sends bytes and gives the next bytes back; null when nothing comes in time. */
-export function exchange(socket: Socket, bytes: Buffer, patienceMs = 400): Promise<Buffer | null> {
+export function exchange(socket: Socket, bytes: Buffer, patienceMs = 30_000): Promise<Buffer | null> {
 	return new Promise((done) => {
 		const timer = setTimeout(() => done(null), patienceMs);
 		socket.once('data', (answer) => {

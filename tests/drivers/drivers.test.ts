@@ -1,4 +1,4 @@
-import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
 import { readyScenario } from '$lib/core/rehearsal';
 import type { Driver, InstrumentKind } from '$lib/server/instruments/driver';
 import { benchHands } from '$lib/server/instruments/hands';
@@ -8,19 +8,21 @@ import { startBench, type BenchServer } from '../../stand-ins/bench-server';
 import { openWire } from '../../stand-ins/testing/wire';
 
 let bench: BenchServer;
+/** Where an answer is awaited, and where none will come, ms. */
+const [LONG_MS, SHORT_MS] = [30_000, 400];
 const opened: { close(): void }[] = [];
 const KINDS: InstrumentKind[] = ['supply', 'load', 'voltmeter', 'ohmmeter', 'bms', 'shunt'];
 const addressOf = (kind: InstrumentKind) => {
 	const { port, unitId } = bench.addresses.find((a) => a.name === kind)!;
 	return { kind, host: '127.0.0.1', port, unitId };
 };
-const open = async (kind: InstrumentKind, patienceMs = 300): Promise<Driver> => {
+const open = async (kind: InstrumentKind, patienceMs = LONG_MS): Promise<Driver> => {
 	const driver = await openDriver(addressOf(kind), patienceMs);
 	opened.push(driver);
 	return driver;
 };
-const link = (kind: InstrumentKind, now: () => number = Date.now): Link => {
-	const made = createLink(() => openDriver(addressOf(kind), 300), now);
+const link = (kind: InstrumentKind, patienceMs = LONG_MS): Link => {
+	const made = createLink(() => openDriver(addressOf(kind), patienceMs), Date.now);
 	opened.push(made);
 	return made;
 };
@@ -66,13 +68,13 @@ describe.each(KINDS)('the driver of a %s', (kind) => {
 	});
 	it.each(['silence', 'garbage', 'partial', 'reset', 'unit'])('survives %s and reads again', async (what) => {
 		if (what === 'unit' && kind !== 'bms' && kind !== 'shunt') return;
-		const line = link(kind);
-		await line.use((d) => d.read());
+		const line = link(kind, SHORT_MS);
+		await vi.waitFor(() => line.useNow((d) => d.read()), LONG_MS);
 		await fault(kind, what);
 		await expect(line.use((d) => d.read())).rejects.toMatchObject({ name: 'InstrumentError' });
 		expect(line.status()).toMatchObject({ connected: false });
 		expect(line.status().trouble!.message.length).toBeGreaterThan(15);
-		const again = await line.useNow((d) => d.read());
+		const again = await vi.waitFor(() => line.useNow((d) => d.read()), LONG_MS);
 		expect(again.atMs).toBeGreaterThan(0);
 		expect(line.status()).toMatchObject({ connected: true, trouble: null });
 	});
@@ -104,7 +106,7 @@ describe('setting an output', () => {
 	it('goes off even where nothing sensible is answered, and it is not taken for done', async () => {
 		const hands = benchHands('127.0.0.1', bench.port);
 		await hands.clip('load', { cell: 4 });
-		const line = link('load');
+		const line = link('load', 3000);
 		await line.use((d) => d.set!({ voltageV: 2.5, currentA: 5 }, 0));
 		await line.use((d) => d.switchOutput!(true));
 		line.close();
@@ -128,7 +130,7 @@ describe('back-off', () => {
 			async () => {
 				attempts++;
 				if (!works) throw new Error('no route');
-				return openDriver(addressOf('voltmeter'), 300);
+				return openDriver(addressOf('voltmeter'), LONG_MS);
 			},
 			() => clock
 		);
@@ -158,7 +160,7 @@ describe('back-off', () => {
 	});
 	it('says where nobody answers', async () => {
 		const nobody = createLink(
-			() => openDriver({ kind: 'supply', host: '127.0.0.1', port: 9, unitId: null }, 300),
+			() => openDriver({ kind: 'supply', host: '127.0.0.1', port: 9, unitId: null }, LONG_MS),
 			Date.now
 		);
 		await expect(nobody.use((d) => d.read())).rejects.toThrow(/127\.0\.0\.1:9.*on and plugged in/);

@@ -15,7 +15,7 @@ let benchPort: number;
 const address = () => `http://127.0.0.1:${port}/api/v1`;
 
 async function until<T>(what: string, find: () => Promise<T | null | false>): Promise<T> {
-	for (let i = 0; i < 400; i++) {
+	for (let i = 0; i < 2000; i++) {
 		const found = await find().catch(() => null);
 		if (found) return found;
 		await new Promise((done) => setTimeout(done, 100));

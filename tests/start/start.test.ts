@@ -27,7 +27,7 @@ function start(): Started {
 }
 
 async function until(what: string, holds: () => boolean | Promise<boolean>): Promise<void> {
-	for (let i = 0; i < 600; i++) {
+	for (let i = 0; i < 2000; i++) {
 		if (await holds()) return;
 		await new Promise((done) => setTimeout(done, 100));
 	}

@@ -87,8 +87,10 @@ export const slow = (at: LiveBench, index: number, more: object = {}) =>
 export const begin = async (id: number) =>
 	beginLiveRun(id, { confirmed: await valuesToConfirm(await liveRuns.get(id)) });
 
-export async function until(what: () => Promise<boolean>, seconds = 30): Promise<void> {
-	const end = Date.now() + seconds * 1000;
+/** Longer than it takes on any machine, however busy, ms. */
+const PATIENCE_MS = 120_000;
+export async function until(what: () => Promise<boolean>): Promise<void> {
+	const end = Date.now() + PATIENCE_MS;
 	while (!(await what())) {
 		if (Date.now() > end) throw new Error('it did not come about');
 		await new Promise((done) => setTimeout(done, 50));

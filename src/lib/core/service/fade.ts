@@ -49,6 +49,9 @@ const SHORTEST_CURVE_YEARS = 10;
 /** With fewer observations, or this little narrowing of a or b, the result is mainly the prior. */
 const PRIOR_OBSERVATIONS = 2;
 
+/** Tests closer than this (30 s) are of one moment. */
+const SAME_MOMENT_YEARS = 1e-6;
+
 /** A stretch of years over which cycles gather evenly. The last has no end. */
 interface Stretch {
 	fromYears: number;
@@ -63,12 +66,14 @@ function stretchesOf({ observations, efcPerYear }: FadeInput): Stretch[] {
 		const next = known[i + 1];
 		if (!next) return [{ fromYears: ageYears, fromEfc: efc, efcPerYear }];
 		const years = next.ageYears - ageYears;
-		return years > 0 ? [{ fromYears: ageYears, fromEfc: efc, efcPerYear: Math.max(0, next.efc - efc) / years }] : [];
+		return years > SAME_MOMENT_YEARS
+			? [{ fromYears: ageYears, fromEfc: efc, efcPerYear: Math.max(0, next.efc - efc) / years }]
+			: [];
 	});
 }
 
 function efcAt(stretches: readonly Stretch[], ageYears: number): number {
-	const { fromYears, fromEfc, efcPerYear } = stretches.findLast((s) => s.fromYears <= ageYears)!;
+	const { fromYears, fromEfc, efcPerYear } = stretches.findLast((s) => s.fromYears <= ageYears) ?? stretches[0];
 	return fromEfc + efcPerYear * (ageYears - fromYears);
 }
 

@@ -110,7 +110,11 @@ describe('fade projection', () => {
 					expect(endAgeYears.median).toBeLessThanOrEqual(endAgeYears.high95);
 				}
 			),
-			{ numRuns: 15 }
+			{
+				numRuns: 40,
+				// Two moments as close as can be written.
+				examples: [[[{ ageYears: 5e-324, efc: 9e-16, capacityAh: 120, sdAh: 1 }], 0]]
+			}
 		);
 	});
 	it('refuses an end of 80 and an observation without doubt', () => {
