@@ -148,8 +148,12 @@ describe('what is set takes effect in the one world', () => {
 		supply.send('VOLT 3.6;CURR 30;:OUTP ON');
 		const clock = Number(await supply.ask('SYST:CLOC?'));
 		await new Promise((done) => setTimeout(done, 500));
-		const unwatched = bench.world.clockMs()! / 1000 - clock;
-		expect(unwatched).toBeLessThan(301);
+		// 1 % of 100 Ah at 30 A is 120 s, and it looks every 10 s.
+		expect(bench.world.clockMs()! / 1000 - clock).toBeLessThan(131);
+		supply.send('CURR 1');
+		const slower = Number(await supply.ask('SYST:CLOC?'));
+		await new Promise((done) => setTimeout(done, 500));
+		expect(bench.world.clockMs()! / 1000 - slower).toBeLessThan(311);
 		supply.send('OUTP OFF');
 		await supply.ask('*OPC?');
 		await expect.poll(() => bench.world.clockMs()! / 1000 - clock, PATIENT).toBeGreaterThan(1500);

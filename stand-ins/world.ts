@@ -22,9 +22,12 @@ const MOST_OWED_S = 2 * 3600;
 
 /**
  * Time that runs faster waits for whoever watches an output: it goes no further than this between two messages to a supply or
- * load that is on. Otherwise a busy computer would over-charge simulated cells, which no real bench would do.
+ * load that is on, neither in seconds nor in what a cell's charge has moved by (fraction). Otherwise a busy computer would
+ * over-charge simulated cells, or miss the end of a discharge, which no real bench would do.
  */
-const MOST_UNHEARD_S = 300;
+const MOST_UNHEARD = { durationS: 300, charge: 0.01 };
+/** How far it goes before it looks again, s. */
+const LOOK_EVERY_S = 10;
 
 /** @param now real clock, ms */
 export function createWorld(now: () => number): World {
@@ -33,16 +36,29 @@ export function createWorld(now: () => number): World {
 	let factor = 1;
 	let caughtUpMs = now();
 	let unheardS = 0;
+	let heardSoc = new Float64Array();
+
+	function heardNow(): void {
+		unheardS = 0;
+		heardSoc = bench ? bench.cells.soc.slice() : new Float64Array();
+	}
+	const isHeld = ({ supply, load, cells }: Bench) =>
+		factor > 1 &&
+		(supply.on || load.on) &&
+		(unheardS >= MOST_UNHEARD.durationS || heardSoc.some((z, i) => Math.abs(cells.soc[i] - z) > MOST_UNHEARD.charge));
 
 	function catchUp(): void {
 		const elapsedMs = now() - caughtUpMs;
 		caughtUpMs += elapsedMs;
 		if (!bench || elapsedMs <= 0) return;
-		const owedS = Math.min(MOST_OWED_S, (elapsedMs / 1000) * factor);
-		const waits = factor > 1 && (bench.supply.on || bench.load.on);
-		const durationS = waits ? Math.min(owedS, Math.max(0, MOST_UNHEARD_S - unheardS)) : owedS;
-		unheardS += durationS;
-		if (durationS > 0) advanceBench(bench, durationS);
+		let owedS = Math.min(MOST_OWED_S, (elapsedMs / 1000) * factor);
+		while (owedS > 0 && !isHeld(bench)) {
+			const isDriven = bench.supply.on || bench.load.on;
+			const durationS = isDriven && factor > 1 ? Math.min(owedS, LOOK_EVERY_S) : owedS;
+			advanceBench(bench, durationS);
+			unheardS += durationS;
+			owedS -= durationS;
+		}
 	}
 	return {
 		bench() {
@@ -61,7 +77,7 @@ export function createWorld(now: () => number): World {
 		},
 		heard() {
 			catchUp();
-			unheardS = 0;
+			heardNow();
 		},
 		skip(durationS) {
 			catchUp();
@@ -73,12 +89,14 @@ export function createWorld(now: () => number): World {
 			startMs = now();
 			caughtUpMs = now();
 			factor = scenario.timeFactor;
+			heardNow();
 		},
 		replace(saved, clockMs) {
 			bench = saved;
 			startMs = clockMs - saved.timeS * 1000;
 			caughtUpMs = now();
 			factor = saved.scenario.timeFactor;
+			heardNow();
 		}
 	};
 }

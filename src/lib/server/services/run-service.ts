@@ -75,6 +75,13 @@ export async function importRun(
 	return { run, analysis };
 }
 
+/** What the load took, Ah, in the last stretch had it held on to its end: it cut off somewhere within. Nothing when it was still on. */
+function cutOffAh(samples: readonly StoredSample[]): number {
+	const [before, last] = samples.slice(-2);
+	if (!last || Math.abs(last.currentA) > Math.abs(before.currentA) / 2) return 0;
+	return (Math.abs(before.currentA) * (last.atMs - before.atMs)) / 3_600_000;
+}
+
 /** The discharge of a live run as a capacity result of its cell, by the instruments' calibration of that day; gaps not counted. */
 export async function storeLiveCapacity(live: LiveRun, samples: readonly StoredSample[]): Promise<Run> {
 	const load = live.instruments.find((i) => i.role === 'load')!;
@@ -107,10 +114,11 @@ export async function storeLiveCapacity(live: LiveRun, samples: readonly StoredS
 				cellId: live.cellId,
 				source: 'live',
 				capacityAh,
-				// The load's own accuracy and that of an uncompared tester, and what the gaps may hide.
+				// The load's own accuracy and that of an uncompared tester, what the gaps may hide, and when it cut off.
 				sdAh: Math.hypot(
 					capacityAh * Math.max(TESTER_GAIN_SD, accuracyPercent / 100 / Math.sqrt(3)),
-					sums.gapAh / Math.sqrt(3)
+					sums.gapAh / Math.sqrt(3),
+					cutOffAh(samples) / Math.sqrt(12)
 				),
 				energyWh: -sums.wh,
 				meanVoltageV: sums.wh / sums.ah,
