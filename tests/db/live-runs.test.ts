@@ -61,8 +61,24 @@ describe('a live capacity run', () => {
 			message: expect.stringContaining('before anything had moved')
 		});
 	});
+	it('that begins with the discharge of a cell that cannot be full says so at once, and enters no capacity', async () => {
+		const { world } = here().server;
+		world.bench().cells.soc[4] = 0.1;
+		const run = await plan(here(), [{ ...discharge, cutoffV: 3.0 }], { cellId: here().crate[4].id });
+		await begin(run.id);
+		expect(await liveEvents.all({ liveRunId: run.id, kind: 'not-full' })).toMatchObject([
+			{ needsPerson: true, message: expect.stringMatching(/^R-05 rested at 3\.\d{3} V: at most \d\d % charged/) }
+		]);
+		await until(stateIs(run.id, 'ended'));
+		expect(await liveRuns.get(run.id)).toMatchObject({ runId: null, progress: { done: true } });
+		expect((await liveEvents.all({ liveRunId: run.id })).at(-1)).toMatchObject({
+			kind: 'no-capacity',
+			message: expect.stringContaining('not full')
+		});
+	});
 	it('ends, and says so, even when its result cannot be entered', async () => {
-		const run = await plan(here(), [{ ...discharge, currentA: 20, cutoffV: 3.2 }], { cellId: here().crate[2].id });
+		here().server.world.bench().cells.soc[2] = 1;
+		const run = await plan(here(), [{ ...discharge, currentA: 50, cutoffV: 3.2 }], { cellId: here().crate[2].id });
 		vi.spyOn(runs, 'insert').mockRejectedValueOnce(new Error('disk full'));
 		await begin(run.id);
 		await until(stateIs(run.id, 'ended'));

@@ -3,7 +3,8 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Finding } from '$lib/core/rehearsal';
 import { banks, cells, deliveries, readings, type Bank, type Cell } from '$lib/server/db/tables';
 import { bundledInstruments } from '$lib/server/services/instrument-service';
-import { exportBank, importBank } from '$lib/server/services/exchange-service';
+import { exportBank } from '$lib/server/services/export-service';
+import { importBank } from '$lib/server/services/import-service';
 import { measureCell } from '$lib/server/services/reading-service';
 import { acceptMatch } from '$lib/server/services/match-service';
 import {

@@ -35,6 +35,8 @@ let stops: (() => void)[] = [];
 beforeEach(() => {
 	[missed, asked, stops, FakeSource.all] = [[], [], [], []];
 	vi.stubGlobal('EventSource', FakeSource);
+	vi.stubGlobal('document', Object.assign(new EventTarget(), { visibilityState: 'visible' }));
+	vi.stubGlobal('navigator', {});
 	vi.stubGlobal('fetch', async (url: string) => {
 		asked.push(url);
 		return new Response(JSON.stringify(missed.shift() ?? { samples: [], more: false }));

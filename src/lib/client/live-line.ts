@@ -1,4 +1,5 @@
 import { api } from './api';
+import { watchTurn } from './live-turn';
 
 export interface LiveSampleShown {
 	atMs: number;
@@ -28,12 +29,13 @@ type ViewListener<View> = (view: View) => void;
 
 /**
  * One line a tab carries everything live: browsers keep few connections to one host, and a workshop has many runs. It is open
- * while anybody listens.
+ * while anybody listens and it is the tab's turn.
  */
 const views = new Set<ViewListener<never>>();
 let follower: Follower | null = null;
 let source: EventSource | null = null;
 let openUrl: string | null = null;
+let isMyTurn: (() => boolean) | null = null;
 
 /** Hears the view of every live run, now and at each change. @returns how to stop */
 export function hearLive<View>(listener: ViewListener<View>): () => void {
@@ -62,7 +64,8 @@ export function followSamples(id: number, afterMs: number, followed: Followed): 
 /** Opens, changes or closes the line to what is listened to now. */
 function settle(): void {
 	const wanted = follower ? `/api/v1/live-runs/stream?samples=${follower.id}` : '/api/v1/live-runs/stream';
-	const url = follower || views.size ? wanted : null;
+	isMyTurn ??= watchTurn({ page: document, locks: navigator.locks }, settle);
+	const url = (follower || views.size) && isMyTurn() ? wanted : null;
 	if (url === openUrl) return;
 	source?.close();
 	source = null;

@@ -38,6 +38,11 @@
 		refreshedMs = Date.now();
 		void invalidate('bank:overview');
 	}
+	/** In the background the line may have been another tab's: what happened meanwhile is asked for. */
+	function comeBack() {
+		if (document.visibilityState === 'visible')
+			void Promise.all(['live:open', 'bank:overview'].map((what) => invalidate(what)));
+	}
 	$effect(() =>
 		hearLive<ShownLive>((view) => {
 			ring(view);
@@ -45,3 +50,5 @@
 		})
 	);
 </script>
+
+<svelte:document onvisibilitychange={comeBack} />

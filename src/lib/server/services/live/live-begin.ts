@@ -8,6 +8,7 @@ import { clipForRun, nowOf } from '../rehearsal-bench';
 import { WATCHDOG_FACTOR, allOff, chaseOff, driveOutput, openLinks, stopChasing, type LiveLinks } from './live-outputs';
 import { valuesToConfirm } from './live-plan';
 import { startRunner } from './live-runner';
+import { noteStartCharge, type RestReading } from './start-charge';
 import { liveView, type LiveView } from './live-view';
 
 /** Within this of nought is a meter's zero, and not a cell, whichever way round; V. */
@@ -42,8 +43,9 @@ export async function beginLiveRun(id: number, input: LiveConfirmInput): Promise
 	stopChasing(links);
 	try {
 		await clipForRun(run);
-		await refuseWrongCell(run, links);
+		const atRest = await refuseWrongCell(run, links);
 		await driveOutput(links, run.phases[run.progress.phase], run.deadManS * WATCHDOG_FACTOR);
+		await noteStartCharge(run, atRest);
 	} catch (error) {
 		chaseOff(links, await allOff(links), () => undefined);
 		await giveBack(run, claimed);
@@ -82,10 +84,11 @@ async function startBalance(run: LiveRun): Promise<void> {
 
 /**
  * Reads every instrument of a run once with its outputs off: what is clipped to them must be one cell or row, the right way
- * round, and fit to be charged.
+ * round, and fit to be charged. @returns what the cell rests at, by each that touches it
  * @throws ServiceError 409 `crossed`, `nothing-clipped`, `deep-discharged` or `not-one-cell`; InstrumentError when a line is dead
  */
-async function refuseWrongCell(run: LiveRun, links: LiveLinks): Promise<void> {
+async function refuseWrongCell(run: LiveRun, links: LiveLinks): Promise<RestReading[]> {
+	const atRest: RestReading[] = [];
 	const { chemistry } = await banks.get(run.bankId);
 	const { plausibleRestV, dischargeLimitV } = CHEMISTRY_FIGURES[chemistry];
 	const charges = run.phases[run.progress.phase].kind === 'charge';
@@ -120,7 +123,9 @@ async function refuseWrongCell(run: LiveRun, links: LiveLinks): Promise<void> {
 				'not-one-cell',
 				`${calibration.name} reads ${volts.toFixed(2)} V: that is more than one ${chemistry} cell or row can have. Look at what is clipped to it.`
 			);
+		atRest.push({ instrumentId: calibration.id, restVoltageV: volts - calibration.voltageOffsetV });
 	}
+	return atRest;
 }
 
 function nothingWhenRefused(error: { fault?: string }): null {

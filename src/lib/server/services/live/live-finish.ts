@@ -2,6 +2,7 @@ import { readLiveSamples } from '../../db/live-samples';
 import type { StoredSample } from '../../db/stored-sample';
 import { balanceReadings, balanceRuns, liveEvents, type LiveRun } from '../../db/tables';
 import { storeLiveCapacity } from '../run-service';
+import { beganNotFull } from './start-charge';
 
 /** A balance is logged this often by the instrument's clock, s; its judgement needs no more. */
 const BALANCE_LOG_S = 300;
@@ -40,19 +41,25 @@ export async function finishLiveRun(run: LiveRun): Promise<number | null> {
 	return null;
 }
 
-/** Only a discharge that reached its cut-off is a capacity; anything less is kept as samples and says so. */
+function withoutCapacity(run: LiveRun, moved: boolean): string {
+	if (!run.progress.done)
+		return 'The discharge did not reach its cut-off: no capacity was entered. The samples are kept.';
+	if (!moved) return 'The discharge ended before anything had moved: no capacity was entered. Charge the cell first.';
+	return 'The cell was not full when its discharge began: what came out is not its capacity, and none was entered. The samples are kept.';
+}
+
+/** Only a discharge from full that reached its cut-off is a capacity; anything less is kept as samples and says so. */
 async function finishCapacity(run: LiveRun): Promise<number | null> {
 	const phase = run.phases.findIndex((p) => p.kind === 'discharge');
 	const moved = phase >= 0 && Math.abs(run.progress.sums[phase]?.ah ?? 0) > 0;
-	if (run.progress.done && run.cellId !== null && moved)
+	const notFull = await beganNotFull(run);
+	if (run.progress.done && run.cellId !== null && moved && !notFull)
 		return (await storeLiveCapacity(run, await readLiveSamples(run.id, { phase }))).id;
 	await liveEvents.insert({
 		liveRunId: run.id,
 		happenedAt: new Date(run.progress.last?.atMs ?? Date.now()).toISOString(),
 		kind: 'no-capacity',
-		message: run.progress.done
-			? 'The discharge ended before anything had moved: no capacity was entered. Charge the cell first.'
-			: 'The discharge did not reach its cut-off: no capacity was entered. The samples are kept.',
+		message: withoutCapacity(run, moved),
 		needsPerson: false
 	});
 	return null;

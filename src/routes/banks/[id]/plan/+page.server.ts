@@ -1,6 +1,6 @@
 import { idOf } from '$lib/server/http/endpoint';
 import { listCellTypes } from '$lib/server/services/bank-service';
-import { CSV_TABLES } from '$lib/server/services/exchange-service';
+import { CSV_TABLES } from '$lib/server/services/export-service';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => ({

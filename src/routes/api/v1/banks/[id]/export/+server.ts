@@ -1,5 +1,5 @@
 import { endpoint, idOf } from '$lib/server/http/endpoint';
-import { exportBank } from '$lib/server/services/exchange-service';
+import { exportBank } from '$lib/server/services/export-service';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = endpoint(async ({ params }) => {
