@@ -2,6 +2,8 @@ import { describe, expect, it, vi } from 'vitest';
 import { readLiveMinutes } from '$lib/server/db/live-minutes';
 import { countLiveSamples, readLiveSamples } from '$lib/server/db/live-samples';
 import { liveEvents, liveRuns, runs } from '$lib/server/db/tables';
+import { InstrumentError } from '$lib/server/instruments/instrument-error';
+import { linkTo } from '$lib/server/services/instrument-service';
 import { followLive } from '$lib/server/services/live/live-follow';
 import { publish, subscribe } from '$lib/server/services/live/live-hub';
 import { planLiveRun, valuesToConfirm } from '$lib/server/services/live/live-plan';
@@ -144,6 +146,25 @@ describe('a live capacity run', () => {
 		expect((await markSeen(told.id)).seenAt).not.toBeNull();
 		await fault(here(), 'load', 'silence', 1);
 		await new Promise((done) => setTimeout(done, 200));
+	});
+	it('goes on to its next phase although an answer is lost there', async () => {
+		const at = here();
+		const after = { kind: 'charge', voltageV: 3.5, currentA: 20, tailA: 2, stopAh: 1 } as const;
+		at.server.world.bench().cells.soc[1] = 1;
+		const run = await plan(at, [{ ...discharge, currentA: 50, cutoffV: 3.2 }, after], { cellId: at.crate[1].id });
+		await begin(run.id);
+		const supply = linkTo(at.tools.supply);
+		const lost = vi
+			.spyOn(supply, 'useNow')
+			.mockRejectedValueOnce(new InstrumentError('silent', 'The instrument did not answer within 1500 ms.'));
+		const notOff = vi.spyOn(supply, 'tellOff').mockRejectedValueOnce(new InstrumentError('silent', 'Nothing came.'));
+		await until(stateIs(run.id, 'ended'));
+		expect(lost.mock.calls.length).toBeGreaterThan(1);
+		const kinds = (await liveEvents.all({ liveRunId: run.id })).map((e) => e.kind);
+		expect(kinds.filter((k) => ['output', 'output-lost', 'dead-man'].includes(k))).toEqual([]);
+		const { sums } = (await liveRuns.get(run.id)).progress;
+		expect(sums[1].ah + sums[1].gapAh).toBeGreaterThan(0.9);
+		[lost, notOff].forEach((spy) => spy.mockRestore());
 	});
 	it('goes on trying until an output that could not be reached is off', async () => {
 		const run = await slow(here(), 1, { deadManS: 30 });

@@ -9,6 +9,8 @@ export interface Duration {
 
 /** Doubt of a time left: by charge still to move, and by the fall of a taper. */
 const DOUBT = { charge: 0.1, taper: 0.3 };
+/** Below this share of the set current nothing moves that a time could be told from. */
+const IDLE_BELOW = 0.02;
 
 /** Time left in the phase a run is in; null when it cannot be told. @param expectedAh what the cell or row should hold */
 export function remainingS(phases: readonly LivePhase[], state: LiveState, expectedAh: number | null): Duration | null {
@@ -28,7 +30,7 @@ export function remainingS(phases: readonly LivePhase[], state: LiveState, expec
 	}
 	// What a charge still has to deliver is known only when it was told: where it began from, nobody has measured.
 	const goalAh = phase.kind === 'charge' ? (phase.stopAh ?? null) : expectedAh;
-	if (goalAh === null || Math.abs(last.currentA) < 1e-6) return null;
+	if (goalAh === null || Math.abs(last.currentA) < IDLE_BELOW * phase.currentA) return null;
 	const leftAh = Math.max(0, goalAh - Math.abs(sums.ah));
 	return spread((leftAh / Math.abs(last.currentA)) * 3600, DOUBT.charge);
 }

@@ -192,6 +192,8 @@ describe('asking for a person', () => {
 		expect(remainingS([discharge], run([discharge], [sample(0)]).state, 100)).toBeNull();
 		expect(remainingS([discharge], run([discharge], [sample(0, { currentA: -20 })]).state, null)).toBeNull();
 		expect(remainingS([{ kind: 'watch' }], run([{ kind: 'watch' }], [sample(0)]).state, 100)).toBeNull();
+		// Hardly anything flows of the 20 A set: the output is off, and no years are told.
+		expect(remainingS([discharge], run([discharge], [sample(0, { currentA: -0.001 })]).state, 100)).toBeNull();
 	});
 });
 

@@ -41,7 +41,11 @@ export async function allOff(links: LiveLinks): Promise<LiveRole[]> {
 	for (const role of ['supply', 'load'] as const) {
 		const line = links[role];
 		if (!line) continue;
-		await line.link.tellOff((driver) => driver.switchOutput!(false)).catch(() => unreached.push(role));
+		const tell = () => line.link.tellOff((driver) => driver.switchOutput!(false));
+		// One lost answer is no instrument out of reach.
+		await tell()
+			.catch(tell)
+			.catch(() => unreached.push(role));
 	}
 	return unreached;
 }

@@ -56,6 +56,8 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 	let lastHeardMs = Date.now();
 	let lastFlushMs = Date.now();
 	let saidSilent = false;
+	/** A phase has begun whose output has not yet taken its values. */
+	let undriven = false;
 	let allowed: InstrumentReading['allows'] = null;
 	let lastSavedMs = Date.now();
 	const { rehearsal } = await banks.get(run.bankId);
@@ -132,7 +134,14 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 		const off = await switchOff();
 		if (state.done) return;
 		if (!off) return waitForPerson();
-		await driveOutput(links, run.phases[state.phase], run.deadManS * WATCHDOG_FACTOR);
+		undriven = true;
+		await drive();
+	}
+
+	/** Sets and switches on the phase's output; after an answer lost it is told again with the next sample, until the dead man's time is up. */
+	async function drive(): Promise<void> {
+		await driveOutput(links, run.phases[run.progress.phase], run.deadManS * WATCHDOG_FACTOR);
+		undriven = false;
 	}
 
 	async function deadMan(): Promise<void> {
@@ -154,6 +163,7 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 
 	async function once(): Promise<void> {
 		const phaseNumber = run.progress.phase;
+		if (undriven) await drive();
 		const reading = await readPhase(links, run.phases[phaseNumber]);
 		lastHeardMs = Date.now();
 		saidSilent = false;

@@ -42,7 +42,7 @@ export async function liveView(run: LiveRun): Promise<LiveView> {
 		sums: run.progress.sums,
 		last: run.progress.last,
 		remainingS: left,
-		toEndS: run.state === 'ended' ? null : whole,
+		toEndS: run.state === 'ended' || run.state === 'waiting' ? null : whole,
 		expectedAh: run.expectedAh,
 		events,
 		endedBy: run.endedBy,
