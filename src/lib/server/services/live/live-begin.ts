@@ -43,9 +43,8 @@ export async function beginLiveRun(id: number, input: LiveConfirmInput): Promise
 	stopChasing(links);
 	try {
 		await clipForRun(run);
-		const atRest = await refuseWrongCell(run, links);
+		await noteStartCharge(run, await refuseWrongCell(run, links));
 		await driveOutput(links, run.phases[run.progress.phase], run.deadManS * WATCHDOG_FACTOR);
-		await noteStartCharge(run, atRest);
 	} catch (error) {
 		chaseOff(links, await allOff(links), () => undefined);
 		await giveBack(run, claimed);

@@ -135,10 +135,12 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 		if (state.done) return;
 		if (!off) return waitForPerson();
 		undriven = true;
-		await drive();
 	}
 
-	/** Sets and switches on the phase's output; after an answer lost it is told again with the next sample, until the dead man's time is up. */
+	/**
+	 * Sets and switches on the phase's output, just before its first sample: what flows between is counted nowhere. After an answer
+	 * lost it is told again, until the dead man's time is up.
+	 */
 	async function drive(): Promise<void> {
 		await driveOutput(links, run.phases[run.progress.phase], run.deadManS * WATCHDOG_FACTOR);
 		undriven = false;
@@ -210,7 +212,7 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 				await misread(error as Error);
 			}
 			if (stopping !== 'no') break;
-			await pause(Math.max(0, run.intervalMs - (Date.now() - begunMs)));
+			if (!undriven) await pause(Math.max(0, run.intervalMs - (Date.now() - begunMs)));
 		}
 		runners.delete(run.id);
 	}

@@ -16,7 +16,7 @@ const NOT_FULL = 'not-full';
  */
 export async function noteStartCharge(run: LiveRun, readings: readonly RestReading[]): Promise<void> {
 	const isFirst = run.startedAt === null && run.phases[0].kind === 'discharge';
-	if (run.kind !== 'capacity' || run.cellId === null || !isFirst) return;
+	if (run.kind !== 'capacity' || run.cellId === null || !isFirst || (await beganNotFull(run))) return;
 	const bank = await banks.get(run.bankId);
 	const { label } = await cells.get(run.cellId);
 	for (const { instrumentId, restVoltageV } of readings) {
