@@ -149,7 +149,7 @@ describe('a live capacity run', () => {
 	});
 	it('goes on to its next phase although an answer is lost there', async () => {
 		const at = here();
-		const after = { kind: 'charge', voltageV: 3.5, currentA: 20, tailA: 2, stopAh: 1 } as const;
+		const after = { kind: 'charge', voltageV: 3.5, currentA: 20, tailA: 2, holdS: 0, stopAh: 1 } as const;
 		at.server.world.bench().cells.soc[1] = 1;
 		const run = await plan(at, [{ ...discharge, currentA: 50, cutoffV: 3.2 }, after], { cellId: at.crate[1].id });
 		await begin(run.id);

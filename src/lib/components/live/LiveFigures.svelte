@@ -49,7 +49,7 @@
 				>{formatDateTime(new Date(view.last.atMs).toISOString(), dateStyle)} by the instrument’s clock</span
 			>{/if}
 		{#if view.remainingS && !isLast}<span>this phase ends in {span(view.remainingS)}</span>{/if}
-		{#if view.kind !== 'watch' && view.state !== 'ended'}
+		{#if view.kind !== 'watch' && view.state !== 'ended' && view.state !== 'waiting'}
 			{#if view.toEndS}<span
 					>{view.state === 'planned' ? 'will take' : 'needs you in'} <strong>{span(view.toEndS)}</strong></span
 				>{:else}<span class="muted">end not known yet</span>{/if}

@@ -35,7 +35,7 @@
 				<span class="figure minor">{cell.minor ?? ''}</span>
 				<span class="terminal minus" aria-hidden="true">−</span>
 			</button>
-			{#if cell.mark}<span class="mark" data-warmth={cell.warmth}>{cell.mark}</span>{/if}
+			<span class="mark" data-warmth={cell.warmth}>{cell.mark ?? ''}</span>
 		</li>
 	{/each}
 </ul>
@@ -44,8 +44,8 @@
 	.tray {
 		display: grid;
 		grid-template-columns: repeat(auto-fill, minmax(66px, 1fr));
-		gap: 0.9rem 0.45rem;
-		padding: 1rem;
+		gap: 0.25rem 0.45rem;
+		padding: 1rem 1rem 0.25rem;
 	}
 	li {
 		display: flex;
@@ -112,8 +112,10 @@
 		white-space: nowrap;
 		letter-spacing: -0.03em;
 	}
+	/* Its two lines are kept free: a verdict that comes while somebody taps must not move what is below. */
 	.mark {
 		margin-top: 0.3rem;
+		min-height: 2.2em;
 		font-size: 0.82rem;
 		line-height: 1.1;
 		font-weight: 700;
@@ -127,8 +129,8 @@
 	@media (max-width: 640px) {
 		.tray {
 			grid-template-columns: repeat(5, minmax(0, 1fr));
-			gap: 0.5rem 0.3rem;
-			padding: 0.55rem;
+			gap: 0.15rem 0.3rem;
+			padding: 0.55rem 0.55rem 0.15rem;
 		}
 		.cell {
 			min-height: 8.2rem;

@@ -55,3 +55,10 @@ export const CHEMISTRY_FIGURES: Record<Chemistry, ChemistryFigures> = {
 		dischargeCRate: 1
 	}
 };
+
+/** A voltage so many times the highest a cell can rest at is no single cell's (default). */
+const ABOVE_ONE_CELL = 1.2;
+
+/** Above this, V, a reading is not of one cell: a slipped decimal, or more than one cell between the probes. */
+export const mostOfOneCellV = (chemistry: Chemistry): number =>
+	CHEMISTRY_FIGURES[chemistry].plausibleRestV[1] * ABOVE_ONE_CELL;

@@ -1,4 +1,4 @@
-import { CHEMISTRY_FIGURES, socBounds, type Chemistry, type SocBounds } from '../chemistry';
+import { CHEMISTRY_FIGURES, mostOfOneCellV, socBounds, type Chemistry, type SocBounds } from '../chemistry';
 import { median, type Verdict } from '../shared';
 import { MIN_FOR_SPREAD, ROBUST_Z_LIMIT, findOutliers, type OutlierFinding } from './outlier';
 import { QUANTITY_FIGURES } from './quantity';
@@ -44,12 +44,16 @@ export function judgeDelivery(cells: readonly ArrivedCell[], context: DeliveryCo
 	const socByCell = Object.fromEntries(
 		withVoltage.map((c) => [c.id, socBounds(context.chemistry, c.restVoltageV, c.restVoltageSdV, context.restS)])
 	);
-	// A cell below its discharge limit has its own verdict; among the others it would only blur the comparison.
-	const comparable = withVoltage.filter((c) => c.restVoltageV >= CHEMISTRY_FIGURES[context.chemistry].dischargeLimitV);
+	// A cell outside its limits has its own verdict; among the others it would only blur the comparison.
+	const { dischargeLimitV, plausibleRestV } = CHEMISTRY_FIGURES[context.chemistry];
+	const comparable = withVoltage.filter(
+		(c) => c.restVoltageV >= dischargeLimitV && c.restVoltageV <= plausibleRestV[1]
+	);
 	const unread = cells.filter((c) => c.restVoltageV === null || c.acResistanceMohm === null);
 	const verdicts = [
 		...polarityVerdicts(read),
 		...deepVerdicts(withVoltage, context),
+		...highVerdicts(withVoltage, context),
 		...voltageVerdicts(comparable, context, socByCell),
 		...resistanceVerdicts(cells, context),
 		...(unread.length ? [missingVerdict(unread, cells.length)] : []),
@@ -104,6 +108,36 @@ function deepVerdicts(cells: readonly WithVoltage[], context: DeliveryContext): 
 			next: 'Set it apart, tell the supplier, and do not charge it before the cell maker says how.',
 			cellIds: [c.id]
 		}));
+}
+
+/** A cell that rests above all a cell of its kind can: overcharged, or no reading of one cell at all. */
+function highVerdicts(cells: readonly WithVoltage[], { chemistry }: DeliveryContext): Verdict[] {
+	const limitV = CHEMISTRY_FIGURES[chemistry].plausibleRestV[1];
+	return cells
+		.filter((c) => c.restVoltageV > limitV)
+		.map((c): Verdict =>
+			c.restVoltageV > mostOfOneCellV(chemistry)
+				? {
+						code: 'not-one-cell',
+						warmth: 'look',
+						title: `${c.label} cannot rest at ${c.restVoltageV.toFixed(3)} V`,
+						finding: `That is more than any one ${chemistry} cell can have.`,
+						doubt: 'A slipped decimal, or probes across more than one cell.',
+						rule: `Above ${mostOfOneCellV(chemistry).toFixed(2)} V it is no reading of one ${chemistry} cell. It is left out of the comparison.`,
+						next: `Read ${c.label} again, both probes on its own terminals, and type it over this one.`,
+						cellIds: [c.id]
+					}
+				: {
+						code: 'overcharged',
+						warmth: 'stop',
+						title: `${c.label} rests above ${limitV.toFixed(2)} V`,
+						finding: `It rests at ${c.restVoltageV.toFixed(3)} V, more than a full ${chemistry} cell does.`,
+						doubt: `Meter doubt ± ${(1000 * c.restVoltageSdV).toFixed(1)} mV. A cell just off its charger falls below within the hour.`,
+						rule: 'Rest voltage above the charge limit: an overcharged cell can swell, vent or burn.',
+						next: 'Do not charge it. Set it apart on stone, away from the others, read it again in an hour, and ask its maker if it stays.',
+						cellIds: [c.id]
+					}
+		);
 }
 
 function ruleText(finding: OutlierFinding, floorText: string): string {

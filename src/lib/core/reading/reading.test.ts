@@ -178,6 +178,18 @@ describe('verdicts on a delivery', () => {
 			cellIds: [7]
 		});
 	});
+	it('stops at a cell above its limit, and takes what no one cell has for a slip; neither blurs the comparison', () => {
+		const { verdicts } = judgeDelivery([...ordinary, cell(7, 3.72, 0.178), cell(8, 32.94, 0.178)], context);
+		expect(verdicts.filter((v) => v.cellIds.includes(7))).toMatchObject([{ code: 'overcharged', warmth: 'stop' }]);
+		expect(verdicts.filter((v) => v.cellIds.includes(8))).toMatchObject([
+			{ code: 'not-one-cell', warmth: 'look', title: 'H-8 cannot rest at 32.940 V' }
+		]);
+		expect(verdicts.find((v) => v.code === 'charge-unknown')!.finding).toContain('6 of 6');
+		// 3.65 V is where an LFP charge ends: just off the charger it is no fault.
+		expect(judgeDelivery([...ordinary, cell(7, 3.65, 0.178)], context).verdicts.map((v) => v.code)).not.toContain(
+			'overcharged'
+		);
+	});
 	it('asks for cells when there are none', () =>
 		expect(judgeDelivery([], context).verdicts[0].title).toBe('No cells yet'));
 });

@@ -1,4 +1,4 @@
-import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
+import { CHEMISTRY_FIGURES, mostOfOneCellV } from '$lib/core/chemistry';
 import type { LiveConfirmInput } from '$lib/input/live';
 import { InputError } from '$lib/input/validate';
 import { balanceRuns, banks, liveRuns, type LiveRun } from '../../db/tables';
@@ -13,8 +13,6 @@ import { liveView, type LiveView } from './live-view';
 
 /** Within this of nought is a meter's zero, and not a cell, whichever way round; V. */
 const CROSSED_V = 0.1;
-/** A voltage so many times the highest a cell can rest at is no single cell's. */
-const ABOVE_ONE_CELL = 1.2;
 /** A cell just driven to its limit may still rest a little below it, V. */
 const DEEP_V = 0.1;
 
@@ -89,7 +87,7 @@ async function startBalance(run: LiveRun): Promise<void> {
 async function refuseWrongCell(run: LiveRun, links: LiveLinks): Promise<RestReading[]> {
 	const atRest: RestReading[] = [];
 	const { chemistry } = await banks.get(run.bankId);
-	const { plausibleRestV, dischargeLimitV } = CHEMISTRY_FIGURES[chemistry];
+	const { dischargeLimitV } = CHEMISTRY_FIGURES[chemistry];
 	const charges = run.phases[run.progress.phase].kind === 'charge';
 	for (const [role, { link, calibration }] of Object.entries(links)) {
 		// Probes in the air are no reason not to begin; a line that is dead is.
@@ -116,7 +114,7 @@ async function refuseWrongCell(run: LiveRun, links: LiveLinks): Promise<RestRead
 				'deep-discharged',
 				`${calibration.name} reads ${volts.toFixed(2)} V, under the discharge limit of ${dischargeLimitV.toFixed(2)} V: copper may have dissolved, and a charge at this current can make it dangerous. Set the cell apart and ask its maker.`
 			);
-		if (volts > plausibleRestV[1] * ABOVE_ONE_CELL)
+		if (volts > mostOfOneCellV(chemistry))
 			throw new ServiceError(
 				409,
 				'not-one-cell',

@@ -96,6 +96,8 @@
 	const shortMark = (verdict: { code: string; title: string }) =>
 		({
 			'deep-discharged': 'too low',
+			overcharged: 'too high',
+			'not-one-cell': 'no cell’s',
 			polarity: 'reversed?',
 			'voltage-outlier':
 				verdict.title
