@@ -37,7 +37,7 @@
 	</div>
 {/snippet}
 
-<div class="flex flex-wrap items-start gap-x-4 text-[0.95rem]" role="status">
+<div class="flex flex-wrap items-start gap-x-4 text-[0.95rem] max-sm:order-last max-sm:basis-full" role="status">
 	{@render work(running[0])}
 	{#if rest.length}
 		<details class="rest">

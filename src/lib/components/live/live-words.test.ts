@@ -36,6 +36,15 @@ describe('what a live run asks', () => {
 		const verdicts = liveVerdicts(view({ events: [event('dead-man'), event('done')] }));
 		expect(verdicts.map((v) => v.warmth)).toEqual(['stop', 'look']);
 	});
+	it('names a cell that is not full, a BMS that cut off, and what comes soon, each for itself', () => {
+		const verdicts = liveVerdicts(view({ events: [event('not-full'), event('bms'), event('soon')] }));
+		expect(verdicts.map((v) => v.title)).toEqual([
+			'This cell is not full',
+			'The BMS has cut off',
+			'You will be needed soon'
+		]);
+		expect(verdicts[0].next).toContain('charge first');
+	});
 	it('forgets what has been seen', () =>
 		expect(liveVerdicts(view({ events: [event('done', { seenAt: '2026-01-01' })] }))[0].warmth).toBe('calm'));
 	it('keeps gaps open with the charge they may hide', () => {

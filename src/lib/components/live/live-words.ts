@@ -43,27 +43,43 @@ export function phaseWords(phase: LivePhase): string {
 	}
 }
 
+/** The run has stopped, or an output may be on that should not be. */
 const HOT = ['dead-man', 'output-lost', 'over-voltage', 'output', 'restart'];
+
+const TITLES: Record<string, string> = {
+	done: 'It is done',
+	bms: 'The BMS has cut off',
+	'probes-off': 'The probes have slipped',
+	'no-result': 'Its result could not be entered'
+};
+
+/** What an event that needs a person is called, and what is to be done. */
+function asked(kind: string): Pick<Verdict, 'warmth' | 'title' | 'rule' | 'next'> {
+	const rule = 'Told before and when a run needs a person.';
+	if (HOT.includes(kind))
+		return {
+			warmth: 'stop',
+			title: 'The run waits for you',
+			rule,
+			next: 'Look at the instrument and its clips before you switch on again.'
+		};
+	if (kind === 'not-full')
+		return {
+			warmth: 'look',
+			title: 'This cell is not full',
+			rule: 'Only a discharge from full measures a capacity; from this one none will be entered.',
+			next: 'Stop it now: that saves the hours. Then run it again, charge first.'
+		};
+	return { warmth: 'look', title: TITLES[kind] ?? 'You will be needed soon', rule, next: null };
+}
 
 /** What a live run asks of a person, and what should be known of it, as verdicts. */
 export function liveVerdicts(view: ShownLive): Verdict[] {
-	const asked = view.events.filter((e) => e.needsPerson && !e.seenAt);
 	const gapS = view.sums.reduce((sum, s) => sum + s.gapS, 0);
 	const gapAh = view.sums.reduce((sum, s) => sum + Math.abs(s.gapAh), 0);
-	const verdicts = asked.map((e): Verdict => ({
-		code: `live-${e.kind}`,
-		warmth: HOT.includes(e.kind) ? 'stop' : 'look',
-		title: HOT.includes(e.kind)
-			? 'The run waits for you'
-			: e.kind === 'done'
-				? 'It is done'
-				: 'You will be needed soon',
-		finding: e.message,
-		doubt: null,
-		rule: 'Told before and when a run needs a person.',
-		next: HOT.includes(e.kind) ? 'Look at the instrument and its clips before you switch on again.' : null,
-		cellIds: []
-	}));
+	const verdicts = view.events
+		.filter((e) => e.needsPerson && !e.seenAt)
+		.map((e): Verdict => ({ code: `live-${e.kind}`, ...asked(e.kind), finding: e.message, doubt: null, cellIds: [] }));
 	if (gapS > 0)
 		verdicts.push({
 			code: 'live-gap',

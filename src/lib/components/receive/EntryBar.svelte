@@ -72,8 +72,10 @@
 				focus();
 			}}>{entry.quantity === 'restVoltage' ? 'mΩ' : 'Volts'} <kbd class="kbd-key max-sm:hidden">R</kbd></button
 		>
-		{#if entry.waiting}<span class="muted" role="status">{entry.waiting} kept here, not yet sent</span>{/if}
 	</div>
+	<span class="waiting" role="status"
+		>{#if entry.waiting}<span class="muted">{entry.waiting} kept here, not yet sent</span>{/if}</span
+	>
 	<div id="entry-note" class="note" aria-live="assertive">
 		{#if entry.error}<p class="ember-text font-semibold">{entry.error}</p>{/if}
 		{#if entry.question}
@@ -103,6 +105,7 @@
 
 <style>
 	.entry {
+		position: relative;
 		border: 2px solid var(--color-base-content);
 		padding: 0.75rem 1rem;
 		display: grid;
@@ -130,6 +133,16 @@
 	}
 	.buttons :global(.btn) {
 		padding-inline: 0.7rem;
+	}
+	/* On the frame, so that nothing moves when it comes and goes. */
+	.waiting {
+		position: absolute;
+		top: -0.85rem;
+		right: 1rem;
+	}
+	.waiting span {
+		background: var(--color-base-100);
+		padding-inline: 0.5rem;
 	}
 	.note {
 		grid-column: 1 / -1;

@@ -19,7 +19,8 @@
 	{#if bank.rehearsal}<a
 			class="tap rehearsal-mark flex items-center px-3"
 			href="/banks/{bank.id}/rehearsal"
-			aria-current={active === 'rehearsal' ? 'page' : undefined}>Rehearsal: simulated cells · to the bench</a
+			aria-current={active === 'rehearsal' ? 'page' : undefined}
+			>Rehearsal: <span class="max-sm:sr-only">simulated cells · to the</span>&nbsp;bench</a
 		>{/if}
 	{#if data.overview.running.length}<RunningStrip running={data.overview.running} />{/if}
 </TopBar>
