@@ -10,6 +10,7 @@ import {
 	ensureBuild,
 	ensurePackages,
 	ensurePrograms,
+	processIs,
 	root,
 	say,
 	scratchFolder
@@ -26,6 +27,13 @@ const wanted = (name) => only === null || only.includes(name);
 const work = scratchFolder('kind-ember-test-');
 // Browser profiles and the folders tests make for themselves go there too.
 process.env.TMPDIR = work;
+let mariadb = null;
+// However this ends, nothing is left running or lying in memory.
+process.on('exit', () => {
+	if (mariadb && processIs(mariadb.pid, 'mariadbd')) process.kill(mariadb.pid, 'SIGKILL');
+	rmSync(work, { recursive: true, force: true });
+});
+for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => process.exit(1));
 /** Browsers at once in the end-to-end tests. */
 const WORKERS = 2;
 const total = { passed: 0, failed: 0 };
@@ -102,7 +110,7 @@ if (wanted('types')) check('types', bin('svelte-check'), ['--tsconfig', './tscon
 if (wanted('layers'))
 	check('layers', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src', 'demo', 'bench', 'stand-ins']);
 if (wanted('unit')) vitest('unit', 'unit', {});
-const mariadb = ['db', 'e2e'].some(wanted) ? await startPrivateMariadb(join(work, 'data'), { passing: true }) : null;
+mariadb = ['db', 'e2e'].some(wanted) ? await startPrivateMariadb(join(work, 'data'), { passing: true }) : null;
 try {
 	if (wanted('db')) vitest('database', 'db', { TEST_DATABASE_URL: mariadb.url });
 	if (['start', 'e2e'].some(wanted)) ensureBuild();
@@ -110,7 +118,6 @@ try {
 	if (wanted('e2e')) await endToEnd(mariadb.url);
 } finally {
 	await mariadb?.stop();
-	rmSync(work, { recursive: true, force: true });
 }
 console.log(`${total.passed} passed, ${total.failed} failed`);
 process.exit(total.failed === 0 && total.passed > 0 ? 0 : 1);

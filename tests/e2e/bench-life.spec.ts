@@ -87,6 +87,30 @@ test('a worse reading drawn on the tray glows in words too', async ({ page, requ
 	await expect(page.getByRole('link', { name: 'Go on with Glow' })).toHaveText('Go to Receive');
 });
 
+test('nothing moves under the finger while readings are on their way and verdicts come', async ({ page, request }) => {
+	const id = await prepared(request, 'Still', 6);
+	await page.goto(`/banks/${id}/receive`);
+	let answer = () => {};
+	const held = new Promise<void>((done) => (answer = done));
+	await page.route('**/api/v1/readings', async (route) => {
+		await held;
+		await route.continue();
+	});
+	for (const volts of ['3.294', '3.295', '3.293', '32.94']) {
+		await page.keyboard.type(volts);
+		await page.keyboard.press('Enter');
+	}
+	const take = page.getByRole('button', { name: 'Take 3.294 V' });
+	await expect(page.getByText('4 kept here, not yet sent')).toBeVisible();
+	const before = await take.boundingBox();
+	answer();
+	await expect(page.getByRole('heading', { name: 'B-04 cannot rest at 32.940 V' })).toBeVisible();
+	await expect(page.getByText('not yet sent')).toBeHidden();
+	expect(await take.boundingBox()).toEqual(before);
+	await take.click();
+	await expect(page.getByRole('heading', { name: 'B-04 cannot rest' })).toBeHidden();
+});
+
 test('a long matching shows progress and can be cancelled', async ({ page, request }) => {
 	const capacities = Array.from({ length: 40 }, (_, i) => 100 + ((i * 7919) % 97) / 13);
 	const id = await prepared(request, 'Long', 40, capacities);

@@ -37,11 +37,13 @@ export async function beginLiveRun(id: number, input: LiveConfirmInput): Promise
 	if (values.join('\n') !== input.confirmed.join('\n'))
 		throw new InputError([{ path: 'confirmed', message: `requires the values as they are: ${values.join(' · ')}` }]);
 	const links = await openLinks(run);
-	const claimed = await claim(run);
+	let claimed = await claim(run);
 	stopChasing(links);
 	try {
 		await clipForRun(run);
-		await noteStartCharge(run, await refuseWrongCell(run, links));
+		// What such a cell holds nobody knows, nor when the run will end.
+		if (await noteStartCharge(run, await refuseWrongCell(run, links)))
+			claimed = await liveRuns.update(claimed.id, claimed.version, { expectedAh: null });
 		await driveOutput(links, run.phases[run.progress.phase], run.deadManS * WATCHDOG_FACTOR);
 	} catch (error) {
 		chaseOff(links, await allOff(links), () => undefined);

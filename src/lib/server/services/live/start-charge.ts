@@ -1,4 +1,5 @@
 import { fullnessRuledOut } from '$lib/core/live-run';
+import { meterSd } from '$lib/core/reading';
 import { banks, cells, instruments, liveEvents, type LiveRun } from '../../db/tables';
 import { nowOf } from '../rehearsal-bench';
 
@@ -12,18 +13,18 @@ const NOT_FULL = 'not-full';
 
 /**
  * A capacity run that begins with its discharge stands on a full cell. One that cannot be full is told to a person at once, while
- * hours can still be saved; the run goes on.
+ * hours can still be saved; the run goes on. @returns whether it cannot be full
  */
-export async function noteStartCharge(run: LiveRun, readings: readonly RestReading[]): Promise<void> {
+export async function noteStartCharge(run: LiveRun, readings: readonly RestReading[]): Promise<boolean> {
 	const isFirst = run.startedAt === null && run.phases[0].kind === 'discharge';
-	if (run.kind !== 'capacity' || run.cellId === null || !isFirst || (await beganNotFull(run))) return;
+	if (run.kind !== 'capacity' || run.cellId === null || !isFirst) return false;
+	if (await beganNotFull(run)) return true;
 	const bank = await banks.get(run.bankId);
 	const { label } = await cells.get(run.cellId);
 	for (const { instrumentId, restVoltageV } of readings) {
 		const { accuracyPercent, accuracyFixed } = await instruments.get(instrumentId);
-		// A limit of the sheet, evenly likely within.
-		const sdV = ((accuracyPercent / 100) * Math.abs(restVoltageV) + accuracyFixed) / Math.sqrt(3);
-		const most = fullnessRuledOut(bank.chemistry, restVoltageV, sdV);
+		const sheet = { percentOfReading: accuracyPercent, countsValue: accuracyFixed, repeatability: null };
+		const most = fullnessRuledOut(bank.chemistry, restVoltageV, meterSd(sheet, restVoltageV));
 		if (most === null) continue;
 		await liveEvents.insert({
 			liveRunId: run.id,
@@ -32,8 +33,9 @@ export async function noteStartCharge(run: LiveRun, readings: readonly RestReadi
 			message: `${label} rested at ${restVoltageV.toFixed(3)} V: at most ${Math.round(most * 100)} % charged. What comes out will not be its capacity. Stop it, and plan the run anew with the charge first.`,
 			needsPerson: true
 		});
-		return;
+		return true;
 	}
+	return false;
 }
 
 /** Whether a run's discharge began on a cell that could not be full. */
