@@ -9,7 +9,7 @@
 
 <header
 	bind:offsetHeight={heightPx}
-	class="no-print top-0 z-30 flex min-h-14 lg:sticky flex-wrap items-center gap-x-6 gap-y-1 border-b max-sm:gap-x-3 border-[var(--line)] bg-base-100 px-4 py-1"
+	class="no-print top-0 z-30 flex min-h-14 lg:sticky flex-wrap items-center gap-x-6 gap-y-1 border-b max-sm:gap-x-3 border-[var(--line)] bg-base-100 px-4 py-1 max-sm:px-3"
 >
 	<a href="/" class="tap flex items-center gap-2 font-bold">
 		<svg viewBox="0 0 32 32" class="h-6 w-6" aria-hidden="true"

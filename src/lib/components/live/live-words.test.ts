@@ -43,7 +43,7 @@ describe('what a live run asks', () => {
 			'The BMS has cut off',
 			'You will be needed soon'
 		]);
-		expect(verdicts[0].next).toContain('charge first');
+		expect(verdicts[0].next).toContain('with the charge first');
 	});
 	it('forgets what has been seen', () =>
 		expect(liveVerdicts(view({ events: [event('done', { seenAt: '2026-01-01' })] }))[0].warmth).toBe('calm'));

@@ -68,7 +68,7 @@ function asked(kind: string): Pick<Verdict, 'warmth' | 'title' | 'rule' | 'next'
 			warmth: 'look',
 			title: 'This cell is not full',
 			rule: 'Only a discharge from full measures a capacity; from this one none will be entered.',
-			next: 'Stop it now: that saves the hours. Then run it again, charge first.'
+			next: 'Stop it now and save the hours; then run it again with the charge first.'
 		};
 	return { warmth: 'look', title: TITLES[kind] ?? 'You will be needed soon', rule, next: null };
 }

@@ -13,14 +13,16 @@
 <TopBar>
 	<p class="flex items-baseline gap-3">
 		<strong class="text-lg">{bank.name}</strong><span class="figure muted"
-			>{bank.series}S{bank.parallel}P{bank.batteries > 1 ? ` × ${bank.batteries}` : ''} · {bank.chemistry}</span
+			>{bank.series}S{bank.parallel}P{bank.batteries > 1 ? ` × ${bank.batteries}` : ''}<span class="max-sm:sr-only"
+				>&nbsp;· {bank.chemistry}</span
+			></span
 		>
 	</p>
 	{#if bank.rehearsal}<a
 			class="tap rehearsal-mark flex items-center px-3"
 			href="/banks/{bank.id}/rehearsal"
 			aria-current={active === 'rehearsal' ? 'page' : undefined}
-			>Rehearsal: <span class="max-sm:sr-only">simulated cells · to the</span>&nbsp;bench</a
+			><span>Rehearsal: <span class="max-sm:sr-only">simulated cells · to the</span> bench</span></a
 		>{/if}
 	{#if data.overview.running.length}<RunningStrip running={data.overview.running} />{/if}
 </TopBar>

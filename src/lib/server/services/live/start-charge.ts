@@ -30,7 +30,7 @@ export async function noteStartCharge(run: LiveRun, readings: readonly RestReadi
 			liveRunId: run.id,
 			happenedAt: (await nowOf(bank)).toISOString(),
 			kind: NOT_FULL,
-			message: `${label} rested at ${restVoltageV.toFixed(3)} V: at most ${Math.round(most * 100)} % charged. What comes out will not be its capacity. Stop it, and plan the run anew with the charge first.`,
+			message: `${label} rested at ${restVoltageV.toFixed(3)} V: at most ${Math.round(most * 100)} % charged. What comes out will not be its capacity.`,
 			needsPerson: true
 		});
 		return true;
