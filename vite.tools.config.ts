@@ -18,7 +18,10 @@ export default defineConfig({
 				bench: here('./bench/main.ts'),
 				'stand-ins': here('./stand-ins/main.ts'),
 				'match-thread': here('./src/lib/workers/match-thread.ts'),
-				'simulation-thread': here('./src/lib/workers/simulation-thread.ts')
+				'simulation-thread': here('./src/lib/workers/simulation-thread.ts'),
+				'log-thread': here('./src/lib/workers/log-thread.ts'),
+				'fade-thread': here('./src/lib/workers/fade-thread.ts'),
+				'import-thread': here('./src/lib/server/threads/import-thread.ts')
 			}
 		}
 	}

@@ -1,14 +1,16 @@
 import { estimateTopCharge } from '$lib/core/balance';
 import { matchCells } from '$lib/core/matching';
 import { normalDraw, type Random } from '$lib/core/shared';
-import type { CellTypeInput } from '$lib/input/records';
-import { banks, cellTypes, cells } from '$lib/server/db/tables';
-import { balanceState } from '$lib/server/services/balance-service';
-import { acceptMatch, matchCandidates } from '$lib/server/services/match-service';
-import { createRecord, recordKind } from '$lib/server/services/record-kinds';
+import type { CellTypeInput } from '$lib/server/records/cell-types/input';
+import { balanceFacts } from '$lib/server/stages/balance/stage';
+import { matchState } from '$lib/core/stages';
+import { loadBankPicture } from '$lib/server/bank-picture/load';
+import { acceptMatch } from '$lib/server/services/match-service';
 import { importRun } from '$lib/server/services/run-service';
+import { cells } from '$lib/server/records';
 import { daysBefore } from './clock';
 import { drawCrate, readResistance, readRestVoltage, testerLog } from './hidden-cells';
+import { make } from './make';
 
 /** A made-up maker's 105 Ah cell. */
 const TINKER_105: CellTypeInput = {
@@ -41,8 +43,8 @@ const ARRIVAL_SOC = 0.33;
 
 /** A bicycle workshop in a van: tested, matched, and eleven hours into its parallel top balance. */
 export async function loadCogwheel(random: Random, now: Date): Promise<void> {
-	const type = await cellTypes.insert(TINKER_105);
-	const { id: bankId } = await banks.insert({
+	const type = await make('cell-types', TINKER_105);
+	const { id: bankId } = await make('banks', {
 		name: 'Cogwheel',
 		bankUse: 'van',
 		chemistry: 'LFP',
@@ -53,7 +55,7 @@ export async function loadCogwheel(random: Random, now: Date): Promise<void> {
 		notes: 'Mobile bicycle workshop: compressor, truing-stand lights, coffee.',
 		endFraction: 0.8
 	});
-	const delivery = await createRecord(recordKind('deliveries'), {
+	const delivery = await make('deliveries', {
 		bankId,
 		name: 'Two boxes of five',
 		receivedOn: daysBefore(now, 34).slice(0, 10),
@@ -67,20 +69,20 @@ export async function loadCogwheel(random: Random, now: Date): Promise<void> {
 	crate[7].truth.capacityAh = 104.9;
 	const rows = await cells.all({ deliveryId: delivery.id });
 	for (const [i, cell] of crate.entries()) {
-		await createRecord(recordKind('readings'), {
-			cellId: rows[i].id,
+		await make('readings', {
+			cellId: rows[i]!.id,
 			quantity: 'restVoltage',
 			rawText: readRestVoltage(random, cell),
 			restS: 2 * 86400,
 			takenAt: daysBefore(now, 33)
 		});
-		await createRecord(recordKind('readings'), {
-			cellId: rows[i].id,
+		await make('readings', {
+			cellId: rows[i]!.id,
 			quantity: 'acResistance',
 			rawText: readResistance(random, cell),
 			takenAt: daysBefore(now, 33)
 		});
-		await importRun(rows[i].id, testerLog(random, cell, 105, TESTER_GAIN), {
+		await importRun(rows[i]!.id, new TextEncoder().encode(testerLog(random, cell, 105, TESTER_GAIN)), {
 			fileName: `${rows[i].label}.csv`,
 			temperatureC: 22,
 			testedAt: daysBefore(now, 30 - 2 * i),
@@ -90,14 +92,14 @@ export async function loadCogwheel(random: Random, now: Date): Promise<void> {
 	}
 	// Charged again to the middle after their tests, and read once more before they are joined.
 	for (const [i, cell] of crate.entries())
-		await createRecord(recordKind('readings'), {
-			cellId: rows[i].id,
+		await make('readings', {
+			cellId: rows[i]!.id,
 			quantity: 'restVoltage',
 			rawText: readRestVoltage(random, cell),
 			restS: 2 * 86400,
 			takenAt: daysBefore(now, 4)
 		});
-	const { candidates } = await matchCandidates(bankId);
+	const { candidates } = matchState(await loadBankPicture(bankId));
 	const match = matchCells({ series: 4, parallel: 2, cells: candidates }, { timeLimitS: 1, clockS: () => 0 });
 	await acceptMatch(bankId, { groups: match.groups.map((g) => g.cellIds.map(Number)), placedAt: daysBefore(now, 2) });
 	await loadBalance(random, bankId, now);
@@ -106,13 +108,13 @@ export async function loadCogwheel(random: Random, now: Date): Promise<void> {
 /** The log of the running charge, from the same estimate a person is shown, with the readings' own scatter. */
 async function loadBalance(random: Random, bankId: number, now: Date): Promise<void> {
 	const checklist = { joined: true, 'set-loose': true, 'set-checked': true, covered: true, attended: true };
-	const run = await createRecord(recordKind('balance-runs'), {
+	const run = await make('balance-runs', {
 		bankId,
 		...SUPPLY,
 		startedAt: daysBefore(now, HOURS_INTO_CHARGE / 24),
 		checklist
 	});
-	const { plan, cells: balancing } = await balanceState(bankId);
+	const { plan, cells: balancing } = await balanceFacts(await loadBankPicture(bankId));
 	const totalAh = balancing.reduce((sum, c) => sum + c.capacityAh, 0);
 	const charge = {
 		chemistry: 'LFP' as const,
@@ -128,7 +130,7 @@ async function loadBalance(random: Random, bankId: number, now: Date): Promise<v
 			estimateTopCharge(charge, ARRIVAL_SOC + (hours * SUPPLY.supplyA) / totalAh).startA
 		);
 		const cellV = 3.325 + hours * 0.0022;
-		await createRecord(recordKind('balance-readings'), {
+		await make('balance-readings', {
 			balanceRunId: run.id,
 			readAt: daysBefore(now, (HOURS_INTO_CHARGE - hours) / 24),
 			supplyV: Number((cellV + supplyA * SUPPLY.leadOhm).toFixed(2)),

@@ -1,12 +1,16 @@
 import { restVoltageCurve } from '$lib/core/chemistry';
 import { matchCells } from '$lib/core/matching';
 import { normalDraw, type Random } from '$lib/core/shared';
-import type { CellTypeInput } from '$lib/input/records';
-import { banks, cellTypes, cells } from '$lib/server/db/tables';
-import { acceptMatch, matchCandidates } from '$lib/server/services/match-service';
-import { createRecord, recordKind } from '$lib/server/services/record-kinds';
+import type { CellTypeInput } from '$lib/server/records/cell-types/input';
+import { matchState } from '$lib/core/stages';
+import { loadBankPicture } from '$lib/server/bank-picture/load';
+import { acceptMatch } from '$lib/server/services/match-service';
+import { batteries, cells } from '$lib/server/records';
+import { recordKind } from '$lib/server/records/registry';
+import { changeRecord } from '$lib/server/records/write';
 import { daysBefore } from './clock';
 import { drawCrate, readResistance, readRestVoltage, type HiddenCell } from './hidden-cells';
+import { make } from './make';
 
 /** A made-up maker's 280 Ah cell. */
 const ORCHARD_280: CellTypeInput = {
@@ -41,9 +45,9 @@ const LAGGING = { group: 10, ahPerYear: 0.85 };
 
 /** An orchard cabin with six years of checks and capacity tests; one group slowly falls behind. */
 export async function loadDamsonRise(random: Random, now: Date): Promise<void> {
-	const type = await cellTypes.insert(ORCHARD_280);
+	const type = await make('cell-types', ORCHARD_280);
 	const start = YEARS * 365.25;
-	const { id: bankId } = await banks.insert({
+	const { id: bankId } = await make('banks', {
 		name: 'Damson Rise',
 		bankUse: 'cabin',
 		chemistry: 'LFP',
@@ -55,7 +59,7 @@ export async function loadDamsonRise(random: Random, now: Date): Promise<void> {
 		notes: 'Hill orchard cabin, off the grid. Press, cold store, two winters of snow on the panels.',
 		endFraction: 0.8
 	});
-	const delivery = await createRecord(recordKind('deliveries'), {
+	const delivery = await make('deliveries', {
 		bankId,
 		name: 'First crate',
 		receivedOn: daysBefore(now, start + 70).slice(0, 10),
@@ -66,23 +70,25 @@ export async function loadDamsonRise(random: Random, now: Date): Promise<void> {
 	});
 	const crate = drawCrate(random, { ratedAh: 280, count: 18, capacityMean: 1.02, capacitySd: 0.006, soc: 0.41 });
 	const rows = await cells.all({ deliveryId: delivery.id });
-	for (const [i, cell] of crate.entries()) await readAndTest(random, rows[i].id, cell, daysBefore(now, start + 60 - i));
-	const { candidates } = await matchCandidates(bankId);
+	for (const [i, cell] of crate.entries())
+		await readAndTest(random, rows[i]!.id, cell, daysBefore(now, start + 60 - i));
+	const { candidates } = matchState(await loadBankPicture(bankId));
 	const match = matchCells({ series: 16, parallel: 1, cells: candidates }, { timeLimitS: 1, clockS: () => 0 });
 	await acceptMatch(bankId, {
 		groups: match.groups.map((g) => g.cellIds.map(Number)),
 		placedAt: daysBefore(now, start + 20)
 	});
-	await createRecord(recordKind('limit-plans'), {
-		bankId,
-		strategy: 'middle-road',
+	await make('limit-plans', { bankId, strategy: 'middle-road' });
+	const [battery] = await batteries.all({ bankId });
+	await changeRecord(recordKind('batteries'), battery!.id, {
+		version: battery!.version,
 		bmsA: 150,
 		bmsResolutionV: 0.001,
 		fuseA: 200,
 		cableA: 245
 	});
 	for (let year = 0; year <= YEARS; year++) await yearlyRound(random, bankId, year, now);
-	await createRecord(recordKind('service-checks'), {
+	await make('service-checks', {
 		bankId,
 		checkedAt: daysBefore(now, 4),
 		context: 'rest',
@@ -94,20 +100,20 @@ export async function loadDamsonRise(random: Random, now: Date): Promise<void> {
 }
 
 async function readAndTest(random: Random, cellId: number, cell: HiddenCell, at: string): Promise<void> {
-	await createRecord(recordKind('readings'), {
+	await make('readings', {
 		cellId,
 		quantity: 'restVoltage',
 		rawText: readRestVoltage(random, cell),
 		restS: 5 * 86400,
 		takenAt: at
 	});
-	await createRecord(recordKind('readings'), {
+	await make('readings', {
 		cellId,
 		quantity: 'acResistance',
 		rawText: readResistance(random, cell),
 		takenAt: at
 	});
-	await createRecord(recordKind('runs'), {
+	await make('runs', {
 		cellId,
 		capacityAh: Number(normalDraw(random, cell.truth.capacityAh, 0.8).toFixed(1)),
 		sdAh: 1.8,
@@ -126,7 +132,7 @@ async function yearlyRound(random: Random, bankId: number, year: number, now: Da
 		const behindAh = (g + 1 === LAGGING.group ? LAGGING.ahPerYear * year : 0) + normalDraw(random, 0, 0.08);
 		return Number(curve.at(0.9955 - behindAh / 280).toFixed(3));
 	});
-	await createRecord(recordKind('service-checks'), {
+	await make('service-checks', {
 		bankId,
 		checkedAt: daysBefore(now, days + 1),
 		context: 'full',
@@ -134,7 +140,7 @@ async function yearlyRound(random: Random, bankId: number, year: number, now: Da
 		temperatureC: 17,
 		groupVoltagesV
 	});
-	await createRecord(recordKind('capacity-tests'), {
+	await make('capacity-tests', {
 		bankId,
 		testedAt: daysBefore(now, days),
 		capacityAh: Number(normalDraw(random, 280 * fraction, 2.2).toFixed(1)),

@@ -1,9 +1,10 @@
 import type { Random } from '$lib/core/shared';
-import { CellTypeInput, type BankInput } from '$lib/input/records';
-import { banks, cellTypes, cells } from '$lib/server/db/tables';
-import { createRecord, recordKind } from '$lib/server/services/record-kinds';
+import type { BankInput } from '$lib/server/records/banks/input';
+import type { CellTypeInput } from '$lib/server/records/cell-types/input';
+import { cells } from '$lib/server/records';
 import { daysBefore } from './clock';
 import { drawCrate, readResistance, readRestVoltage } from './hidden-cells';
+import { make } from './make';
 
 /** A made-up maker's 230 Ah cell. */
 export const MARSH_230: CellTypeInput = {
@@ -33,7 +34,7 @@ const READ_SO_FAR = 16;
 
 /** A bird hide on a raft: the crate has just been opened, sixteen of twenty cells are read. */
 export async function loadHeronry(random: Random, now: Date): Promise<void> {
-	const type = await cellTypes.insert(MARSH_230);
+	const type = await make('cell-types', MARSH_230);
 	const bank: BankInput = {
 		name: 'Heronry',
 		bankUse: 'boat',
@@ -45,8 +46,8 @@ export async function loadHeronry(random: Random, now: Date): Promise<void> {
 		notes: 'Tidal bird hide on a raft. Lamps, a camera mast and a kettle nobody admits to.',
 		endFraction: 0.8
 	};
-	const { id: bankId } = await banks.insert(bank);
-	const delivery = await createRecord(recordKind('deliveries'), {
+	const { id: bankId } = await make('banks', bank);
+	const delivery = await make('deliveries', {
 		bankId,
 		name: 'Crate from the quay',
 		receivedOn: daysBefore(now, 3).slice(0, 10),
@@ -62,22 +63,22 @@ export async function loadHeronry(random: Random, now: Date): Promise<void> {
 	const rows = await cells.all({ deliveryId: delivery.id });
 	const readAt = daysBefore(now, 0.1);
 	for (const [i, cell] of crate.slice(0, READ_SO_FAR).entries()) {
-		await createRecord(recordKind('readings'), {
-			cellId: rows[i].id,
+		await make('readings', {
+			cellId: rows[i]!.id,
 			quantity: 'restVoltage',
 			rawText: readRestVoltage(random, cell),
 			restS: 3 * 86400,
 			takenAt: readAt
 		});
-		await createRecord(recordKind('readings'), {
-			cellId: rows[i].id,
+		await make('readings', {
+			cellId: rows[i]!.id,
 			quantity: 'acResistance',
 			rawText: readResistance(random, cell),
 			takenAt: readAt
 		});
 	}
-	await createRecord(recordKind('notes'), {
-		cellId: rows[12].id,
+	await make('notes', {
+		cellId: rows[12]!.id,
 		text: 'Sleeve scuffed at one corner, can looks sound underneath.',
 		writtenAt: readAt
 	});

@@ -1,38 +1,18 @@
 import { seededRandom } from '$lib/core/shared';
 import { database } from '$lib/server/db/connection';
-import { banks } from '$lib/server/db/tables';
+import { banks } from '$lib/server/records';
+import { OTHER_TABLES, RECORD_KINDS } from '$lib/server/records/registry';
 import { loadCogwheel } from './cogwheel';
 import { loadDamsonRise } from './damson-rise';
 import { loadHeronry } from './heronry';
+import { loadStock } from './stock';
 
 const SEED = 20_260_309;
-/** Children before parents, so that no reference is left hanging. */
-const TABLES = [
-	'rehearsals',
-	'live_events',
-	'live_samples',
-	'live_runs',
-	'instruments',
-	'run_samples',
-	'readings',
-	'runs',
-	'placements',
-	'balance_readings',
-	'balance_runs',
-	'limit_plans',
-	'service_checks',
-	'capacity_tests',
-	'notes',
-	'cells',
-	'deliveries',
-	'banks',
-	'cell_types',
-	'settings'
-];
-
 /** Empties every table. */
 export async function clearRecords(): Promise<void> {
-	for (const table of TABLES) await database()(table).delete();
+	// Children before parents, so that no reference is left hanging.
+	const own = [...RECORD_KINDS].reverse().map((kind) => kind.repository.table);
+	for (const table of [...OTHER_TABLES, ...own]) await database()(table).delete();
 }
 
 /** Loads the three demo banks, unless there are banks already. @returns whether it loaded */
@@ -42,5 +22,6 @@ export async function loadDemo(now: Date, seed = SEED): Promise<boolean> {
 	await loadDamsonRise(random, now);
 	await loadCogwheel(random, now);
 	await loadHeronry(random, now);
+	await loadStock(random, now);
 	return true;
 }

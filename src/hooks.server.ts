@@ -2,11 +2,13 @@ import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { DEFAULT_SETTINGS } from '$lib/core/units';
 import { migrate } from '$lib/server/db/connection';
 import { endStreams } from '$lib/server/http/event-stream';
+import { DATABASE_AWAY, isDatabaseAway } from '$lib/server/db/away';
 import { problemResponse } from '$lib/server/http/endpoint';
 import { SECURITY_HEADERS, allowedHosts, refusal } from '$lib/server/http/guard';
 import { log } from '$lib/server/log';
-import { pauseAll } from '$lib/server/services/live/live-runner';
-import { resumeLiveRuns } from '$lib/server/services/live/live-service';
+import { pauseAll } from '$lib/server/live/live-runner';
+import { resumeLiveRuns } from '$lib/server/live/live-service';
+import { refreshBehind } from '$lib/server/services/overview-service';
 import { readSettings } from '$lib/server/services/settings-service';
 
 const hosts = allowedHosts();
@@ -15,6 +17,7 @@ export const init: ServerInit = async () => {
 	if (!process.env.DATABASE_URL) return;
 	await migrate();
 	await resumeLiveRuns();
+	refreshBehind();
 	// What was read is stored before the application goes; the runs stay as they are and are gone on with.
 	for (const signal of ['SIGTERM', 'SIGINT'])
 		process.once(signal, () => {
@@ -52,6 +55,7 @@ function asProblem(response: Response, request: Request): Response {
 
 export const handleError: HandleServerError = ({ error, status }) => {
 	if (status === 404) return { message: 'There is nothing at this address.', code: 'not-found' };
+	if (isDatabaseAway(error)) return { message: DATABASE_AWAY, code: 'database-away' };
 	log.error({ err: error }, 'unexpected error');
 	return { message: 'Something went wrong here. What you stored is safe; try again.', code: 'unexpected' };
 };

@@ -1,4 +1,4 @@
-import { isAnyLive } from '$lib/server/services/live/live-service';
+import { isAnyLive } from '$lib/server/live/live-service';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ locals, depends }) => {

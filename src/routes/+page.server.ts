@@ -1,7 +1,8 @@
-import { allOverviews } from '$lib/server/services/overview-service';
+import { loaded } from '$lib/server/http/load';
+import { homeOverview } from '$lib/server/services/overview-service';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ depends }) => {
+export const load: PageServerLoad = async ({ depends, url }) => {
 	depends('bank:overview');
-	return { overviews: await allOverviews() };
+	return { home: await loaded(homeOverview(url.searchParams)) };
 };

@@ -5,26 +5,29 @@
 	import MiniTray from '$lib/components/bank/MiniTray.svelte';
 	import RunningStrip from '$lib/components/frame/RunningStrip.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
-	import { STAGE_NAMES } from '$lib/core/planning';
+	import { STAGE_NAMES } from '$lib/core/shared';
 
 	let { data } = $props();
-	const real = $derived(data.overviews.filter((o) => !o.bank.rehearsal));
-	const rehearsals = $derived(data.overviews.filter((o) => o.bank.rehearsal));
-	const running = $derived(data.overviews.filter((o) => o.running.length));
-	const needing = $derived(real.filter((o) => o.warmth === 'look' || o.warmth === 'stop').length);
+	const home = $derived(data.home);
+	const running = $derived([...home.real, ...home.rehearsals].filter((b) => b.running.length));
+	const pageHref = (page: number) =>
+		`?${new URLSearchParams({ ...(home.search ? { q: home.search } : {}), page: String(page) })}`;
 	let fileInput: HTMLInputElement;
 
+	/** A file of a line a record begins with its own first line; one of the first format is a single object. */
+	async function contentTypeOf(file: File): Promise<string> {
+		const [first] = (await file.slice(0, 4096).text()).split('\n', 1);
+		try {
+			return JSON.parse(first!).formatVersion === 1 ? 'application/json' : 'application/x-ndjson';
+		} catch {
+			return 'application/json';
+		}
+	}
 	async function importFile() {
 		const file = fileInput.files?.[0];
 		if (!file) return;
 		await attempt(async () => {
-			let body: unknown;
-			try {
-				body = JSON.parse(await file.text());
-			} catch {
-				body = {};
-			}
-			const bank = await api.post<{ id: number; name: string }>('banks/import', body);
+			const bank = await api.sendFile<{ id: number; name: string }>('banks/import', file, await contentTypeOf(file));
 			announce(`${bank.name} is here, with everything that was in the file.`);
 			await goto(`/banks/${bank.id}/plan`);
 		});
@@ -32,17 +35,17 @@
 	}
 </script>
 
-{#snippet bankList(list: typeof data.overviews)}
+{#snippet bankList(list: typeof home.real)}
 	<ul class="grid gap-4">
-		{#each list as { bank, cellType, current, needs, warmth, stages } (bank.id)}
-			{@const first = needs.find((n) => n.warmth !== 'calm')}
+		{#each list as bank (bank.id)}
+			{@const { current, first, warmth, stages, needing, cellTypeName } = bank}
 			<li class="sheet bank" data-warmth={warmth}>
 				<a href="/banks/{bank.id}/{current}" class="block">
 					<h2>{bank.name}</h2>
 					<p class="muted">
 						{#if bank.rehearsal}<span class="rehearsal-mark mr-1 px-1">Rehearsal</span>{/if}{bank.bankUse === 'other'
 							? ''
-							: bank.bankUse}{cellType ? `${bank.bankUse === 'other' ? '' : ' · '}${cellType.name}` : ''}
+							: bank.bankUse}{cellTypeName ? `${bank.bankUse === 'other' ? '' : ' · '}${cellTypeName}` : ''}
 					</p>
 					<p class="figure my-2">{bank.series}S{bank.parallel}P{bank.batteries > 1 ? ` × ${bank.batteries}` : ''}</p>
 					<MiniTray series={bank.series} parallel={bank.parallel} batteries={bank.batteries} />
@@ -60,9 +63,7 @@
 						</p>
 						<p class="font-bold">{first.title}</p>
 						<p>{first.next ?? first.finding}</p>
-						{#if needs.filter((n) => n.warmth !== 'calm').length > 1}<p class="text-sm muted">
-								and {needs.filter((n) => n.warmth !== 'calm').length - 1} more
-							</p>{/if}
+						{#if needing > 1}<p class="text-sm muted">and {needing - 1} more</p>{/if}
 					{:else}<p class="muted">Nothing needs you.</p>{/if}
 				</div>
 				<a
@@ -82,10 +83,10 @@
 		<div>
 			<h1>Your banks</h1>
 			<p class="muted">
-				{real.length === 0
+				{home.total === 0
 					? 'None yet.'
-					: needing
-						? `${needing} of ${real.length} need you.`
+					: home.needing
+						? `${home.needing} of ${home.total} need you.`
 						: 'Nothing needs you now.'}
 			</p>
 		</div>
@@ -94,21 +95,22 @@
 			<input
 				bind:this={fileInput}
 				type="file"
-				accept=".json,application/json"
+				accept=".json,.jsonl,application/json"
 				class="hidden"
 				onchange={importFile}
 				aria-label="Bank file"
 			/>
+			<a class="btn tap" href="/stock">Your stock</a>
 			<a class="btn tap" href="/rehearse">Rehearse on simulated cells</a>
 			<a class="btn btn-primary tap" href="/banks/new">New bank</a>
 		</div>
 	</header>
 	{#if running.length}
 		<section class="sheet mb-4 px-4 py-2" aria-label="Running now">
-			{#each running as o (o.bank.id)}<RunningStrip running={o.running} bankName={o.bank.name} />{/each}
+			{#each running as b (b.id)}<RunningStrip running={b.running} bankName={b.name} />{/each}
 		</section>
 	{/if}
-	{#if real.length === 0}
+	{#if home.total === 0}
 		<section class="sheet p-8">
 			<h2>Start with a bank</h2>
 			<p class="mt-2 max-w-prose">
@@ -121,10 +123,32 @@
 			</div>
 		</section>
 	{/if}
-	{@render bankList(real)}
-	{#if rehearsals.length}
+	{#if home.pages > 1 || home.search}
+		<form class="mb-4 flex flex-wrap items-end gap-3" role="search" data-sveltekit-keepfocus>
+			<label class="grid gap-1"
+				>Find a bank by name
+				<input class="input tap" type="search" name="q" value={home.search} maxlength="80" /></label
+			>
+			<button class="btn tap">Find</button>
+			<span class="muted"
+				>{home.search ? `${home.found} of ${home.total} found` : `The warmest first, ${home.total} in all`}</span
+			>
+		</form>
+	{/if}
+	{@render bankList(home.real)}
+	{#if home.pages > 1}
+		<nav class="mt-4 flex items-center gap-4" aria-label="Pages of banks">
+			{#if home.page > 1}<a class="btn tap" href={pageHref(home.page - 1)}>Warmer ones</a>{/if}
+			<span>Page <span class="figure">{home.page}</span> of <span class="figure">{home.pages}</span></span>
+			{#if home.page < home.pages}<a class="btn tap" href={pageHref(home.page + 1)}>Further ones</a>{/if}
+		</nav>
+	{/if}
+	{#if home.rehearsals.length}
 		<h2 class="mt-8 mb-3">Rehearsals</h2>
-		{@render bankList(rehearsals)}
+		{@render bankList(home.rehearsals)}
+		{#if home.rehearsalsFound > home.rehearsals.length}<p class="mt-2 muted">
+				{home.rehearsalsFound - home.rehearsals.length} more; find them by name.
+			</p>{/if}
 	{/if}
 </main>
 

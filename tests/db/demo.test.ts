@@ -1,12 +1,11 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { clearRecords, loadDemo } from '$demo/load';
-import { banks } from '$lib/server/db/tables';
-import { deliveryTrays } from '$lib/server/services/delivery-service';
-import { allOverviews } from '$lib/server/services/overview-service';
-import { bankCapacities } from '$lib/server/services/run-service';
-import { serveState } from '$lib/server/services/serve-service';
+import { banks } from '$lib/server/records';
+import { bankOverview, homeOverview } from '$lib/server/services/overview-service';
+import { bankVerdicts } from '$lib/server/judgements/store';
 import { freshDatabase } from '../support/database';
+import { capacitiesOf, serveOf, traysOf } from '../support/records';
 
 let pool: Knex;
 const now = new Date('2026-06-01T09:00:00Z');
@@ -19,31 +18,48 @@ afterAll(() => pool.destroy());
 const idOf = async (name: string) => (await banks.all({ name }))[0].id;
 
 it('shows every kind of verdict on cells and years', async () => {
-	const receive = (await deliveryTrays(await idOf('Heronry')))[0].judgement.verdicts.map((v) => v.code);
+	const receive = (await traysOf(await idOf('Heronry')))[0].verdicts.map((v) => v.code);
 	expect(receive).toEqual(['deep-discharged', 'voltage-outlier', 'resistance-outlier', 'not-read', 'charge-unknown']);
-	const outcomes = (await bankCapacities(await idOf('Cogwheel'))).capacities.map((c) => c.judgement?.outcome);
+	const outcomes = (await capacitiesOf(await idOf('Cogwheel'))).map((c) => c.judgement?.outcome);
 	expect(new Set(outcomes)).toEqual(new Set(['short', 'unsure', 'meets']));
-	const serve = await serveState(await idOf('Damson Rise'), 1, now.toISOString());
+	const serve = await serveOf(await idOf('Damson Rise'), now.toISOString());
 	expect(serve.verdicts.map((v) => v.code)).toEqual(['drift', 'check-not-judged', 'fade']);
 });
 it('finds again what was hidden: the short cell, the leaking group, the age of the end', async () => {
-	const capacities = (await bankCapacities(await idOf('Cogwheel'))).capacities;
+	const capacities = await capacitiesOf(await idOf('Cogwheel'));
 	expect(capacities[3].capacityAh).toBeGreaterThan(98);
 	expect(capacities[3].capacityAh).toBeLessThan(102.5);
-	const { driftPerMonthAh, projection } = await serveState(await idOf('Damson Rise'), 1, now.toISOString());
+	const { driftPerMonthAh, projection } = await serveOf(await idOf('Damson Rise'), now.toISOString());
 	expect(driftPerMonthAh[9]).toBeCloseTo(-0.85 / 12, 1);
 	// 1.015 − 0.021·√t − 0.007·t = 0.8 at t = 18.2 years
 	expect(projection!.endAgeYears.low95).toBeLessThan(18.2);
 	expect(projection!.endAgeYears.high95).toBeGreaterThan(18.2);
 });
 it('has banks at different stages, one with something running, warmest first', async () => {
-	const overviews = await allOverviews();
-	expect(overviews.map((o) => [o.bank.name, o.current])).toEqual([
+	const { real } = await homeOverview(new URLSearchParams());
+	expect(real.map((o) => [o.name, o.current])).toEqual([
 		['Heronry', 'receive'],
 		['Damson Rise', 'serve'],
 		['Cogwheel', 'balance']
 	]);
-	expect(overviews.filter((o) => o.running.length).map((o) => o.bank.name)).toEqual(['Cogwheel']);
+	expect(real.filter((o) => o.running.length).map((o) => o.name)).toEqual(['Cogwheel']);
+});
+it('says the same of a bank at home, on the rail and in its verdicts', async () => {
+	const { real } = await homeOverview(new URLSearchParams());
+	for (const listed of real) {
+		const overview = await bankOverview(listed.id);
+		const verdicts = await bankVerdicts(listed.id);
+		expect(listed.stages).toEqual(overview.stages);
+		expect(listed.first).toEqual(overview.first);
+		expect(listed.needing).toBe(verdicts.filter((v) => v.warmth !== 'calm').length);
+		for (const { stage, open, warmth } of overview.stages) {
+			const own = await bankVerdicts(listed.id, stage);
+			expect(own).toEqual(verdicts.filter((v) => v.stage === stage));
+			const looks = own.filter((v) => v.warmth === 'look' || v.warmth === 'stop').length;
+			if (looks) expect(open).toBe(String(looks));
+			expect(warmth).toBe(['stop', 'look', 'open', 'calm'].find((w) => own.some((v) => v.warmth === w)) ?? 'calm');
+		}
+	}
 });
 it('is the same for the same seed, and is not loaded twice', async () => {
 	expect(await loadDemo(now)).toBe(false);

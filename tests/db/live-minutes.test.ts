@@ -4,8 +4,8 @@ import { startLive } from '$lib/core/live-run';
 import { readLiveMinutes } from '$lib/server/db/live-minutes';
 import { countLiveSamples, insertLiveSamples, readLiveSamples } from '$lib/server/db/live-samples';
 import type { StoredSample } from '$lib/server/db/stored-sample';
-import { banks, liveRuns } from '$lib/server/db/tables';
-import { livePage, samplesAfter } from '$lib/server/services/live/live-service';
+import { banks, liveRuns } from '$lib/server/records';
+import { livePage, samplesAfter } from '$lib/server/live/live-service';
 import { freshDatabase } from '../support/database';
 
 let pool: Knex;

@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import type { LivePhase } from '$lib/core/live-run';
 import { countLiveSamples, readLiveSamples } from '$lib/server/db/live-samples';
-import { banks, deliveries, instruments, liveEvents, liveRuns, type Instrument } from '$lib/server/db/tables';
-import { stopLiveRun } from '$lib/server/services/live/live-service';
-import { createRecord, recordKind, removeRecord } from '$lib/server/services/record-kinds';
+import { banks, deliveries, instruments, liveEvents, liveRuns, type Instrument } from '$lib/server/records';
+import { stopLiveRun } from '$lib/server/live/live-service';
 import { measureCell } from '$lib/server/services/reading-service';
+import { recordKind } from '$lib/server/records/registry';
+import { removeRecord } from '$lib/server/records/write';
+import { make } from '../support/records';
 import { startRehearsal } from '$lib/server/services/rehearsal-service';
 import { begin, charge, discharge, plan, slow, stateIs, until, withLiveBench } from '../support/live-bench';
 
@@ -127,21 +129,21 @@ describe('a live run is refused', () => {
 		const real = await banks.insert({ name: 'Real', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1 });
 		await expect(plan(here(), [discharge], { bankId: real.id })).rejects.toThrow(/measures no real cell/);
 		const address = { name: 'Load', kind: 'load', host: '127.0.0.1', port: 5 };
-		const own = (await createRecord(recordKind('instruments'), address)) as Instrument;
+		const own = (await make('instruments', address)) as Instrument;
 		await expect(plan(here(), [discharge], { instruments: { load: own.id } })).rejects.toThrow(
 			/only on the simulated bench/
 		);
 	});
 	it('an address outside this computer that was not meant', async () => {
 		const address = { name: 'Load', kind: 'load', host: '192.168.7.9', port: 5025 };
-		await expect(createRecord(recordKind('instruments'), address)).rejects.toThrow(/outside this computer/);
-		expect(await createRecord(recordKind('instruments'), { ...address, outsideNamed: true })).toMatchObject({
+		await expect(make('instruments', address)).rejects.toThrow(/outside this computer/);
+		expect(await make('instruments', { ...address, outsideNamed: true })).toMatchObject({
 			bundled: false
 		});
 	});
 	it('a simulated cell in a real bank', async () => {
 		const real = await banks.insert({ name: 'Real too', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1 });
 		const placement = { cellId: here().crate[0].id, bankId: real.id, battery: 1, position: 1 };
-		await expect(createRecord(recordKind('placements'), placement)).rejects.toThrow(/never built together/);
+		await expect(make('placements', placement)).rejects.toThrow(/never built together/);
 	});
 });

@@ -1,15 +1,15 @@
 import { describe, expect, it, vi } from 'vitest';
 import { readLiveMinutes } from '$lib/server/db/live-minutes';
 import { countLiveSamples, readLiveSamples } from '$lib/server/db/live-samples';
-import { liveEvents, liveRuns, runs } from '$lib/server/db/tables';
+import { liveEvents, liveRuns, runs } from '$lib/server/records';
 import { InstrumentError } from '$lib/server/instruments/instrument-error';
 import { linkTo } from '$lib/server/services/instrument-service';
-import { followLive } from '$lib/server/services/live/live-follow';
-import { publish, subscribe } from '$lib/server/services/live/live-hub';
-import { planLiveRun, valuesToConfirm } from '$lib/server/services/live/live-plan';
-import { beginLiveRun } from '$lib/server/services/live/live-begin';
-import { pauseAll, runnerOf } from '$lib/server/services/live/live-runner';
-import { livePage, markSeen, resumeLiveRuns, stopLiveRun } from '$lib/server/services/live/live-service';
+import { followLive } from '$lib/server/live/live-follow';
+import { publish, subscribe } from '$lib/server/live/live-hub';
+import { planLiveRun, valuesToConfirm } from '$lib/server/live/live-plan';
+import { beginLiveRun } from '$lib/server/live/live-begin';
+import { pauseAll, runnerOf } from '$lib/server/live/live-runner';
+import { livePage, markSeen, resumeLiveRuns, stopLiveRun } from '$lib/server/live/live-service';
 import { bankOverview } from '$lib/server/services/overview-service';
 import {
 	begin,

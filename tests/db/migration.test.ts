@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { migrate, openDatabase, useDatabase } from '$lib/server/db/connection';
 import { startLive } from '$lib/core/live-run';
 import { readLiveMinutes } from '$lib/server/db/live-minutes';
-import { banks, cellTypes, liveRuns, readings } from '$lib/server/db/tables';
+import { banks, cellTypes, liveRuns, readings } from '$lib/server/records';
 import { listCellTypes } from '$lib/server/services/bank-service';
 import { bankOverview } from '$lib/server/services/overview-service';
 

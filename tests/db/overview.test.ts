@@ -1,21 +1,16 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Bank } from '$lib/server/db/tables';
-import { cells } from '$lib/server/db/tables';
+import type { Bank } from '$lib/server/records';
+import { cells } from '$lib/server/records';
 import { insertRunSamples, readRunSamples } from '$lib/server/db/run-samples';
-import { balanceState } from '$lib/server/services/balance-service';
-import { deliveryTrays } from '$lib/server/services/delivery-service';
-import { limitsState } from '$lib/server/services/limits-service';
 import { acceptMatch } from '$lib/server/services/match-service';
 import { bankOverview } from '$lib/server/services/overview-service';
-import { changeRecord, createRecord, recordKind } from '$lib/server/services/record-kinds';
-import { serveState } from '$lib/server/services/serve-service';
 import { changeSettings, readSettings } from '$lib/server/services/settings-service';
+import { bankVerdicts } from '$lib/server/judgements/store';
 import { freshDatabase } from '../support/database';
+import { balanceOf, change, limitsOf, make, serveOf, traysOf } from '../support/records';
 
 let pool: Knex;
-const make = <T>(kind: string, body: object) => createRecord(recordKind(kind), body) as Promise<unknown> as Promise<T>;
-const change = (kind: string, id: number, body: object) => changeRecord(recordKind(kind), id, body);
 const stage = async (id: number) => (await bankOverview(id)).current;
 
 beforeAll(async () => void (pool = await freshDatabase('overview')));
@@ -24,7 +19,7 @@ afterAll(() => pool.destroy());
 it('follows a bank from an empty plan to service', async () => {
 	const bank = await make<Bank>('banks', { name: 'Steps', bankUse: 'van', chemistry: 'LFP', series: 2, parallel: 1 });
 	expect(await stage(bank.id)).toBe('plan');
-	expect((await bankOverview(bank.id)).needs[0]).toMatchObject({ stage: 'plan', code: 'no-cell-type' });
+	expect((await bankOverview(bank.id)).first).toMatchObject({ stage: 'plan', code: 'no-cell-type' });
 
 	const type = await make<{ id: number }>('cell-types', { name: 'S', chemistry: 'LFP', ratedAh: 50 });
 	await change('banks', bank.id, { cellTypeId: type.id, version: 1 });
@@ -62,7 +57,7 @@ it('follows a bank from an empty plan to service', async () => {
 	expect(await stage(bank.id)).toBe('limits');
 
 	await make('limit-plans', { bankId: bank.id, strategy: 'long-life' });
-	expect((await limitsState(bank.id)).values.find((v) => v.key === 'absorbV')!.value).toBe(6.9);
+	expect((await limitsOf(bank.id)).batteries[0].values.find((v) => v.key === 'absorbV')!.value).toBe(6.9);
 	expect(await stage(bank.id)).toBe('serve');
 });
 
@@ -75,10 +70,11 @@ describe('a bank without a cell type', () => {
 			series: 6,
 			parallel: 1
 		});
-		expect(await limitsState(bank.id)).toMatchObject({ values: [], verdicts: [{ code: 'no-cell-type' }] });
-		expect(await balanceState(bank.id)).toMatchObject({ cells: [], plan: null, join: null, progress: null });
-		expect(await serveState(bank.id)).toMatchObject({ projection: null, verdicts: [{ code: 'no-check' }] });
-		expect(await deliveryTrays(bank.id)).toEqual([]);
+		expect(await limitsOf(bank.id)).toMatchObject({ batteries: [] });
+		expect(await bankVerdicts(bank.id, 'limits')).toMatchObject([{ code: 'no-cell-type' }]);
+		expect(await balanceOf(bank.id)).toMatchObject({ cells: [], plan: null, join: null, progress: null });
+		expect(await serveOf(bank.id)).toMatchObject({ projection: null, verdicts: [] });
+		expect(await traysOf(bank.id)).toEqual([]);
 	});
 	it('explains figures that leave no window', async () => {
 		const type = await make<{ id: number }>('cell-types', {
@@ -95,8 +91,9 @@ describe('a bank without a cell type', () => {
 			parallel: 1,
 			cellTypeId: type.id
 		});
-		expect((await limitsState(bank.id)).verdicts[0]).toMatchObject({
-			code: 'maker-limits',
+		expect((await bankVerdicts(bank.id, 'limits'))[0]).toMatchObject({
+			code: 'limits-no-room',
+			facts: { cause: 'maker-limits' },
 			title: 'These figures leave no room'
 		});
 	});
@@ -169,7 +166,7 @@ describe('settings', () => {
 		await changeSettings({ voltMeterPercent: 0, voltMeterCountsMv: 1 });
 		for (const [i, cell] of tray.entries())
 			await make('readings', { cellId: cell.id, quantity: 'restVoltage', rawText: i === 5 ? '3.27' : '3.29' });
-		const codes = async () => (await deliveryTrays(bank.id))[0].judgement.verdicts.map((v) => v.code);
+		const codes = async () => (await traysOf(bank.id))[0].verdicts.map((v) => v.code);
 		expect(await codes()).toContain('voltage-outlier');
 		await changeSettings({ voltMeterCountsMv: 30 });
 		expect(await codes()).not.toContain('voltage-outlier');

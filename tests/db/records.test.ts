@@ -1,14 +1,14 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { migrate } from '$lib/server/db/connection';
-import { cells, readings, type Bank, type Cell, type Reading } from '$lib/server/db/tables';
-import { changeRecord, createRecord, listRecords, recordKind } from '$lib/server/services/record-kinds';
-import { deliveryTrays } from '$lib/server/services/delivery-service';
+import { cells, readings, type Bank, type Cell, type Reading } from '$lib/server/records';
+import { listRecords } from '$lib/server/records/list';
+import { recordKind } from '$lib/server/records/registry';
 import { freshDatabase } from '../support/database';
+import { change, make, remove, restore, traysOf } from '../support/records';
 
 let pool: Knex;
 const bankFields = { name: 'Test', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1 };
-const make = <T>(kind: string, body: object) => createRecord(recordKind(kind), body) as Promise<unknown> as Promise<T>;
 const query = (text: string) => new URLSearchParams(text);
 
 beforeAll(async () => void (pool = await freshDatabase('records')));
@@ -37,8 +37,8 @@ describe('records', () => {
 	});
 	it('refuse a stale change and keep the first', async () => {
 		const bank = await make<Bank>('banks', bankFields);
-		await changeRecord(recordKind('banks'), bank.id, { version: 1, notes: 'first' });
-		await expect(changeRecord(recordKind('banks'), bank.id, { version: 1, notes: 'second' })).rejects.toMatchObject({
+		await change('banks', bank.id, { version: 1, notes: 'first' });
+		await expect(change('banks', bank.id, { version: 1, notes: 'second' })).rejects.toMatchObject({
 			status: 409,
 			code: 'stale'
 		});
@@ -46,15 +46,15 @@ describe('records', () => {
 	});
 	it('refuse a change without a version', async () => {
 		const bank = await make<Bank>('banks', bankFields);
-		await expect(changeRecord(recordKind('banks'), bank.id, { notes: 'x' })).rejects.toMatchObject({ code: 'version' });
+		await expect(change('banks', bank.id, { notes: 'x' })).rejects.toMatchObject({ code: 'version' });
 	});
 	it('are deleted softly and come back', async () => {
 		const bank = await make<Bank>('banks', bankFields);
 		const { repository } = recordKind('banks');
-		await expect(repository.remove(bank.id, 7)).rejects.toMatchObject({ status: 409 });
-		await repository.remove(bank.id, 1);
+		await expect(remove('banks', bank.id, 7)).rejects.toMatchObject({ status: 409 });
+		await remove('banks', bank.id, 1);
 		await expect(repository.get(bank.id)).rejects.toMatchObject({ status: 404 });
-		expect(await repository.restore(bank.id)).toMatchObject({ id: bank.id, version: 3 });
+		expect(await restore('banks', bank.id)).toMatchObject({ id: bank.id, version: 3 });
 	});
 	it('are listed in pages', async () => {
 		for (let i = 0; i < 5; i++) await make('cell-types', { name: `Type ${i}`, chemistry: 'LTO', ratedAh: 40 });
@@ -79,12 +79,12 @@ describe('a delivery', () => {
 		await unpack(3);
 		const second = await unpack(2);
 		expect((await cells.all({ deliveryId: second.id })).map((c) => c.label)).toEqual(['T-04', 'T-05']);
-		expect((await deliveryTrays(bank.id)).map((t) => t.cells.length)).toEqual([3, 2]);
+		expect((await traysOf(bank.id)).map((t) => t.cells.length)).toEqual([3, 2]);
 	});
 	it('stores nothing when the bank does not exist', async () => {
 		await expect(
 			make('deliveries', { bankId: 99999, name: 'Crate', receivedOn: '2026-03-09', cellCount: 2, labelPrefix: 'X' })
-		).rejects.toMatchObject({ status: 404 });
+		).rejects.toMatchObject({ faults: [{ path: 'bankId' }] });
 	});
 });
 
@@ -119,7 +119,7 @@ describe('readings', () => {
 	});
 	it('derive their value again when corrected', async () => {
 		const reading = await make<Reading>('readings', { cellId: cell.id, quantity: 'restVoltage', rawText: '32.98' });
-		expect(await changeRecord(recordKind('readings'), reading.id, { version: 1, rawText: '3.298' })).toMatchObject({
+		expect(await change('readings', reading.id, { version: 1, rawText: '3.298' })).toMatchObject({
 			value: 3.298,
 			version: 2
 		});

@@ -1,10 +1,8 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Finding } from '$lib/core/rehearsal';
-import { banks, cells, deliveries, readings, type Bank, type Cell } from '$lib/server/db/tables';
+import { banks, cells, deliveries, readings, type Bank, type Cell } from '$lib/server/records';
 import { bundledInstruments } from '$lib/server/services/instrument-service';
-import { exportBank } from '$lib/server/services/export-service';
-import { importBank } from '$lib/server/services/import-service';
 import { measureCell } from '$lib/server/services/reading-service';
 import { acceptMatch } from '$lib/server/services/match-service';
 import {
@@ -15,6 +13,7 @@ import {
 	startRehearsal
 } from '$lib/server/services/rehearsal-service';
 import { startBench, type BenchServer } from '../../stand-ins/bench-server';
+import { exportText, importText } from '../support/bank-file';
 import { freshDatabase } from '../support/database';
 
 let pool: Knex;
@@ -120,8 +119,7 @@ describe('a rehearsal', () => {
 		await expect(revealRehearsal(bank.id, { conclusions })).rejects.toThrow(/truth is known/);
 	});
 	it('stays a rehearsal when its file goes elsewhere', async () => {
-		const copy = await importBank(JSON.parse(JSON.stringify(await exportBank(bank.id))));
-		expect(await banks.get(copy)).toMatchObject({ rehearsal: true });
+		expect(await importText(await exportText(bank.id))).toMatchObject({ rehearsal: true });
 	});
 	it('of an unknown name, or of a scenario that cannot be, is refused', async () => {
 		await expect(startRehearsal({ ready: 'nowhere' })).rejects.toThrow(/ready/);

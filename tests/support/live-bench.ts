@@ -1,13 +1,13 @@
 import type { Knex } from 'knex';
 import { afterAll, afterEach, beforeAll } from 'vitest';
 import type { LivePhase } from '$lib/core/live-run';
-import { cells, deliveries, liveRuns, type Bank, type Cell, type Instrument } from '$lib/server/db/tables';
+import { cells, deliveries, liveRuns, type Bank, type Cell, type Instrument } from '$lib/server/records';
 import { benchHands, type Hands } from '$lib/server/instruments/hands';
 import { bundledInstruments } from '$lib/server/services/instrument-service';
-import { beginLiveRun } from '$lib/server/services/live/live-begin';
-import { planLiveRun, valuesToConfirm } from '$lib/server/services/live/live-plan';
-import { pauseAll } from '$lib/server/services/live/live-runner';
-import { stopLiveRun } from '$lib/server/services/live/live-service';
+import { beginLiveRun } from '$lib/server/live/live-begin';
+import { planLiveRun, valuesToConfirm } from '$lib/server/live/live-plan';
+import { pauseAll } from '$lib/server/live/live-runner';
+import { stopLiveRun } from '$lib/server/live/live-service';
 import { startRehearsal } from '$lib/server/services/rehearsal-service';
 import { startBench, type BenchServer } from '../../stand-ins/bench-server';
 import { openWire } from '../../stand-ins/testing/wire';

@@ -52,6 +52,7 @@ export const api = {
 	post: <T>(path: string, body: unknown) => request<T>('POST', path, JSON.stringify(body), 'application/json'),
 	patch: <T>(path: string, body: unknown) => request<T>('PATCH', path, JSON.stringify(body), 'application/json'),
 	sendCsv: <T>(path: string, text: string) => request<T>('POST', path, text, 'text/csv'),
+	sendFile: <T>(path: string, file: Blob, contentType: string) => request<T>('POST', path, file, contentType),
 	remove: (path: string, version: number) => request<null>('DELETE', `${path}?version=${version}`),
 	restore: <T>(path: string) => request<T>('POST', `${path}/restore`)
 };

@@ -1,10 +1,10 @@
 import { Type } from 'class-transformer';
-import { ArrayMinSize, IsArray, IsDefined, IsObject, ValidateNested } from 'class-validator';
+import { ArrayMinSize, IsArray, IsDefined, IsInt, IsObject, ValidateNested } from 'class-validator';
 import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
 import { STRATEGIES, type Strategy } from '$lib/core/limits';
 import { BATCH_WISHES, type BatchWish } from '$lib/core/matching';
-import { AtMost, Identity, Maybe, Num, OneOf, Text, Whole, YesNo } from './fields';
-import { CellFigures } from './records';
+import { AtMost, Identity, Maybe, Num, OneOf, Text, Volts, When, Whole, WholeGroups, YesNo } from './fields';
+import { CellFigures } from './cell-figures';
 
 export class SocBoundsInput {
 	@OneOf(CHEMISTRIES) chemistry!: Chemistry;
@@ -69,4 +69,18 @@ export class FadeRequest {
 	@Type(() => FadeObservationInput)
 	observations!: FadeObservationInput[];
 	@Num(0, 10_000) efcPerYear!: number;
+}
+
+export class MatchGroupsInput {
+	/** Cell ids a group, group 1 first; groups of battery 1, then 2, … */
+	@IsArray() @ArrayMinSize(1) @AtMost(4096) @WholeGroups() groups!: number[][];
+	@Maybe() @When() placedAt?: string;
+	/** Placements that stood when this was decided, by id: others since are a conflict. As they stand when missing. */
+	@Maybe() @IsArray() @AtMost(4096) @IsInt({ each: true }) replaces?: number[];
+}
+
+export class BalanceQuestionInput {
+	@Whole(1, 2 ** 31) bankId!: number;
+	@IsArray() @ArrayMinSize(2) @AtMost(128) @Volts() groupVoltagesV!: number[];
+	@Num(-10_000, 10_000) currentA!: number;
 }

@@ -4,7 +4,6 @@ import {
 	IsBoolean,
 	IsIn,
 	IsInt,
-	IsISO8601,
 	IsNumber,
 	IsOptional,
 	IsString,
@@ -12,7 +11,8 @@ import {
 	MaxLength,
 	Min,
 	MinLength,
-	ValidateBy
+	ValidateBy,
+	isISO8601
 } from 'class-validator';
 
 type Field = PropertyDecorator;
@@ -47,21 +47,86 @@ export const Text = (max: number, min = 0): Field => {
 /** One of a list of words. */
 export const OneOf = (words: readonly string[]): Field =>
 	IsIn([...words], { message: `$property requires one of ${words.join(', ')}` });
+/** Calendar dates and times only: no weeks, no days of the year. */
+const CALENDAR = /^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2}(:\d{2}(\.\d{1,9})?)?(Z|[+-]\d{2}:?\d{2})?)?$/;
+/** Years a record can be of. */
+const YEARS = { from: 1900, to: 2200 };
+
+/** Whether a text is a moment that can be kept. */
+export function isMoment(value: unknown): value is string {
+	if (typeof value !== 'string' || value.length > 40 || !CALENDAR.test(value)) return false;
+	if (!isISO8601(value, { strict: true })) return false;
+	const year = new Date(value).getUTCFullYear();
+	return year >= YEARS.from && year <= YEARS.to;
+}
+
+/** A check of our own, with its message. */
+const checkedBy = (name: string, validate: (value: unknown) => boolean, message: string): Field =>
+	ValidateBy({ name, validator: { validate, defaultMessage: () => message } });
+
 /** A date or date and time in ISO 8601. */
 export const When = (): Field =>
-	IsISO8601({ strict: true }, { message: '$property requires a date like 2026-03-09 or 2026-03-09T14:05:00Z' });
+	checkedBy('when', isMoment, '$property requires a date like 2026-03-09 or 2026-03-09T14:05:00Z');
+/** What a sender calls one request of its own, so that it may be sent again. */
+export const ClientKey = (): Field => Text(80, 1);
+
+const MOST_TICKS = 60;
+/** A list of things done or not: key → true or false. */
+export const Ticks = (): Field =>
+	checkedBy(
+		'ticks',
+		(value) =>
+			typeof value === 'object' &&
+			value !== null &&
+			!Array.isArray(value) &&
+			Object.keys(value).length <= MOST_TICKS &&
+			Object.entries(value).every(([key, done]) => key.length <= 40 && typeof done === 'boolean'),
+		`$property requires at most ${MOST_TICKS} keys with true or false`
+	);
+
+/** No reading of a battery lies beyond, V. */
+const MOST_VOLTS = 1000;
+/** A list of volts, null where one was not read. */
+export const VoltsOrNull = (): Field =>
+	checkedBy(
+		'volts',
+		(value) =>
+			Array.isArray(value) &&
+			value.every((v) => v === null || (typeof v === 'number' && Number.isFinite(v) && Math.abs(v) <= MOST_VOLTS)),
+		'$property requires numbers (volts), null where a group was not read'
+	);
+/** A list of volts without gaps. */
+export const Volts = (): Field =>
+	checkedBy(
+		'volts',
+		(value) =>
+			Array.isArray(value) &&
+			value.every((v) => typeof v === 'number' && Number.isFinite(v) && Math.abs(v) <= MOST_VOLTS),
+		'$property requires numbers (volts)'
+	);
 export const YesNo = (): Field => IsBoolean({ message: '$property requires true or false' });
+const isIdentity = (value: unknown): boolean =>
+	Number.isFinite(value) || (typeof value === 'string' && value.length > 0 && value.length <= 80);
 /** What a caller calls a thing: a text of 1 to 80 characters or a finite number. */
 export const Identity = (): Field =>
-	ValidateBy({
-		name: 'identity',
-		validator: {
-			validate: (value: unknown) =>
-				Number.isFinite(value) || (typeof value === 'string' && value.length > 0 && value.length <= 80),
-			defaultMessage: () => '$property requires a text of 1 to 80 characters or a number'
-		}
-	});
+	checkedBy('identity', isIdentity, '$property requires a text of 1 to 80 characters or a number');
+/** Groups of identities, one list each. */
+export const IdentityGroups = (): Field =>
+	checkedBy(
+		'identities',
+		(value) => Array.isArray(value) && value.every((group) => Array.isArray(group) && group.every(isIdentity)),
+		'$property requires lists of identities'
+	);
 /** May be missing or null. */
 export const Maybe = (): Field => IsOptional();
 export const AtMost = (items: number): Field =>
 	ArrayMaxSize(items, { message: `$property takes at most ${items} entries` });
+/** Lists of whole numbers above 0. */
+export const WholeGroups = (): Field =>
+	checkedBy(
+		'groups',
+		(value) =>
+			Array.isArray(value) &&
+			value.every((group) => Array.isArray(group) && group.every((id) => Number.isSafeInteger(id) && id > 0)),
+		'$property requires lists of ids'
+	);

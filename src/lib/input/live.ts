@@ -1,29 +1,8 @@
 import { Type } from 'class-transformer';
-import { ArrayMinSize, IsArray, IsDefined, IsObject, Matches, ValidateNested } from 'class-validator';
+import { ArrayMinSize, IsArray, IsDefined, IsObject, ValidateNested } from 'class-validator';
 import { LIVE_KINDS, type LiveKind } from '$lib/core/live-run';
-import { INSTRUMENT_KINDS, type InstrumentKind } from '$lib/core/reading';
 import { DEFECT_KINDS, type DefectKind } from '$lib/core/rehearsal';
-import { AtMost, Maybe, Num, OneOf, Text, Whole, YesNo } from './fields';
-
-/** An entry of the address book. */
-export class InstrumentInput {
-	@Text(80, 1) name!: string;
-	@OneOf(INSTRUMENT_KINDS) kind!: InstrumentKind;
-	@Matches(/^[A-Za-z0-9]([A-Za-z0-9.-]{0,118}[A-Za-z0-9])?$|^\[[0-9a-fA-F:]+\]$/, {
-		message: 'host requires a host name or an address like 192.168.1.40'
-	})
-	host!: string;
-	@Whole(1, 65_535) port!: number;
-	/** Modbus unit of a BMS or shunt. */
-	@Maybe() @Whole(0, 247) unitId?: number | null;
-	/** True when the person means an address outside this computer. */
-	@YesNo() outsideNamed: boolean = false;
-	/** By the instrument's sheet: ±(percent of reading + V, Ω or A); that of a fair one of its kind when missing. */
-	@Maybe() @Num(0, 20) accuracyPercent?: number;
-	@Maybe() @Num(0, 10) accuracyFixed?: number;
-	@Num(-1, 1) voltageOffsetV: number = 0;
-	@Num(-20, 20) currentGainPercent: number = 0;
-}
+import { AtMost, ClientKey, Maybe, Num, OneOf, Text, Whole } from './fields';
 
 export class LivePhaseInput {
 	@OneOf(['charge', 'rest', 'discharge', 'watch']) kind!: 'charge' | 'rest' | 'discharge' | 'watch';
@@ -96,7 +75,7 @@ export class ConclusionsInput {
 export class MeasureInput {
 	@Whole(1, 2 ** 31) cellId!: number;
 	@Whole(1, 2 ** 31) instrumentId!: number;
-	@Maybe() @Text(40) clientKey?: string;
+	@Maybe() @ClientKey() clientKey?: string;
 }
 
 export class HandsInput {

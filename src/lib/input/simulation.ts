@@ -2,7 +2,7 @@ import { Type } from 'class-transformer';
 import { ArrayMinSize, IsArray, IsDefined, IsObject, ValidateNested } from 'class-validator';
 import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
 import { WIRINGS, type Wiring } from '$lib/core/simulation';
-import { AtMost, Identity, Maybe, Num, OneOf, Whole, YesNo } from './fields';
+import { AtMost, Identity, IdentityGroups, Maybe, Num, OneOf, Whole, YesNo } from './fields';
 
 export class SimulatedCellInput {
 	@Identity() id!: string | number;
@@ -20,7 +20,7 @@ export class SimulatedCellInput {
 export class WiringInput {
 	@OneOf(WIRINGS) kind!: Wiring;
 	/** Cell ids a group; all cells in one row, or one a group, when missing. */
-	@Maybe() @IsArray() @AtMost(512) groups?: (string | number)[][];
+	@Maybe() @IsArray() @AtMost(512) @IdentityGroups() groups?: (string | number)[][];
 	@Maybe() @Num(0, 1) linkOhm?: number;
 }
 

@@ -40,7 +40,8 @@ export function validated<T extends object>(kind: InputClass<T>, plain: unknown,
 	const errors = validateSync(instance, {
 		whitelist: true,
 		forbidNonWhitelisted: true,
-		skipMissingProperties: partial,
+		// Null in a change is a wish to empty the field: refused where the field is required.
+		skipUndefinedProperties: partial,
 		forbidUnknownValues: true,
 		stopAtFirstError: true
 	});

@@ -1,7 +1,7 @@
 /** A request the application understood and cannot carry out; `status` is the HTTP status it deserves. */
 export class ServiceError extends Error {
 	constructor(
-		readonly status: 404 | 409 | 413 | 422,
+		readonly status: 404 | 405 | 408 | 409 | 413 | 422 | 503,
 		readonly code: string,
 		message: string
 	) {

@@ -1,6 +1,9 @@
-import { parentPort, workerData } from 'node:worker_threads';
-import { matchCells, type MatchProblem } from '$lib/core/matching';
+import { matchCells, type MatchProblem, type MatchResult } from '$lib/core/matching';
+import { stepBack } from './step-back';
+import { answered, type ThreadAnswer } from './thread-answer';
 
-/** Server-side thread: one matching problem in, one result out; ended from outside to cancel. */
-const { problem, timeLimitS } = workerData as { problem: MatchProblem; timeLimitS: number };
-parentPort!.postMessage(matchCells(problem, { timeLimitS, clockS: () => performance.now() / 1000 }));
+stepBack();
+
+/** Server-side thread: one matching problem in, the best found in its time out. */
+export default ({ problem, timeLimitS }: { problem: MatchProblem; timeLimitS: number }): ThreadAnswer<MatchResult> =>
+	answered(() => matchCells(problem, { timeLimitS, clockS: () => performance.now() / 1000 }));

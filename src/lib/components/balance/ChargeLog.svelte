@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Field from '$lib/components/forms/Field.svelte';
-	import { PHASE_WORDS, type ChargeProgress } from '$lib/core/balance';
+	import type { ChargeProgress } from '$lib/core/balance';
+	import { PHASE_WORDS } from '$lib/core/verdicts';
 	import { formatDateTime, formatDuration, formatPercent, type Settings } from '$lib/core/units';
 
 	interface LoggedReading {
@@ -14,7 +15,7 @@
 	}
 	export type NewReading = Pick<LoggedReading, 'supplyV' | 'supplyA' | 'cellV' | 'deliveredAh'>;
 	interface Props {
-		readings: LoggedReading[];
+		readings: readonly LoggedReading[];
 		progress: ChargeProgress | null;
 		toDeliverAh: { low: number; high: number };
 		dateStyle: Settings['dateStyle'];

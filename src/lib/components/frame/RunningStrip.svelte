@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { format, isSameDay, parseISO } from 'date-fns';
-	import type { RunningWork } from '$lib/core/planning';
+	import type { RunningWork } from '$lib/core/shared';
 
 	interface Props {
 		/** What needs a person first before the rest; at least one. */

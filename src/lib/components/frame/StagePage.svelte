@@ -1,19 +1,21 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import type { Verdict } from '$lib/core/shared';
 	import { warmestOf } from '$lib/core/shared';
+	import type { ShownVerdict } from '$lib/core/verdicts';
 	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
 
 	interface Props {
 		title: string;
 		subtitle?: string;
-		verdicts: Verdict[];
+		verdicts: ShownVerdict[];
 		onpick?: (cellId: number) => void;
+		/** Sets a verdict apart, or lets it glow again. */
+		onsetapart?: (verdict: ShownVerdict, reason: string | null) => void;
 		/** Controls beside the title. */
 		tools?: Snippet;
 		children: Snippet;
 	}
-	let { title, subtitle, verdicts, onpick, tools, children }: Props = $props();
+	let { title, subtitle, verdicts, onpick, onsetapart, tools, children }: Props = $props();
 	const needing = $derived(verdicts.filter((v) => v.warmth !== 'calm').length);
 	const warmth = $derived(warmestOf(verdicts));
 </script>
@@ -34,9 +36,9 @@
 			<summary class="tap flex cursor-pointer items-center justify-between px-4 font-bold" data-warmth={warmth}>
 				<span>Verdicts</span><span class="figure">{needing ? `${needing} need you` : 'all calm'}</span>
 			</summary>
-			<div class="max-h-[60vh] overflow-y-auto p-3"><VerdictList {verdicts} {onpick} /></div>
+			<div class="max-h-[60vh] overflow-y-auto p-3"><VerdictList {verdicts} {onpick} {onsetapart} /></div>
 		</details>
-		<div class="wide-list"><VerdictList {verdicts} {onpick} /></div>
+		<div class="wide-list"><VerdictList {verdicts} {onpick} {onsetapart} /></div>
 	</aside>
 </div>
 

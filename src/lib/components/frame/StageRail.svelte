@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { STAGE_NAMES, type StageStatus } from '$lib/core/planning';
+	import { STAGE_NAMES, type StageStatus } from '$lib/core/shared';
 
 	interface Props {
 		bankId: number;

@@ -1,5 +1,5 @@
 import type { Duration, LivePhase } from '$lib/core/live-run';
-import type { Verdict } from '$lib/core/shared';
+import type { ShownVerdict } from '$lib/core/verdicts';
 
 export interface ShownEvent {
 	id: number;
@@ -54,7 +54,7 @@ const TITLES: Record<string, string> = {
 };
 
 /** What an event that needs a person is called, and what is to be done. */
-function asked(kind: string): Pick<Verdict, 'warmth' | 'title' | 'rule' | 'next'> {
+function asked(kind: string): Pick<ShownVerdict, 'warmth' | 'title' | 'rule' | 'next'> {
 	const rule = 'Told before and when a run needs a person.';
 	if (HOT.includes(kind))
 		return {
@@ -74,12 +74,12 @@ function asked(kind: string): Pick<Verdict, 'warmth' | 'title' | 'rule' | 'next'
 }
 
 /** What a live run asks of a person, and what should be known of it, as verdicts. */
-export function liveVerdicts(view: ShownLive): Verdict[] {
+export function liveVerdicts(view: ShownLive): ShownVerdict[] {
 	const gapS = view.sums.reduce((sum, s) => sum + s.gapS, 0);
 	const gapAh = view.sums.reduce((sum, s) => sum + Math.abs(s.gapAh), 0);
 	const verdicts = view.events
 		.filter((e) => e.needsPerson && !e.seenAt)
-		.map((e): Verdict => ({ code: `live-${e.kind}`, ...asked(e.kind), finding: e.message, doubt: null, cellIds: [] }));
+		.map((e): ShownVerdict => ({ code: `live-${e.kind}`, ...asked(e.kind), finding: e.message, doubt: null }));
 	if (gapS > 0)
 		verdicts.push({
 			code: 'live-gap',
@@ -88,8 +88,7 @@ export function liveVerdicts(view: ShownLive): Verdict[] {
 			finding: `About ${gapAh.toFixed(2)} Ah were moved meanwhile if the current stayed as it was; they are not counted.`,
 			doubt: 'The result’s doubt is widened by them.',
 			rule: 'A stretch ten times longer than usual, or across a restart, is a gap.',
-			next: gapAh > 0.5 ? 'If the capacity matters, run it again.' : null,
-			cellIds: []
+			next: gapAh > 0.5 ? 'If the capacity matters, run it again.' : null
 		});
 	if (verdicts.length === 0)
 		verdicts.push({
@@ -108,8 +107,7 @@ export function liveVerdicts(view: ShownLive): Verdict[] {
 					: 'Samples come and are stored as they come.'),
 			doubt: null,
 			rule: 'Every sample shown here is already stored.',
-			next: null,
-			cellIds: []
+			next: null
 		});
 	return verdicts;
 }

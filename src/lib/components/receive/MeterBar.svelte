@@ -9,7 +9,7 @@
 		/** The bench of a rehearsal puts the probes on by itself; at a real one a person holds them. */
 		rehearsal: boolean;
 		instruments: ShownInstrument[];
-		cells: { id: number; label: string }[];
+		cells: readonly { id: number; label: string }[];
 		selected: { id: number; label: string } | null;
 		/** The quantity of the tray decides which meter is taken. */
 		quantity: 'restVoltage' | 'acResistance';

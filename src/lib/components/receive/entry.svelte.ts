@@ -29,7 +29,7 @@ interface Typed {
 }
 
 interface EntryHooks {
-	cells: () => EntryCell[];
+	cells: () => readonly EntryCell[];
 	chemistry: () => Chemistry;
 	units: () => Settings['units'];
 	expected: () => { acResistanceMohm: number | null; massKg: number | null };

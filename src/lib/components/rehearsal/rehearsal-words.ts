@@ -1,24 +1,23 @@
 import type { RehearsalJudgement } from '$lib/core/rehearsal';
-import type { Stage } from '$lib/core/planning';
-import type { Verdict } from '$lib/core/shared';
+import type { Stage } from '$lib/core/shared';
+import type { ShownVerdict } from '$lib/core/verdicts';
 
 export const money = (amount: number): string => amount.toFixed(0);
 
 const verdict = (
 	code: string,
-	warmth: Verdict['warmth'],
+	warmth: ShownVerdict['warmth'],
 	title: string,
 	finding: string,
 	next: string | null
-): Verdict => ({
+): ShownVerdict => ({
 	code,
 	warmth,
 	title,
 	finding,
 	doubt: null,
 	rule: 'In a rehearsal every cell is simulated; times are those of the bench’s own clock.',
-	next,
-	cellIds: []
+	next
 });
 
 /** A cell as it is seen at the bench. */
@@ -79,7 +78,7 @@ export function rehearsalVerdicts(
 	judgement: RehearsalJudgement | null,
 	wiring: Wiring | null,
 	stage: Stage
-): Verdict[] {
+): ShownVerdict[] {
 	if (judgement) {
 		const caught = judgement.defects.filter((d) => d.caught).length;
 		const all = judgement.defects.length;

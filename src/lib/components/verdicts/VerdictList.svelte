@@ -1,20 +1,30 @@
 <script lang="ts">
-	import { warmestFirst, type Verdict } from '$lib/core/shared';
+	import { warmestFirst } from '$lib/core/shared';
+	import { cellsOf, type ShownVerdict } from '$lib/core/verdicts';
 
 	interface Props {
-		verdicts: Verdict[];
+		verdicts: ShownVerdict[];
 		/** Shown when there is nothing to say. */
 		empty?: string;
 		onpick?: (cellId: number) => void;
+		/** Sets a verdict apart (with a reason), or lets it glow again (without). Missing where that cannot be. */
+		onsetapart?: (verdict: ShownVerdict, reason: string | null) => void;
 	}
-	let { verdicts, empty = 'Nothing to judge yet.', onpick }: Props = $props();
+	let { verdicts, empty = 'Nothing to judge yet.', onpick, onsetapart }: Props = $props();
+	/** Shown at first: the warmest. A crate of a thousand cells has as many verdicts. */
+	const AT_FIRST = 30;
+	let all = $state(false);
+	let reasons = $state<Record<string, string>>({});
+	const keyOf = (v: ShownVerdict) => `${v.code} ${v.subject?.kind} ${v.subject?.id}`;
+	const cells = (v: ShownVerdict) => cellsOf(v);
 
 	const WORDS = { stop: 'Stop', look: 'Look at this', open: 'Still open', calm: '' } as const;
 	const ordered = $derived(warmestFirst(verdicts));
+	const shown = $derived(all ? ordered : ordered.slice(0, AT_FIRST));
 </script>
 
 <ol class="grid gap-3" aria-label="Verdicts, warmest first">
-	{#each ordered as verdict, i (verdict.code + verdict.title + i)}
+	{#each shown as verdict, i (verdict.code + verdict.title + i)}
 		<li class="verdict sheet" data-warmth={verdict.warmth} data-code={verdict.code}>
 			{#if WORDS[verdict.warmth]}<p class="text-sm font-bold {verdict.warmth === 'open' ? 'muted' : 'ember-text'}">
 					{WORDS[verdict.warmth]}
@@ -23,6 +33,10 @@
 			<p class="mt-1 text-[0.95rem] leading-snug">{verdict.finding}</p>
 			{#if verdict.doubt && verdict.warmth !== 'calm'}<p class="mt-1 text-sm leading-snug muted">
 					{verdict.doubt}
+				</p>{/if}
+			{#if verdict.setApart}<p class="mt-1 text-sm leading-snug">
+					<span class="font-semibold">Set apart:</span>
+					{verdict.setApart}
 				</p>{/if}
 			{#if verdict.next}<p class="mt-2 font-semibold leading-snug">{verdict.next}</p>{/if}
 			<details class="mt-1 text-sm muted">
@@ -34,15 +48,36 @@
 						{verdict.doubt}
 					</p>{/if}
 				<p><span class="font-semibold">Rule:</span> {verdict.rule}</p>
+				{#if onsetapart && verdict.setApart}
+					<button class="btn tap mt-2" onclick={() => onsetapart(verdict, null)}>Let it glow again</button>
+				{:else if onsetapart && verdict.subject && (verdict.warmth === 'look' || verdict.warmth === 'stop')}
+					<form
+						class="mt-2 grid gap-2"
+						onsubmit={(event) => {
+							event.preventDefault();
+							onsetapart(verdict, reasons[keyOf(verdict)] ?? '');
+						}}
+					>
+						<label class="grid gap-1"
+							>Seen, set apart, because
+							<input class="input tap w-full" maxlength="400" required bind:value={reasons[keyOf(verdict)]} /></label
+						>
+						<div><button class="btn tap" disabled={!reasons[keyOf(verdict)]?.trim()}>Set it apart</button></div>
+						<p>It stays here, calm, until what it stands on changes.</p>
+					</form>
+				{/if}
 			</details>
-			{#if onpick && verdict.cellIds.length === 1 && verdict.warmth !== 'calm'}
-				<button class="btn btn-primary tap mt-1" onclick={() => onpick(verdict.cellIds[0])}>Go to this cell</button>
+			{#if onpick && cells(verdict).length === 1 && verdict.warmth !== 'calm'}
+				<button class="btn btn-primary tap mt-1" onclick={() => onpick(cells(verdict)[0]!)}>Go to this cell</button>
 			{/if}
 		</li>
 	{:else}
 		<li class="muted">{empty}</li>
 	{/each}
 </ol>
+{#if !all && ordered.length > AT_FIRST}<button class="btn tap mt-3" onclick={() => (all = true)}
+		>Show all {ordered.length}</button
+	>{/if}
 
 <style>
 	.verdict {

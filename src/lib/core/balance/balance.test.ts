@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { unmetWords } from '../verdicts';
 import {
 	checkJoin,
 	estimateTopCharge,
@@ -93,13 +94,13 @@ describe('joining', () => {
 			cell(2, { restVoltageV: 3.1 }),
 			cell(3, { restVoltageV: 3.45 })
 		]);
-		expect(check.verdict).toMatchObject({ code: 'join-refused', warmth: 'stop', cellIds: [3] });
+		expect(check.verdict).toMatchObject({ code: 'join-refused', warmth: 'stop', subject: { kind: 'cell', id: 3 } });
 		expect(check.verdict.next).toMatch(/within \d+ mV/);
 	});
 	it('does not judge an unread cell', () =>
 		expect(checkJoin([cell(1), cell(2, { restVoltageV: null })]).verdict).toMatchObject({
 			code: 'join-unknown',
-			cellIds: [2]
+			members: [{ kind: 'cell', id: 2 }]
 		}));
 });
 
@@ -128,10 +129,10 @@ describe('a running charge', () => {
 	});
 	it('is done only after 30 minutes of tail with the meter agreeing', () => {
 		const tail = [at(25, 3, 3.65), at(25.3, 2.5, 3.65)];
-		expect(judgeProgress(tail, targets).unmet).toEqual(['Current below 4.0 A for 30 minutes']);
+		expect(judgeProgress(tail, targets).unmet.map(unmetWords)).toEqual(['Current below 4.0 A for 30 minutes']);
 		expect(judgeProgress([...tail, at(25.6, 2, 3.65)], targets).done).toBe(true);
-		expect(judgeProgress([...tail, at(25.6, 2, 3.6)], targets).unmet[0]).toMatch(/not 3\.600 V/);
-		expect(judgeProgress([...tail, at(25.6, 2, null)], targets).unmet).toEqual(['Meter reading at the cells']);
+		expect(judgeProgress([...tail, at(25.6, 2, 3.6)], targets).unmet.map(unmetWords)[0]).toMatch(/not 3\.600 V/);
+		expect(judgeProgress([...tail, at(25.6, 2, null)], targets).unmet).toEqual([{ wanted: 'meter-at-cells' }]);
 	});
 	it('has nothing to say before the first reading and refuses times out of order', () => {
 		expect(judgeProgress([], targets).phase).toBe('not-started');

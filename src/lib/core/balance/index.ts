@@ -1,4 +1,4 @@
-export { PHASE_WORDS, chargeVerdicts } from './judge-charge';
+export { chargeVerdicts } from './judge-charge';
 export { isBalanced, type BalanceAnswer, type BalanceQuestion } from './is-balanced';
 export { checkJoin, type JoinCheck } from './join';
 export {

@@ -1,4 +1,5 @@
-import { requirePositive, type Verdict } from '../shared';
+import { requirePositive } from '../shared';
+import { WHOLE_BANK, cellSubject, measured, say, type Subject, type Verdict } from '../verdicts';
 import type { BalanceCell } from './plan';
 
 /** Joining current above this C-rate of the smaller cell is refused (default). */
@@ -8,6 +9,8 @@ const LINK_OHM = 0.0002;
 /** DC resistance over the AC reading, and the assumed AC reading when none was taken: 0.035 Ω·Ah. */
 const DC_OVER_AC = 1 / 0.7;
 const ASSUMED_AC_OHM_AH = 0.035;
+/** Doubt of the peak, one sd as a share: resistances from AC readings, links assumed. */
+const PEAK_DOUBT = 0.33;
 
 export interface JoinCheck {
 	/** Largest current in the first instant when the odd cell meets the others, A; null when a voltage is missing. */
@@ -23,48 +26,28 @@ function resistanceOhm(cell: BalanceCell): number {
 
 /**
  * Whether cells may be joined in parallel: peak current `ΔE/(Ra + Rrest + links)` of the cell furthest from the mean,
- * against the others together, compared with 0.5 C of that cell.
+ * against the others together, compared with 0.5 C of that cell. @param subject the bank they are of
  */
-export function checkJoin(cells: readonly BalanceCell[]): JoinCheck {
+export function checkJoin(cells: readonly BalanceCell[], subject: Subject = WHOLE_BANK): JoinCheck {
 	const limitA = JOIN_C_RATE * Math.min(...cells.map((c) => requirePositive(c.capacityAh, 'capacityAh')));
 	const unread = cells.filter((c) => c.restVoltageV === null);
-	const base = {
-		rule: `Peak current ΔV ÷ (both resistances + links) against ${JOIN_C_RATE} C of the smallest cell.`,
-		cellIds: [] as number[]
-	};
-	if (unread.length > 0)
-		return {
-			peakA: null,
-			limitA,
-			verdict: {
-				...base,
-				code: 'join-unknown',
-				warmth: 'stop',
-				title: 'Do not join these cells yet',
-				finding: `${unread.length} of ${cells.length} have no rest voltage since they were last tested.`,
-				doubt: null,
-				next: `Read ${unread[0].label} with your meter.`,
-				cellIds: unread.map((c) => c.id)
-			}
-		};
-	const worst = worstJoin(cells);
-	const tooMuch = worst.peakA > limitA;
-	return {
-		peakA: worst.peakA,
+	if (unread.length > 0) {
+		const facts = { unread: unread.length, of: cells.length, cRate: JOIN_C_RATE };
+		return { peakA: null, limitA, verdict: say('join-unknown', 'stop', subject, facts, unread.map(cellSubject)) };
+	}
+	const { peakA, cell, differenceV } = worstJoin(cells);
+	const facts = {
+		peakA: measured(peakA, peakA * PEAK_DOUBT),
 		limitA,
-		verdict: {
-			...base,
-			code: tooMuch ? 'join-refused' : 'join-checked',
-			warmth: tooMuch ? 'stop' : 'calm',
-			title: tooMuch ? `${worst.cell.label} must not join the others yet` : 'Joining current stays within the limit',
-			finding: `At most about ${worst.peakA.toFixed(0)} A for a moment (${worst.cell.label}, ${Math.round(worst.differenceV * 1000)} mV from the others); limit ${limitA.toFixed(0)} A.`,
-			doubt: 'Resistances from the AC reading × 1.4, links 0.2 mΩ: good to about a third.',
-			next: tooMuch
-				? `Charge ${worst.cell.label} on its own until it is within ${Math.floor((limitA / worst.peakA) * worst.differenceV * 1000)} mV of the others.`
-				: null,
-			cellIds: tooMuch ? [worst.cell.id] : []
-		}
+		differenceV,
+		worst: cell.label,
+		cRate: JOIN_C_RATE
 	};
+	const verdict =
+		peakA > limitA
+			? say('join-refused', 'stop', cellSubject(cell), facts)
+			: say('join-checked', 'calm', subject, facts);
+	return { peakA, limitA, verdict };
 }
 
 function worstJoin(cells: readonly BalanceCell[]): { cell: BalanceCell; peakA: number; differenceV: number } {

@@ -1,4 +1,5 @@
 import { CoreError, requireFinite } from '../shared';
+import type { ChargePhase, Unmet } from '../verdicts';
 
 /** One look at a running parallel charge. */
 export interface ChargeReading {
@@ -20,15 +21,15 @@ export interface ChargeTargets {
 }
 
 export interface ChargeProgress {
-	phase: 'not-started' | 'constant-current' | 'lead-limited' | 'taper' | 'held';
+	phase: ChargePhase;
 	deliveredAh: number;
 	/** Seconds from the last reading to the tail; null when it cannot be told yet. */
 	remainingS: { low: number; high: number } | null;
 	/** Resistance of leads and clamps from the last reading, Ω; null without both voltages. */
 	leadOhm: number | null;
 	done: boolean;
-	/** What still keeps it from being done, in words. */
-	unmet: string[];
+	/** What still keeps it from being done. */
+	unmet: Unmet[];
 }
 
 /** The meter at the cells agrees with the set voltage within this, V. */
@@ -94,7 +95,7 @@ export function judgeProgress(readings: readonly ChargeReading[], targets: Charg
 			remainingS: null,
 			leadOhm: null,
 			done: false,
-			unmet: ['No reading yet']
+			unmet: [{ wanted: 'first-reading' }]
 		};
 	const last = readings[readings.length - 1];
 	const phase = phaseOf(last, targets);
@@ -130,17 +131,16 @@ function remaining(
 	return { low: hours(targets.toDeliverAh.low), high: hours(targets.toDeliverAh.high) * 1.1 + HOLD_S };
 }
 
-function unmetConditions(readings: readonly ChargeReading[], targets: ChargeTargets): string[] {
+function unmetConditions(readings: readonly ChargeReading[], targets: ChargeTargets): Unmet[] {
 	const last = readings[readings.length - 1];
-	const unmet: string[] = [];
-	if (last.supplyV === null || last.supplyV < targets.setV - AT_SET_V)
-		unmet.push(`Supply at ${targets.setV.toFixed(2)} V`);
-	if (last.cellV === null) unmet.push('Meter reading at the cells');
-	else if (Math.abs(last.cellV - targets.setV) > AT_SET_V)
-		unmet.push(`Cells at ${targets.setV.toFixed(2)} V by your meter, not ${last.cellV.toFixed(3)} V`);
-	const lastAbove = readings.map((r) => r.supplyA > targets.tailA).lastIndexOf(true);
+	const unmet: Unmet[] = [];
+	const { setV, tailA } = targets;
+	if (last.supplyV === null || last.supplyV < setV - AT_SET_V) unmet.push({ wanted: 'supply-at-set', setV });
+	if (last.cellV === null) unmet.push({ wanted: 'meter-at-cells' });
+	else if (Math.abs(last.cellV - setV) > AT_SET_V) unmet.push({ wanted: 'cells-at-set', setV, cellV: last.cellV });
+	const lastAbove = readings.map((r) => r.supplyA > tailA).lastIndexOf(true);
 	const tailFrom = readings[lastAbove + 1];
 	if (!tailFrom || last.timeS - tailFrom.timeS < HOLD_S)
-		unmet.push(`Current below ${targets.tailA.toFixed(1)} A for 30 minutes`);
+		unmet.push({ wanted: 'tail-held', tailA, minutes: HOLD_S / 60 });
 	return unmet;
 }

@@ -30,8 +30,8 @@ const SURFACE_KAPPA = 0.03;
 const CELL_OHM_AH = 0.05 * 1.6;
 /** Bulk charge is stepped by this share of capacity; halving it moves the estimate by less than 0.1 %. */
 const SOC_STEP = 0.0005;
-/** An estimate beyond this many hours is no plan: the set voltage does not reach the cells. */
-const MOST_HOURS = 24 * 120;
+/** An estimate beyond this is no plan: the set voltage does not reach the cells. A big row on a small supply takes its time. */
+const mostHours = ({ totalAh, supplyA }: ParallelCharge) => Math.max(24 * 120, (3 * totalAh) / supplyA);
 
 /** What the supply drives into the cells at this charge: its set current or what the set voltage pushes through leads and cells, A. */
 function currentAt(charge: ParallelCharge, soc: number): number {
@@ -66,6 +66,7 @@ export function estimateTopCharge(charge: ParallelCharge, startSoc: number): Cha
 			'setV',
 			`setV requires at most ${limitV} V for ${charge.chemistry}, got ${charge.setV} V`
 		);
+	const longestH = mostHours(charge);
 	let soc = Math.max(0, startSoc);
 	const estimate: ChargeEstimate = {
 		durationS: 0,
@@ -84,11 +85,11 @@ export function estimateTopCharge(charge: ParallelCharge, startSoc: number): Cha
 		estimate.durationS += stepS;
 		estimate.deliveredAh += stepAh;
 		soc += SOC_STEP;
-		if (estimate.durationS > MOST_HOURS * 3600)
+		if (estimate.durationS > longestH * 3600)
 			throw new CoreError(
 				'set-voltage',
 				'setV',
-				`At ${charge.setV} V through ${(charge.leadOhm * 1000).toFixed(0)} mΩ of leads the charge would take over ${MOST_HOURS / 24} days. Shorten the leads.`
+				`At ${charge.setV} V through ${(charge.leadOhm * 1000).toFixed(0)} mΩ of leads the charge would take over ${Math.round(longestH / 24)} days. Shorten the leads.`
 			);
 	}
 }

@@ -1,4 +1,4 @@
-import type { Verdict } from '../shared';
+import { WHOLE_BANK, cellSubject, say, type Subject, type Verdict } from '../verdicts';
 import type { CapacityJudgement } from './judge-capacity';
 
 export interface TestedCell {
@@ -11,38 +11,17 @@ export interface TestedCell {
 	tested: boolean;
 }
 
-/** The verdicts on a tray of cells under test: each against rated, runs that must be repeated, cells still waiting. */
-export function judgeTesting(cells: readonly TestedCell[]): Verdict[] {
+/**
+ * The verdicts on a tray of cells under test: each against rated, runs that must be repeated, cells still waiting.
+ * @param subject the bank they are tested for
+ */
+export function judgeTesting(cells: readonly TestedCell[], subject: Subject = WHOLE_BANK): Verdict[] {
 	const waiting = cells.filter((c) => !c.tested && c.refused === null);
 	return [
 		...cells.flatMap((c) => (c.judgement ? [c.judgement.verdict] : [])),
-		...cells.filter((c) => c.refused !== null).map(repeatVerdict),
-		...(waiting.length ? [waitingVerdict(waiting)] : [])
+		...cells
+			.filter((c) => c.refused !== null)
+			.map((c) => say('correction-refused', 'look', cellSubject(c), { reason: c.refused! })),
+		...(waiting.length ? [say('untested', 'open', subject, { waiting: waiting.length }, waiting.map(cellSubject))] : [])
 	];
-}
-
-function repeatVerdict(cell: TestedCell): Verdict {
-	return {
-		code: 'correction-refused',
-		warmth: 'look',
-		title: `${cell.label}: test again`,
-		finding: cell.refused!,
-		doubt: null,
-		rule: 'Corrections larger than 5 % are refused.',
-		next: 'Warm the cell and run it again.',
-		cellIds: [cell.id]
-	};
-}
-
-function waitingVerdict(waiting: readonly TestedCell[]): Verdict {
-	return {
-		code: 'untested',
-		warmth: 'open',
-		title: `${waiting.length} ${waiting.length === 1 ? 'cell' : 'cells'} not tested`,
-		finding: 'Matching uses measured capacity only.',
-		doubt: null,
-		rule: 'No capacity is assumed from print.',
-		next: `Put ${waiting[0].label} on the tester.`,
-		cellIds: waiting.map((c) => c.id)
-	};
 }

@@ -1,4 +1,4 @@
-import { warmestFirst, type Verdict } from '../shared';
+import { WHOLE_BANK, say, type Subject, type Verdict } from '../verdicts';
 import type { LimitValue } from './limits';
 
 /**
@@ -6,9 +6,10 @@ import type { LimitValue } from './limits';
  * the cells' trip, releases inside the limits, cold charge apart from cold discharge. Values missing from the list
  * are not judged.
  * @param series cells in series, to compare pack with cell values
- * @returns one verdict a broken link, or a single calm one
+ * @param subject the battery they are for
+ * @returns what is out of order, or that nothing is
  */
-export function checkChain(values: readonly LimitValue[], series: number): Verdict[] {
+export function checkChain(values: readonly LimitValue[], series: number, subject: Subject = WHOLE_BANK): Verdict {
 	const of = (key: string) => values.find((v) => v.key === key)?.value ?? null;
 	const cell = (key: string) => (of(key) === null ? null : of(key)! * series);
 	const links: [string, number | null, string, number | null][] = [
@@ -21,44 +22,15 @@ export function checkChain(values: readonly LimitValue[], series: number): Verdi
 		['Balance start', cell('balanceStartV'), 'absorb', of('absorbV')],
 		['Discharge cold', of('dischargeColdC'), 'charge cold', of('chargeColdC')]
 	];
-	const broken = links
-		.filter(([, low, , high]) => low !== null && high !== null && !(low < high))
-		.map(([lowName, low, highName, high]) =>
-			broke(`${lowName} must stay below ${highName}`, `${low} is not below ${high}.`)
-		);
-	const releases = values
-		.filter(
-			(v) =>
-				v.release !== null &&
-				((/High|Hot/.test(v.key) && v.release >= v.value) || (/Low|Cold/.test(v.key) && v.release <= v.value))
-		)
-		.map((v) => broke(`${v.label} never releases properly`, `Trip ${v.value}, release ${v.release} ${v.unit}.`));
-	const faults = [...broken, ...releases];
-	return faults.length
-		? warmestFirst(faults)
-		: [
-				{
-					code: 'chain-holds',
-					warmth: 'calm',
-					title: 'The chain of limits holds',
-					finding: `${links.length} links and every release checked.`,
-					doubt: 'Checked on paper: a trip is proved only by making it happen.',
-					rule: 'Charger below BMS, BMS below cell, load cut-off above BMS, releases inside limits.',
-					next: null,
-					cellIds: []
-				}
-			];
-}
-
-function broke(title: string, finding: string): Verdict {
-	return {
-		code: 'chain-broken',
-		warmth: 'stop',
-		title,
-		finding,
-		doubt: null,
-		rule: 'The chain must act in order.',
-		next: 'Correct the maker’s figures or choose another strategy.',
-		cellIds: []
-	};
+	const broken = links.flatMap(([lowName, low, highName, high]) =>
+		low !== null && high !== null && !(low < high) ? [{ lowName, low, highName, high }] : []
+	);
+	const releases = values.flatMap(({ key, label, value, release, unit }) => {
+		const never =
+			release !== null && ((/High|Hot/.test(key) && release >= value) || (/Low|Cold/.test(key) && release <= value));
+		return never ? [{ name: label, trip: value, release, unit }] : [];
+	});
+	return broken.length + releases.length
+		? say('chain-broken', 'stop', subject, { links: broken, releases })
+		: say('chain-holds', 'calm', subject, { links: links.length });
 }

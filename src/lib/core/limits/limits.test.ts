@@ -76,7 +76,7 @@ describe('the chain', () => {
 						series,
 						cell: { ratedAh: 100, chargeLimitV: limits[0] + up, dischargeLimitV: limits[1] + down }
 					});
-					expect(checkChain(values, series).map((x) => x.code)).toEqual(['chain-holds']);
+					expect(checkChain(values, series).code).toBe('chain-holds');
 				}
 			)
 		);
@@ -91,12 +91,22 @@ describe('the chain', () => {
 						? { ...v, release: 3.7 }
 						: v
 		);
-		expect(checkChain(values, 8).map((x) => x.title)).toEqual([
-			'Absorb must stay below pack high',
-			'Discharge cold must stay below charge cold',
-			'Cell high never releases properly',
-			'Discharge too cold never releases properly'
-		]);
+		expect(checkChain(values, 8)).toMatchObject({
+			code: 'chain-broken',
+			warmth: 'stop',
+			title: '4 limits are out of order',
+			facts: {
+				links: [
+					{ lowName: 'Absorb', low: 29, highName: 'pack high' },
+					{ lowName: 'Discharge cold', low: 5, highName: 'charge cold' }
+				],
+				releases: [{ name: 'Cell high', release: 3.7 }, { name: 'Discharge too cold' }]
+			}
+		});
+	});
+	it('names the one link that is out of order in its title', () => {
+		const values = computeLimits(input).map((v) => (v.key === 'absorbV' ? { ...v, value: 29 } : v));
+		expect(checkChain(values, 8).title).toBe('Absorb must stay below pack high');
 	});
 	it('refuses limits that leave no window, and nonsense', () => {
 		expect(() => valuesOf({ cell: { ratedAh: 230, dischargeLimitV: 3.4 } })).toThrow(/leave no window/);

@@ -1,4 +1,4 @@
-export { judgeMatch, tooFewCells } from './judge-match';
+export { judgeMatch, tooFewCells, type JudgedGroups } from './judge-match';
 export {
 	arrivalOrderSummary,
 	costOfMove,

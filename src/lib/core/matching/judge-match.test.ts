@@ -1,17 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { judgeMatch, tooFewCells, type MatchResult } from '.';
+import { judgeMatch, tooFewCells, type JudgedGroups } from '.';
 
-const result: MatchResult = {
-	groups: [],
-	spares: [],
+const groups: JudgedGroups = {
 	smallestGroupAh: 200,
 	spreadAh: 1,
-	upperBoundAh: 200,
-	proven: true,
-	spreadProven: true,
+	groupSdAh: 2,
 	smallestGroupP05Ah: 197,
-	arrivalOrder: { smallestGroupAh: 195, spreadAh: 9 },
-	cancelled: false
+	arrivalSmallestAh: 195,
+	proof: { proven: true, upperBoundAh: 200 }
 };
 
 describe('verdicts on a match', () => {
@@ -22,15 +18,22 @@ describe('verdicts on a match', () => {
 		[10, 'match-uneven', 'look'], // exactly 5 %
 		[11, 'match-too-uneven', 'stop']
 	] as const)('a spread of %d Ah in 200 is %s', (spreadAh, code, warmth) => {
-		expect(judgeMatch({ ...result, spreadAh }, null)[0]).toMatchObject({ code, warmth });
+		expect(judgeMatch({ ...groups, spreadAh }, null)[0]).toMatchObject({ code, warmth });
 	});
 	it('say what was gained, and what a better group could hold at most while unproven', () => {
-		expect(judgeMatch(result, 210)[1]).toMatchObject({
+		expect(judgeMatch(groups, 210)[1]).toMatchObject({
 			title: 'Matching gains 5.0 Ah over the order of arrival',
 			finding: 'Smallest group 200.0 Ah against 195.0 Ah; rated 210 Ah.',
 			doubt: null
 		});
-		expect(judgeMatch({ ...result, proven: false, upperBoundAh: 200.4 }, null)[1].doubt).toContain('200.40 Ah');
+		const unproven = { ...groups, proof: { proven: false, upperBoundAh: 200.4 } };
+		expect(judgeMatch(unproven, null)[1].doubt).toContain('200.40 Ah');
+	});
+	it('claim nothing of groups that were not searched', () => {
+		const [, gain] = judgeMatch({ ...groups, proof: null }, null);
+		expect(gain).toMatchObject({ facts: { proven: false, upperBoundAh: null } });
+		expect(gain.doubt).toContain('not searched');
+		expect(gain.rule).not.toMatch(/[Pp]roven/);
 	});
 	it('wait for measured cells', () => {
 		expect(tooFewCells(5, 8, 3)).toMatchObject({ warmth: 'open', title: '5 of 8 cells have a capacity' });

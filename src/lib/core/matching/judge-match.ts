@@ -1,58 +1,65 @@
-import type { Verdict } from '../shared';
-import type { MatchResult } from './match-cells';
+import { WHOLE_BANK, measured, say, type Subject, type Verdict } from '../verdicts';
 
 /** Difference between groups, as a fraction of the smallest, that deserves a look, and that should not be built (default). */
 const LOOK_SPREAD = 0.02;
 const STOP_SPREAD = 0.05;
 
-/** What to think of a set of groups: how even it is, what matching gained, and how sure the arithmetic is. */
-export function judgeMatch(result: MatchResult, ratedGroupAh: number | null): Verdict[] {
-	const spread = result.spreadAh / result.smallestGroupAh;
-	const gainAh = result.smallestGroupAh - result.arrivalOrder.smallestGroupAh;
-	const base = { cellIds: [] as number[] };
-	const evenness: Verdict = {
-		...base,
-		code: spread > STOP_SPREAD ? 'match-too-uneven' : spread > LOOK_SPREAD ? 'match-uneven' : 'match-even',
-		warmth: spread > STOP_SPREAD ? 'stop' : spread > LOOK_SPREAD ? 'look' : 'calm',
-		title:
-			spread > STOP_SPREAD
-				? 'These groups should not be put in series'
-				: spread > LOOK_SPREAD
-					? 'The groups differ more than they should'
-					: 'The groups are even',
-		finding: `The groups differ by ${result.spreadAh.toFixed(1)} Ah, ${(spread * 100).toFixed(1)} % of the smallest.`,
-		doubt: `At the 5 % quantile the smallest group holds ${result.smallestGroupP05Ah.toFixed(1)} Ah.`,
-		rule: `Look above ${LOOK_SPREAD * 100} %, do not build above ${STOP_SPREAD * 100} % (default). The battery gives at most its smallest group.`,
-		next: spread > LOOK_SPREAD ? 'Replace or retest the cells of the smallest group.' : null
+/** What is known of a set of groups. */
+export interface JudgedGroups {
+	smallestGroupAh: number;
+	spreadAh: number;
+	/** Doubt of one group, one sd, Ah. */
+	groupSdAh: number;
+	smallestGroupP05Ah: number;
+	/** Smallest group of the cells taken as they came, Ah. */
+	arrivalSmallestAh: number;
+	/** Whether, and up to what, a search has proved these groups; null where nothing was searched. */
+	proof: { proven: boolean; upperBoundAh: number } | null;
+}
+
+/**
+ * What to think of a set of groups: how even it is, what matching gained, and how sure the arithmetic is.
+ * @param subject the bank they are for
+ */
+export function judgeMatch(
+	groups: JudgedGroups,
+	ratedGroupAh: number | null,
+	subject: Subject = WHOLE_BANK
+): Verdict[] {
+	const { smallestGroupAh, spreadAh, groupSdAh, smallestGroupP05Ah, arrivalSmallestAh, proof } = groups;
+	const spread = spreadAh / smallestGroupAh;
+	const facts = {
+		spreadAh: measured(spreadAh, Math.SQRT2 * groupSdAh),
+		smallestGroupAh: measured(smallestGroupAh, groupSdAh),
+		smallestGroupP05Ah,
+		lookBeyond: LOOK_SPREAD,
+		stopBeyond: STOP_SPREAD
 	};
-	const gained: Verdict = {
-		...base,
-		code: 'match-gain',
-		warmth: 'calm',
-		title: `Matching gains ${gainAh.toFixed(1)} Ah over the order of arrival`,
-		finding: `Smallest group ${result.smallestGroupAh.toFixed(1)} Ah against ${result.arrivalOrder.smallestGroupAh.toFixed(1)} Ah${ratedGroupAh === null ? '' : `; rated ${ratedGroupAh} Ah`}.`,
-		doubt: result.proven
-			? null
-			: `Best found; a larger smallest group than ${result.upperBoundAh.toFixed(2)} Ah is impossible.`,
-		rule: result.proven
-			? 'Proven: no other choice of these cells has a larger smallest group.'
-			: 'Time ran out before the proof was complete.',
-		next: null
+	const gain = {
+		smallestGroupAh,
+		arrivalSmallestAh,
+		ratedGroupAh,
+		proven: proof?.proven ?? false,
+		upperBoundAh: proof?.upperBoundAh ?? null
 	};
-	return [evenness, gained];
+	return [
+		spread > STOP_SPREAD
+			? say('match-too-uneven', 'stop', subject, facts)
+			: spread > LOOK_SPREAD
+				? say('match-uneven', 'look', subject, facts)
+				: say('match-even', 'calm', subject, facts),
+		say('match-gain', 'calm', subject, gain)
+	];
 }
 
 /** That matching has to wait for measured cells; null when there are enough. */
-export function tooFewCells(measured: number, wanted: number, untested: number): Verdict | null {
-	if (measured >= wanted) return null;
-	return {
-		code: 'match-few',
-		warmth: 'open',
-		title: `${measured} of ${wanted} cells have a capacity`,
-		finding: `${untested} cells are not tested.`,
-		doubt: null,
-		rule: 'Only measured cells are matched.',
-		next: untested > 0 ? 'Test the others first.' : 'Unpack more cells, or plan a smaller bank.',
-		cellIds: []
-	};
+export function tooFewCells(
+	measuredCells: number,
+	wanted: number,
+	untested: number,
+	subject: Subject = WHOLE_BANK
+): Verdict | null {
+	return measuredCells >= wanted
+		? null
+		: say('match-few', 'open', subject, { measured: measuredCells, wanted, untested });
 }

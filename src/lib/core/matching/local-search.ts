@@ -34,7 +34,9 @@ export function improveBySwaps(problem: MatchProblem, start: Assignment, shouldS
 	for (let improved = true; improved;) {
 		improved = false;
 		for (let a = 0; a < groups.length; a++)
-			for (let b = a + 1; b < slots.length; b++)
+			for (let b = a + 1; b < slots.length; b++) {
+				// One pass over thousands of cells takes minutes: the clock is looked at within it.
+				if (shouldStop()) return groups;
 				for (let i = 0; i < slots[a].length; i++)
 					for (let j = 0; j < slots[b].length; j++) {
 						[slots[a][i], slots[b][j]] = [slots[b][j], slots[a][i]];
@@ -44,7 +46,7 @@ export function improveBySwaps(problem: MatchProblem, start: Assignment, shouldS
 							improved = true;
 						} else [slots[a][i], slots[b][j]] = [slots[b][j], slots[a][i]];
 					}
-		if (shouldStop()) break;
+			}
 	}
 	return groups;
 }

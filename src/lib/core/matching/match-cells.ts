@@ -92,7 +92,7 @@ export function matchCells(problem: MatchProblem, control: MatchControl): MatchR
 		report('evening', groups);
 		({ groups, spreadProven } = even(problem, groups, proven, stopAt(1)));
 	}
-	groups = improveBySwaps(problem, groups, cancelled);
+	groups = improveBySwaps(problem, groups, stopAt(1));
 	report('done', groups);
 	return conclude(problem, groups, { proven, spreadProven, bound, cancelled: cancelled() });
 }

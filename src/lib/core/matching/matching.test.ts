@@ -1,3 +1,4 @@
+import { seededRandom } from '../shared';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { costOfMove, judgeMatch, matchCells, smallestGroupP05Ah, type MatchCell, type MatchControl } from '.';
@@ -190,9 +191,21 @@ it('says what a move by hand costs', () => {
 });
 
 it('stops a set that should not be built', () => {
-	const result = matchCells({ series: 2, parallel: 1, cells: cells([100, 80]) }, control());
-	expect(judgeMatch(result, 100)[0]).toMatchObject({ code: 'match-too-uneven', warmth: 'stop' });
-	expect(judgeMatch(matchCells({ series: 2, parallel: 1, cells: cells([100, 99.5]) }, control()), null)[0].warmth).toBe(
-		'calm'
-	);
+	const judged = (capacities: number[]) => {
+		const result = matchCells({ series: 2, parallel: 1, cells: cells(capacities) }, control());
+		const { smallestGroupAh: arrivalSmallestAh } = result.arrivalOrder;
+		return judgeMatch({ ...result, groupSdAh: 0, arrivalSmallestAh, proof: null }, null)[0];
+	};
+	expect(judged([100, 80])).toMatchObject({ code: 'match-too-uneven', warmth: 'stop' });
+	expect(judged([100, 99.5]).warmth).toBe('calm');
+});
+
+it('keeps to its time with thousands of cells, and still gives whole groups', () => {
+	const random = seededRandom(7);
+	const many = cells(Array.from({ length: 1500 }, () => 100 + 5 * random()));
+	let seconds = 0;
+	// A clock that is looked at a hundred times a second.
+	const result = matchCells({ series: 128, parallel: 8, cells: many }, { timeLimitS: 0.05, clockS: () => (seconds += 0.01) });
+	expect(seconds).toBeLessThan(1);
+	expect(new Set(result.groups.flatMap((g) => g.cellIds)).size).toBe(1024);
 });

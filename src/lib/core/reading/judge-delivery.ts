@@ -1,5 +1,6 @@
 import { CHEMISTRY_FIGURES, mostOfOneCellV, socBounds, type Chemistry, type SocBounds } from '../chemistry';
-import { median, type Verdict } from '../shared';
+import { median } from '../shared';
+import { WHOLE_BANK, cellSubject, measured, say, type Subject, type Verdict } from '../verdicts';
 import { MIN_FOR_SPREAD, ROBUST_Z_LIMIT, findOutliers, type OutlierFinding } from './outlier';
 import { QUANTITY_FIGURES } from './quantity';
 
@@ -29,15 +30,17 @@ export interface DeliveryJudgement {
 	socByCell: Record<number, SocBounds>;
 }
 
-const percent = (fraction: number) => Math.round(fraction * 100);
-
 /**
  * The verdicts on a delivery and its cells: what is missing, who stands apart and by which rule, what charge they
  * arrived with. Models: outlier rule of {@link findOutliers}, bounds of `socBounds`. Cells without a reading take no
- * part in that quantity. An empty delivery gives one verdict that says so.
+ * part in that quantity. An empty delivery gives one verdict that says so. @param subject the delivery
  */
-export function judgeDelivery(cells: readonly ArrivedCell[], context: DeliveryContext): DeliveryJudgement {
-	if (cells.length === 0) return { verdicts: [missingVerdict([], 0)], socByCell: {} };
+export function judgeDelivery(
+	cells: readonly ArrivedCell[],
+	context: DeliveryContext,
+	subject: Subject = WHOLE_BANK
+): DeliveryJudgement {
+	if (cells.length === 0) return { verdicts: [missingVerdict([], 0, subject)], socByCell: {} };
 	const read = cells.filter((c): c is WithVoltage => c.restVoltageV !== null && c.restVoltageSdV !== null);
 	// A cell that reads negative stands the wrong way round; its charge is told by the size of the reading.
 	const withVoltage = read.map((c) => ({ ...c, restVoltageV: Math.abs(c.restVoltageV) }));
@@ -54,103 +57,60 @@ export function judgeDelivery(cells: readonly ArrivedCell[], context: DeliveryCo
 		...polarityVerdicts(read),
 		...deepVerdicts(withVoltage, context),
 		...highVerdicts(withVoltage, context),
-		...voltageVerdicts(comparable, context, socByCell),
-		...resistanceVerdicts(cells, context),
-		...(unread.length ? [missingVerdict(unread, cells.length)] : []),
-		...chargeVerdict(comparable, socByCell)
+		...voltageVerdicts(comparable, socByCell),
+		...resistanceVerdicts(cells, context, subject),
+		...(unread.length ? [missingVerdict(unread, cells.length, subject)] : []),
+		...chargeVerdict(comparable, socByCell, subject)
 	];
 	return { verdicts, socByCell };
 }
 
-function missingVerdict(unread: readonly ArrivedCell[], total: number): Verdict {
-	const noVoltage = unread.filter((c) => c.restVoltageV === null).length;
-	return {
-		code: 'not-read',
-		warmth: 'open',
-		title: total === 0 ? 'No cells yet' : `${unread.length} of ${total} cells not fully read`,
-		finding:
-			total === 0
-				? 'Unpack a delivery first.'
-				: `${noVoltage} without a rest voltage, ${unread.filter((c) => c.acResistanceMohm === null).length} without a resistance.`,
-		doubt: null,
-		rule: 'Every cell is read before any are joined in parallel.',
-		next: total === 0 ? 'Add a delivery with its number of cells.' : `Read ${unread[0].label} next.`,
-		cellIds: unread.map((c) => c.id)
+const readVolts = (c: WithVoltage) => measured(c.restVoltageV, c.restVoltageSdV);
+
+function missingVerdict(unread: readonly ArrivedCell[], total: number, subject: Subject): Verdict {
+	const facts = {
+		total,
+		unread: unread.length,
+		withoutVoltage: unread.filter((c) => c.restVoltageV === null).length,
+		withoutResistance: unread.filter((c) => c.acResistanceMohm === null).length
 	};
+	return say('not-read', 'open', subject, facts, unread.map(cellSubject));
 }
 
-function polarityVerdicts(cells: readonly WithVoltage[]): Verdict[] {
-	return cells
+const polarityVerdicts = (cells: readonly WithVoltage[]): Verdict[] =>
+	cells
 		.filter((c) => c.restVoltageV < 0)
-		.map((c) => ({
-			code: 'polarity',
-			warmth: 'look',
-			title: `${c.label} reads negative: its plus is not where it is printed`,
-			finding: `${c.restVoltageV.toFixed(3)} V with the red probe on the printed plus.`,
-			doubt: 'Exchanged probes would do the same to every cell you read with them.',
-			rule: 'Polarity goes by the meter, not by the print: built in by its print such a cell is a short circuit.',
-			next: 'Check the probes, read it again, and mark the true plus on the cell before anything is joined.',
-			cellIds: [c.id]
-		}));
-}
+		.map((c) => say('polarity', 'look', cellSubject(c), { restVoltageV: readVolts(c) }));
 
-function deepVerdicts(cells: readonly WithVoltage[], context: DeliveryContext): Verdict[] {
-	const limitV = CHEMISTRY_FIGURES[context.chemistry].dischargeLimitV;
+function deepVerdicts(cells: readonly WithVoltage[], { chemistry }: DeliveryContext): Verdict[] {
+	const limitV = CHEMISTRY_FIGURES[chemistry].dischargeLimitV;
 	return cells
 		.filter((c) => c.restVoltageV < limitV)
-		.map((c) => ({
-			code: 'deep-discharged',
-			warmth: 'stop',
-			title: `${c.label} arrived below ${limitV.toFixed(2)} V`,
-			finding: `It rests at ${c.restVoltageV.toFixed(3)} V, under the discharge limit of a ${context.chemistry} cell.`,
-			doubt: `Meter doubt ± ${(1000 * c.restVoltageSdV).toFixed(1)} mV cannot explain it.`,
-			rule: 'Rest voltage below the discharge limit: copper may have dissolved; a strong charge can make it dangerous.',
-			next: 'Set it apart, tell the supplier, and do not charge it before the cell maker says how.',
-			cellIds: [c.id]
-		}));
+		.map((c) => say('deep-discharged', 'stop', cellSubject(c), { restVoltageV: readVolts(c), limitV, chemistry }));
 }
 
 /** A cell that rests above all a cell of its kind can: overcharged, or no reading of one cell at all. */
 function highVerdicts(cells: readonly WithVoltage[], { chemistry }: DeliveryContext): Verdict[] {
 	const limitV = CHEMISTRY_FIGURES[chemistry].plausibleRestV[1];
+	const mostV = mostOfOneCellV(chemistry);
 	return cells
 		.filter((c) => c.restVoltageV > limitV)
-		.map((c): Verdict =>
-			c.restVoltageV > mostOfOneCellV(chemistry)
-				? {
-						code: 'not-one-cell',
-						warmth: 'look',
-						title: `${c.label} cannot rest at ${c.restVoltageV.toFixed(3)} V`,
-						finding: `That is more than any one ${chemistry} cell can have.`,
-						doubt: 'A slipped decimal, or probes across more than one cell.',
-						rule: `Above ${mostOfOneCellV(chemistry).toFixed(2)} V it is no reading of one ${chemistry} cell. It is left out of the comparison.`,
-						next: `Read ${c.label} again, both probes on its own terminals, and type it over this one.`,
-						cellIds: [c.id]
-					}
-				: {
-						code: 'overcharged',
-						warmth: 'stop',
-						title: `${c.label} rests above ${limitV.toFixed(2)} V`,
-						finding: `It rests at ${c.restVoltageV.toFixed(3)} V, more than a full ${chemistry} cell does.`,
-						doubt: `Meter doubt ± ${(1000 * c.restVoltageSdV).toFixed(1)} mV. A cell just off its charger falls below within the hour.`,
-						rule: 'Rest voltage above the charge limit: an overcharged cell can swell, vent or burn.',
-						next: 'Do not charge it. Set it apart on stone, away from the others, read it again in an hour, and ask its maker if it stays.',
-						cellIds: [c.id]
-					}
+		.map((c) =>
+			c.restVoltageV > mostV
+				? say('not-one-cell', 'look', cellSubject(c), { restVoltageV: readVolts(c), mostV, chemistry })
+				: say('overcharged', 'stop', cellSubject(c), { restVoltageV: readVolts(c), limitV, chemistry })
 		);
 }
 
-function ruleText(finding: OutlierFinding, floorText: string): string {
-	return finding.robustZ === null
-		? `Fewer than ${MIN_FOR_SPREAD} cells read, so only the ${floorText} floor is used.`
-		: `Robust z ${Number.isFinite(finding.robustZ) ? finding.robustZ.toFixed(1) : 'beyond measure'} (limit ${ROBUST_Z_LIMIT}) and past the ${floorText} floor.`;
-}
+/** A spread of nothing makes any difference infinite; written down it is only very large. */
+const LARGEST_Z = 1e6;
+const apart = ({ robustZ }: OutlierFinding) => ({
+	robustZ: robustZ === null ? null : Math.min(robustZ, LARGEST_Z),
+	zLimit: ROBUST_Z_LIMIT,
+	fewest: MIN_FOR_SPREAD
+});
 
-function voltageVerdicts(
-	cells: readonly WithVoltage[],
-	context: DeliveryContext,
-	soc: Record<number, SocBounds>
-): Verdict[] {
+function voltageVerdicts(cells: readonly WithVoltage[], soc: Record<number, SocBounds>): Verdict[] {
 	const { floor } = QUANTITY_FIGURES.restVoltage;
 	const sdV = median(cells.map((c) => c.restVoltageSdV)) ?? 0;
 	return findOutliers(
@@ -160,82 +120,60 @@ function voltageVerdicts(
 	)
 		.filter((f) => f.outlier)
 		.map((f) => {
-			const cell = cells[f.index];
-			const millivolts = Math.round(Math.abs(f.differenceFromMedian) * 1000);
-			const bounds = soc[cell.id];
-			return {
-				code: 'voltage-outlier',
-				warmth: 'look',
-				title: `${cell.label} rests ${millivolts} mV ${f.differenceFromMedian < 0 ? 'below' : 'above'} the rest`,
-				finding: `${cell.restVoltageV.toFixed(3)} V fits a charge of ${percent(bounds.lowFraction)} to ${percent(bounds.highFraction)} %; the middle of the others is ${(cell.restVoltageV - f.differenceFromMedian).toFixed(3)} V.`,
-				doubt: `Two readings of this meter differ by up to ${(1000 * 1.96 * Math.SQRT2 * sdV).toFixed(1)} mV by themselves; this is more. Leakage or a different charge at the factory: one reading cannot tell.`,
-				rule: ruleText(f, '8 mV'),
-				next: `Read ${cell.label} again tomorrow, same meter, and compare.`,
-				cellIds: [cell.id]
-			};
+			const cell = cells[f.index]!;
+			const { lowFraction, highFraction } = soc[cell.id]!;
+			return say('voltage-outlier', 'look', cellSubject(cell), {
+				...apart(f),
+				restVoltageV: readVolts(cell),
+				differenceV: measured(f.differenceFromMedian, Math.SQRT2 * sdV),
+				chargeLow: lowFraction,
+				chargeHigh: highFraction
+			});
 		});
 }
 
-function resistanceVerdicts(all: readonly ArrivedCell[], context: DeliveryContext): Verdict[] {
+function resistanceVerdicts(all: readonly ArrivedCell[], context: DeliveryContext, subject: Subject): Verdict[] {
 	const cells = all.filter((c): c is ArrivedCell & { acResistanceMohm: number } => c.acResistanceMohm !== null);
-	const centre = median(cells.map((c) => c.acResistanceMohm));
-	if (centre === null) return [];
+	const medianMohm = median(cells.map((c) => c.acResistanceMohm));
+	if (medianMohm === null) return [];
 	const sd = median(cells.flatMap((c) => c.acResistanceSdMohm ?? [])) ?? 0;
-	const findings = findOutliers(
+	const outliers = findOutliers(
 		cells.map((c) => c.acResistanceMohm),
 		QUANTITY_FIGURES.acResistance.floor,
 		sd
-	);
-	const outliers: Verdict[] = findings
+	)
 		.filter((f) => f.outlier)
-		.map((f) => ({
-			code: 'resistance-outlier',
-			warmth: 'look',
-			title: `${cells[f.index].label} reads ${percent(Math.abs(f.differenceFromMedian) / centre)} % ${f.differenceFromMedian > 0 ? 'more' : 'less'} resistance`,
-			finding: `${cells[f.index].acResistanceMohm.toFixed(3)} mΩ against ${centre.toFixed(3)} mΩ in the middle.`,
-			doubt: `Meter doubt ± ${sd.toFixed(3)} mΩ. Probe placement, a two-wire reading or a colder cell come before the cell itself.`,
-			rule: ruleText(f, '8 %'),
-			next: `Clean the terminals and read ${cells[f.index].label} again with four wires, probes where they were on the others.`,
-			cellIds: [cells[f.index].id]
-		}));
-	return outliers.length || cells.length < 2 ? outliers : [resistanceAgrees(cells, centre, sd, context)];
+		.map((f) =>
+			say('resistance-outlier', 'look', cellSubject(cells[f.index]!), {
+				...apart(f),
+				resistanceMohm: measured(cells[f.index]!.acResistanceMohm, sd),
+				medianMohm,
+				relativeDifference: f.differenceFromMedian / medianMohm
+			})
+		);
+	if (outliers.length || cells.length < 2) return outliers;
+	return [
+		say('resistance-agrees', 'calm', subject, {
+			cells: cells.length,
+			medianMohm: measured(medianMohm, sd),
+			ratedMohm: context.ratedResistanceMohm,
+			zLimit: ROBUST_Z_LIMIT
+		})
+	];
 }
 
-function resistanceAgrees(
-	cells: readonly { id: number }[],
-	centre: number,
-	sd: number,
-	context: DeliveryContext
-): Verdict {
-	const promised = context.ratedResistanceMohm;
-	return {
-		code: 'resistance-agrees',
-		warmth: 'calm',
-		title: `Resistance agrees on ${cells.length} cells`,
-		finding: `Middle ${centre.toFixed(3)} mΩ${promised === null ? '' : `; the maker says ${promised.toFixed(3)} mΩ`}.`,
-		doubt: `± ${sd.toFixed(3)} mΩ a reading. Comparable only at like temperature and charge.`,
-		rule: `No cell past robust z ${ROBUST_Z_LIMIT} and the 8 % floor.`,
-		next: null,
-		cellIds: []
-	};
-}
-
-function chargeVerdict(cells: readonly WithVoltage[], soc: Record<number, SocBounds>): Verdict[] {
-	const bounds = cells.map((c) => soc[c.id]);
-	if (bounds.length === 0) return [];
-	const low = Math.min(...bounds.map((b) => b.lowFraction));
-	const high = Math.max(...bounds.map((b) => b.highFraction));
+function chargeVerdict(cells: readonly WithVoltage[], soc: Record<number, SocBounds>, subject: Subject): Verdict[] {
+	const bounds = cells.map((c) => soc[c.id]!);
+	const [first] = bounds;
+	if (!first) return [];
 	const wide = bounds.filter((b) => b.verdict === 'wide').length;
 	return [
-		{
-			code: wide ? 'charge-unknown' : 'charge-known',
-			warmth: 'calm',
-			title: wide ? 'Charge on arrival: cannot tell closely' : 'Charge on arrival is known',
-			finding: `The rest voltages fit ${percent(low)} to ${percent(high)} %${wide ? `; ${wide} of ${cells.length} sit on the plateau` : ''}.`,
-			doubt: `Bounds include meter doubt, ± ${(bounds[0].parts.hysteresisV * 1000).toFixed(0)} mV hysteresis and the rest time.`,
-			rule: 'Inverse of the rest-voltage curve as an interval, never a point.',
-			next: wide ? 'Nothing to do: the balance charge will show it.' : null,
-			cellIds: []
-		}
+		say(wide ? 'charge-unknown' : 'charge-known', 'calm', subject, {
+			cells: cells.length,
+			wide,
+			chargeLow: Math.min(...bounds.map((b) => b.lowFraction)),
+			chargeHigh: Math.max(...bounds.map((b) => b.highFraction)),
+			hysteresisV: first.parts.hysteresisV
+		})
 	];
 }

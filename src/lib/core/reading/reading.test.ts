@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { cellsOf } from '../verdicts';
 import {
 	ASSUMED_METER,
 	benchMeters,
@@ -141,7 +142,7 @@ describe('verdicts on a delivery', () => {
 	});
 	it('names a cell that reads negative, and judges its charge by the size of the reading', () => {
 		const { verdicts, socByCell } = judgeDelivery([...ordinary, cell(7, -3.2945, 0.18)], context);
-		expect(verdicts.filter((v) => v.cellIds.includes(7)).map((v) => v.code)).toEqual(['polarity']);
+		expect(verdicts.filter((v) => cellsOf(v).includes(7)).map((v) => v.code)).toEqual(['polarity']);
 		expect(socByCell[7].verdict).toBe('wide');
 	});
 	it('names the low cell, the resistive cell and the missing one', () => {
@@ -149,9 +150,12 @@ describe('verdicts on a delivery', () => {
 			[...ordinary, cell(7, 3.253, 0.18), cell(8, 3.294, 0.24), cell(9, null, null)],
 			context
 		);
-		expect(verdicts.filter((v) => v.cellIds.includes(7)).map((v) => v.code)).toEqual(['voltage-outlier']);
-		expect(verdicts.filter((v) => v.cellIds.includes(8)).map((v) => v.code)).toEqual(['resistance-outlier']);
-		expect(verdicts.find((v) => v.code === 'not-read')).toMatchObject({ cellIds: [9], next: 'Read H-9 next.' });
+		expect(verdicts.filter((v) => cellsOf(v).includes(7)).map((v) => v.code)).toEqual(['voltage-outlier']);
+		expect(verdicts.filter((v) => cellsOf(v).includes(8)).map((v) => v.code)).toEqual(['resistance-outlier']);
+		expect(verdicts.find((v) => v.code === 'not-read')).toMatchObject({
+			members: [{ kind: 'cell', id: 9, label: 'H-9' }],
+			next: 'Read H-9 next.'
+		});
 	});
 	it('doubts each cell by the meter it was read with', () => {
 		const coarse = { ...cell(7, 1.9, null), restVoltageSdV: 0.025 };
@@ -175,13 +179,14 @@ describe('verdicts on a delivery', () => {
 		expect(judgeDelivery([...ordinary, cell(7, 1.9, 0.2)], context).verdicts[0]).toMatchObject({
 			code: 'deep-discharged',
 			warmth: 'stop',
-			cellIds: [7]
+			subject: { kind: 'cell', id: 7, label: 'H-7' },
+			facts: { restVoltageV: { value: 1.9 }, limitV: 2.5, chemistry: 'LFP' }
 		});
 	});
 	it('stops at a cell above its limit, and takes what no one cell has for a slip; neither blurs the comparison', () => {
 		const { verdicts } = judgeDelivery([...ordinary, cell(7, 3.72, 0.178), cell(8, 32.94, 0.178)], context);
-		expect(verdicts.filter((v) => v.cellIds.includes(7))).toMatchObject([{ code: 'overcharged', warmth: 'stop' }]);
-		expect(verdicts.filter((v) => v.cellIds.includes(8))).toMatchObject([
+		expect(verdicts.filter((v) => cellsOf(v).includes(7))).toMatchObject([{ code: 'overcharged', warmth: 'stop' }]);
+		expect(verdicts.filter((v) => cellsOf(v).includes(8))).toMatchObject([
 			{ code: 'not-one-cell', warmth: 'look', title: 'H-8 cannot rest at 32.940 V' }
 		]);
 		expect(verdicts.find((v) => v.code === 'charge-unknown')!.finding).toContain('6 of 6');

@@ -1,5 +1,6 @@
 import { restVoltageCurve, type Chemistry } from '../chemistry';
-import { CoreError, requireFinite, requirePositive, type Verdict } from '../shared';
+import { CoreError, requireFinite, requirePositive } from '../shared';
+import { WHOLE_BANK, measured, say, type Subject, type Verdict } from '../verdicts';
 
 /** How the battery stood when its cells were read. */
 export const CHECK_CONTEXTS = ['full', 'empty', 'rest', 'load'] as const;
@@ -17,6 +18,8 @@ export interface BatteryContext {
 	chemistry: Chemistry;
 	groupAh: number;
 	meterSdV: number;
+	/** What its verdicts are about; the groups by position, from 1. This bank when missing. */
+	subjects?: { battery: Subject; groups: readonly Subject[] };
 }
 
 export interface CheckJudgement {
@@ -55,7 +58,7 @@ export function judgeCheck(check: ServiceCheck, battery: BatteryContext): CheckJ
 			`groupVoltagesV requires two or more read groups, got ${read.length}`
 		);
 	const reason = wrongContext(check, read, battery);
-	if (reason !== null) return notJudged(check, reason);
+	if (reason !== null) return notJudged(check, reason, battery);
 	return judged(check, battery);
 }
 
@@ -86,23 +89,12 @@ function wrongContext(check: ServiceCheck, read: readonly number[], battery: Bat
 	}
 }
 
-function notJudged(check: ServiceCheck, reason: string): CheckJudgement {
+function notJudged(check: ServiceCheck, reason: string, { subjects }: BatteryContext): CheckJudgement {
 	return {
 		judged: false,
 		reason,
 		driftAh: check.groupVoltagesV.map(() => null),
-		verdicts: [
-			{
-				code: 'check-not-judged',
-				warmth: 'calm',
-				title: 'Kept, not judged',
-				finding: reason,
-				doubt: null,
-				rule: 'A reading is judged only in a context that can answer.',
-				next: 'Read the groups at the end of a full charge.',
-				cellIds: []
-			}
-		]
+		verdicts: [say('check-not-judged', 'calm', subjects?.battery ?? WHOLE_BANK, { context: check.context, reason })]
 	};
 }
 
@@ -146,23 +138,17 @@ function driftVerdict(
 	const limit = LOOK_SHARE * battery.groupAh;
 	const apart = Math.abs(amount) > limit;
 	const sure = Math.abs(Math.abs(amount) - limit) > 1.645 * sdAh;
-	const where = check.context === 'full' ? 'at the top' : 'at the bottom';
-	return {
-		code: !sure && apart ? 'drift-unsure' : apart ? 'drift' : 'no-drift',
-		warmth: apart ? (sure ? 'look' : 'open') : 'calm',
-		title: apart
-			? `Group ${worst + 1} is ${Math.abs(amount).toFixed(1)} Ah ${amount < 0 ? 'behind' : 'ahead'} ${where}`
-			: `The groups are together ${where}`,
-		finding: `Furthest from the mean of the others: group ${worst + 1}, ${Math.abs(amount).toFixed(1)} Ah ${amount < 0 ? 'behind' : 'ahead'}.`,
-		doubt: `± ${sdAh.toFixed(1)} Ah from the meter${sure ? '' : ': too near the limit to be sure'}.`,
-		rule: `Look above ${LOOK_SHARE * 100} % of a group, ${limit.toFixed(1)} Ah (default).`,
-		next: apart
-			? sure
-				? 'Let the balancer work at the top for a week, then check again.'
-				: 'Read again with a finer meter at the end of the next full charge.'
-			: null,
-		cellIds: []
+	const facts = {
+		driftAh: measured(amount, sdAh),
+		limitAh: limit,
+		limitShare: LOOK_SHARE,
+		end: check.context === 'full' ? ('top' as const) : ('bottom' as const),
+		group: worst + 1
 	};
+	const { battery: whole = WHOLE_BANK, groups = [] } = battery.subjects ?? {};
+	const group = groups[worst] ?? whole;
+	if (!apart) return say('no-drift', 'calm', whole, facts);
+	return sure ? say('drift', 'look', group, facts) : say('drift-unsure', 'open', group, facts);
 }
 
 export interface DatedDrift {

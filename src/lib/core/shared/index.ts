@@ -2,5 +2,7 @@ export { CoreError, requireFinite, requireNotNegative, requirePositive } from '.
 export { monotoneCurve, type MonotoneCurve } from './pchip';
 export { normalDraw, seededRandom, type Random } from './random';
 export { mean, median, normalCdf, normalQuantile, robustSd } from './statistics';
-export { WARMTHS, warmestFirst, warmestOf, type Verdict, type Warmth } from './verdict';
+export { WARMTHS, warmestFirst, warmestOf, type Warmth } from './warmth';
 export { cubicAt, cubicIntegral, cubicSlopeAt, uniformCubic, type UniformCubic } from './uniform-cubic';
+export { STAGES, STAGE_NAMES, type Stage, type StageStatus } from './stage';
+export type { RunningWork } from './running-work';

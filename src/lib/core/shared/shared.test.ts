@@ -11,7 +11,7 @@ import {
 	robustSd,
 	seededRandom,
 	warmestFirst,
-	type Verdict
+	type Warmth
 } from '.';
 
 describe('statistics', () => {
@@ -91,16 +91,7 @@ describe('chance', () => {
 });
 
 it('orders verdicts warmest first and keeps ties in order', () => {
-	const v = (code: string, warmth: Verdict['warmth']): Verdict => ({
-		code,
-		warmth,
-		title: '',
-		finding: '',
-		doubt: null,
-		rule: '',
-		next: null,
-		cellIds: []
-	});
+	const v = (code: string, warmth: Warmth) => ({ code, warmth });
 	expect(warmestFirst([v('a', 'calm'), v('b', 'look'), v('c', 'stop'), v('d', 'look')]).map((x) => x.code)).toEqual([
 		'c',
 		'b',

@@ -13,15 +13,20 @@ export function toColumns(fields: Record<string, unknown>): Record<string, unkno
 	);
 }
 
+/** Columns the database derives for its own unique keys. */
+const ITS_OWN = new Set(['live', 'open_cell_id']);
+
 /** A database row as a record: camelCase names, dates as ISO text, JSON columns parsed. */
 export function fromColumns<Row>(row: Record<string, unknown>, jsonColumns: readonly string[]): Row {
 	return Object.fromEntries(
-		Object.entries(row).map(([column, value]) => {
-			const name = toCamel(column);
-			if (value instanceof Date) return [name, value.toISOString()];
-			if (jsonColumns.includes(name) && typeof value === 'string') return [name, JSON.parse(value)];
-			return [name, value];
-		})
+		Object.entries(row)
+			.filter(([column]) => !ITS_OWN.has(column))
+			.map(([column, value]) => {
+				const name = toCamel(column);
+				if (value instanceof Date) return [name, value.toISOString()];
+				if (jsonColumns.includes(name) && typeof value === 'string') return [name, JSON.parse(value)];
+				return [name, value];
+			})
 	) as Row;
 }
 

@@ -9,7 +9,8 @@ export function openDatabase(url: string): Knex {
 	return knexFactory({
 		client: 'mysql2',
 		compileSqlOnError: false,
-		pool: { min: 0, max: 10 },
+		// A database that is away is said so at once, not after everybody has waited for a connection.
+		pool: { min: 0, max: 10, propagateCreateError: true },
 		acquireConnectionTimeout: 30_000,
 		connection: {
 			host: hostname,

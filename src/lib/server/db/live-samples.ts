@@ -47,12 +47,10 @@ export interface SampleRange {
 /** Samples of a run in time order. */
 export async function readLiveSamples(
 	liveRunId: number,
-	{ afterMs = 0, phase, most }: SampleRange = {}
+	{ afterMs = 0, phase, most }: SampleRange = {},
+	tx: Knex = database()
 ): Promise<StoredSample[]> {
-	const query = database()('live_samples')
-		.where({ live_run_id: liveRunId })
-		.where('at_ms', '>', afterMs)
-		.orderBy('at_ms');
+	const query = tx('live_samples').where({ live_run_id: liveRunId }).where('at_ms', '>', afterMs).orderBy('at_ms');
 	if (phase !== undefined) query.where({ phase });
 	if (most !== undefined) query.limit(most);
 	const rows = (await query) as SampleRow[];

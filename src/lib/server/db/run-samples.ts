@@ -7,7 +7,8 @@ export interface RunSamples {
 	currentA: number[];
 }
 
-const CHUNK = 5000;
+/** Rows a statement: more would hold up everybody else while they are written out. */
+const CHUNK = 1000;
 
 /** Stores a run's samples, many rows a statement. Time rising, current positive into the cell. */
 export async function insertRunSamples(
@@ -29,13 +30,20 @@ export async function insertRunSamples(
 
 /** A run's samples in time order; empty arrays for a run entered by hand. */
 export async function readRunSamples(runId: number): Promise<RunSamples> {
-	const rows: { t_s: number; voltage_v: number; current_a: number }[] = await database()('run_samples')
-		.where({ run_id: runId })
-		.orderBy('t_s')
-		.select('t_s', 'voltage_v', 'current_a');
-	return {
-		timeS: rows.map((r) => r.t_s),
-		voltageV: rows.map((r) => r.voltage_v),
-		currentA: rows.map((r) => r.current_a)
-	};
+	return asColumns(
+		await database()('run_samples').where({ run_id: runId }).orderBy('t_s').select('t_s', 'voltage_v', 'current_a')
+	);
+}
+
+const asColumns = (rows: { t_s: number; voltage_v: number; current_a: number }[]): RunSamples => ({
+	timeS: rows.map((r) => r.t_s),
+	voltageV: rows.map((r) => r.voltage_v),
+	currentA: rows.map((r) => r.current_a)
+});
+
+/** Samples of a run later than a moment (s), in time order, at most so many. */
+export async function readRunSamplesFrom(runId: number, afterS: number, most: number, tx: Knex): Promise<RunSamples> {
+	const query = tx('run_samples').where({ run_id: runId }).orderBy('t_s').limit(most);
+	if (Number.isFinite(afterS)) query.where('t_s', '>', afterS);
+	return asColumns(await query.select('t_s', 'voltage_v', 'current_a'));
 }

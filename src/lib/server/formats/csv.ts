@@ -1,11 +1,14 @@
 import Papa from 'papaparse';
 
-/** A value as CSV may carry it without a spreadsheet running it: text that starts like a formula gets a leading apostrophe. */
+/**
+ * A value as CSV may carry it without a spreadsheet running it: text that starts like a formula, also after white space, gets
+ * a leading apostrophe.
+ */
 export function safeForSpreadsheet(value: unknown): string | number | boolean | null {
 	if (value === null || value === undefined) return null;
 	if (typeof value === 'number' || typeof value === 'boolean') return value;
 	const text = typeof value === 'string' ? value : JSON.stringify(value);
-	return /^[=+\-@\t\r]/.test(text) ? `'${text}` : text;
+	return /^\s*[=+\-@]|^[\t\r]/.test(text) ? `'${text}` : text;
 }
 
 /** Records as CSV text, header first, columns in the order given. CRLF line ends (RFC 4180). */

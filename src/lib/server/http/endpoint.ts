@@ -1,6 +1,8 @@
 import type { RequestEvent } from '@sveltejs/kit';
 import { CoreError } from '$lib/core/shared';
+import { refuseHostile } from '$lib/input/plain';
 import { InputError, type FieldFault } from '$lib/input/validate';
+import { DATABASE_AWAY, isDatabaseAway } from '../db/away';
 import { ServiceError } from '../errors';
 import { log } from '../log';
 
@@ -17,12 +19,18 @@ export interface Problem {
 const TITLES: Record<number, string> = {
 	400: 'Bad request',
 	404: 'Not found',
+	405: 'Not possible',
+	408: 'Took too long',
 	409: 'In conflict',
 	413: 'Too large',
 	415: 'Wrong kind of content',
 	422: 'Input not accepted',
-	500: 'Something went wrong here'
+	500: 'Something went wrong here',
+	503: 'Away for the moment'
 };
+
+/** After these the rest of a body may still be on its way: it must not be taken for the next request on this connection. */
+const CLOSING = new Set([408, 413]);
 
 export function problemResponse(status: number, code: string, detail: string, errors?: FieldFault[]): Response {
 	const problem: Problem = {
@@ -33,8 +41,7 @@ export function problemResponse(status: number, code: string, detail: string, er
 		code,
 		...(errors ? { errors } : {})
 	};
-	// The rest of a body that was refused unread must not be taken for the next request on this connection.
-	const close: Record<string, string> = status === 413 ? { connection: 'close' } : {};
+	const close: Record<string, string> = CLOSING.has(status) ? { connection: 'close' } : {};
 	return new Response(JSON.stringify(problem), {
 		status,
 		headers: { 'content-type': 'application/problem+json', ...close }
@@ -45,6 +52,7 @@ export function problemResponse(status: number, code: string, detail: string, er
 export function problemOf(error: unknown): Response {
 	if (error instanceof InputError)
 		return problemResponse(422, error.code, 'Some fields were not accepted. Nothing was stored.', error.faults);
+	if (isDatabaseAway(error)) return problemResponse(503, 'database-away', DATABASE_AWAY);
 	if (error instanceof CoreError)
 		return problemResponse(422, error.code, error.message, [{ path: error.path, message: error.message }]);
 	if (error instanceof ServiceError) return problemResponse(error.status, error.code, error.message);
@@ -53,13 +61,13 @@ export function problemOf(error: unknown): Response {
 	return problemResponse(
 		500,
 		'unexpected',
-		'The request could not be carried out. Nothing was stored. Try again; if it stays, look at the log where the application was started.'
+		'The request could not be carried out, and it is not known whether anything was stored: look before you send it again. If it stays, look at the log where the application was started.'
 	);
 }
 
 class BodyError extends Error {
 	constructor(
-		readonly status: 400 | 413 | 415,
+		readonly status: 400 | 408 | 413 | 415,
 		readonly code: string,
 		message: string
 	) {
@@ -68,53 +76,102 @@ class BodyError extends Error {
 }
 
 const MEGABYTE = 1024 * 1024;
-/** Largest JSON body, and largest log or bank file, bytes. */
+/** Largest JSON body, largest log or bank file of the first format, and largest bank file of a line a record, bytes. */
 export const JSON_LIMIT = 2 * MEGABYTE;
 export const FILE_LIMIT = 64 * MEGABYTE;
+export const LINES_LIMIT = 4096 * MEGABYTE;
+/** A body that brings nothing for so long, or is slower than this on the whole, is given up. */
+const SILENT_MS = 15_000;
+const PATIENCE_MS = 30_000;
+const SLOWEST_BYTES_A_MS = 20;
 
-async function readText(request: Request, limit: number): Promise<string> {
+const tooSlow = () =>
+	new BodyError(
+		408,
+		'too-slow',
+		'The body did not arrive in time. Nothing was stored; send it again when the line is better.'
+	);
+
+/** A promise that gives up after a while. */
+function within<T>(work: Promise<T>, ms: number): Promise<T> {
+	let timer: NodeJS.Timeout;
+	const late = new Promise<never>((_, failed) => (timer = setTimeout(() => failed(tooSlow()), ms)));
+	return Promise.race([work, late]).finally(() => clearTimeout(timer));
+}
+
+/** The request's body as it comes. @throws BodyError when it is too large, or slower than anybody's line */
+export async function* bodyChunks(request: Request, limit: number): AsyncGenerator<Uint8Array> {
 	const tooLarge = () =>
 		new BodyError(413, 'too-large', `The body may hold at most ${(limit / MEGABYTE).toFixed(0)} MB. Send it in parts.`);
 	if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
-	const parts: Uint8Array[] = [];
-	let size = 0;
 	const reader = request.body?.getReader();
-	while (reader) {
-		const { done, value } = await reader.read();
-		if (done) break;
-		size += value.byteLength;
-		if (size > limit) {
-			await reader.cancel();
-			throw tooLarge();
+	if (!reader) return;
+	const begunMs = Date.now();
+	let size = 0;
+	try {
+		for (;;) {
+			const { done, value } = await within(reader.read(), SILENT_MS);
+			if (done) return;
+			size += value.byteLength;
+			if (size > limit) throw tooLarge();
+			if (Date.now() - begunMs > PATIENCE_MS + size / SLOWEST_BYTES_A_MS) throw tooSlow();
+			yield value;
 		}
-		parts.push(value);
+	} finally {
+		// Nobody reads the rest of a body that was refused.
+		void reader.cancel().catch(() => undefined);
 	}
-	return new TextDecoder().decode(Buffer.concat(parts));
 }
 
-/** The request's JSON body. */
+async function readBytes(request: Request, limit: number): Promise<Uint8Array<ArrayBuffer>> {
+	const parts: Uint8Array[] = [];
+	for await (const part of bodyChunks(request, limit)) parts.push(part);
+	return new Uint8Array(Buffer.concat(parts));
+}
+
+const contentType = (request: Request) => request.headers.get('content-type') ?? '';
+const isJson = (request: Request) => /^application\/(.*\+)?json\b/.test(contentType(request));
+
+/** The request's JSON body, of a shape somebody may have meant. */
 export async function jsonBody(request: Request, limit = JSON_LIMIT): Promise<unknown> {
-	if (!/^application\/(.*\+)?json\b/.test(request.headers.get('content-type') ?? ''))
-		throw new BodyError(415, 'content-type', 'Send JSON with content-type application/json.');
-	const text = await readText(request, limit);
+	if (!isJson(request)) throw new BodyError(415, 'content-type', 'Send JSON with content-type application/json.');
+	const text = new TextDecoder().decode(await readBytes(request, limit));
+	let value: unknown;
 	try {
-		return JSON.parse(text);
+		value = JSON.parse(text);
 	} catch {
 		throw new BodyError(400, 'not-json', 'The body is not JSON. Check quotes and commas.');
 	}
+	refuseHostile(value);
+	return value;
 }
 
-/** The request's text body (a CSV log). */
-export async function textBody(request: Request): Promise<string> {
-	if (!/^text\/(csv|plain|tab-separated-values)\b/.test(request.headers.get('content-type') ?? ''))
+/** The request's body of text (a CSV log), as its bytes. */
+export async function textBody(request: Request): Promise<Uint8Array<ArrayBuffer>> {
+	if (!/^text\/(csv|plain|tab-separated-values)\b/.test(contentType(request)))
 		throw new BodyError(415, 'content-type', 'Send the log with content-type text/csv.');
-	return readText(request, FILE_LIMIT);
+	return readBytes(request, FILE_LIMIT);
+}
+
+/** A bank's file: whole when it is one JSON object, as it comes when it is a line a record. */
+export async function bankFileBody(
+	request: Request
+): Promise<{ whole: Uint8Array<ArrayBuffer> } | { chunks: AsyncIterable<Uint8Array> }> {
+	if (/^(application\/x-ndjson|application\/jsonl|text\/plain)\b/.test(contentType(request)))
+		return { chunks: bodyChunks(request, LINES_LIMIT) };
+	if (!isJson(request))
+		throw new BodyError(
+			415,
+			'content-type',
+			'Send a bank’s file with content-type application/x-ndjson (a line a record) or application/json (the first format).'
+		);
+	return { whole: await readBytes(request, FILE_LIMIT) };
 }
 
 /** A whole-number path parameter. @throws ServiceError 404 */
 export function idOf(text: string, what = 'record'): number {
-	const id = Number(text);
-	if (!Number.isInteger(id) || id < 1) throw new ServiceError(404, 'not-found', `There is no ${what} ${text}.`);
+	const id = /^\d{1,10}$/.test(text) ? Number(text) : 0;
+	if (id < 1) throw new ServiceError(404, 'not-found', `There is no ${what} ${text.slice(0, 40)}.`);
 	return id;
 }
 
@@ -152,3 +209,10 @@ export function endpoint<E extends RequestEvent>(
 		}
 	};
 }
+
+/** The answer to a write that may have been sent before: 201 the first time, 200 after that, the same record. */
+export const written = ({ record, isNew }: { record: unknown; isNew: boolean }): Response =>
+	new Response(JSON.stringify(record), {
+		status: isNew ? 201 : 200,
+		headers: { 'content-type': 'application/json' }
+	});

@@ -1,4 +1,4 @@
-import { banks, cellTypes, type CellType } from '../db/tables';
+import { banks, cellTypes, type CellType } from '../records';
 
 /** Cell types of real cells, by name; for a rehearsal bank those of simulated ones. The two are not offered together. */
 export async function listCellTypes(bankId: number | null = null): Promise<CellType[]> {

@@ -1,174 +1,249 @@
 import type { Knex } from 'knex';
-import * as input from '$lib/input/records';
 import { InputError, validated } from '$lib/input/validate';
+import { refuseHostile } from '$lib/input/plain';
 import { database } from '../db/connection';
-import type { Recorded } from '../db/repository';
+import { insertLiveSamples } from '../db/live-samples';
 import { insertRunSamples } from '../db/run-samples';
-import * as tables from '../db/tables';
-import { checkShape, type BankFile, type Plain } from './bank-file';
+import type { StoredSample } from '../db/stored-sample';
+import { checkHeader, type Plain } from '../formats/bank-file/line';
+import { linesOf } from '../formats/bank-file/lines-of';
+import { banks, rehearsals, type Bank, type LiveRun, type Rehearsal } from '../records';
+import { layOut } from '../records/banks/lay-out';
+import { noteCause } from '../records/causes';
+import type { Fields, RecordKind } from '../records/kind';
+import { RECORD_KINDS } from '../records/registry';
+import { firstFormatLines } from '../threads/first-format';
 
-/** Moves a record's references from the file's ids to new ones. */
-class Renumbering {
-	private readonly maps = new Map<string, Map<number, number>>();
-	note(kind: string, from: unknown, to: number) {
-		if (!this.maps.has(kind)) this.maps.set(kind, new Map());
-		this.maps.get(kind)!.set(from as number, to);
+/** Records of these kinds stand for nobody else and are stored many a statement. */
+const isLeaf = (kind: RecordKind) =>
+	!kind.check &&
+	!kind.after &&
+	!RECORD_KINDS.some((k) => Object.values(k.parents).some((p) => p.startsWith(kind.name)));
+const A_STATEMENT = 500;
+
+/** Samples of a line, at most. */
+const MOST_SAMPLES = 20_000;
+
+const refused = (path: string, message: string) => new InputError([{ path, message }]);
+
+/** Brings the lines of one bank's file in, under new ids. */
+class BankImport {
+	private readonly ids = new Map<string, Map<number, number>>();
+	private readonly counts = new Map<string, number>();
+	private waiting: { kind: RecordKind; rows: Plain[] } | null = null;
+	private bank: Bank | null = null;
+	private lines = 0;
+	private ended = false;
+
+	constructor(private readonly tx: Knex) {}
+
+	async take(text: string): Promise<void> {
+		const line = parsed(text, this.lines);
+		if (this.lines++ === 0) return checkHeader(line);
+		if (this.ended) throw refused('', 'The file goes on after its last line');
+		const { kind } = line;
+		if (kind === 'end') return void (this.ended = true);
+		if (kind === 'run-samples') return this.takeRunSamples(line);
+		if (kind === 'live-samples') return this.takeLiveSamples(line);
+		return this.takeRecord(String(kind), line.record);
 	}
-	of(kind: string, from: unknown, path: string): number {
-		const to = this.maps.get(kind)?.get(from as number);
+
+	/** @param whole the file must say that it is; one of the first format has no last line. @returns the new bank */
+	async finish(whole: boolean): Promise<Bank> {
+		if (this.lines === 0) checkHeader(null);
+		if (whole && !this.ended) throw refused('', 'The file ends before its last line: it was cut short');
+		await this.flush();
+		if (!this.bank) throw refused('bank', 'The file holds no bank');
+		await layOut(this.bank, this.tx);
+		await noteCause([this.bank.id], { kind: 'banks', recordId: this.bank.id, deed: 'import' }, this.tx);
+		return banks.get(this.bank.id, this.tx);
+	}
+
+	private idOf(kind: string, from: unknown, path: string): number {
+		const to = this.ids.get(kind)?.get(from as number);
 		if (to === undefined)
-			throw new InputError([{ path, message: `refers to ${kind} ${String(from)}, which is not in the file` }]);
+			throw refused(path, `refers to ${kind} ${String(from).slice(0, 40)}, which is not in the file`);
 		return to;
 	}
-}
 
-/** Fields of a stored record checked as if typed in; anything derived is let through by name. */
-function checked<T extends object>(
-	kind: new () => T,
-	row: Plain,
-	path: string,
-	alsoAllow: readonly string[] = []
-): Plain {
-	const own = Object.fromEntries(Object.entries(row).filter(([k]) => k !== 'id' && !alsoAllow.includes(k)));
-	try {
-		validated(kind, own);
-	} catch (error) {
-		if (error instanceof InputError)
-			throw new InputError(error.faults.map((f) => ({ ...f, path: `${path}.${f.path}` })));
-		throw error;
+	private async takeRecord(name: string, record: unknown): Promise<void> {
+		const kind = RECORD_KINDS.find((k) => k.name === name && (k.archivedWith !== null || ROOTS.has(k.name)));
+		const count = this.counts.get(name) ?? 0;
+		const path = `${name}.${count}`;
+		if (!kind) throw refused('kind', `there is no kind of record "${name.slice(0, 40)}" in a bank’s file`);
+		if (typeof record !== 'object' || record === null || Array.isArray(record))
+			throw refused(path, 'requires a record');
+		if (kind.name === 'banks' && this.bank) throw refused(path, 'a file holds one bank');
+		this.counts.set(name, count + 1);
+		const { id, ...fields } = record as Plain;
+		await this.store(kind, id, this.resolved(kind, checked(kind, fields, path), path), path);
 	}
-	return Object.fromEntries(Object.entries(row).filter(([k]) => k !== 'id'));
+
+	/** References by the file's ids become ours. */
+	private resolved(kind: RecordKind, fields: Plain, path: string): Plain {
+		const own = { ...fields };
+		for (const [field, name] of Object.entries(kind.parents)) {
+			if (own[field] === null || own[field] === undefined) continue;
+			own[field] = this.idOf(name.replace(/\?$/, ''), own[field], `${path}.${field}`);
+		}
+		return adapted(kind, own);
+	}
+
+	private async store(kind: RecordKind, fileId: unknown, fields: Plain, path: string): Promise<void> {
+		if (isLeaf(kind)) return this.queue(kind, fields);
+		await this.flush();
+		try {
+			const stored = await kindly(kind, fields, this.tx);
+			if (!this.ids.has(kind.name)) this.ids.set(kind.name, new Map());
+			this.ids.get(kind.name)!.set(fileId as number, stored.id);
+			if (kind.name === 'banks') this.bank = stored as Bank;
+		} catch (error) {
+			throw error instanceof InputError ? under(path, error) : error;
+		}
+	}
+
+	private async queue(kind: RecordKind, fields: Plain): Promise<void> {
+		if (this.waiting?.kind !== kind) await this.flush();
+		this.waiting ??= { kind, rows: [] };
+		this.waiting.rows.push(fields);
+		if (this.waiting.rows.length >= A_STATEMENT) await this.flush();
+	}
+
+	private async flush(): Promise<void> {
+		const waiting = this.waiting;
+		this.waiting = null;
+		if (waiting) await waiting.kind.repository.insertMany(waiting.rows, this.tx);
+	}
+
+	private async takeRunSamples({ runId, timeS, voltageV, currentA }: Plain): Promise<void> {
+		const id = this.idOf('runs', runId, 'run-samples.runId');
+		const lists = [timeS, voltageV, currentA] as number[][];
+		const length = Array.isArray(timeS) ? timeS.length : -1;
+		if (
+			length > MOST_SAMPLES ||
+			!lists.every((l) => Array.isArray(l) && l.length === length && l.every(Number.isFinite))
+		)
+			throw refused(
+				'run-samples',
+				`requires timeS, voltageV and currentA, numbers, of one length up to ${MOST_SAMPLES}`
+			);
+		if ((timeS as number[]).some((t, i) => i > 0 && t <= (timeS as number[])[i - 1]!))
+			throw refused('run-samples.timeS', 'requires rising times');
+		await insertRunSamples(id, { timeS: lists[0]!, voltageV: lists[1]!, currentA: lists[2]! }, this.tx);
+	}
+
+	private async takeLiveSamples({ liveRunId, samples }: Plain): Promise<void> {
+		const id = this.idOf('live-runs', liveRunId, 'live-samples.liveRunId');
+		if (!Array.isArray(samples) || samples.length > MOST_SAMPLES || !samples.every(isSample))
+			throw refused('live-samples', `requires up to ${MOST_SAMPLES} samples as they are exported`);
+		await insertLiveSamples(id, samples, this.tx);
+	}
 }
 
-/** A rehearsal stays one wherever its file goes. */
-const MARKS = ['rehearsal'];
-const marked = (row: Plain, bank: Plain): Plain => ({ ...row, rehearsal: bank.rehearsal === true });
+/** Kinds a file begins with. */
+const ROOTS = new Set(['cell-types', 'banks']);
 
-const RUN_DERIVED = ['source', 'cRate', 'durationS', 'endVoltageV', 'fileName', 'faults', 'samples'];
-const READING_DERIVED = ['value', 'rawUnit', 'sd'];
-
-/** Builds the bank of a file again, under new ids, all or nothing. @returns the new bank's id */
-export async function importBank(body: unknown): Promise<number> {
-	const file = checkShape(body);
-	const ids = new Renumbering();
-	return database().transaction(async (tx) => {
-		const cellTypeId = file.cellType
-			? (
-					await tables.cellTypes.insert(
-						marked(checked(input.CellTypeInput, file.cellType, 'cellType', MARKS), file.bank),
-						tx
-					)
-				).id
-			: null;
-		const bank = await tables.banks.insert(
-			{ ...marked(checked(input.BankInput, file.bank, 'bank', MARKS), file.bank), cellTypeId },
-			tx
-		);
-		await insertAll(
-			tx,
-			tables.deliveries,
-			file.deliveries,
-			(row, i) => ({ ...checked(input.DeliveryInput, row, `deliveries.${i}`), bankId: bank.id }),
-			(row, id) => ids.note('delivery', row.id, id)
-		);
-		await insertAll(
-			tx,
-			tables.cells,
-			file.cells,
-			(row, i) => ({
-				...checked(input.CellInput, row, `cells.${i}`),
-				deliveryId: ids.of('delivery', row.deliveryId, `cells.${i}.deliveryId`)
-			}),
-			(row, id) => ids.note('cell', row.id, id)
-		);
-		const cellOf = (row: Plain, path: string) => ids.of('cell', row.cellId, `${path}.cellId`);
-		await tables.readings.insertMany(
-			file.readings.map((row, i) => ({
-				...numeric(
-					checked(input.ReadingInput, row, `readings.${i}`, READING_DERIVED),
-					['value', 'sd'],
-					`readings.${i}`
-				),
-				cellId: cellOf(row, `readings.${i}`),
-				clientKey: null
-			})),
-			tx
-		);
-		for (const [i, row] of file.runs.entries()) await importRunRow(tx, row, i, cellOf(row, `runs.${i}`));
-		await tables.placements.insertMany(
-			file.placements.map((row, i) => ({
-				...checked(input.PlacementInput, row, `placements.${i}`),
-				cellId: cellOf(row, `placements.${i}`),
-				bankId: bank.id
-			})),
-			tx
-		);
-		await insertAll(
-			tx,
-			tables.balanceRuns,
-			file.balanceRuns,
-			(row, i) => ({ ...checked(input.BalanceRunInput, row, `balanceRuns.${i}`), bankId: bank.id }),
-			(row, id) => ids.note('balance run', row.id, id)
-		);
-		await tables.balanceReadings.insertMany(
-			file.balanceReadings.map((row, i) => ({
-				...checked(input.BalanceReadingInput, row, `balanceReadings.${i}`),
-				balanceRunId: ids.of('balance run', row.balanceRunId, `balanceReadings.${i}.balanceRunId`)
-			})),
-			tx
-		);
-		await tables.limitPlans.insertMany(
-			file.limitPlans.map((row, i) => ({ ...checked(input.LimitPlanInput, row, `limitPlans.${i}`), bankId: bank.id })),
-			tx
-		);
-		await tables.serviceChecks.insertMany(
-			file.serviceChecks.map((row, i) => ({
-				...checked(input.ServiceCheckInput, row, `serviceChecks.${i}`),
-				bankId: bank.id
-			})),
-			tx
-		);
-		await tables.capacityTests.insertMany(
-			file.capacityTests.map((row, i) => ({
-				...checked(input.CapacityTestInput, row, `capacityTests.${i}`),
-				bankId: bank.id
-			})),
-			tx
-		);
-		await tables.notes.insertMany(
-			file.notes.map((row, i) => ({
-				...checked(input.NoteInput, row, `notes.${i}`),
-				cellId: cellOf(row, `notes.${i}`)
-			})),
-			tx
-		);
-		return bank.id;
-	});
+const orNull = (value: unknown) => value === null || Number.isFinite(value);
+function isSample(value: unknown): value is StoredSample {
+	const s = (value ?? {}) as StoredSample;
+	return (
+		Number.isSafeInteger(s.atMs) &&
+		Number.isInteger(s.phase) &&
+		s.phase >= 0 &&
+		s.phase < 256 &&
+		Number.isFinite(s.currentA) &&
+		[s.voltageV, s.cellV, s.temperatureC].every(orNull) &&
+		(s.groupsV === null || (Array.isArray(s.groupsV) && s.groupsV.length <= 128 && s.groupsV.every(orNull)))
+	);
 }
 
-async function insertAll(
-	tx: Knex,
-	repository: { insert(fields: object, tx?: Knex): Promise<Recorded> },
-	rows: readonly Plain[],
-	fields: (row: Plain, i: number) => Plain,
-	note: (row: Plain, id: number) => void
-): Promise<void> {
-	for (const [i, row] of rows.entries()) note(row, (await repository.insert(fields(row, i), tx)).id);
+function parsed(text: string, line: number): Plain {
+	let value: unknown;
+	try {
+		value = JSON.parse(text);
+	} catch {
+		throw refused('', line === 0 ? 'This is no bank’s file' : `Line ${line + 1} of the file is not JSON`);
+	}
+	if (typeof value !== 'object' || value === null || Array.isArray(value))
+		throw refused(line === 0 ? 'format' : '', 'This is no line of a bank’s file');
+	refuseHostile(value, { text: 8_000_000 });
+	return value as Plain;
 }
 
-function numeric(row: Plain, fields: readonly string[], path: string): Plain {
-	for (const field of fields)
-		if (!Number.isFinite(row[field]))
-			throw new InputError([{ path: `${path}.${field}`, message: 'requires a number' }]);
+const under = (path: string, error: InputError) =>
+	new InputError(error.faults.map((f) => ({ ...f, path: f.path ? `${path}.${f.path}` : path })));
+
+/** Fields of a stored record checked as if typed in. */
+function checked(kind: RecordKind, fields: Plain, path: string): Plain {
+	try {
+		return { ...validated(kind.storedInput ?? kind.changeInput!, fields) } as unknown as Plain;
+	} catch (error) {
+		throw error instanceof InputError ? under(path, error) : error;
+	}
+}
+
+/** What cannot be taken along as it is. */
+function adapted(kind: RecordKind, fields: Plain): Plain {
+	const { clientKey: _, ...own } = fields;
+	if (kind.name !== 'live-runs') return own;
+	// Its instruments are in the address book it came from; a run that went on there has ended here.
+	const run = own as unknown as LiveRun;
+	return {
+		...own,
+		state: 'ended',
+		endedBy: run.endedBy ?? 'Went on elsewhere when its bank was taken along.',
+		instruments: run.instruments.map((i) => ({ ...i, id: 0 }))
+	};
+}
+
+/** Fields as their kind stores them, its rules held and what follows from it done. */
+async function kindly(kind: RecordKind, fields: Plain, tx: Knex) {
+	const derived = (await kind.derive?.(fields as Fields, fields as never, tx)) ?? {};
+	const renamed = kind.name === 'rehearsals' ? await apart(fields as unknown as Rehearsal, tx) : fields;
+	const row = await kind.repository.insert({ ...renamed, ...onlyLeftOut(derived) }, tx);
+	await kind.check?.(row, tx, null);
+	await kind.after?.(row, tx, 'import', fields);
 	return row;
 }
 
-async function importRunRow(tx: Knex, row: BankFile['runs'][number], i: number, cellId: number): Promise<void> {
-	const path = `runs.${i}`;
-	const { samples, ...fields } = { ...checked(input.RunInput, row, path, RUN_DERIVED), samples: row.samples };
-	const lists = [samples?.timeS, samples?.voltageV, samples?.currentA];
-	if (!lists.every((l) => Array.isArray(l) && l.length === samples.timeS.length && l.every(Number.isFinite)))
-		throw new InputError([{ path: `${path}.samples`, message: 'requires timeS, voltageV and currentA of one length' }]);
-	const { id } = await tables.runs.insert({ ...fields, cellId }, tx);
-	await insertRunSamples(id, samples, tx);
+/** A change’s derivation also names what a record does not keep; only that is wanted here. */
+const onlyLeftOut = (derived: Fields): Fields =>
+	Object.fromEntries(Object.entries(derived).filter(([, value]) => value === undefined));
+
+/** Two rehearsals of one scenario are told apart on the bench by their names. */
+async function apart(rehearsal: Rehearsal, tx: Knex): Promise<Plain> {
+	const taken = new Set((await rehearsals.all({}, tx)).map((r) => r.scenario.name));
+	let name = rehearsal.scenario.name;
+	for (let n = 2; taken.has(name); n++) name = `${rehearsal.scenario.name.replace(/ \(\d+\)$/, '')} (${n})`;
+	const saved = rehearsal.saved === null ? null : JSON.parse(rehearsal.saved);
+	if (saved?.scenario) saved.scenario.name = name;
+	return {
+		...rehearsal,
+		scenario: { ...rehearsal.scenario, name },
+		saved: saved === null ? null : JSON.stringify(saved)
+	} as unknown as Plain;
+}
+
+/** Builds the bank of a file again, under new ids, all or nothing. @param whole the file has a last line that says so */
+async function importLines(lines: AsyncIterable<string>, whole: boolean): Promise<Bank> {
+	return database().transaction(
+		async (tx) => {
+			const bringing = new BankImport(tx);
+			for await (const line of lines) await bringing.take(line);
+			return bringing.finish(whole);
+		},
+		{ isolationLevel: 'read committed' }
+	);
+}
+
+/** A file of a line a record, as it comes. @returns the new bank */
+export const importBankFile = (chunks: AsyncIterable<Uint8Array>): Promise<Bank> => importLines(linesOf(chunks), true);
+
+async function* pieces(list: readonly Uint8Array[]): AsyncGenerator<Uint8Array> {
+	yield* list;
+}
+
+/** A file of the first format, one JSON object, read on a thread. @returns the new bank */
+export async function importFirstFormat(bytes: Uint8Array<ArrayBuffer>, signal: AbortSignal): Promise<Bank> {
+	return importLines(linesOf(pieces(await firstFormatLines(bytes, signal))), false);
 }

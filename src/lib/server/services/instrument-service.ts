@@ -1,7 +1,5 @@
 import type { InstrumentKind, InstrumentSheet } from '$lib/core/reading';
-import type { InstrumentInput } from '$lib/input/live';
-import { InputError } from '$lib/input/validate';
-import { instruments, type Instrument } from '../db/tables';
+import { instruments, type Instrument } from '../records';
 import { ServiceError } from '../errors';
 import { benchHands, type BenchInstrument, type Hands } from '../instruments/hands';
 import { InstrumentError } from '../instruments/instrument-error';
@@ -28,19 +26,6 @@ export function bundledHands(): Hands {
 }
 
 export const hasBundledBench = (): boolean => benchAddress() !== null;
-
-const isLoopback = (host: string) => /^(localhost|127(\.\d+){3}|\[::1\])$/i.test(host);
-
-/** @throws InputError for an address outside this computer that was not named as such */
-export function checkAddress(fields: Pick<InstrumentInput, 'host' | 'outsideNamed'>): void {
-	if (!isLoopback(fields.host) && !fields.outsideNamed)
-		throw new InputError([
-			{
-				path: 'outsideNamed',
-				message: `${fields.host} is outside this computer: say that you mean it, and only for an instrument of your own`
-			}
-		]);
-}
 
 const links = new Map<number, { key: string; link: Link }>();
 

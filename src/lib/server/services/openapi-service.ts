@@ -3,8 +3,9 @@ import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import * as compute from '$lib/input/compute';
 import * as live from '$lib/input/live';
 import { SimulationRequest } from '$lib/input/simulation';
-import { MatchGroupsInput, BalanceQuestionInput } from '$lib/input/records';
-import { RECORD_KINDS } from './record-kinds';
+import { STAGES } from '$lib/core/shared';
+import { SUBJECT_KINDS, VERDICT_CODES } from '$lib/core/verdicts';
+import { OPEN_KINDS } from '../records/registry';
 
 type Json = Record<string, unknown>;
 
@@ -15,10 +16,15 @@ const problem = (description: string): Json => ({
 	content: { 'application/problem+json': { schema: ref('Problem') } }
 });
 const ERRORS: Json = {
+	400: problem('Not readable'),
 	404: problem('No such record'),
+	405: problem('These records follow from others: they are read, not written'),
+	408: problem('The body came too slowly'),
 	409: problem('Changed elsewhere, or in conflict'),
 	413: problem('Body too large'),
-	422: problem('Input not accepted; `errors` has the path of each bad field')
+	415: problem('Another content-type is wanted'),
+	422: problem('Input not accepted; `errors` has the path of each bad field'),
+	503: problem('The database is away; it is started again')
 };
 const path = (name: string, type = 'integer'): Json => ({ name, in: 'path', required: true, schema: { type } });
 const query = (name: string, type: string, required = false): Json => ({
@@ -44,21 +50,48 @@ function operation(summary: string, more: Json = {}, status = 200): Json {
 	};
 }
 
+/** What every stored record carries beside its own fields. */
+const RECORDED: Json = {
+	type: 'object',
+	required: ['id', 'version', 'createdAt', 'updatedAt', 'deletedAt'],
+	properties: {
+		id: { type: 'integer' },
+		version: { type: 'integer' },
+		createdAt: { type: 'string', format: 'date-time' },
+		updatedAt: { type: 'string', format: 'date-time' },
+		deletedAt: { type: ['string', 'null'], format: 'date-time' }
+	}
+};
+const pageOf = (items: Json): Json => ({
+	type: 'object',
+	required: ['items', 'page', 'size', 'total'],
+	properties: {
+		items: { type: 'array', items },
+		page: { type: 'integer' },
+		size: { type: 'integer' },
+		total: { type: 'integer' }
+	}
+});
+
+/** A write that may be sent again with the same key: the second time it answers 200. */
+const repeatable = (written: Json, result: Json): Json => ({
+	...written,
+	responses: {
+		...(written.responses as Json),
+		200: { description: 'It had been stored before, by a request with this `clientKey`', content: result }
+	}
+});
+
 function recordPaths(): Json {
 	return Object.fromEntries(
-		RECORD_KINDS.flatMap(({ name, createInput, changeInput, filters }) => {
-			const pageSchema = {
-				type: 'object',
-				properties: {
-					items: { type: 'array', items: { type: 'object' } },
-					page: { type: 'integer' },
-					size: { type: 'integer' },
-					total: { type: 'integer' }
-				}
-			};
+		OPEN_KINDS.flatMap(({ name, createInput, changeInput, filters, keyed }) => {
+			const record = json(ref('Recorded'));
+			const post = createInput
+				? operation(`Create one of ${name}`, { body: json(ref(createInput.name)), result: record }, 201)
+				: null;
 			const change = {
 				allOf: [
-					{ ...ref(changeInput.name), description: 'Any of these fields' },
+					{ ...(changeInput ? ref(changeInput.name) : {}), description: 'Any of these fields' },
 					{ type: 'object', required: ['version'], properties: { version: { type: 'integer' } } }
 				]
 			};
@@ -70,29 +103,77 @@ function recordPaths(): Json {
 							parameters: [
 								query('page', 'integer'),
 								query('size', 'integer'),
-								...filters.map((f) => query(f, 'string'))
+								...filters.map((f) =>
+									query(f, /Id$|^battery$|^position$/.test(f) && f !== 'subjectId' ? 'integer' : 'string')
+								)
 							],
-							result: json(pageSchema)
+							result: json(pageOf(ref('Recorded')))
 						}),
-						post: operation(`Create one of ${name}`, { body: json(ref(createInput.name)) }, 201)
+						...(post ? { post: keyed ? repeatable(post, record) : post } : {})
 					}
 				],
 				[
 					`/api/v1/${name}/{id}`,
 					{
 						parameters: [path('id')],
-						get: operation(`Read one of ${name}`),
-						patch: operation('Change; refused with 409 when `version` is stale', { body: json(change) }),
-						delete: operation('Soft delete', { parameters: [query('version', 'integer', true)] }, 204)
+						get: operation(`Read one of ${name}`, { result: record }),
+						...(changeInput
+							? {
+									patch: operation('Change; refused with 409 when `version` is stale', {
+										body: json(change),
+										result: record
+									})
+								}
+							: {}),
+						...(createInput
+							? { delete: operation('Soft delete', { parameters: [query('version', 'integer', true)] }, 204) }
+							: {})
 					}
 				],
-				[`/api/v1/${name}/{id}/restore`, { parameters: [path('id')], post: operation('Undo a soft delete') }]
+				...(createInput
+					? [
+							[
+								`/api/v1/${name}/{id}/restore`,
+								{ parameters: [path('id')], post: operation('Undo a soft delete', { result: record }) }
+							]
+						]
+					: [])
 			];
 		})
 	);
 }
 
+const SUBJECT: Json = {
+	type: 'object',
+	required: ['kind', 'id', 'label'],
+	properties: {
+		kind: { type: 'string', enum: [...SUBJECT_KINDS] },
+		id: { type: ['integer', 'string'] },
+		label: { type: 'string' }
+	}
+};
+const VERDICT: Json = {
+	type: 'object',
+	description: 'A judgement as data, with its sentences; the facts of each code are in docs/verdicts.md',
+	required: ['code', 'warmth', 'subject', 'members', 'facts', 'title', 'finding', 'doubt', 'rule', 'next'],
+	properties: {
+		stage: { type: 'string', enum: [...STAGES] },
+		code: { type: 'string', enum: [...VERDICT_CODES] },
+		warmth: { type: 'string', enum: ['calm', 'open', 'look', 'stop'] },
+		subject: ref('Subject'),
+		members: { type: 'array', items: ref('Subject') },
+		facts: { type: 'object' },
+		title: { type: 'string' },
+		finding: { type: 'string' },
+		doubt: { type: ['string', 'null'] },
+		rule: { type: 'string' },
+		next: { type: ['string', 'null'] },
+		setApart: { type: 'string', description: 'Why a person has set it apart' }
+	}
+};
+
 const csvBody: Json = { 'text/csv': { schema: { type: 'string' } } };
+const lines: Json = { 'application/x-ndjson': { schema: { type: 'string' } } };
 
 function computePaths(): Json {
 	const post = (summary: string, input: { name: string }) => ({
@@ -114,22 +195,41 @@ function computePaths(): Json {
 		),
 		'/api/v1/limits': post('BMS, charger and load limits with reasons', compute.LimitsRequest),
 		'/api/v1/fade': post('Capacity fade with its band and end of life', compute.FadeRequest),
-		'/api/v1/is-balanced': post('Whether a bank is balanced, if the readings can tell', BalanceQuestionInput),
+		'/api/v1/is-balanced': post('Whether a bank is balanced, if the readings can tell', compute.BalanceQuestionInput),
 		'/api/v1/settings': {
 			get: operation('Settings'),
 			patch: operation('Change settings', { body: json(ref('SettingsInput')) })
 		},
 		'/api/v1/banks/import': {
-			post: operation('Build a bank again from its exported file', { body: json({ type: 'object' }) }, 201)
+			post: operation(
+				'Build a bank again from its exported file',
+				{ body: { ...lines, ...json({ type: 'object' }) } },
+				201
+			)
 		},
-		'/api/v1/banks/{id}/export': { parameters: [path('id')], get: operation('The whole record of a bank as one file') },
+		'/api/v1/banks/{id}/export': {
+			parameters: [path('id')],
+			get: operation('The whole record of a bank, a line a record', { result: lines })
+		},
+		'/api/v1/banks/{id}/verdicts': {
+			parameters: [path('id')],
+			get: operation('What a bank is judged to need, as Home, the rail and the pages show it', {
+				parameters: [{ ...query('stage', 'string'), schema: { type: 'string', enum: [...STAGES] } }],
+				result: json({
+					type: 'object',
+					required: ['items'],
+					properties: { items: { type: 'array', items: ref('Verdict') } }
+				})
+			})
+		},
+		'/api/v1/openapi.json': { get: operation('This document') },
 		'/api/v1/banks/{id}/tables/{table}': {
 			parameters: [path('id'), path('table', 'string')],
 			get: operation('One table of a bank as CSV', { result: csvBody })
 		},
 		'/api/v1/banks/{id}/match': {
 			parameters: [path('id')],
-			post: operation('Accept groups: records placements', { body: json(ref(MatchGroupsInput.name)) }, 201)
+			post: operation('Accept groups: records placements', { body: json(ref(compute.MatchGroupsInput.name)) }, 201)
 		},
 		'/api/v1/cells/{id}/runs': {
 			parameters: [
@@ -137,6 +237,7 @@ function computePaths(): Json {
 				query('fileName', 'string'),
 				query('temperatureC', 'number'),
 				query('testedAt', 'string'),
+				query('tester', 'string'),
 				query('bridgeGaps', 'boolean')
 			],
 			post: operation('Store a capacity-run log for a cell', { body: csvBody }, 201)
@@ -182,7 +283,17 @@ function livePaths(): Json {
 		},
 		'/api/v1/banks/{id}/rehearsal': { parameters: [path('id')], get: operation('Where a rehearsal stands') },
 		'/api/v1/banks/{id}/rehearsal/hands': on('Wiring, probes, pace of time', live.HandsInput),
-		'/api/v1/banks/{id}/measure': on('Read a cell with a meter of the address book', live.MeasureInput),
+		'/api/v1/banks/{id}/measure': {
+			parameters: [path('id')],
+			post: repeatable(
+				operation(
+					'Read a cell with a meter of the address book',
+					{ body: json(ref(live.MeasureInput.name)), result: json(ref('Recorded')) },
+					201
+				),
+				json(ref('Recorded'))
+			)
+		},
 		'/api/v1/banks/{id}/rehearsal/probe': on('What the voltmeter shows now'),
 		'/api/v1/banks/{id}/rehearsal/reveal': on('End the rehearsal and show the truth', live.ConclusionsInput)
 	};
@@ -218,6 +329,8 @@ export function openApiDocument(version: string): Json {
 			description: 'Units are in the names: Ah, V, A, mΩ, s, °C. Current is positive into the battery. Missing is null.'
 		},
 		paths: { ...computePaths(), ...recordPaths() },
-		components: { schemas: { ...schemas, Problem: PROBLEM_SCHEMA } }
+		components: {
+			schemas: { ...schemas, Problem: PROBLEM_SCHEMA, Recorded: RECORDED, Subject: SUBJECT, Verdict: VERDICT }
+		}
 	};
 }

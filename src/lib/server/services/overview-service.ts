@@ -1,132 +1,202 @@
-import { judgePlan, type RunningWork, type Stage, type StageStatus } from '$lib/core/planning';
-import { WARMTHS, warmestFirst, type Verdict, type Warmth } from '$lib/core/shared';
+import type { RunningWork, Stage, StageStatus, Warmth } from '$lib/core/shared';
+import { WARMTHS } from '$lib/core/shared';
+import type { StageVerdict } from '$lib/core/verdicts';
+import { InputError } from '$lib/input/validate';
+import { columnOf } from '../db/case';
+import { database } from '../db/connection';
 import { readingOnce } from '../db/read-once';
-import { banks, type Bank, type CellType } from '../db/tables';
-import { balanceState } from './balance-service';
-import { bankWithType, deliveryTrays } from './delivery-service';
-import { limitsState } from './limits-service';
-import { currentPlacements } from './match-service';
-import { nowOf } from './rehearsal-bench';
-import { bankCapacities } from './run-service';
-import { runningWork } from './running-work';
-import { serveState } from './serve-service';
+import { bankSummary, refreshJudgement, staleBanks, type BankSummary } from '../judgements/store';
+import { log } from '../log';
+import { banks, batteries, cellTypes, type Bank, type Battery, type CellType } from '../records';
+import { banksAtWork, runningWork } from './running-work';
 
-export interface BankOverview {
+export interface BankOverview extends BankSummary {
 	bank: Bank;
 	cellType: CellType | null;
-	stages: StageStatus[];
-	/** The stage to go on with. */
-	current: Stage;
+	batteries: Battery[];
 	/** What goes on at this bank, what needs a person first before the rest. */
 	running: RunningWork[];
-	/** Cells have been given their groups. */
-	placed: boolean;
-	/** Warmest verdict of all stages. */
-	needs: (Verdict & { stage: Stage })[];
-	warmth: Warmth;
 }
 
-const status = (stage: Stage, open: string | null, warmth: Warmth, done: boolean, available = true): StageStatus => ({
-	stage,
-	available,
-	open,
-	warmth,
-	done
-});
+/** A bank's stages, what is running and what needs a person; the figures behind rail and header. */
+export const bankOverview = (bankId: number): Promise<BankOverview> =>
+	readingOnce(async () => {
+		const bank = await banks.get(bankId);
+		const [summary, cellType, own, running] = await Promise.all([
+			bankSummary(bankId),
+			bank.cellTypeId === null ? null : cellTypes.get(bank.cellTypeId),
+			batteries.all({ bankId }),
+			runningWork(bank)
+		]);
+		return { ...summary, bank, cellType, batteries: own, running };
+	});
 
-/** A bank's stages, what is running and what needs a person; the figures behind home, rail and header. */
-export const bankOverview = (bankId: number): Promise<BankOverview> => readingOnce(() => overviewOf(bankId));
+/** A bank as Home lists it. */
+export interface HomeBank {
+	id: number;
+	name: string;
+	bankUse: string;
+	rehearsal: boolean;
+	series: number;
+	parallel: number;
+	batteries: number;
+	cellTypeName: string | null;
+	stages: StageStatus[];
+	current: Stage;
+	warmth: Warmth;
+	first: StageVerdict | null;
+	needing: number;
+	running: RunningWork[];
+}
 
-async function overviewOf(bankId: number): Promise<BankOverview> {
-	const { bank, cellType } = await bankWithType(bankId);
-	const [trays, { capacities }, placed, balance, limits, serve, now] = await Promise.all([
-		deliveryTrays(bankId),
-		bankCapacities(bankId),
-		currentPlacements(bankId),
-		balanceState(bankId),
-		limitsState(bankId),
-		serveState(bankId),
-		nowOf(bank)
-	]);
-	const nowIso = now.toISOString();
-	const inService = bank.inServiceOn !== null || serve.checks.length > 0;
-	const inUse = new Set(placed.map((p) => p.cellId));
-	// Once cells are placed, a verdict on one left over asks nothing of this bank any more.
-	const concerns = (v: Verdict) => inUse.size === 0 || v.cellIds.length === 0 || v.cellIds.some((id) => inUse.has(id));
-	const receive = trays.flatMap((t) => t.judgement.verdicts).filter(concerns);
-	const unread = receive.filter((v) => v.code === 'not-read').flatMap((v) => v.cellIds).length;
-	const untested = capacities.filter((c) => c.capacityAh === null).length;
-	const needed = bank.series * bank.parallel * bank.batteries;
-	const testVerdicts = capacities.flatMap((c) => (c.judgement ? [c.judgement.verdict] : [])).filter(concerns);
-	const doneBalance = inService || balance.progress?.done === true || (balance.run?.endedAt ?? null) !== null;
-	const warm = (verdicts: readonly Verdict[]) => warmestFirst(verdicts)[0]?.warmth ?? 'calm';
-	const attention = (verdicts: readonly Verdict[]) => verdicts.filter((v) => WARMTHS.indexOf(v.warmth) >= 2).length;
-	const count = (n: number) => (n > 0 ? String(n) : null);
-	const plan = judgePlan(bank, cellType);
-	const stages: StageStatus[] = [
-		status('plan', count(attention(plan)) ?? (cellType ? null : '1'), warm(plan), cellType !== null),
-		status(
-			'receive',
-			count(attention(receive)) ?? count(unread),
-			attention(receive) ? warm(receive) : unread ? 'open' : 'calm',
-			capacities.length >= needed && unread === 0
-		),
-		status('test', count(inService ? 0 : untested), 'calm', capacities.length >= needed && untested === 0),
-		status(
-			'match',
-			placed.length === 0 && capacities.length >= needed && untested === 0 ? '1' : null,
-			placed.length === 0 && capacities.length >= needed && untested === 0 ? 'open' : 'calm',
-			placed.length > 0
-		),
-		status(
-			'balance',
-			balance.run && !doneBalance ? '1' : null,
-			balance.run && !doneBalance ? 'open' : 'calm',
-			doneBalance
-		),
-		status('build', null, 'calm', inService, false),
-		status(
-			'limits',
-			limits.plan ? null : count(placed.length > 0 ? 1 : 0),
-			warm(limits.plan ? limits.verdicts : []),
-			limits.plan !== null
-		),
-		status('prove', null, 'calm', inService, false),
-		status('serve', count(inService ? attention(serve.verdicts) : 0), inService ? warm(serve.verdicts) : 'calm', false)
-	];
-	const of = (stage: Stage, verdicts: readonly Verdict[]) => verdicts.map((v) => ({ ...v, stage }));
-	const needs = warmestFirst([
-		...of('plan', plan),
-		...of('receive', receive),
-		...of('test', testVerdicts),
-		...of('balance', balance.run && balance.join && !doneBalance && placed.length ? [balance.join.verdict] : []),
-		...of('limits', limits.plan ? limits.verdicts : []),
-		...of('serve', inService ? serve.verdicts : [])
-	]) as (Verdict & { stage: Stage })[];
-	const current = inService ? 'serve' : (stages.find((s) => s.available && !s.done)?.stage ?? 'serve');
+export interface Home {
+	real: HomeBank[];
+	rehearsals: HomeBank[];
+	/** Banks of one's own; those found; those that want a look. */
+	total: number;
+	found: number;
+	needing: number;
+	rehearsalsFound: number;
+	page: number;
+	pages: number;
+	search: string;
+}
+
+/** Banks on a page of Home. */
+const PAGE = 20;
+const REHEARSALS_SHOWN = 10;
+/** Judging what is out of date holds Home up for so long at most, ms; the rest goes on behind it. */
+const PATIENCE_MS = 250;
+
+/** Judges what is out of date, one bank after the other. @returns whether all was done in time */
+async function refreshStale(patienceMs: number): Promise<boolean> {
+	const until = Date.now() + patienceMs;
+	for (const id of await staleBanks()) {
+		if (Date.now() > until) return false;
+		await refreshJudgement(id).catch((error: unknown) => log.error({ err: error, bankId: id }, 'bank not judged'));
+	}
+	return true;
+}
+
+let behind: Promise<unknown> | null = null;
+
+/** Goes on judging what is out of date without anybody waiting; one at a time. */
+export function refreshBehind(): void {
+	behind ??= refreshStale(Infinity)
+		.catch((error: unknown) => log.error({ err: error }, 'banks not judged'))
+		.finally(() => (behind = null));
+}
+
+interface HomeRow {
+	id: number;
+	name: string;
+	bank_use: string;
+	rehearsal: boolean;
+	series: number;
+	parallel: number;
+	batteries: number;
+	cell_type_name: string | null;
+	summary: string | null;
+}
+
+const NOT_JUDGED: Omit<BankSummary, 'placed'> = {
+	stages: [],
+	current: 'plan',
+	warmth: 'calm',
+	first: null,
+	needing: 0
+};
+
+function listed(row: HomeRow, running: readonly RunningWork[]): HomeBank {
+	const { stages, current, warmth, first, needing } = row.summary
+		? (JSON.parse(row.summary) as BankSummary)
+		: NOT_JUDGED;
 	return {
-		bank,
-		cellType,
+		id: row.id,
+		name: row.name,
+		bankUse: row.bank_use,
+		rehearsal: row.rehearsal,
+		series: row.series,
+		parallel: row.parallel,
+		batteries: row.batteries,
+		cellTypeName: row.cell_type_name,
 		stages,
 		current,
-		running: await runningWork(bank, balance, nowIso),
-		placed: placed.length > 0,
-		needs,
-		warmth: needs[0]?.warmth ?? 'calm'
+		warmth,
+		first,
+		needing,
+		running: [...running]
 	};
 }
 
-/** Every bank, warmest first. */
-export async function allOverviews(): Promise<BankOverview[]> {
-	const overviews = await readingOnce(async () => {
-		const each: BankOverview[] = [];
-		// One bank after the other: many at once would keep everybody else from the database.
-		for (const { id } of await banks.all({})) each.push(await overviewOf(id));
-		return each;
-	});
-	return overviews.sort(
-		(a, b) =>
-			WARMTHS.indexOf(b.warmth) - WARMTHS.indexOf(a.warmth) ||
-			Number(b.running.length > 0) - Number(a.running.length > 0)
-	);
+const like = (search: string) => `%${search.replace(/[\\%_]/g, '\\$&')}%`;
+
+/** Banks by name, warmest first, those at work before others of the same warmth. */
+function banksNamed(search: string, rehearsal: boolean) {
+	const query = database()('banks').where({ 'banks.rehearsal': rehearsal }).whereNull('banks.deleted_at');
+	return search ? query.where('banks.name', 'like', like(search)) : query;
 }
+
+const rowsOf = (search: string, rehearsal: boolean, atWork: readonly number[], from: number, size: number) =>
+	banksNamed(search, rehearsal)
+		.leftJoin('bank_judgements', 'bank_judgements.bank_id', 'banks.id')
+		.leftJoin('cell_types', 'cell_types.id', 'banks.cell_type_id')
+		.select(
+			...['id', 'name', 'bankUse', 'rehearsal', 'series', 'parallel', 'batteries'].map((f) => `banks.${columnOf(f)}`),
+			'cell_types.name as cell_type_name',
+			'bank_judgements.summary'
+		)
+		.orderByRaw('coalesce(bank_judgements.warmth, 0) desc')
+		.orderByRaw(`banks.id in (${atWork.length ? atWork.map(() => '?').join() : 'null'}) desc`, [...atWork])
+		.orderBy('banks.id')
+		.limit(size)
+		.offset(from) as unknown as Promise<HomeRow[]>;
+
+async function counted(search: string, rehearsal: boolean): Promise<number> {
+	const [{ n }] = (await banksNamed(search, rehearsal).count({ n: '*' })) as [{ n: number }];
+	return Number(n);
+}
+
+async function needingLook(): Promise<number> {
+	const [{ n }] = (await banksNamed('', false)
+		.join('bank_judgements', 'bank_judgements.bank_id', 'banks.id')
+		.where('bank_judgements.warmth', '>=', WARMTHS.indexOf('look'))
+		.count({ n: '*' })) as [{ n: number }];
+	return Number(n);
+}
+
+const MOST_SEARCH = 80;
+
+/** The warmest banks, the rest by search and paging. @param query `q` part of a name, `page` from 1 */
+export const homeOverview = (query: URLSearchParams): Promise<Home> =>
+	readingOnce(async () => {
+		const search = (query.get('q') ?? '').trim().slice(0, MOST_SEARCH);
+		const page = Math.max(1, Math.min(10_000, Math.floor(Number(query.get('page') ?? 1)) || 1));
+		if (!search.isWellFormed()) throw new InputError([{ path: 'q', message: 'q requires text' }]);
+		if (!(await refreshStale(PATIENCE_MS))) refreshBehind();
+		const atWork = await banksAtWork();
+		const workIds = [...atWork.keys()];
+		const [real, rehearsals, total, found, needing, rehearsalsFound] = await Promise.all([
+			rowsOf(search, false, workIds, (page - 1) * PAGE, PAGE),
+			page === 1 ? rowsOf(search, true, workIds, 0, REHEARSALS_SHOWN) : [],
+			counted('', false),
+			counted(search, false),
+			needingLook(),
+			counted(search, true)
+		]);
+		const running = new Map<number, RunningWork[]>();
+		for (const { id } of [...real, ...rehearsals])
+			if (atWork.has(id)) running.set(id, await runningWork(await banks.get(id)));
+		const list = (rows: HomeRow[]) => rows.map((row) => listed(row, running.get(row.id) ?? []));
+		return {
+			real: list(real),
+			rehearsals: list(rehearsals),
+			total,
+			found,
+			needing,
+			rehearsalsFound,
+			page,
+			pages: Math.max(1, Math.ceil(found / PAGE)),
+			search
+		};
+	});

@@ -1,6 +1,9 @@
+import { socBounds, type Chemistry } from '$lib/core/chemistry';
 import { QUANTITY_FIGURES } from '$lib/core/reading';
-import { socBounds } from '$lib/core/chemistry';
-import type { Verdict } from '$lib/core/shared';
+import { CRATE_REST_S } from '$lib/core/stages';
+import { cellsOf, type Verdict } from '$lib/core/verdicts';
+import { database } from '../db/connection';
+import { bankVerdicts } from '../judgements/store';
 import {
 	banks,
 	cells,
@@ -9,20 +12,21 @@ import {
 	placements,
 	readings,
 	runs,
+	verdictChanges,
 	type Bank,
 	type Cell,
 	type Delivery,
 	type Placement,
 	type Reading,
-	type Run
-} from '../db/tables';
-import { CRATE_REST_S, deliveryTrays } from './delivery-service';
-import { bankCapacities } from './run-service';
+	type Run,
+	type VerdictChange
+} from '../records';
+import { bankOfCell } from './bank-of-cell';
 
 /** Something that happened to a cell. */
 export interface PassportEvent {
 	at: string;
-	kind: 'arrival' | 'reading' | 'run' | 'verdict' | 'placement' | 'removal' | 'note';
+	kind: 'arrival' | 'reading' | 'run' | 'verdict' | 'said-before' | 'placement' | 'removal' | 'note';
 	title: string;
 	detail: string | null;
 	/** The run whose curve can be shown. */
@@ -32,7 +36,8 @@ export interface PassportEvent {
 export interface Passport {
 	cell: Cell;
 	delivery: Delivery;
-	bank: Bank;
+	/** The bank it sits in or is considered for; null while it lies in the stock. */
+	bank: Bank | null;
 	events: PassportEvent[];
 }
 
@@ -56,12 +61,12 @@ const event = (
 	runId: number | null = null
 ): PassportEvent => ({ at, kind, title, detail, runId });
 
-function readingEvent(reading: Reading, bank: Bank): PassportEvent {
+function readingEvent(reading: Reading, chemistry: Chemistry): PassportEvent {
 	const { label, unit, decimals } = QUANTITY_FIGURES[reading.quantity];
 	const title = `${label[0].toUpperCase()}${label.slice(1)} ${reading.value.toFixed(decimals)} ± ${reading.sd.toFixed(decimals)} ${unit}`;
 	const typed = `Typed "${reading.rawText}"`;
 	if (reading.quantity !== 'restVoltage') return event(reading.takenAt, 'reading', title, typed);
-	const bounds = socBounds(bank.chemistry, reading.value, reading.sd, reading.restS ?? CRATE_REST_S);
+	const bounds = socBounds(chemistry, reading.value, reading.sd, reading.restS ?? CRATE_REST_S);
 	const percent = (fraction: number) => Math.round(fraction * 100);
 	const charge = `Fits ${percent(bounds.lowFraction)} to ${percent(bounds.highFraction)} % of charge`;
 	return event(reading.takenAt, 'reading', title, `${typed}. ${charge}`);
@@ -77,36 +82,77 @@ function placementEvents(placement: Placement, bankName: string): PassportEvent[
 	return placement.removedAt ? [placed, event(placement.removedAt, 'removal', `Taken out of ${bankName}`)] : [placed];
 }
 
-/** The verdicts on the cell: as it arrived, dated at its last reading, and against its rating, dated at the run. */
-async function verdictEvents(cellId: number, bankId: number, lastReadAt: string | undefined): Promise<PassportEvent[]> {
-	const [trays, { capacities }] = await Promise.all([deliveryTrays(bankId), bankCapacities(bankId)]);
-	const arrived = trays
-		.flatMap((t) => t.judgement.verdicts)
-		.filter((v) => v.cellIds.includes(cellId) && v.code !== 'not-read');
-	const tested = capacities.find((c) => c.cell.id === cellId);
-	return [
-		...(lastReadAt ? arrived.map((v) => verdictEvent(lastReadAt, v)) : []),
-		...(tested?.judgement && tested.run ? [verdictEvent(tested.run.testedAt, tested.judgement.verdict)] : [])
-	];
+/** Stages that judge single cells, and the record each of their verdicts rests on last. */
+const OF_CELLS = ['receive', 'test'] as const;
+/** Lists of what is still to be done say nothing of a cell. */
+const TASKS = new Set(['not-read', 'untested']);
+
+/** What is said of the cell now, dated at the last reading or run it rests on. */
+async function verdictEvents(
+	cellId: number,
+	bank: Bank | null,
+	last: { receive: string | undefined; test: string | undefined }
+): Promise<PassportEvent[]> {
+	if (!bank) return [];
+	const events: PassportEvent[] = [];
+	for (const stage of OF_CELLS) {
+		const at = last[stage];
+		const own = (await bankVerdicts(bank.id, stage)).filter((v) => cellsOf(v).includes(cellId) && !TASKS.has(v.code));
+		if (at) events.push(...own.map((v) => verdictEvent(at, v)));
+	}
+	return events;
+}
+
+const CAUSE_WORDS: Record<string, string> = {
+	readings: 'a reading',
+	runs: 'a capacity run',
+	settings: 'the meter, as the settings describe it',
+	'cell-types': 'the cell type’s figures',
+	banks: 'the plan of the bank',
+	placements: 'a placement',
+	rule: 'a rule of this program',
+	time: 'time'
+};
+
+/** What a verdict on the cell said before it changed: until when, and why. */
+function saidBeforeEvent(change: VerdictChange, saidBefore: Verdict): PassportEvent {
+	const causes = [...new Set(change.cause.map((c) => CAUSE_WORDS[c.kind] ?? c.kind))].join(', ');
+	const now = change.saysNow ? `Now: ${change.saysNow.title}.` : 'It no longer stands.';
+	return event(change.changedAt, 'said-before', `Until here: ${saidBefore.title}`, `${now} Changed by ${causes}.`);
+}
+
+/** Changes of what was said of one cell, of the stages that judge cells, oldest first. */
+async function changesOf(cellId: number): Promise<PassportEvent[]> {
+	const ids = (await database()('verdict_changes')
+		.whereRaw('json_contains(member_ids, ?)', [String(cellId)])
+		.whereIn('stage', [...OF_CELLS])
+		.whereNotNull('said_before')
+		.whereNull('deleted_at')
+		.pluck('id')) as number[];
+	const rows = ids.length ? await verdictChanges.all({ id: ids }) : [];
+	return rows.flatMap((row) => (row.saidBefore && !TASKS.has(row.code) ? [saidBeforeEvent(row, row.saidBefore)] : []));
 }
 
 /** Everything that is recorded of a cell, oldest first: arrival, readings, runs, verdicts, placements, notes. */
 export async function cellPassport(cellId: number): Promise<Passport> {
 	const cell = await cells.get(cellId);
 	const delivery = await deliveries.get(cell.deliveryId);
-	const bank = await banks.get(delivery.bankId);
-	const [read, run, placed, noted] = await Promise.all([
+	const bank = await bankOfCell(cellId);
+	const [read, run, placed, noted, before] = await Promise.all([
 		readings.all({ cellId }),
 		runs.all({ cellId }),
 		placements.all({ cellId }),
-		notes.all({ cellId })
+		notes.all({ cellId }),
+		changesOf(cellId)
 	]);
-	const nameOf = async (id: number) => (id === bank.id ? bank.name : (await banks.get(id)).name);
+	// A bank that was put away keeps its name here.
+	const nameOf = async (id: number) => (await banks.find(id))?.name ?? 'a bank';
 	const bankNames = new Map(await Promise.all(placed.map(async (p) => [p.bankId, await nameOf(p.bankId)] as const)));
 	const supplier = delivery.supplier ? `From ${delivery.supplier}` : null;
+	const last = { receive: read.at(-1)?.takenAt, test: run.at(-1)?.testedAt };
 	const events = [
 		event(delivery.receivedOn, 'arrival', `Arrived with ${delivery.name}`, supplier),
-		...read.map((r) => readingEvent(r, bank)),
+		...read.map((r) => readingEvent(r, bank?.chemistry ?? 'LFP')),
 		...run.map((r) =>
 			event(
 				r.testedAt,
@@ -116,7 +162,8 @@ export async function cellPassport(cellId: number): Promise<Passport> {
 				r.source === 'log' ? r.id : null
 			)
 		),
-		...(await verdictEvents(cellId, bank.id, read.at(-1)?.takenAt)),
+		...(await verdictEvents(cellId, bank, last)),
+		...before,
 		...placed.flatMap((p) => placementEvents(p, bankNames.get(p.bankId)!)),
 		...noted.map((n) => event(n.writtenAt, 'note', n.text))
 	];

@@ -1,44 +1,14 @@
-import { meterSd, parseReading, type MeterAccuracy } from '$lib/core/reading';
+import { measured } from '../records/readings/measured';
 import type { MeasureInput } from '$lib/input/live';
-import type { ReadingInput } from '$lib/input/records';
 import { InputError } from '$lib/input/validate';
-import { banks, cells, deliveries, instruments, readings, type Instrument, type Reading } from '../db/tables';
+import { cellsInPlay } from '../bank-picture/load';
 import { ServiceError } from '../errors';
+import { banks, cells, instruments, type Instrument } from '../records';
+import { recordKind } from '../records/registry';
+import { currentMeters } from '../records/settings/settings';
+import { createOnce, recordOfKey, type Written } from '../records/write';
 import { asServiceError, bundledHands, linkTo } from './instrument-service';
 import { benchCell, rehearsalOf, takeUpRehearsal } from './rehearsal-bench';
-import { currentMeters } from './settings-service';
-
-/** A meter of the address book. */
-interface MeterUsed {
-	accuracy: MeterAccuracy;
-	/** What it shows too much, in the quantity's unit: taken out of the value; the text stays as the meter showed it. */
-	offset: number;
-}
-
-/**
- * Keeps a reading as it was typed or read, with its value and doubt. Sent twice with one `clientKey` it is kept once.
- * @param meter what it was read with; the meter of the settings when it was typed
- */
-export async function storeReading(fields: ReadingInput, meter?: MeterUsed): Promise<Reading> {
-	if (fields.clientKey) {
-		const [already] = await readings.all({ clientKey: fields.clientKey });
-		if (already) return already;
-	}
-	await cells.get(fields.cellId);
-	return readings.insert({
-		...fields,
-		takenAt: fields.takenAt ?? new Date().toISOString(),
-		...(await measured(fields.rawText, fields.quantity, meter))
-	});
-}
-
-/** What a text means as a reading: value, unit as entered, and one standard deviation by the meter. */
-export async function measured(rawText: string, quantity: ReadingInput['quantity'], meter?: MeterUsed) {
-	const { value: shown, rawUnit } = parseReading(rawText, quantity);
-	const value = shown - (meter?.offset ?? 0);
-	const accuracy = meter?.accuracy ?? (await currentMeters())[quantity];
-	return { value, rawUnit, rawText: rawText.trim(), sd: meterSd(accuracy, value) };
-}
 
 /** How each kind of meter reads a cell: the quantity, its digits, and its unit in the meter's own. */
 const METERS = {
@@ -46,34 +16,40 @@ const METERS = {
 	ohmmeter: { quantity: 'acResistance', digits: 3, perUnit: 1000 }
 } as const;
 
-/** Reads a cell with a meter of the address book and keeps the reading as if it had been typed, with that meter's doubt. */
-export async function measureCell(bankId: number, input: MeasureInput): Promise<Reading> {
+/**
+ * Reads a cell with a meter of the address book and keeps the reading as if it had been typed, with that meter's doubt. Sent
+ * again with the same key it gives the reading that was kept, and measures nothing.
+ */
+export async function measureCell(bankId: number, input: MeasureInput): Promise<Written> {
 	const instrument = await instruments.get(input.instrumentId);
 	if (instrument.kind !== 'voltmeter' && instrument.kind !== 'ohmmeter')
 		throw new InputError([{ path: 'instrumentId', message: 'requires a voltmeter or a milliohm meter' }]);
 	const { quantity, digits, perUnit } = METERS[instrument.kind];
+	const known = input.clientKey ? await recordOfKey(recordKind('readings'), input.clientKey) : null;
+	if (known) return { record: known, isNew: false };
 	await reachCell(bankId, input.cellId, instrument);
 	try {
 		const reading = await linkTo(instrument).useNow((driver) => driver.read());
 		const shown = instrument.kind === 'voltmeter' ? reading.voltageV : reading.resistanceOhm;
 		if (shown === null) throw new ServiceError(409, 'open-probes', 'The probes are in the air: put them on the cell.');
-		return await storeReading(
-			{
-				cellId: input.cellId,
-				quantity,
-				rawText: (shown * perUnit).toFixed(digits),
-				takenAt: new Date(reading.atMs).toISOString(),
-				meter: instrument.name,
-				clientKey: input.clientKey
-			},
-			{
-				accuracy: {
-					percentOfReading: instrument.accuracyPercent,
-					countsValue: instrument.accuracyFixed * perUnit,
-					repeatability: (await currentMeters())[quantity].repeatability
-				},
-				offset: instrument.kind === 'voltmeter' ? instrument.voltageOffsetV : 0
-			}
+		const rawText = (shown * perUnit).toFixed(digits);
+		const accuracy = {
+			percentOfReading: instrument.accuracyPercent,
+			countsValue: instrument.accuracyFixed * perUnit,
+			repeatability: (await currentMeters())[quantity].repeatability
+		};
+		const offset = instrument.kind === 'voltmeter' ? instrument.voltageOffsetV : 0;
+		const body = {
+			cellId: input.cellId,
+			quantity,
+			rawText,
+			takenAt: new Date(reading.atMs).toISOString(),
+			meter: instrument.name
+		};
+		return await createOnce(
+			recordKind('readings'),
+			input.clientKey ? { ...body, clientKey: input.clientKey } : body,
+			() => measured(rawText, quantity, { accuracy, offset })
 		);
 	} catch (error) {
 		throw asServiceError(error);
@@ -83,9 +59,9 @@ export async function measureCell(bankId: number, input: MeasureInput): Promise<
 /** A simulated bench's probes go to the cell by themselves; at a real one a person holds them there. */
 async function reachCell(bankId: number, cellId: number, instrument: Instrument): Promise<void> {
 	const bank = await banks.get(bankId);
-	const delivery = await deliveries.get((await cells.get(cellId)).deliveryId);
-	if (delivery.bankId !== bankId)
-		throw new InputError([{ path: 'cellId', message: 'requires a cell that was received for this bank' }]);
+	await cells.get(cellId);
+	if (!(await cellsInPlay(bankId)).some((c) => c.id === cellId))
+		throw new InputError([{ path: 'cellId', message: 'requires a cell of this bank: pick it for the bank first' }]);
 	if (instrument.bundled !== bank.rehearsal)
 		throw new ServiceError(
 			422,

@@ -1,8 +1,8 @@
 import type { Place, Scenario } from '$lib/core/bench';
-import { banks, cells, liveRuns, rehearsals, type Bank, type LiveRun, type Rehearsal } from '../db/tables';
+import { banks, cells, liveRuns, rehearsals, type Bank, type LiveRun, type Rehearsal } from '../records';
 import { ServiceError } from '../errors';
 import type { BenchState } from '../instruments/hands';
-import { latestReadings } from './delivery-service';
+import { latestReadings } from '../bank-picture/latest-readings';
 import { asServiceError, bundledHands } from './instrument-service';
 
 /** The rehearsal a bank belongs to. @throws ServiceError 404 */

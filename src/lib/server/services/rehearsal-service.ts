@@ -1,5 +1,6 @@
 import { completeScenario, type Place, type Scenario, type Tool } from '$lib/core/bench';
 import { acResistanceMohm } from '$lib/core/cell-model';
+import type { PictureCell } from '$lib/core/stages';
 import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
 import {
 	READY_SCENARIOS,
@@ -12,10 +13,10 @@ import {
 } from '$lib/core/rehearsal';
 import type { ConclusionsInput, HandsInput, RehearsalInput } from '$lib/input/live';
 import { InputError } from '$lib/input/validate';
-import { banks, cellTypes, liveRuns, rehearsals, type Bank, type Rehearsal } from '../db/tables';
+import { liveRuns, rehearsals, type Bank, type Rehearsal } from '../records';
 import { ServiceError } from '../errors';
 import type { BenchState } from '../instruments/hands';
-import { deliveryTrays, unpackDelivery, type TrayCell } from './delivery-service';
+
 import { asServiceError, bundledHands, bundledInstruments, hasBundledBench, linkTo } from './instrument-service';
 import { currentPlacements } from './match-service';
 import {
@@ -28,7 +29,11 @@ import {
 	takeUpRehearsal,
 	wasReadReversed
 } from './rehearsal-bench';
-import { bankCapacities } from './run-service';
+import { loadBankPicture } from '../bank-picture/load';
+import { inTransaction } from '../db/transaction';
+import { bankVerdicts } from '../judgements/store';
+import { recordKind } from '../records/registry';
+import { createOnce } from '../records/write';
 
 /** What can be rehearsed, and whether the bench for it is there. */
 export const rehearsalChoices = () => ({ scenarios: readyScenarios(), bench: hasBundledBench() });
@@ -57,40 +62,48 @@ export async function startRehearsal(input: RehearsalInput): Promise<Bank> {
 		throw asServiceError(error);
 	}
 	await bundledInstruments();
+	return makeRehearsalBank(scenario);
+}
+
+/** The bank of a crate on the simulated bench, with its type, its delivery and the rehearsal itself: all marked as simulated. */
+async function makeRehearsalBank(scenario: Scenario): Promise<Bank> {
 	const { nominalV: _, plausibleRestV: __, ...limits } = CHEMISTRY_FIGURES[scenario.chemistry];
-	const type = await cellTypes.insert({
-		name: `Rehearsal ${scenario.ratedAh} Ah`,
-		maker: 'Nobody: simulated',
-		chemistry: scenario.chemistry,
-		ratedAh: scenario.ratedAh,
-		acResistanceMohm: Number(
-			acResistanceMohm({ capacityAh: scenario.ratedAh, resistanceFactor: 1 }, RATED_C).toFixed(3)
-		),
-		...limits,
-		rehearsal: true
+	const { chemistry, ratedAh, series, parallel } = scenario;
+	const marked = async () => ({ rehearsal: true });
+	return inTransaction(async (tx) => {
+		const make = async (kind: string, body: object, more = async () => ({})) =>
+			(await createOnce(recordKind(kind), body, more, tx)).record;
+		const type = await make(
+			'cell-types',
+			{
+				name: `Rehearsal ${ratedAh} Ah`,
+				maker: 'Nobody: simulated',
+				chemistry,
+				ratedAh,
+				acResistanceMohm: Number(acResistanceMohm({ capacityAh: ratedAh, resistanceFactor: 1 }, RATED_C).toFixed(3)),
+				...limits
+			},
+			marked
+		);
+		const bank = await make(
+			'banks',
+			{
+				...{ name: scenario.name, bankUse: 'other', chemistry, series, parallel },
+				...{ batteries: 1, cellTypeId: type.id, notes: scenario.story, endFraction: 0.8 }
+			},
+			marked
+		);
+		await make('deliveries', {
+			bankId: bank.id,
+			name: 'Crate',
+			receivedOn: new Date().toISOString().slice(0, 10),
+			supplier: 'the simulated bench',
+			cellCount: scenario.cells.length,
+			labelPrefix: 'R'
+		});
+		await rehearsals.insert({ bankId: bank.id, scenario }, tx);
+		return bank as Bank;
 	});
-	const bank = await banks.insert({
-		name: scenario.name,
-		bankUse: 'other',
-		chemistry: scenario.chemistry,
-		series: scenario.series,
-		parallel: scenario.parallel,
-		batteries: 1,
-		cellTypeId: type.id,
-		notes: scenario.story,
-		endFraction: 0.8,
-		rehearsal: true
-	});
-	await unpackDelivery({
-		bankId: bank.id,
-		name: 'Crate',
-		receivedOn: new Date().toISOString().slice(0, 10),
-		supplier: 'the simulated bench',
-		cellCount: scenario.cells.length,
-		labelPrefix: 'R'
-	});
-	await rehearsals.insert({ bankId: bank.id, scenario });
-	return bank;
 }
 
 export interface RehearsalState {
@@ -122,7 +135,7 @@ export interface BenchCell {
 export async function rehearsalState(bankId: number): Promise<RehearsalState> {
 	const rehearsal = await rehearsalOf(bankId);
 	const { scenario } = rehearsal;
-	const trays = await deliveryTrays(bankId);
+	const { cells } = await loadBankPicture(bankId);
 	const bench = await benchStateOf(rehearsal);
 	return {
 		story: scenario.story,
@@ -132,12 +145,12 @@ export async function rehearsalState(bankId: number): Promise<RehearsalState> {
 		suggested: await suggestedFindings(bankId),
 		judgement: rehearsal.judgement,
 		prices: scenario.prices,
-		cells: trays.flatMap((t) => t.cells.map((cell) => seenAtBench(cell, scenario, bench))),
+		cells: cells.map((cell) => seenAtBench(cell, scenario, bench)),
 		leads: scenario.series
 	};
 }
 
-function seenAtBench({ id, label, readings }: TrayCell, scenario: Scenario, bench: BenchState | null): BenchCell {
+function seenAtBench({ id, label, readings }: PictureCell, scenario: Scenario, bench: BenchState | null): BenchCell {
 	const index = scenario.cells.findIndex((c) => c.label === label);
 	const group = bench?.groups.findIndex((g) => g.includes(index)) ?? -1;
 	const isOn = (place: Place) => typeof place === 'object' && place !== null && 'cell' in place && place.cell === index;
@@ -150,25 +163,17 @@ function seenAtBench({ id, label, readings }: TrayCell, scenario: Scenario, benc
 	};
 }
 
-/** What verdicts already say, as findings: a short capacity, an odd resistance, a negative voltage. */
+/** What a verdict on a cell is called as a finding. */
+const FINDING_OF: Record<string, Finding['kind']> = { 'capacity-short': 'weak-cell', polarity: 'wrong-print' };
+
+/** What verdicts already say, as findings: a short capacity, a higher resistance, a negative voltage. */
 async function suggestedFindings(bankId: number): Promise<Finding[]> {
-	const [trays, { capacities }] = await Promise.all([deliveryTrays(bankId), bankCapacities(bankId)]);
-	const cells = trays.flatMap((t) => t.cells);
-	const label = (id: number) => cells.find((c) => c.id === id)!.label;
-	const high = trays.flatMap((t) =>
-		t.judgement.verdicts
-			.filter((v) => v.code === 'resistance-outlier' && /more/.test(v.title))
-			.flatMap((v) => v.cellIds)
-	);
-	return [
-		...capacities
-			.filter((c) => c.judgement?.outcome === 'short')
-			.map((c): Finding => ({ kind: 'weak-cell', where: c.cell.label })),
-		...high.map((id): Finding => ({ kind: 'high-resistance', where: label(id) })),
-		...cells
-			.filter((c) => (c.readings.restVoltage?.value ?? 0) < 0)
-			.map((c): Finding => ({ kind: 'wrong-print', where: c.label }))
-	];
+	return (await bankVerdicts(bankId)).flatMap(({ code, subject, facts }): Finding[] => {
+		if (code === 'resistance-outlier')
+			return (facts.relativeDifference as number) > 0 ? [{ kind: 'high-resistance', where: subject.label }] : [];
+		const kind = FINDING_OF[code];
+		return kind ? [{ kind, where: subject.label }] : [];
+	});
 }
 
 async function refuseWhileRunning(bankId: number): Promise<void> {

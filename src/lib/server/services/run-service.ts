@@ -1,20 +1,14 @@
-import {
-	TESTER_GAIN_SD,
-	analyseLog,
-	judgeCapacity,
-	parseLog,
-	thinCurve,
-	toStandardConditions,
-	type CapacityJudgement,
-	type RunAnalysis
-} from '$lib/core/capacity-run';
-import { CoreError } from '$lib/core/shared';
-import { database } from '../db/connection';
-import { insertRunSamples, readRunSamples } from '../db/run-samples';
+import { TESTER_GAIN_SD, thinCurve, type RunAnalysis, type RunOptions } from '$lib/core/capacity-run';
 import { probesAreOff } from '$lib/core/live-run';
+import { CoreError } from '$lib/core/shared';
+import { insertRunSamples, readRunSamples } from '../db/run-samples';
 import type { StoredSample } from '../db/stored-sample';
-import { cells, deliveries, instruments, runs, type Cell, type CellType, type LiveRun, type Run } from '../db/tables';
-import { bankWithType, cellsOfBank } from './delivery-service';
+import { inTransaction } from '../db/transaction';
+import { cellTypes, cells, instruments, runs, banks, type LiveRun, type Run } from '../records';
+import { recordKind } from '../records/registry';
+import { noteWrite } from '../records/write';
+import { analyseOnThread } from '../threads/capacity-log';
+import { typeOfCell } from './bank-of-cell';
 
 export interface LogImport {
 	fileName: string | null;
@@ -24,52 +18,64 @@ export interface LogImport {
 	bridgeGaps: boolean;
 }
 
-/** The protocol's discharge rate when the maker gives none (default). */
-const STANDARD_C_RATE = 0.2;
+/** Charge, energy and faults of a log, stored nowhere. */
+export const analyseLogBytes = async (
+	bytes: Uint8Array<ArrayBuffer>,
+	options: RunOptions,
+	signal: AbortSignal
+): Promise<RunAnalysis> => (await analyseOnThread(bytes, options, false, signal)).analysis;
 
 /** Reads a capacity-run log and stores run and samples for a cell; all or nothing. */
 export async function importRun(
 	cellId: number,
-	text: string,
-	options: LogImport
+	bytes: Uint8Array<ArrayBuffer>,
+	options: LogImport,
+	signal: AbortSignal = new AbortController().signal
 ): Promise<{ run: Run; analysis: RunAnalysis }> {
-	const cell = await cells.get(cellId);
-	const { cellType } = await bankWithType((await deliveries.get(cell.deliveryId)).bankId);
-	const log = parseLog(text);
-	const analysis = analyseLog(log, {
-		ratedAh: cellType?.ratedAh ?? null,
-		bridgeGaps: options.bridgeGaps,
-		cutoffV: cellType?.dischargeLimitV ?? null
-	});
+	await cells.get(cellId);
+	const cellType = await typeOfCell(cellId);
+	const { analysis, samples } = await analyseOnThread(
+		bytes,
+		{
+			ratedAh: cellType?.ratedAh ?? null,
+			bridgeGaps: options.bridgeGaps,
+			cutoffV: cellType?.dischargeLimitV ?? null
+		},
+		true,
+		signal
+	);
 	if (!(analysis.capacityAh > 0))
 		throw new CoreError(
 			'log-no-discharge',
 			'body',
 			'No discharge was found in this log: the current never flows out of the cell. Check the current column.'
 		);
-	const turned = analysis.faults.some((f) => f.code === 'sign-flipped');
-	const run = await database().transaction(async (tx) => {
+	const { capacityAh, energyWh, meanVoltageV, currentA, cRate, durationS, endVoltageV, faults } = analysis;
+	const { temperatureC, tester, fileName } = options;
+	const run = await inTransaction(async (tx) => {
+		await cells.hold(cellId, tx, 'share');
 		const stored = await runs.insert(
 			{
-				cellId,
-				source: 'log',
-				capacityAh: analysis.capacityAh,
-				sdAh: analysis.capacityAh * TESTER_GAIN_SD,
-				energyWh: analysis.energyWh,
-				meanVoltageV: analysis.meanVoltageV,
-				currentA: analysis.currentA,
-				cRate: analysis.cRate,
-				durationS: analysis.durationS,
-				endVoltageV: analysis.endVoltageV,
-				temperatureC: options.temperatureC,
-				testedAt: options.testedAt ?? new Date().toISOString(),
-				tester: options.tester,
-				fileName: options.fileName,
-				faults: analysis.faults
+				...{
+					cellId,
+					source: 'log',
+					capacityAh,
+					energyWh,
+					meanVoltageV,
+					currentA,
+					cRate,
+					durationS,
+					endVoltageV,
+					faults
+				},
+				...{ temperatureC, tester, fileName },
+				sdAh: capacityAh * TESTER_GAIN_SD,
+				testedAt: options.testedAt ?? new Date().toISOString()
 			},
 			tx
 		);
-		await insertRunSamples(stored.id, { ...log, currentA: turned ? log.currentA.map((a) => -a) : log.currentA }, tx);
+		await insertRunSamples(stored.id, samples!, tx);
+		await noteWrite(recordKind('runs'), 'create', [stored], tx);
 		return stored;
 	});
 	return { run, analysis };
@@ -93,7 +99,8 @@ export async function storeLiveCapacity(live: LiveRun, samples: readonly StoredS
 	const capacityAh = -sums.ah;
 	const seconds = (sums.endedMs! - sums.startedMs) / 1000 - sums.gapS;
 	const meanA = -(capacityAh * 3600) / seconds;
-	const { cellType } = await bankWithType(live.bankId);
+	const { cellTypeId } = await banks.get(live.bankId);
+	const cellType = cellTypeId === null ? null : await cellTypes.get(cellTypeId);
 	const volts = (s: StoredSample) =>
 		meter && s.cellV !== null && !probesAreOff(s.cellV, s.voltageV)
 			? s.cellV - meter.voltageOffsetV
@@ -108,7 +115,7 @@ export async function storeLiveCapacity(live: LiveRun, samples: readonly StoredS
 					}
 				]
 			: null;
-	return database().transaction(async (tx) => {
+	return inTransaction(async (tx) => {
 		const run = await runs.insert(
 			{
 				cellId: live.cellId,
@@ -144,49 +151,9 @@ export async function storeLiveCapacity(live: LiveRun, samples: readonly StoredS
 			},
 			tx
 		);
+		await noteWrite(recordKind('runs'), 'create', [run], tx);
 		return run;
 	});
-}
-
-export interface CellCapacity {
-	cell: Cell;
-	run: Run | null;
-	/** Capacity brought to standard conditions, Ah, with its doubt; null when not tested or the correction is refused. */
-	capacityAh: number | null;
-	sdAh: number | null;
-	/** Why there is no capacity although there is a run. */
-	refused: string | null;
-	judgement: CapacityJudgement | null;
-}
-
-function capacityOf(cell: Cell, run: Run | null, cellType: CellType | null): CellCapacity {
-	if (!run) return { cell, run, capacityAh: null, sdAh: null, refused: null, judgement: null };
-	try {
-		const measured = { capacityAh: run.capacityAh, sdAh: run.sdAh ?? run.capacityAh * TESTER_GAIN_SD };
-		const { capacityAh, sdAh } = toStandardConditions(measured, run.temperatureC, run.cRate, STANDARD_C_RATE);
-		return {
-			cell,
-			run,
-			capacityAh,
-			sdAh,
-			refused: null,
-			judgement: cellType ? judgeCapacity(cell, capacityAh, sdAh, cellType.ratedAh) : null
-		};
-	} catch (error) {
-		if (!(error instanceof CoreError)) throw error;
-		return { cell, run, capacityAh: null, sdAh: null, refused: error.message, judgement: null };
-	}
-}
-
-/** The capacity each cell of a bank is believed to have: its latest run, corrected, against rated. Tray order. */
-export async function bankCapacities(
-	bankId: number
-): Promise<{ cellType: CellType | null; capacities: CellCapacity[] }> {
-	const { cellType } = await bankWithType(bankId);
-	const all = await cellsOfBank(bankId);
-	const latest = new Map<number, Run>();
-	if (all.length) for (const run of await runs.all({ cellId: all.map((c) => c.id) })) latest.set(run.cellId, run);
-	return { cellType, capacities: all.map((cell) => capacityOf(cell, latest.get(cell.id) ?? null, cellType)) };
 }
 
 /** Points of a run's curve for drawing: at most about `points` a series, no dip lost. */

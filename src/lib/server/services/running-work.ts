@@ -1,16 +1,35 @@
 import { LIVE_NAMES, toEndS } from '$lib/core/live-run';
-import type { RunningWork } from '$lib/core/planning';
-import type { Bank, LiveRun } from '../db/tables';
-import type { balanceState } from './balance-service';
-import { placeOf } from './live/live-plan';
-import { openLiveRuns } from './live/live-service';
+import type { RunningWork } from '$lib/core/shared';
+import { isCharging, type BalanceState } from '$lib/core/stages';
+import { loadBankPicture } from '../bank-picture/load';
+import { database } from '../db/connection';
+import { placeOf } from '../live/live-plan';
+import { openLiveRuns } from '../live/live-service';
+import { openRuns } from '../records/live-runs/under-run';
+import type { Bank, LiveRun } from '../records';
+import { balanceFacts } from '../stages/balance/stage';
+import { nowOf } from './rehearsal-bench';
 
-type BalanceState = Awaited<ReturnType<typeof balanceState>>;
+/** Banks at which something goes on or waits for a person. */
+export async function banksAtWork(): Promise<Set<number>> {
+	const charging = await database()('balance_runs')
+		.whereNotNull('started_at')
+		.where({ ended_at: null, deleted_at: null })
+		.distinct()
+		.pluck('bank_id');
+	return new Set([...charging, ...(await openRuns()).map((run) => run.bankId)]);
+}
 
 /** What goes on at a bank: what waits for a person, then what will need one soonest, then what nobody can tell of. */
-export async function runningWork(bank: Bank, balance: BalanceState, nowIso: string): Promise<RunningWork[]> {
+export async function runningWork(bank: Bank): Promise<RunningWork[]> {
 	const runs = await openLiveRuns(bank.id);
-	const byHand = runs.some((run) => run.kind === 'balance') ? null : balanceByHand(bank, balance, nowIso);
+	const charging = await isChargedByHand(bank.id);
+	if (runs.length === 0 && !charging) return [];
+	const nowIso = (await nowOf(bank)).toISOString();
+	const asksBalance = charging || runs.some((run) => run.kind === 'balance');
+	const balance = asksBalance ? await balanceFacts(await loadBankPicture(bank.id)) : null;
+	const followed = runs.some((run) => run.kind === 'balance');
+	const byHand = balance && !followed ? balanceByHand(bank, balance, nowIso) : null;
 	const work = [
 		...(await Promise.all(runs.map((run) => liveWork(bank, run, balance, nowIso)))),
 		...(byHand ? [byHand] : [])
@@ -20,12 +39,17 @@ export async function runningWork(bank: Bank, balance: BalanceState, nowIso: str
 	return work.sort((a, b) => (dueMs(a) === dueMs(b) ? 0 : dueMs(a) - dueMs(b)));
 }
 
+async function isChargedByHand(bankId: number): Promise<boolean> {
+	const open = { bank_id: bankId, ended_at: null, deleted_at: null };
+	return (await database()('balance_runs').where(open).whereNotNull('started_at').first('id')) !== undefined;
+}
+
 const markOf = (bank: Bank) => (bank.rehearsal ? 'Rehearsal: ' : '');
 
 /** A balance whose readings are typed. */
 function balanceByHand(bank: Bank, balance: BalanceState, nowIso: string): RunningWork | null {
 	const { run, progress, plan, readings } = balance;
-	if (!run || !run.startedAt || run.endedAt || !progress || !plan) return null;
+	if (!run?.startedAt || !isCharging(run) || !progress || !plan) return null;
 	const last = readings.at(-1);
 	const remaining = progress.remainingS ?? (last ? null : plan.durationS);
 	return {
@@ -46,7 +70,7 @@ function balanceByHand(bank: Bank, balance: BalanceState, nowIso: string): Runni
 const amperes = (value: number) => (Math.abs(value) < 0.05 ? 0 : value).toFixed(1);
 
 /** What a live run shows at the top of every page of its bank. */
-async function liveWork(bank: Bank, run: LiveRun, balance: BalanceState, nowIso: string): Promise<RunningWork> {
+async function liveWork(bank: Bank, run: LiveRun, balance: BalanceState | null, nowIso: string): Promise<RunningWork> {
 	const { last, sums, phase } = run.progress;
 	const volts = last?.cellV ?? last?.voltageV ?? null;
 	const movedAh = Math.abs(sums[phase]?.ah ?? 0);
@@ -65,8 +89,8 @@ async function liveWork(bank: Bank, run: LiveRun, balance: BalanceState, nowIso:
 }
 
 /** Only the end of a run needs a person. A balance is judged by its own log, knee and taper included. */
-function timeLeft(run: LiveRun, balance: BalanceState) {
-	if (run.kind === 'balance') return balance.progress?.remainingS ?? null;
+function timeLeft(run: LiveRun, balance: BalanceState | null) {
+	if (run.kind === 'balance') return balance?.progress?.remainingS ?? null;
 	return toEndS(run.phases, run.progress, run.expectedAh);
 }
 

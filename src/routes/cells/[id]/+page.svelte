@@ -14,6 +14,7 @@
 		reading: 'Read',
 		run: 'Run',
 		verdict: 'Judged',
+		'said-before': 'Judged before',
 		placement: 'Placed',
 		removal: 'Taken out',
 		note: 'Note'
@@ -42,11 +43,12 @@
 <TopBar />
 <main class="mx-auto max-w-3xl p-4">
 	<p>
-		<a class="tap inline-flex items-center underline underline-offset-4" href="/banks/{data.bank.id}/receive"
-			>{data.bank.name}</a
+		<a
+			class="tap inline-flex items-center underline underline-offset-4"
+			href={data.bank ? `/banks/${data.bank.id}/receive` : '/stock'}>{data.bank?.name ?? 'In the stock'}</a
 		>
 		· {data.delivery.name}
-		{#if data.bank.rehearsal}<span class="rehearsal-mark ml-2 px-2">Rehearsal: a simulated cell</span>{/if}
+		{#if data.delivery.rehearsal}<span class="rehearsal-mark ml-2 px-2">Rehearsal: a simulated cell</span>{/if}
 	</p>
 	<h1>Passport of {data.cell.label}</h1>
 	<p class="muted">

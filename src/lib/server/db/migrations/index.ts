@@ -2,6 +2,8 @@ import type { Knex } from 'knex';
 import * as first from './001-first-bench';
 import * as live from './002-live-bench';
 import * as minutes from './003-live-minutes';
+import * as stock from './004-stock';
+import * as judgements from './005-judgements';
 
 interface Migration {
 	name: string;
@@ -12,7 +14,9 @@ interface Migration {
 const MIGRATIONS: Migration[] = [
 	{ name: '001-first-bench', up: first.up },
 	{ name: '002-live-bench', up: live.up },
-	{ name: '003-live-minutes', up: minutes.up }
+	{ name: '003-live-minutes', up: minutes.up },
+	{ name: '004-stock', up: stock.up },
+	{ name: '005-judgements', up: judgements.up }
 ];
 
 /** Knex reads migrations from this list instead of a folder, so that they are part of the build. */

@@ -1,11 +1,9 @@
-import { endpoint, jsonBody } from '$lib/server/http/endpoint';
-import { createRecord, listRecords, recordKind } from '$lib/server/services/record-kinds';
+import { endpoint, jsonBody, written } from '$lib/server/http/endpoint';
+import { createIn, listIn } from '$lib/server/services/record-service';
 import type { RequestHandler } from './$types';
 
-export const GET: RequestHandler = endpoint(async ({ params, url }) =>
-	listRecords(recordKind(params.collection!), url.searchParams)
-);
-export const POST: RequestHandler = endpoint(
-	async ({ params, request }) => createRecord(recordKind(params.collection!), await jsonBody(request)),
-	201
+export const GET: RequestHandler = endpoint(async ({ params, url }) => listIn(params.collection!, url.searchParams));
+/** A new record; sent again with the same `clientKey` it answers 200 with the first one. */
+export const POST: RequestHandler = endpoint(async ({ params, request }) =>
+	written(await createIn(params.collection!, await jsonBody(request)))
 );

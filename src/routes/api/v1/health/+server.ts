@@ -1,17 +1,11 @@
-import { database } from '$lib/server/db/connection';
 import { endpoint } from '$lib/server/http/endpoint';
+import { health } from '$lib/server/services/health-service';
 import { version } from '../../../../../package.json';
 
 export const GET = endpoint(async () => {
-	const reached = await database()
-		.raw('select 1')
-		.then(
-			() => true,
-			() => false
-		);
-	const body = { status: reached ? 'ok' : 'degraded', database: reached ? 'ok' : 'unreachable', version };
-	return new Response(JSON.stringify(body), {
-		status: reached ? 200 : 503,
+	const { well, ...body } = await health();
+	return new Response(JSON.stringify({ ...body, version }), {
+		status: well ? 200 : 503,
 		headers: { 'content-type': 'application/json' }
 	});
 });

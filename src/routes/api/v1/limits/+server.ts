@@ -1,8 +1,6 @@
-import { computeLimits } from '$lib/core/limits';
 import { LimitsRequest } from '$lib/input/compute';
 import { validated } from '$lib/input/validate';
 import { endpoint, jsonBody } from '$lib/server/http/endpoint';
+import { limitValues } from '$lib/server/services/compute-service';
 
-export const POST = endpoint(async ({ request }) => ({
-	values: computeLimits(validated(LimitsRequest, await jsonBody(request)))
-}));
+export const POST = endpoint(async ({ request }) => limitValues(validated(LimitsRequest, await jsonBody(request))));

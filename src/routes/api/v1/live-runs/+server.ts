@@ -1,8 +1,8 @@
 import { LiveRunInput } from '$lib/input/live';
 import { validated } from '$lib/input/validate';
 import { endpoint, jsonBody } from '$lib/server/http/endpoint';
-import { planLiveRun, valuesToConfirm } from '$lib/server/services/live/live-plan';
-import { listLiveRuns } from '$lib/server/services/live/live-service';
+import { planLiveRun, valuesToConfirm } from '$lib/server/live/live-plan';
+import { listLiveRuns } from '$lib/server/live/live-service';
 
 export const GET = endpoint(async ({ url }) => listLiveRuns(url.searchParams));
 

@@ -12,8 +12,9 @@
 	import { USUAL_FOOTPRINT, type DrawnCell } from '$lib/components/tray/tray-cell';
 	import { planLive } from '$lib/client/plan-live';
 	import { HOLD_S } from '$lib/core/balance';
-	import { chargeVerdicts, type BalanceAnswer } from '$lib/core/balance';
-	import type { Verdict } from '$lib/core/shared';
+	import type { BalanceAnswer } from '$lib/core/balance';
+	import { cellsOf } from '$lib/core/verdicts';
+	import { settingApart } from '$lib/client/set-apart';
 	import { formatDateTime, formatDuration, fromUserUnits, toUserUnits, unitOf } from '$lib/core/units';
 
 	let { data } = $props();
@@ -32,10 +33,6 @@
 	const checks = $derived<Record<string, boolean>>({ ...run?.checklist, ...ticked });
 	const allChecked = $derived(BALANCE_CHECKLIST.every((item) => checks[item.key]));
 
-	const verdicts = $derived.by((): Verdict[] => {
-		if (running) return balance.progress ? chargeVerdicts(balance.progress) : [];
-		return balance.join ? [balance.join.verdict] : [];
-	});
 	const drawn = $derived.by((): DrawnCell[] =>
 		balance.cells.map((c) => ({
 			id: c.id,
@@ -43,7 +40,8 @@
 			figure: c.restVoltageV === null ? null : c.restVoltageV.toFixed(3),
 			minor: `${Math.round(c.socLow * 100)}–${Math.round(c.socHigh * 100)} %`,
 			shade: null,
-			warmth: balance.join?.verdict.cellIds.includes(c.id) && !running ? balance.join.verdict.warmth : 'calm',
+			warmth:
+				balance.join && cellsOf(balance.join.verdict).includes(c.id) && !running ? balance.join.verdict.warmth : 'calm',
 			mark: null
 		}))
 	);
@@ -125,8 +123,15 @@
 	}
 </script>
 
-<StagePage title="Balance" subtitle="top balance, all cells in parallel" {verdicts}>
-	{#if !plan}
+<StagePage
+	title="Balance"
+	subtitle="top balance, all cells in parallel"
+	verdicts={data.verdicts}
+	onsetapart={settingApart(bank.id, 'balance')}
+>
+	{#if balance.noPlan}
+		<p class="sheet p-6"><strong>There is no plan for this charge.</strong> {balance.noPlan}</p>
+	{:else if !plan}
 		<p class="sheet p-6">
 			Match the cells first: <a class="underline" href="/banks/{bank.id}/match">Match</a>. Then this page knows which
 			cells stand in the row.

@@ -1,5 +1,6 @@
 import { idOf } from '$lib/server/http/endpoint';
-import { limitsState } from '$lib/server/services/limits-service';
+import { loaded } from '$lib/server/http/load';
+import { limitsPage } from '$lib/server/services/stage-page-service';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params }) => ({ limits: await limitsState(idOf(params.id, 'bank')) });
+export const load: PageServerLoad = ({ params }) => loaded((async () => limitsPage(idOf(params.id, 'bank')))());

@@ -2,6 +2,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
+	import { settingApart } from '$lib/client/set-apart';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
@@ -11,7 +12,11 @@
 
 	let { data } = $props();
 	const bank = $derived(data.overview.bank);
-	const values = $derived(data.limits.values);
+	let batteryNumber = $state(1);
+	const shownBattery = $derived(
+		data.limits.batteries.find((b) => b.battery.number === batteryNumber) ?? data.limits.batteries[0] ?? null
+	);
+	const values = $derived(shownBattery?.values ?? []);
 	const units = $derived(data.settings.units);
 	const NAMES: Record<Strategy, string> = {
 		'full-span': 'Full span',
@@ -25,6 +30,8 @@
 	] as const;
 	// svelte-ignore state_referenced_locally
 	const planned = data.limits.plan;
+	// svelte-ignore state_referenced_locally
+	const own = data.overview.batteries.find((b) => b.kind === 'built') ?? null;
 	let form = $state<{
 		strategy: Strategy;
 		bmsA: number | null;
@@ -33,30 +40,30 @@
 		cableA: number | null;
 	}>({
 		strategy: planned?.strategy ?? 'middle-road',
-		bmsA: planned?.bmsA ?? null,
-		bmsMv: planned?.bmsResolutionV ? planned.bmsResolutionV * 1000 : null,
-		fuseA: planned?.fuseA ?? null,
-		cableA: planned?.cableA ?? null
+		bmsA: own?.bmsA ?? null,
+		bmsMv: own?.bmsResolutionV ? own.bmsResolutionV * 1000 : null,
+		fuseA: own?.fuseA ?? null,
+		cableA: own?.cableA ?? null
 	});
 
 	const number = (v: number | null) => (v === null || (v as unknown) === '' ? null : Number(v));
 	async function save() {
-		const fields = {
-			strategy: form.strategy,
+		const { strategy } = form;
+		const wiring = {
 			bmsA: number(form.bmsA),
 			bmsResolutionV: number(form.bmsMv) === null ? null : Number(form.bmsMv) / 1000,
 			fuseA: number(form.fuseA),
 			cableA: number(form.cableA)
 		};
 		const plan = data.limits.plan;
-		if (
-			await attempt(() =>
-				plan
-					? api.patch(`limit-plans/${plan.id}`, { ...fields, version: plan.version })
-					: api.post('limit-plans', { ...fields, bankId: bank.id })
-			)
-		)
-			announce('Kept. The sheet below follows.');
+		const done = await attempt(async () => {
+			if (plan) await api.patch(`limit-plans/${plan.id}`, { strategy, version: plan.version });
+			else await api.post('limit-plans', { strategy, bankId: bank.id });
+			// Fuse, cable and BMS belong to each battery; alike ones are entered once.
+			for (const b of data.overview.batteries.filter((b) => b.kind === 'built'))
+				await api.patch(`batteries/${b.id}`, { ...wiring, version: b.version });
+		});
+		if (done) announce('Kept. The sheet below follows.');
 		await invalidateAll();
 	}
 	async function copy() {
@@ -77,11 +84,13 @@
 
 <StagePage
 	title="Limits"
-	subtitle="{NAMES[data.limits.plan?.strategy ?? 'middle-road']}{data.limits.plan ? '' : ', not kept yet'}{data.limits
-		.measuredGroupAh
-		? ` · smallest group ${data.limits.measuredGroupAh.toFixed(1)} Ah`
+	subtitle="{NAMES[data.limits.plan?.strategy ?? 'middle-road']}{data.limits.plan
+		? ''
+		: ', not kept yet'}{shownBattery?.measuredGroupAh
+		? ` · smallest group ${shownBattery.measuredGroupAh.toFixed(1)} Ah`
 		: ' · capacity as printed'}"
-	verdicts={data.limits.verdicts}
+	verdicts={data.verdicts}
+	onsetapart={settingApart(bank.id, 'limits')}
 >
 	{#snippet tools()}
 		<div class="no-print flex flex-wrap gap-2">
@@ -124,7 +133,23 @@
 			<Field label="Cable" unit="A" type="number" bind:value={form.cableA} />
 			<button class="btn btn-primary tap">Keep these</button>
 		</div>
+		{#if data.limits.batteries.length > 1}<p class="muted">
+				Kept for each of the {data.limits.batteries.length} batteries built here.
+			</p>{/if}
 	</form>
+	{#if data.limits.batteries.length > 1}
+		<div class="no-print mb-3">
+			<Choice
+				label="Battery"
+				value={String(batteryNumber)}
+				options={data.limits.batteries.map(({ battery }) => ({
+					value: String(battery.number),
+					text: battery.name ?? `Battery ${battery.number}`
+				}))}
+				onchange={(n) => (batteryNumber = Number(n))}
+			/>
+		</div>
+	{/if}
 	<h2 class="hidden print:block">
 		{bank.name} · {bank.series}S{bank.parallel}P · {formatDate(new Date().toISOString(), data.settings.dateStyle)}
 	</h2>

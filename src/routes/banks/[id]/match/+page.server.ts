@@ -1,9 +1,6 @@
 import { idOf } from '$lib/server/http/endpoint';
-import { currentPlacements, matchCandidates } from '$lib/server/services/match-service';
+import { loaded } from '$lib/server/http/load';
+import { matchPage } from '$lib/server/services/stage-page-service';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params }) => {
-	const id = idOf(params.id, 'bank');
-	const [candidates, placements] = await Promise.all([matchCandidates(id), currentPlacements(id)]);
-	return { ...candidates, placements };
-};
+export const load: PageServerLoad = ({ params }) => loaded((async () => matchPage(idOf(params.id, 'bank')))());

@@ -13,13 +13,13 @@
 		costOfMove,
 		judgeMatch,
 		smallestGroupP05Ah,
-		tooFewCells,
 		type BatchWish,
 		type MatchProblem,
 		type MatchProgress,
 		type MatchResult
 	} from '$lib/core/matching';
-	import type { Verdict } from '$lib/core/shared';
+	import type { ShownVerdict } from '$lib/core/verdicts';
+	import { settingApart } from '$lib/client/set-apart';
 	import { formatDate } from '$lib/core/units';
 
 	let { data } = $props();
@@ -61,28 +61,25 @@
 	const smallest = $derived(groupSums.length ? Math.min(...groupSums) : null);
 	const spread = $derived(groupSums.length ? Math.max(...groupSums) - Math.min(...groupSums) : null);
 	const arrival = $derived(enough ? arrivalOrderSummary(problem) : null);
-	const verdicts = $derived.by((): Verdict[] => {
-		const few = tooFewCells(data.candidates.length, wanted, data.untested);
-		const list: Verdict[] = few ? [few] : [];
-		if (shown && smallest !== null && spread !== null && arrival)
-			list.push(
-				...judgeMatch(
-					{
-						groups: [],
-						spares: [],
-						smallestGroupAh: smallest,
-						spreadAh: spread,
-						upperBoundAh: result?.upperBoundAh ?? smallest,
-						proven: result !== null && moveCost === null && result.proven,
-						spreadProven: false,
-						smallestGroupP05Ah: smallestGroupP05Ah(problem, shown.groups),
-						arrivalOrder: arrival,
-						cancelled: false
-					},
-					data.overview.cellType ? data.overview.cellType.ratedAh * bank.parallel : null
-				)
-			);
-		return list;
+	/** Groups on the board that are not accepted yet are judged here, by the same rule; accepted ones where everything is. */
+	const verdicts = $derived.by((): ShownVerdict[] => {
+		if (!arrangement || smallest === null || spread === null || !arrival) return data.verdicts;
+		return judgeMatch(
+			{
+				smallestGroupAh: smallest,
+				spreadAh: spread,
+				groupSdAh: Math.max(
+					...arrangement.groups.map((g) =>
+						Math.hypot(...g.map((id) => data.candidates.find((c) => c.id === id)?.capacitySdAh ?? 0))
+					)
+				),
+				smallestGroupP05Ah: smallestGroupP05Ah(problem, arrangement.groups),
+				arrivalSmallestAh: arrival.smallestGroupAh,
+				// Moved by hand, they are no longer what was searched.
+				proof: result && moveCost === null ? { proven: result.proven, upperBoundAh: result.upperBoundAh } : null
+			},
+			data.overview.cellType ? data.overview.cellType.ratedAh * bank.parallel : null
+		);
 	});
 	onDestroy(() => job?.cancel());
 
@@ -130,7 +127,10 @@
 	async function accept() {
 		if (!shown) return;
 		const groups = $state.snapshot(shown.groups);
-		if (!(await attempt(() => api.post(`banks/${bank.id}/match`, { groups })))) return;
+		if (
+			!(await attempt(() => api.post(`banks/${bank.id}/match`, { groups, replaces: data.placements.map((p) => p.id) })))
+		)
+			return;
 		announce('Placements recorded with today’s date.');
 		arrangement = null;
 		moveCost = null;
@@ -138,7 +138,12 @@
 	}
 </script>
 
-<StagePage title="Match" subtitle="{data.candidates.length} measured cells for {wanted} places" {verdicts}>
+<StagePage
+	title="Match"
+	subtitle="{data.candidates.length} measured cells for {wanted} places"
+	{verdicts}
+	onsetapart={arrangement ? undefined : settingApart(bank.id, 'match')}
+>
 	<section class="sheet mb-4 flex flex-wrap items-end gap-4 p-4">
 		<Choice
 			label="Batches"

@@ -1,9 +1,10 @@
 import { idOf } from '$lib/server/http/endpoint';
-import { listCellTypes } from '$lib/server/services/bank-service';
+import { loaded } from '$lib/server/http/load';
 import { CSV_TABLES } from '$lib/server/services/export-service';
+import { planPage } from '$lib/server/services/stage-page-service';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => ({
-	cellTypes: await listCellTypes(idOf(params.id, 'bank')),
-	tables: Object.keys(CSV_TABLES)
+	...(await loaded((async () => planPage(idOf(params.id, 'bank')))())),
+	tables: CSV_TABLES
 });

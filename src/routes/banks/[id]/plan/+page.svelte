@@ -3,6 +3,8 @@
 	import { announce, attempt } from '$lib/client/announce';
 	import { ApiProblem, api } from '$lib/client/api';
 	import { saveBank } from '$lib/client/save-bank';
+	import { settingApart } from '$lib/client/set-apart';
+	import BatteryList from '$lib/components/bank/BatteryList.svelte';
 	import BankForm from '$lib/components/bank/BankForm.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 
@@ -44,16 +46,18 @@
 <StagePage
 	title="Plan"
 	subtitle="the bank and its cells"
-	verdicts={data.overview.needs.filter((n) => n.stage === 'plan')}
+	verdicts={data.verdicts}
+	onsetapart={settingApart(bank.id, 'plan')}
 >
 	{#key bank.version}
 		<BankForm {bank} cellTypes={data.cellTypes} settings={data.settings} {fields} action="Save" onsave={save} />
 	{/key}
+	<BatteryList batteries={data.overview.batteries} bankId={bank.id} />
 	<section class="sheet mt-4 p-4">
 		<h2>Take it with you</h2>
 		<p class="my-2">One file holds everything of this bank; another machine can bring it in from its first page.</p>
 		<div class="flex flex-wrap gap-2">
-			<a class="btn tap" href="/api/v1/banks/{bank.id}/export" download>Whole record, JSON</a>
+			<a class="btn tap" href="/api/v1/banks/{bank.id}/export" download>Whole record</a>
 			{#each data.tables as table (table)}<a
 					class="btn btn-ghost tap"
 					href="/api/v1/banks/{bank.id}/tables/{table}.csv"

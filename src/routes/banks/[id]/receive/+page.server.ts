@@ -1,9 +1,6 @@
 import { idOf } from '$lib/server/http/endpoint';
-import { deliveryTrays } from '$lib/server/services/delivery-service';
-import { instrumentChoices } from '$lib/server/services/instrument-service';
+import { loaded } from '$lib/server/http/load';
+import { receivePage } from '$lib/server/services/stage-page-service';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params }) => ({
-	trays: await deliveryTrays(idOf(params.id, 'bank')),
-	instruments: await instrumentChoices()
-});
+export const load: PageServerLoad = ({ params }) => loaded((async () => receivePage(idOf(params.id, 'bank')))());

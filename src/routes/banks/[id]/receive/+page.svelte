@@ -15,6 +15,9 @@
 	import { USUAL_FOOTPRINT, shadeRange, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
 	import { QUANTITY_FIGURES, benchMeters, meterSd, shownUnit, shownValue, type Quantity } from '$lib/core/reading';
 	import { warmestOf } from '$lib/core/shared';
+	import { cellsOf } from '$lib/core/verdicts';
+	import { settingApart } from '$lib/client/set-apart';
+	import { shortMark } from '$lib/components/receive/short-mark';
 	import { formatDate, formatNumber } from '$lib/core/units';
 
 	let { data } = $props();
@@ -24,7 +27,8 @@
 	let unpacking = $state(false);
 	let fields = $state<Record<string, string>>({});
 	const tray = $derived(data.trays[Math.min(deliveryIndex, data.trays.length - 1)] ?? null);
-	const verdicts = $derived(tray?.judgement.verdicts ?? []);
+	/** What the whole stage says, of every delivery; the tray marks its own. */
+	const verdicts = $derived(data.verdicts);
 
 	const entry = new TrayEntry({
 		cells: () => tray?.cells ?? [],
@@ -74,12 +78,18 @@
 		const { floor } = QUANTITY_FIGURES[entry.quantity];
 		return floor.relative ? floor.amount * Math.abs(known[0] ?? 1) : floor.amount;
 	});
+	const ofCell = $derived.by(() => {
+		const byCell = new Map<number, typeof verdicts>();
+		for (const v of verdicts)
+			if (v.code !== 'not-read') for (const id of cellsOf(v)) byCell.set(id, [...(byCell.get(id) ?? []), v]);
+		return byCell;
+	});
 	const drawn = $derived.by((): DrawnCell[] => {
 		if (!tray) return [];
 		const values = tray.cells.map((c) => entry.valueOf(c, entry.quantity));
 		const shades = shadesOf(values, mattersSpan);
 		return tray.cells.map((cell, i) => {
-			const own = verdicts.filter((v) => v.cellIds.includes(cell.id) && v.code !== 'not-read');
+			const own = ofCell.get(cell.id) ?? [];
 			const minor = entry.valueOf(cell, other);
 			return {
 				id: cell.id,
@@ -88,24 +98,10 @@
 				minor: minor === null ? null : `${formatNumber(minor, 3)} ${QUANTITY_FIGURES[other].unit}`,
 				shade: shades[i],
 				warmth: warmestOf(own),
-				mark: own.length ? shortMark(own[0]) : null
+				mark: own[0] ? shortMark(own[0]) : null
 			};
 		});
 	});
-	/** A verdict in two or three words, for under the cell. */
-	const shortMark = (verdict: { code: string; title: string }) =>
-		({
-			'deep-discharged': 'too low',
-			overcharged: 'too high',
-			'not-one-cell': 'no cell’s',
-			polarity: 'reversed?',
-			'voltage-outlier':
-				verdict.title
-					.match(/\d+ mV \w+/)?.[0]
-					.replace('below', 'low')
-					.replace('above', 'high') ?? 'stands apart',
-			'resistance-outlier': verdict.title.match(/\d+ % (more|less)/)?.[0].concat(' Ω') ?? 'odd Ω'
-		})[verdict.code] ?? verdict.title;
 	const known = $derived(
 		tray ? tray.cells.map((c) => entry.valueOf(c, entry.quantity)).filter((v): v is number => v !== null) : []
 	);
@@ -141,6 +137,7 @@
 		: 'nothing unpacked yet'}
 	{verdicts}
 	onpick={pick}
+	onsetapart={settingApart(bank.id, 'receive')}
 >
 	{#snippet tools()}
 		<div class="flex flex-wrap items-center gap-2">

@@ -2,6 +2,7 @@
 	import { goto, invalidateAll } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
+	import { settingApart } from '$lib/client/set-apart';
 	import FadeChart from '$lib/components/charts/FadeChart.svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
@@ -16,8 +17,9 @@
 	let { data } = $props();
 	const bank = $derived(data.overview.bank);
 	const cellType = $derived(data.overview.cellType);
-	const serve = $derived(data.serve);
-	const ratedAh = $derived((cellType?.ratedAh ?? 100) * bank.parallel);
+	const serve = $derived(data.serve!);
+	const ratedAh = $derived(serve.ratedAh);
+	const series = $derived(serve.battery.series);
 	const judged = $derived(serve.checks.filter((c) => c.judgement.judged).at(-1) ?? null);
 	let test = $state<{ capacityAh: number | null; sdAh: number | null; efc: number | null; testedAt: string }>({
 		capacityAh: null,
@@ -27,10 +29,10 @@
 	});
 
 	const drawn = $derived.by((): DrawnCell[] => {
-		const drift = judged?.judgement.driftAh ?? Array.from({ length: bank.series }, () => null);
+		const drift = judged?.judgement.driftAh ?? Array.from({ length: series }, () => null);
 		const shades = shadesOf(drift, 0.01 * ratedAh);
 		const volts = judged?.check.groupVoltagesV ?? [];
-		return Array.from({ length: bank.series }, (_, i) => {
+		return Array.from({ length: series }, (_, i) => {
 			const warm = drift[i] !== null && Math.abs(drift[i]!) > 0.01 * ratedAh;
 			const slope = serve.driftPerMonthAh[i];
 			return {
@@ -98,7 +100,8 @@
 	title="Serve"
 	subtitle="{serve.ageYears.toFixed(1)} years in service · {serve.tests.length} capacity tests · {serve.checks
 		.length} checks"
-	verdicts={serve.verdicts}
+	verdicts={data.verdicts}
+	onsetapart={settingApart(bank.id, 'serve')}
 >
 	{#snippet tools()}
 		{#if bank.batteries > 1}<Choice

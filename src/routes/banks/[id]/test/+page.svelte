@@ -9,7 +9,8 @@
 	import RunEntry, { type LogDraft } from '$lib/components/run/RunEntry.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
-	import { judgeTesting, type RunAnalysis } from '$lib/core/capacity-run';
+	import type { RunAnalysis } from '$lib/core/capacity-run';
+	import { settingApart } from '$lib/client/set-apart';
 	import { planLive } from '$lib/client/plan-live';
 	import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
 	import { formatDate, formatWithDoubt, fromUserUnits, toUserUnits, unitOf } from '$lib/core/units';
@@ -38,11 +39,6 @@
 			null
 	);
 	const tested = $derived(data.capacities.filter((c) => c.capacityAh !== null).length);
-	const verdicts = $derived(
-		judgeTesting(
-			data.capacities.map((c) => ({ ...c, id: c.cell.id, label: c.cell.label, tested: c.capacityAh !== null }))
-		)
-	);
 	const drawn = $derived.by((): DrawnCell[] => {
 		const shades = shadesOf(
 			data.capacities.map((c) => c.capacityAh),
@@ -141,7 +137,8 @@
 <StagePage
 	title="Test"
 	subtitle={data.capacities.length ? `${tested} of ${data.capacities.length} cells have a capacity` : 'no cells yet'}
-	{verdicts}
+	verdicts={data.verdicts}
+	onsetapart={settingApart(bank.id, 'test')}
 	onpick={(id) => (selectedId = id)}
 >
 	{#if data.capacities.length === 0}

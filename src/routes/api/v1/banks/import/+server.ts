@@ -1,8 +1,8 @@
-import { FILE_LIMIT, endpoint, jsonBody } from '$lib/server/http/endpoint';
-import { banks } from '$lib/server/db/tables';
-import { importBank } from '$lib/server/services/import-service';
+import { bankFileBody, endpoint } from '$lib/server/http/endpoint';
+import { importBankFile, importFirstFormat } from '$lib/server/services/import-service';
 
-export const POST = endpoint(
-	async ({ request }) => banks.get(await importBank(await jsonBody(request, FILE_LIMIT))),
-	201
-);
+/** Builds a bank again from its file: a line a record, or one JSON object of the first format. */
+export const POST = endpoint(async ({ request }, gone) => {
+	const body = await bankFileBody(request);
+	return 'chunks' in body ? importBankFile(body.chunks) : importFirstFormat(body.whole, gone);
+}, 201);

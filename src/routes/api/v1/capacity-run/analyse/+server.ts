@@ -1,20 +1,12 @@
-import { analyseRun } from '$lib/core/capacity-run';
-import { InputError } from '$lib/input/validate';
 import { endpoint, textBody } from '$lib/server/http/endpoint';
+import { positiveOrNull } from '$lib/server/http/query';
+import { analyseLogBytes } from '$lib/server/services/run-service';
 
-function positiveOrNull(query: URLSearchParams, name: string): number | null {
-	if (!query.has(name)) return null;
-	const value = Number(query.get(name));
-	if (!(value > 0 && Number.isFinite(value)))
-		throw new InputError([{ path: name, message: 'requires a number above 0' }]);
-	return value;
-}
-
-export const POST = endpoint(async ({ request, url }) => {
+export const POST = endpoint(async ({ request, url: { searchParams } }, gone) => {
 	const options = {
-		ratedAh: positiveOrNull(url.searchParams, 'ratedAh'),
-		cutoffV: positiveOrNull(url.searchParams, 'cutoffV'),
-		bridgeGaps: url.searchParams.get('bridgeGaps') === 'true'
+		ratedAh: positiveOrNull(searchParams, 'ratedAh'),
+		cutoffV: positiveOrNull(searchParams, 'cutoffV'),
+		bridgeGaps: searchParams.get('bridgeGaps') === 'true'
 	};
-	return analyseRun(await textBody(request), options);
+	return analyseLogBytes(await textBody(request), options, gone);
 });

@@ -1,4 +1,4 @@
 import { endpoint, idOf } from '$lib/server/http/endpoint';
-import { readLiveRun } from '$lib/server/services/live/live-service';
+import { readLiveRun } from '$lib/server/live/live-service';
 
 export const GET = endpoint(async ({ params }) => readLiveRun(idOf(params.id!, 'live run')));

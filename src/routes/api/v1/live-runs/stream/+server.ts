@@ -1,7 +1,7 @@
 import { idOf, problemOf } from '$lib/server/http/endpoint';
 import { eventStream } from '$lib/server/http/event-stream';
-import { followLive } from '$lib/server/services/live/live-follow';
-import { readLiveRun } from '$lib/server/services/live/live-service';
+import { followLive } from '$lib/server/live/live-follow';
+import { readLiveRun } from '$lib/server/live/live-service';
 import type { RequestHandler } from './$types';
 
 /** Everything live as it happens (server-sent events): views of all runs, samples of one. Only what is stored is sent. */

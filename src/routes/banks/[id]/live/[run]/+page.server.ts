@@ -1,7 +1,7 @@
 import { error } from '@sveltejs/kit';
 import { idOf } from '$lib/server/http/endpoint';
 import { loaded } from '$lib/server/http/load';
-import { livePage } from '$lib/server/services/live/live-service';
+import { livePage } from '$lib/server/live/live-service';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => {

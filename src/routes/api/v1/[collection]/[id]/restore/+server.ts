@@ -1,8 +1,6 @@
 import { endpoint, idOf } from '$lib/server/http/endpoint';
-import { recordKind } from '$lib/server/services/record-kinds';
+import { restoreIn } from '$lib/server/services/record-service';
 import type { RequestHandler } from './$types';
 
-/** Undoes a soft delete. */
-export const POST: RequestHandler = endpoint(async ({ params }) =>
-	recordKind(params.collection!).repository.restore(idOf(params.id!))
-);
+/** Undoes a soft delete, where what must hold of the record still does. */
+export const POST: RequestHandler = endpoint(async ({ params }) => restoreIn(params.collection!, idOf(params.id!)));

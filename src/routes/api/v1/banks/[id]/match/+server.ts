@@ -1,4 +1,4 @@
-import { MatchGroupsInput } from '$lib/input/records';
+import { MatchGroupsInput } from '$lib/input/compute';
 import { validated } from '$lib/input/validate';
 import { endpoint, idOf, jsonBody } from '$lib/server/http/endpoint';
 import { acceptMatch } from '$lib/server/services/match-service';

@@ -1,8 +1,8 @@
 import { MeasureInput } from '$lib/input/live';
 import { validated } from '$lib/input/validate';
-import { endpoint, idOf, jsonBody } from '$lib/server/http/endpoint';
+import { endpoint, idOf, jsonBody, written } from '$lib/server/http/endpoint';
 import { measureCell } from '$lib/server/services/reading-service';
 
 export const POST = endpoint(async ({ params, request }) =>
-	measureCell(idOf(params.id!, 'bank'), validated(MeasureInput, await jsonBody(request)))
+	written(await measureCell(idOf(params.id!, 'bank'), validated(MeasureInput, await jsonBody(request))))
 );

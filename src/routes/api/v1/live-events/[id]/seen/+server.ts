@@ -1,4 +1,4 @@
 import { endpoint, idOf } from '$lib/server/http/endpoint';
-import { markSeen } from '$lib/server/services/live/live-service';
+import { markSeen } from '$lib/server/live/live-service';
 
 export const POST = endpoint(async ({ params }) => markSeen(idOf(params.id!, 'event')));

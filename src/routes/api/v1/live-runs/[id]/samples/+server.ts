@@ -1,5 +1,5 @@
 import { endpoint, idOf } from '$lib/server/http/endpoint';
-import { samplesAfter } from '$lib/server/services/live/live-service';
+import { samplesAfter } from '$lib/server/live/live-service';
 
 export const GET = endpoint(async ({ params, url }) =>
 	samplesAfter(idOf(params.id!, 'live run'), url.searchParams.get('afterMs'))

@@ -1,4 +1,4 @@
 import { endpoint, idOf } from '$lib/server/http/endpoint';
-import { stopLiveRun } from '$lib/server/services/live/live-service';
+import { stopLiveRun } from '$lib/server/live/live-service';
 
 export const POST = endpoint(async ({ params }) => stopLiveRun(idOf(params.id!, 'live run')));

@@ -1,0 +1,76 @@
+/** A battery as the page of its bank knows it. */
+export interface BatteryRow {
+	id: number;
+	version: number;
+	number: number;
+	name: string | null;
+	kind: 'built' | 'ready-made';
+	series: number;
+	parallel: number;
+	joins: 'parallel' | 'series';
+	bmsA: number | null;
+	fuseA: number | null;
+	cableA: number | null;
+	maker: string | null;
+	ratedAh: number | null;
+	ratedWh: number | null;
+	nominalV: number | null;
+	bmsHighV: number | null;
+	bmsLowV: number | null;
+	bmsChargeA: number | null;
+	bmsDischargeA: number | null;
+	mostInSeries: number | null;
+}
+
+/** What a maker says of a ready-made battery. */
+export const READY_MADE_FIELDS = [
+	{ key: 'ratedAh', label: 'Rated', unit: 'Ah' },
+	{ key: 'ratedWh', label: 'Rated', unit: 'Wh' },
+	{ key: 'nominalV', label: 'Nominal', unit: 'V' },
+	{ key: 'bmsHighV', label: 'Its BMS trips above', unit: 'V' },
+	{ key: 'bmsLowV', label: 'and below', unit: 'V' },
+	{ key: 'bmsChargeA', label: 'Most charge', unit: 'A' },
+	{ key: 'bmsDischargeA', label: 'Most discharge', unit: 'A' },
+	{ key: 'mostInSeries', label: 'Most in series', unit: undefined }
+] as const;
+
+const NUMBERS = ['bmsA', 'fuseA', 'cableA', ...READY_MADE_FIELDS.map((f) => f.key)] as const;
+type NumberField = (typeof NUMBERS)[number];
+
+export type BatteryForm = Pick<BatteryRow, 'kind' | 'joins'> & { name: string; maker: string } & Record<
+		NumberField,
+		number | null
+	>;
+
+/** The form of a battery; empty for none. */
+export function batteryForm(battery: BatteryRow | null): BatteryForm {
+	const numbers = Object.fromEntries(NUMBERS.map((key) => [key, battery?.[key] ?? null])) as Record<
+		NumberField,
+		number | null
+	>;
+	return {
+		kind: battery?.kind ?? 'built',
+		joins: battery?.joins ?? 'parallel',
+		name: battery?.name ?? '',
+		maker: battery?.maker ?? '',
+		...numbers
+	};
+}
+
+const orNull = (value: unknown) => (value === null || value === '' || value === undefined ? null : Number(value));
+
+/** What the form says, as it is sent: a battery built here has no maker’s figures. */
+export function batteryFields({ kind, joins, name, maker, ...numbers }: BatteryForm): Record<string, unknown> {
+	const ready = kind === 'ready-made';
+	const figures = Object.fromEntries(READY_MADE_FIELDS.map(({ key }) => [key, ready ? orNull(numbers[key]) : null]));
+	return {
+		kind,
+		joins: ready ? joins : 'parallel',
+		name: name.trim() || null,
+		maker: ready ? maker.trim() || null : null,
+		bmsA: ready ? null : orNull(numbers.bmsA),
+		fuseA: orNull(numbers.fuseA),
+		cableA: orNull(numbers.cableA),
+		...figures
+	};
+}

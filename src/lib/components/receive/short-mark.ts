@@ -1,0 +1,28 @@
+import { isMeasured, type Fact, type Verdict } from '$lib/core/verdicts';
+
+const valueOf = (fact: Fact | undefined): number =>
+	fact !== undefined && isMeasured(fact) ? fact.value : typeof fact === 'number' ? fact : 0;
+
+/** A verdict on a cell in two or three words, for under the cell; from its facts alone. */
+export function shortMark({ code, facts, title }: Pick<Verdict, 'code' | 'facts' | 'title'>): string {
+	switch (code) {
+		case 'deep-discharged':
+			return 'too low';
+		case 'overcharged':
+			return 'too high';
+		case 'not-one-cell':
+			return 'no cell’s';
+		case 'polarity':
+			return 'reversed?';
+		case 'voltage-outlier': {
+			const volts = valueOf(facts.differenceV);
+			return `${Math.round(Math.abs(volts) * 1000)} mV ${volts < 0 ? 'low' : 'high'}`;
+		}
+		case 'resistance-outlier': {
+			const share = valueOf(facts.relativeDifference);
+			return `${Math.round(Math.abs(share) * 100)} % ${share > 0 ? 'more' : 'less'} Ω`;
+		}
+		default:
+			return title;
+	}
+}

@@ -1,0 +1,138 @@
+import {
+	chargeVerdicts,
+	checkJoin,
+	judgeProgress,
+	planTopBalance,
+	type BalanceCell,
+	type BalancePlan,
+	type ChargeProgress,
+	type JoinCheck
+} from '../balance';
+import { CHEMISTRY_FIGURES } from '../chemistry';
+import { CoreError } from '../shared';
+import { say, type Verdict } from '../verdicts';
+import type { BankPicture, PictureBalanceRun } from './picture';
+import { bankSubject, isInService } from './picture-parts';
+import { deliveryTrays } from './receive';
+import type { StageJudgement } from './stage-judgement';
+import { bankCapacities } from './test';
+
+/** What a person has at the bench until they say otherwise (default). */
+const ASSUMED_SUPPLY = { supplyA: 20, leadOhm: 0.01 };
+
+/** One look at a charge that is logged. */
+export interface LoggedReading {
+	id: number;
+	version: number;
+	readAt: string;
+	supplyV: number | null;
+	supplyA: number;
+	cellV: number | null;
+	deliveredAh: number | null;
+}
+
+export interface BalanceState {
+	cells: BalanceCell[];
+	run: PictureBalanceRun | null;
+	readings: readonly LoggedReading[];
+	supply: { supplyA: number; leadOhm: number };
+	plan: BalancePlan | null;
+	/** Why there is no plan although there are cells. */
+	noPlan: string | null;
+	join: JoinCheck | null;
+	progress: ChargeProgress | null;
+}
+
+/** The placed cells with what is known of their charge. */
+function balanceCells(picture: BankPicture): BalanceCell[] {
+	const { cells, cellType } = picture;
+	const soc = new Map(deliveryTrays(picture).flatMap((t) => Object.entries(t.socByCell)));
+	const byCell = new Map(bankCapacities(picture).map((c) => [c.cell.id, c]));
+	return cells
+		.filter((c) => c.groupId !== null)
+		.map(({ id, label, readings: { restVoltage, acResistance } }) => {
+			const { capacityAh = null, run = null } = byCell.get(id) ?? {};
+			const reading = restVoltage ?? null;
+			// A capacity run changes a cell’s charge: what was read before it says nothing any more.
+			const outdated = run !== null && (reading === null || run.testedAt > reading.takenAt);
+			const bounds = outdated ? undefined : soc.get(String(id));
+			return {
+				id,
+				label,
+				capacityAh: capacityAh ?? cellType?.ratedAh ?? 100,
+				socLow: bounds?.lowFraction ?? 0,
+				socHigh: bounds?.highFraction ?? 1,
+				// A cell that read negative is turned before it is joined.
+				restVoltageV: outdated || reading === null ? null : Math.abs(reading.value),
+				resistanceMohm: acResistance?.value ?? null
+			};
+		});
+}
+
+function planFor(
+	{ bank, cellType }: BankPicture,
+	cells: readonly BalanceCell[],
+	supply: BalanceState['supply']
+): Pick<BalanceState, 'plan' | 'noPlan'> {
+	if (cells.length === 0) return { plan: null, noPlan: null };
+	const figures = CHEMISTRY_FIGURES[bank.chemistry];
+	try {
+		const plan = planTopBalance(cells, {
+			chemistry: bank.chemistry,
+			chargeLimitV: cellType?.chargeLimitV ?? figures.chargeLimitV,
+			chargeCRate: cellType?.chargeCRate ?? figures.chargeCRate,
+			...supply
+		});
+		return { plan, noPlan: null };
+	} catch (error) {
+		if (!(error instanceof CoreError)) throw error;
+		return { plan: null, noPlan: error.message };
+	}
+}
+
+function progressOf(run: PictureBalanceRun, readings: readonly LoggedReading[], plan: BalancePlan): ChargeProgress {
+	const startMs = Date.parse(run.startedAt ?? run.createdAt);
+	// Two readings in the same instant are one: the later entry stands.
+	const byTime = new Map(readings.map((r) => [(Date.parse(r.readAt) - startMs) / 1000, r]));
+	const ordered = [...byTime]
+		.sort(([a], [b]) => a - b)
+		.map(([timeS, { supplyV, supplyA, cellV, deliveredAh }]) => ({ timeS, supplyV, supplyA, cellV, deliveredAh }));
+	return judgeProgress(ordered, plan);
+}
+
+/** Where the parallel top balance of a bank stands: plan, joining check, log and progress. @param readings of the latest run */
+export function balanceState(picture: BankPicture, readings: readonly LoggedReading[]): BalanceState {
+	const cells = balanceCells(picture);
+	const run = picture.balanceRun;
+	const supply = run ? { supplyA: run.supplyA, leadOhm: run.leadOhm } : ASSUMED_SUPPLY;
+	const { plan, noPlan } = planFor(picture, cells, supply);
+	return {
+		cells,
+		run,
+		readings,
+		supply,
+		plan,
+		noPlan,
+		join: cells.length ? checkJoin(cells, bankSubject(picture)) : null,
+		progress: run && plan ? progressOf(run, readings, plan) : null
+	};
+}
+
+export const isCharging = (run: PictureBalanceRun | null): boolean =>
+	run !== null && run.startedAt !== null && run.endedAt === null;
+
+/** Before anybody has a supply in hand a missing reading is only missing. */
+const unhurried = (verdict: Verdict): Verdict =>
+	verdict.code === 'join-unknown' ? { ...verdict, warmth: 'open' } : verdict;
+
+/** The verdicts on a balance: whether the cells may be joined, then how the charge stands. */
+export function judgeBalanceStage(picture: BankPicture, state: BalanceState): StageJudgement {
+	const { run, join, progress } = state;
+	const subject = bankSubject(picture);
+	const done = isInService(picture) || progress?.done === true || (run?.endedAt ?? null) !== null;
+	if (isCharging(run)) return { verdicts: progress ? chargeVerdicts(progress, subject) : [], done };
+	if (done || !join) return { verdicts: [], done };
+	if (!run) return { verdicts: [unhurried(join.verdict)], done };
+	const ticked = Object.values(run.checklist ?? {}).filter(Boolean).length;
+	return { verdicts: [join.verdict, say('balance-waiting', 'open', subject, { ticked })], done };
+}

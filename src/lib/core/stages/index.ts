@@ -1,0 +1,40 @@
+export { balanceState, isCharging, judgeBalanceStage, type BalanceState, type LoggedReading } from './balance';
+export {
+	EDITION,
+	LATER_STAGES,
+	failedStage,
+	judgeBank,
+	warmthRank,
+	type BankJudgement,
+	type SetApart
+} from './judge-bank';
+export { judgeLimitsStage, limitsState, type BatteryLimits, type LimitsState } from './limits';
+export { judgeMatchStage, matchState, type MatchCandidate, type MatchState, type PlacedGroup } from './match';
+export type {
+	BankPicture,
+	PictureBalanceRun,
+	PictureBank,
+	PictureBattery,
+	PictureCell,
+	PictureCellType,
+	PictureDelivery,
+	PictureGroup,
+	PictureReading,
+	PictureRun
+} from './picture';
+export { bankSubject, isInService, placedCells } from './picture-parts';
+export { judgePlanStage } from './plan';
+export { CRATE_REST_S, deliveryTrays, judgeReceiveStage, type DeliveryTray } from './receive';
+export { statusOf, type StageJudgement } from './stage-judgement';
+export {
+	batteryService,
+	judgeServeStage,
+	ratedGroupAh,
+	serveState,
+	type BatteryService,
+	type JudgedCheck,
+	type ServiceHistory,
+	type ServiceRow,
+	type TestRow
+} from './serve';
+export { bankCapacities, judgeTestStage, type CellCapacity } from './test';

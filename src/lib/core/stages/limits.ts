@@ -1,0 +1,88 @@
+import { checkChain, computeLimits, type LimitValue, type LimitsInput } from '../limits';
+import { CoreError } from '../shared';
+import { say, type Verdict } from '../verdicts';
+import { matchState, type PlacedGroup } from './match';
+import type { BankPicture, PictureBattery, PictureCellType } from './picture';
+import { bankSubject, batterySubject, placedCells } from './picture-parts';
+import type { StageJudgement } from './stage-judgement';
+
+export interface BatteryLimits {
+	battery: PictureBattery;
+	/** Empty while the cell type leaves no window. */
+	values: LimitValue[];
+	verdict: Verdict;
+	measuredGroupAh: number | null;
+}
+
+export interface LimitsState {
+	plan: BankPicture['limitPlan'];
+	/** One a battery built here; empty while the cell type is missing. */
+	batteries: BatteryLimits[];
+}
+
+/** Smallest group of a battery, Ah; null while one of its groups is not measured. */
+function smallestOf(battery: PictureBattery, groups: readonly PlacedGroup[]): number | null {
+	const own = groups.filter((g) => g.battery === battery.number).map((g) => g.capacityAh);
+	return own.length === 0 || own.includes(null) ? null : Math.min(...(own as number[]));
+}
+
+function limitsOf(
+	picture: BankPicture,
+	battery: PictureBattery,
+	cell: PictureCellType,
+	measuredGroupAh: number | null
+): BatteryLimits {
+	const subject = batterySubject(picture, battery);
+	const input: LimitsInput = {
+		chemistry: picture.bank.chemistry,
+		series: battery.series,
+		parallel: battery.parallel,
+		strategy: picture.limitPlan?.strategy ?? 'middle-road',
+		cell,
+		measuredGroupAh,
+		bms: { continuousA: battery.bmsA, resolutionV: battery.bmsResolutionV },
+		fuseA: battery.fuseA,
+		cableA: battery.cableA
+	};
+	try {
+		const values = computeLimits(input);
+		return { battery, values, verdict: checkChain(values, battery.series, subject), measuredGroupAh };
+	} catch (error) {
+		if (!(error instanceof CoreError)) throw error;
+		const verdict = say('limits-no-room', 'look', subject, { cause: error.code, reason: error.message });
+		return { battery, values: [], verdict, measuredGroupAh };
+	}
+}
+
+/** The values for every battery built here under the bank's strategy (middle road until one is chosen), the chain checked. */
+export function limitsState(picture: BankPicture): LimitsState {
+	const { groups } = matchState(picture);
+	const { cellType, batteries, limitPlan: plan } = picture;
+	if (!cellType) return { plan, batteries: [] };
+	const built = batteries.filter((b) => b.kind === 'built');
+	return { plan, batteries: built.map((b) => limitsOf(picture, b, cellType, smallestOf(b, groups))) };
+}
+
+/** The verdicts on the limits of a bank. */
+export function judgeLimitsStage(picture: BankPicture): StageJudgement {
+	const state = limitsState(picture);
+	const { plan } = state;
+	const subject = bankSubject(picture);
+	const done = plan !== null;
+	if (!picture.cellType)
+		return {
+			verdicts: picture.batteries.some((b) => b.kind === 'built')
+				? [say('no-cell-type', plan ? 'look' : 'open', subject, { wantedFor: 'limits' })]
+				: [],
+			done
+		};
+	const groups = picture.batteries.flatMap((b) => b.groups).filter((g) => g.cellIds.length > 0).length;
+	const waiting = !plan && placedCells(picture).length > 0;
+	return {
+		verdicts: [
+			...(waiting ? [say('limits-waiting', 'open', subject, { groups })] : []),
+			...state.batteries.map((b) => b.verdict)
+		],
+		done
+	};
+}

@@ -1,0 +1,123 @@
+import { arrivalOrderSummary, judgeMatch, smallestGroupP05Ah, tooFewCells, type MatchCell } from '../matching';
+import { say, type Verdict } from '../verdicts';
+import { oncePerPicture } from './once-per-picture';
+import type { BankPicture } from './picture';
+import { bankSubject, concernedCells, isInService, placedCells, wantedCells } from './picture-parts';
+import type { StageJudgement } from './stage-judgement';
+import { bankCapacities, type CellCapacity } from './test';
+
+export interface MatchCandidate extends MatchCell {
+	id: number;
+	label: string;
+}
+
+export interface PlacedGroup {
+	battery: number;
+	position: number;
+	cellIds: readonly number[];
+	/** Null while a cell of it has no capacity. */
+	capacityAh: number | null;
+	sdAh: number | null;
+}
+
+export interface MatchState {
+	/** Tested cells, in order of arrival, ready for matching. */
+	candidates: MatchCandidate[];
+	untested: number;
+	/** Groups that hold cells, by battery then position. */
+	groups: PlacedGroup[];
+}
+
+/** The cells that can be matched, and the groups as they are. */
+export const matchState = oncePerPicture((picture): MatchState => {
+	const capacities = bankCapacities(picture);
+	const candidates = capacities.flatMap(({ cell, capacityAh, sdAh }) =>
+		capacityAh === null
+			? []
+			: [
+					{
+						id: cell.id,
+						label: cell.label,
+						capacityAh,
+						capacitySdAh: sdAh,
+						resistanceMohm: cell.readings.acResistance?.value ?? null,
+						batch: cell.batch
+					}
+				]
+	);
+	return { candidates, untested: capacities.length - candidates.length, groups: placedGroups(picture, capacities) };
+});
+
+/** Sum of a group, and its doubt in quadrature; null while one is not known. */
+function together(values: readonly (number | null)[], combine: (known: readonly number[]) => number): number | null {
+	return values.some((v) => v === null) ? null : combine(values as number[]);
+}
+
+function placedGroups({ batteries }: BankPicture, capacities: readonly CellCapacity[]): PlacedGroup[] {
+	const byCell = new Map(capacities.map((c) => [c.cell.id, c]));
+	return batteries.flatMap(({ number, groups }) =>
+		groups
+			.filter((g) => g.cellIds.length > 0)
+			.map(({ position, cellIds }) => {
+				const known = cellIds.map((id) => byCell.get(id));
+				return {
+					battery: number,
+					position,
+					cellIds,
+					capacityAh: together(
+						known.map((c) => c?.capacityAh ?? null),
+						(ah) => ah.reduce((a, b) => a + b, 0)
+					),
+					sdAh: together(
+						known.map((c) => c?.sdAh ?? null),
+						(sd) => Math.hypot(...sd)
+					)
+				};
+			})
+	);
+}
+
+/** What can be said of the groups as they are placed; nothing while they are not whole or a cell is not measured. */
+function placedVerdicts(picture: BankPicture, { candidates, groups }: MatchState): Verdict[] {
+	const { bank, cellType } = picture;
+	const ah = groups.map((g) => g.capacityAh);
+	const built = picture.batteries.filter((b) => b.kind === 'built').reduce((sum, b) => sum + b.series, 0);
+	if (groups.length !== built || groups.some((g) => g.cellIds.length !== bank.parallel) || ah.includes(null)) return [];
+	const known = ah as number[];
+	const problem = { series: built, parallel: bank.parallel, cells: candidates };
+	return judgeMatch(
+		{
+			smallestGroupAh: Math.min(...known),
+			spreadAh: Math.max(...known) - Math.min(...known),
+			groupSdAh: Math.max(...groups.map((g) => g.sdAh ?? 0)),
+			smallestGroupP05Ah: smallestGroupP05Ah(
+				problem,
+				groups.map((g) => [...g.cellIds])
+			),
+			arrivalSmallestAh: arrivalOrderSummary(problem).smallestGroupAh,
+			proof: null
+		},
+		cellType ? cellType.ratedAh * bank.parallel : null,
+		bankSubject(picture)
+	);
+}
+
+/** The verdicts on the groups as they are, or what keeps the cells from having any. */
+export function judgeMatchStage(picture: BankPicture): StageJudgement {
+	const state = matchState(picture);
+	const placed = placedCells(picture).length;
+	const wanted = wantedCells(picture);
+	const subject = bankSubject(picture);
+	if (wanted === 0) return { verdicts: [], done: true };
+	if (placed > 0) return { verdicts: placedVerdicts(picture, state), done: true };
+	if (isInService(picture)) return { verdicts: [], done: false };
+	const measured = state.candidates.length;
+	if (concernedCells(picture).length === 0) return { verdicts: [], done: false };
+	const few = tooFewCells(measured, wanted, state.untested, subject);
+	// Nobody is told to match while cells are still on the tester.
+	const ready = few === null && state.untested === 0;
+	return {
+		verdicts: few ? [few] : ready ? [say('match-waiting', 'open', subject, { measured, wanted })] : [],
+		done: false
+	};
+}

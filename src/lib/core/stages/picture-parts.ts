@@ -1,0 +1,38 @@
+import type { Subject } from '../verdicts';
+import type { BankPicture, PictureBattery, PictureCell } from './picture';
+
+export const bankSubject = ({ bank }: BankPicture): Subject => ({ kind: 'bank', id: bank.id, label: bank.name });
+
+/** A battery as what a verdict is about: by its name, or its number where there are several. */
+export const batterySubject = ({ batteries, bank }: BankPicture, battery: PictureBattery): Subject => ({
+	kind: 'battery',
+	id: battery.id,
+	label: battery.name ?? (batteries.length > 1 ? `${bank.name}, battery ${battery.number}` : bank.name)
+});
+
+/** The groups of a battery, by position. */
+export const groupSubjects = ({ batteries }: BankPicture, battery: PictureBattery): Subject[] =>
+	battery.groups.map((g) => ({
+		kind: 'group',
+		id: g.id,
+		label: batteries.length > 1 ? `Battery ${battery.number}, group ${g.position}` : `Group ${g.position}`
+	}));
+
+/** The bank is used: it went into service, or was read or tested there. */
+export const isInService = ({ bank, wasChecked }: BankPicture): boolean => bank.inServiceOn !== null || wasChecked;
+
+/** Cells that sit in this bank, in tray order. */
+export const placedCells = ({ cells }: BankPicture): PictureCell[] => cells.filter((c) => c.groupId !== null);
+
+/**
+ * Cells this bank asks something of: those placed, or all in play until any are. A cell left over when the others were placed
+ * is of no concern to it any more.
+ */
+export function concernedCells(picture: BankPicture): readonly PictureCell[] {
+	const placed = placedCells(picture);
+	return placed.length ? placed : picture.cells;
+}
+
+/** Places for cells in the batteries built here. */
+export const wantedCells = ({ batteries }: BankPicture): number =>
+	batteries.filter((b) => b.kind === 'built').reduce((sum, b) => sum + b.series * b.parallel, 0);

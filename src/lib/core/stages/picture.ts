@@ -1,0 +1,135 @@
+import type { Chemistry } from '../chemistry';
+import type { LogFault } from '../capacity-run';
+import type { Strategy } from '../limits';
+import type { MeterAccuracy, Quantity } from '../reading';
+
+/** The maker's figures of a cell type that judgements start from; null where the data sheet was not copied. */
+export interface PictureCellType {
+	name: string;
+	chemistry: Chemistry;
+	ratedAh: number;
+	acResistanceMohm: number | null;
+	chargeLimitV: number | null;
+	dischargeLimitV: number | null;
+	chargeColdC: number | null;
+	chargeHotC: number | null;
+	dischargeColdC: number | null;
+	dischargeHotC: number | null;
+	chargeCRate: number | null;
+	dischargeCRate: number | null;
+}
+
+export interface PictureBank {
+	id: number;
+	name: string;
+	chemistry: Chemistry;
+	series: number;
+	parallel: number;
+	batteries: number;
+	inServiceOn: string | null;
+	createdAt: string;
+	endFraction: number;
+	rehearsal: boolean;
+}
+
+export interface PictureGroup {
+	id: number;
+	/** From the battery negative, from 1. */
+	position: number;
+	/** Cells that sit in it now. */
+	cellIds: readonly number[];
+}
+
+export interface PictureBattery {
+	id: number;
+	number: number;
+	name: string | null;
+	kind: 'built' | 'ready-made';
+	series: number;
+	parallel: number;
+	joins: 'parallel' | 'series';
+	bmsA: number | null;
+	bmsResolutionV: number | null;
+	fuseA: number | null;
+	cableA: number | null;
+	ratedAh: number | null;
+	nominalV: number | null;
+	mostInSeries: number | null;
+	groups: readonly PictureGroup[];
+}
+
+/** The latest reading of one quantity of a cell. */
+export interface PictureReading {
+	id: number;
+	version: number;
+	value: number;
+	sd: number;
+	rawText: string;
+	restS: number | null;
+	takenAt: string;
+	/** What it was read with; null: the meter of the settings. */
+	meter: string | null;
+}
+
+export interface PictureRun {
+	id: number;
+	version: number;
+	source: 'log' | 'hand' | 'live';
+	capacityAh: number;
+	sdAh: number | null;
+	cRate: number | null;
+	temperatureC: number | null;
+	testedAt: string;
+	tester: string | null;
+	fileName: string | null;
+	faults: LogFault[] | null;
+}
+
+/** A cell in play: placed in this bank, or a candidate that sits nowhere else. */
+export interface PictureCell {
+	id: number;
+	label: string;
+	deliveryId: number;
+	position: number;
+	batch: string | null;
+	readings: Partial<Record<Quantity, PictureReading>>;
+	/** In the order they were made. */
+	runs: readonly PictureRun[];
+	/** Group of this bank it sits in; null while it is loose. */
+	groupId: number | null;
+}
+
+export interface PictureDelivery {
+	id: number;
+	name: string;
+	receivedOn: string;
+}
+
+export interface PictureBalanceRun {
+	id: number;
+	version: number;
+	supplyA: number;
+	leadOhm: number;
+	startedAt: string | null;
+	endedAt: string | null;
+	createdAt: string;
+	checklist: Record<string, boolean> | null;
+}
+
+/** What all stages of a bank share, read once. Nothing in it grows with history but the runs of its cells. */
+export interface BankPicture {
+	bank: PictureBank;
+	cellType: PictureCellType | null;
+	meters: Record<Quantity, MeterAccuracy>;
+	/** Those with cells in play, oldest first. */
+	deliveries: readonly PictureDelivery[];
+	/** By delivery and then tray position. */
+	cells: readonly PictureCell[];
+	/** By number. */
+	batteries: readonly PictureBattery[];
+	limitPlan: { id: number; version: number; strategy: Strategy } | null;
+	/** The latest. */
+	balanceRun: PictureBalanceRun | null;
+	/** The battery has been read or tested in service. */
+	wasChecked: boolean;
+}

@@ -1,0 +1,167 @@
+import { meterSd } from '../reading';
+import {
+	driftSlopes,
+	judgeCheck,
+	judgeFade,
+	type CheckContext,
+	type CheckJudgement,
+	type FadeInput,
+	type FadeProjection
+} from '../service';
+import { CoreError } from '../shared';
+import { say, type Verdict } from '../verdicts';
+import type { BankPicture, PictureBattery } from './picture';
+import { batterySubject, groupSubjects, isInService } from './picture-parts';
+import type { StageJudgement } from './stage-judgement';
+
+const YEAR_MS = 365.25 * 86400e3;
+/** Cycles a year assumed until tests tell (default). */
+const ASSUMED_EFC_PER_YEAR = 100;
+/** Capacity of a cell nobody has named the type of, Ah (default). */
+const ASSUMED_CELL_AH = 100;
+
+export interface ServiceRow {
+	id: number;
+	version: number;
+	battery: number;
+	checkedAt: string;
+	context: CheckContext;
+	currentA: number;
+	temperatureC: number | null;
+	groupVoltagesV: (number | null)[];
+	notes: string | null;
+}
+
+export interface TestRow {
+	id: number;
+	version: number;
+	battery: number;
+	testedAt: string;
+	capacityAh: number;
+	sdAh: number;
+	efc: number;
+	temperatureC: number | null;
+	notes: string | null;
+}
+
+export interface JudgedCheck {
+	check: ServiceRow;
+	judgement: CheckJudgement;
+}
+
+export interface BatteryService {
+	battery: PictureBattery;
+	ratedAh: number;
+	checks: JudgedCheck[];
+	tests: (TestRow & { ageYears: number })[];
+	/** Ah a month by group from checks read full; null where fewer than two. */
+	driftPerMonthAh: (number | null)[];
+	projection: FadeProjection | null;
+	verdicts: Verdict[];
+	ageYears: number;
+	efcPerYear: number;
+}
+
+const ageOf = ({ bank }: BankPicture, iso: string): number =>
+	Math.max(0, (Date.parse(iso) - Date.parse(bank.inServiceOn ?? bank.createdAt)) / YEAR_MS);
+
+/** Rated capacity of one group of a battery, Ah. */
+export const ratedGroupAh = ({ cellType }: BankPicture, battery: PictureBattery): number =>
+	battery.kind === 'ready-made' && battery.ratedAh !== null
+		? battery.ratedAh
+		: (cellType?.ratedAh ?? ASSUMED_CELL_AH) * battery.parallel;
+
+/** A check that cannot be judged at all is kept and says why. */
+function judgedCheck(check: ServiceRow, context: Parameters<typeof judgeCheck>[1], groups: number): JudgedCheck {
+	try {
+		if (check.groupVoltagesV.length !== groups)
+			throw new CoreError(
+				'groups',
+				'groupVoltagesV',
+				`${check.groupVoltagesV.length} groups were read, the battery has ${groups} now. Kept, not judged.`
+			);
+		return { check, judgement: judgeCheck(check, context) };
+	} catch (error) {
+		if (!(error instanceof CoreError)) throw error;
+		const reason = error.code === 'no-readings' ? 'Fewer than two groups were read. Kept, not judged.' : error.message;
+		return {
+			check,
+			judgement: {
+				judged: false,
+				reason,
+				driftAh: check.groupVoltagesV.map(() => null),
+				verdicts: [say('check-not-judged', 'calm', context.subjects!.battery, { context: check.context, reason })]
+			}
+		};
+	}
+}
+
+function latestVerdicts(checks: readonly JudgedCheck[], picture: BankPicture, battery: PictureBattery): Verdict[] {
+	const judged = checks.filter((c) => c.judgement.judged).at(-1);
+	const last = checks.at(-1);
+	if (!last) return isInService(picture) ? [say('no-check', 'open', batterySubject(picture, battery), {})] : [];
+	return [...(judged?.judgement.verdicts ?? []), ...(last !== judged ? last.judgement.verdicts : [])];
+}
+
+export interface ServiceHistory {
+	checks: readonly ServiceRow[];
+	tests: readonly TestRow[];
+	nowIso: string;
+	/** Computes a projection, or remembers it. */
+	project(input: FadeInput): FadeProjection;
+}
+
+/** The years of one battery: its checks judged in their context, drift, capacity tests and the projected fade. */
+export function batteryService(
+	picture: BankPicture,
+	battery: PictureBattery,
+	{ checks: allChecks, tests: allTests, nowIso, project }: ServiceHistory
+): BatteryService {
+	const ratedAh = ratedGroupAh(picture, battery);
+	const subjects = { battery: batterySubject(picture, battery), groups: groupSubjects(picture, battery) };
+	const context = {
+		chemistry: picture.bank.chemistry,
+		groupAh: ratedAh,
+		meterSdV: meterSd(picture.meters.restVoltage, 3.4),
+		subjects
+	};
+	const checks = allChecks
+		.filter((c) => c.battery === battery.number)
+		.map((check) => judgedCheck(check, context, battery.series));
+	const tests = allTests
+		.filter((t) => t.battery === battery.number)
+		.map((t) => ({ ...t, ageYears: ageOf(picture, t.testedAt) }));
+	const last = tests.at(-1);
+	const efcPerYear = last && last.ageYears > 0.25 ? last.efc / last.ageYears : ASSUMED_EFC_PER_YEAR;
+	const { endFraction } = picture.bank;
+	const projection = tests.length ? project({ ratedAh, endFraction, observations: tests, efcPerYear }) : null;
+	const ageYears = ageOf(picture, nowIso);
+	const full = checks.filter((c) => c.judgement.judged && c.check.context === 'full');
+	return {
+		battery,
+		ratedAh,
+		checks,
+		tests,
+		driftPerMonthAh: driftSlopes(
+			full.map((c) => ({ ageYears: ageOf(picture, c.check.checkedAt), driftAh: c.judgement.driftAh })),
+			battery.series
+		),
+		projection,
+		verdicts: [
+			...latestVerdicts(checks, picture, battery),
+			...(projection ? [judgeFade(projection, endFraction, ageYears, subjects.battery)] : [])
+		],
+		ageYears,
+		efcPerYear
+	};
+}
+
+/** Every battery of a bank in service. */
+export const serveState = (picture: BankPicture, history: ServiceHistory): BatteryService[] =>
+	picture.batteries.map((battery) => batteryService(picture, battery, history));
+
+/** The verdicts on the years of a bank; a stage that is never done. */
+export const judgeServeStage = (_picture: BankPicture, batteries: readonly BatteryService[]): StageJudgement => ({
+	verdicts: batteries.flatMap((b) => b.verdicts),
+	done: false
+});

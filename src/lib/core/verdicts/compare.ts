@@ -1,0 +1,42 @@
+import { isMeasured } from './measured';
+import type { Fact, Verdict, VerdictFacts } from './verdict';
+
+/** Facts that follow from others of the same verdict, or from how many were read: they decide nothing by themselves. */
+const FOLLOWS = new Set([
+	'robustZ',
+	'probabilityShort',
+	'chargeLow',
+	'chargeHigh',
+	'medianMohm',
+	'relativeDifference',
+	'smallestGroupP05Ah',
+	'low95',
+	'medianYears',
+	'high95'
+]);
+/** A figure has moved when it lies outside what its own doubt allowed (95 %). */
+const BEYOND = 1.96;
+
+function moved(before: Fact | undefined, now: Fact | undefined): boolean {
+	if (before === undefined || now === undefined) return before !== now;
+	if (isMeasured(before) && isMeasured(now))
+		return Math.abs(now.value - before.value) > BEYOND * Math.max(before.sd, 0) && now.value !== before.value;
+	if (Array.isArray(before) && Array.isArray(now))
+		return before.length !== now.length || before.some((fact, i) => moved(fact as Fact, now[i] as Fact));
+	if (typeof before === 'object' && before !== null && typeof now === 'object' && now !== null)
+		return factsMoved(before as VerdictFacts, now as VerdictFacts);
+	return before !== now;
+}
+
+/**
+ * Whether what a verdict stands on has changed: a figure moved beyond its own doubt, or anything without doubt is another.
+ * Time passing is no fact.
+ */
+export function factsMoved(before: VerdictFacts, now: VerdictFacts): boolean {
+	const names = new Set([...Object.keys(before), ...Object.keys(now)]);
+	return [...names].some((name) => !FOLLOWS.has(name) && moved(before[name], now[name]));
+}
+
+/** The same verdict, whatever it says: one code on one subject. */
+export const sameVerdict = (a: Pick<Verdict, 'code' | 'subject'>, b: Pick<Verdict, 'code' | 'subject'>): boolean =>
+	a.code === b.code && a.subject.kind === b.subject.kind && String(a.subject.id) === String(b.subject.id);

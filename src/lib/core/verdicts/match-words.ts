@@ -1,0 +1,82 @@
+import type { Measured, Said, Words } from './verdict';
+
+interface EvennessFacts {
+	spreadAh: Measured;
+	smallestGroupAh: Measured;
+	/** Smallest group at the 5 % quantile of its doubt, Ah. */
+	smallestGroupP05Ah: number;
+	lookBeyond: number;
+	stopBeyond: number;
+}
+
+export interface MatchFacts {
+	/** Groups that differ so much that they should not be put in series. */
+	'match-too-uneven': EvennessFacts;
+	/** Groups that differ more than they should. */
+	'match-uneven': EvennessFacts;
+	/** Groups alike. */
+	'match-even': EvennessFacts;
+	/** What the arrangement gives over the order of arrival, and whether more is possible. */
+	'match-gain': {
+		smallestGroupAh: number;
+		arrivalSmallestAh: number;
+		ratedGroupAh: number | null;
+		/** It was proven that no other choice has a larger smallest group. */
+		proven: boolean;
+		/** A bound that was computed; null where none was. */
+		upperBoundAh: number | null;
+	};
+	/** Fewer measured cells than the layout needs. */
+	'match-few': { measured: number; wanted: number; untested: number };
+	/** Enough cells are measured and none are placed. */
+	'match-waiting': { measured: number; wanted: number };
+}
+
+const evenness =
+	(title: string, uneven: boolean) =>
+	({ facts }: Said<EvennessFacts>) => ({
+		title,
+		finding: `The groups differ by ${facts.spreadAh.value.toFixed(1)} Ah, ${((100 * facts.spreadAh.value) / facts.smallestGroupAh.value).toFixed(1)} % of the smallest.`,
+		doubt: `At the 5 % quantile the smallest group holds ${facts.smallestGroupP05Ah.toFixed(1)} Ah.`,
+		rule: `Look above ${facts.lookBeyond * 100} %, do not build above ${facts.stopBeyond * 100} % (default). The battery gives at most its smallest group.`,
+		next: uneven ? 'Replace or retest the cells of the smallest group.' : null
+	});
+
+function proofOf({ proven, upperBoundAh }: MatchFacts['match-gain']) {
+	if (proven) return { doubt: null, rule: 'Proven: no other choice of these cells has a larger smallest group.' };
+	return upperBoundAh === null
+		? {
+				doubt: 'Whether other groups would give more was not searched.',
+				rule: 'These groups against the order of arrival.'
+			}
+		: {
+				doubt: `Best found; a larger smallest group than ${upperBoundAh.toFixed(2)} Ah is impossible.`,
+				rule: 'Time ran out before the proof was complete.'
+			};
+}
+
+export const MATCH_WORDS: Words<MatchFacts> = {
+	'match-too-uneven': evenness('These groups should not be put in series', true),
+	'match-uneven': evenness('The groups differ more than they should', true),
+	'match-even': evenness('The groups are even', false),
+	'match-gain': ({ facts }) => ({
+		title: `Matching gains ${(facts.smallestGroupAh - facts.arrivalSmallestAh).toFixed(1)} Ah over the order of arrival`,
+		finding: `Smallest group ${facts.smallestGroupAh.toFixed(1)} Ah against ${facts.arrivalSmallestAh.toFixed(1)} Ah${facts.ratedGroupAh === null ? '' : `; rated ${facts.ratedGroupAh} Ah`}.`,
+		...proofOf(facts),
+		next: null
+	}),
+	'match-few': ({ facts: { measured, wanted, untested } }) => ({
+		title: `${measured} of ${wanted} cells have a capacity`,
+		finding: `${untested} cells are not tested.`,
+		doubt: null,
+		rule: 'Only measured cells are matched.',
+		next: untested > 0 ? 'Test the others first.' : 'Unpack more cells, or plan a smaller bank.'
+	}),
+	'match-waiting': ({ facts: { measured, wanted } }) => ({
+		title: 'The cells have no places yet',
+		finding: `${measured} cells are measured, ${wanted} are needed.`,
+		doubt: null,
+		rule: 'Every cell gets a group before the battery is balanced as one.',
+		next: 'Match the cells and accept the groups.'
+	})
+};

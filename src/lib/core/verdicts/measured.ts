@@ -1,0 +1,5 @@
+import type { Fact, Measured } from './verdict';
+
+/** Whether a fact is a figure with its doubt. */
+export const isMeasured = (fact: Fact): fact is Measured =>
+	typeof fact === 'object' && fact !== null && 'value' in fact && 'sd' in fact && typeof fact.value === 'number';

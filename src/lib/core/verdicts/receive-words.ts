@@ -1,0 +1,134 @@
+import type { Chemistry } from '../chemistry';
+import type { Measured, Said, Words } from './verdict';
+
+/** How a cell stands apart from the others: by spread, or by the floor alone where too few are read. */
+interface Apart {
+	/** Robust z; null where fewer cells were read than a spread needs. */
+	robustZ: number | null;
+	zLimit: number;
+	/** Cells a spread needs. */
+	fewest: number;
+}
+
+export interface ReceiveFacts {
+	/** Cells of a delivery without a voltage or a resistance; members are those cells. */
+	'not-read': { total: number; unread: number; withoutVoltage: number; withoutResistance: number };
+	/** A cell that reads negative with the red probe on the printed plus. */
+	polarity: { restVoltageV: Measured };
+	/** A cell that rests under the discharge limit of its chemistry. */
+	'deep-discharged': { restVoltageV: Measured; limitV: number; chemistry: Chemistry };
+	/** A reading that no one cell can have. */
+	'not-one-cell': { restVoltageV: Measured; mostV: number; chemistry: Chemistry };
+	/** A cell that rests above a full one. */
+	overcharged: { restVoltageV: Measured; limitV: number; chemistry: Chemistry };
+	/** A cell whose rest voltage stands apart from its delivery’s. */
+	'voltage-outlier': Apart & {
+		restVoltageV: Measured;
+		differenceV: Measured;
+		/** Charge its voltage fits, fractions. */
+		chargeLow: number;
+		chargeHigh: number;
+	};
+	/** A cell whose AC resistance stands apart from its delivery’s. */
+	'resistance-outlier': Apart & { resistanceMohm: Measured; medianMohm: number; relativeDifference: number };
+	/** No cell of a delivery stands apart in resistance. */
+	'resistance-agrees': { cells: number; medianMohm: Measured; ratedMohm: number | null; zLimit: number };
+	/** Charge on arrival as bounds, some of them wide. */
+	'charge-unknown': ChargeFacts;
+	/** Charge on arrival as bounds, all of them close. */
+	'charge-known': ChargeFacts;
+}
+
+interface ChargeFacts {
+	cells: number;
+	wide: number;
+	chargeLow: number;
+	chargeHigh: number;
+	hysteresisV: number;
+}
+
+const percent = (fraction: number) => Math.round(fraction * 100);
+const volts = ({ value }: Measured) => `${value.toFixed(3)} V`;
+const millivolts = (sdV: number) => (1000 * sdV).toFixed(1);
+
+const ruleOf = ({ robustZ, zLimit, fewest }: Apart, floor: string) =>
+	robustZ === null
+		? `Fewer than ${fewest} cells read, so only the ${floor} floor is used.`
+		: `Robust z ${robustZ > 999 ? 'beyond measure' : robustZ.toFixed(1)} (limit ${zLimit}) and past the ${floor} floor.`;
+
+const charge =
+	(known: boolean) =>
+	({ facts }: Said<ChargeFacts>) => ({
+		title: known ? 'Charge on arrival is known' : 'Charge on arrival: cannot tell closely',
+		finding: `The rest voltages fit ${percent(facts.chargeLow)} to ${percent(facts.chargeHigh)} %${known ? '' : `; ${facts.wide} of ${facts.cells} sit on the plateau`}.`,
+		doubt: `Bounds include meter doubt, ± ${(facts.hysteresisV * 1000).toFixed(0)} mV hysteresis and the rest time.`,
+		rule: 'Inverse of the rest-voltage curve as an interval, never a point.',
+		next: known ? null : 'Nothing to do: the balance charge will show it.'
+	});
+
+export const RECEIVE_WORDS: Words<ReceiveFacts> = {
+	'not-read': ({ facts, members }) => ({
+		title: facts.total === 0 ? 'No cells yet' : `${facts.unread} of ${facts.total} cells not fully read`,
+		finding:
+			facts.total === 0
+				? 'Unpack a delivery first.'
+				: `${facts.withoutVoltage} without a rest voltage, ${facts.withoutResistance} without a resistance.`,
+		doubt: null,
+		rule: 'Every cell is read before any are joined in parallel.',
+		next:
+			facts.total === 0
+				? 'Add a delivery with its number of cells, or pick cells from your stock.'
+				: `Read ${members[0]?.label ?? 'them'} next.`
+	}),
+	polarity: ({ facts, subject }) => ({
+		title: `${subject.label} reads negative: its plus is not where it is printed`,
+		finding: `${volts(facts.restVoltageV)} with the red probe on the printed plus.`,
+		doubt: 'Exchanged probes would do the same to every cell you read with them.',
+		rule: 'Polarity goes by the meter, not by the print: built in by its print such a cell is a short circuit.',
+		next: 'Check the probes, read it again, and mark the true plus on the cell before anything is joined.'
+	}),
+	'deep-discharged': ({ facts: { restVoltageV, limitV, chemistry }, subject }) => ({
+		title: `${subject.label} arrived below ${limitV.toFixed(2)} V`,
+		finding: `It rests at ${volts(restVoltageV)}, under the discharge limit of a ${chemistry} cell.`,
+		doubt: `Meter doubt ± ${millivolts(restVoltageV.sd)} mV cannot explain it.`,
+		rule: 'Rest voltage below the discharge limit: copper may have dissolved; a strong charge can make it dangerous.',
+		next: 'Set it apart, tell the supplier, and do not charge it before the cell maker says how.'
+	}),
+	'not-one-cell': ({ facts: { restVoltageV, mostV, chemistry }, subject }) => ({
+		title: `${subject.label} cannot rest at ${volts(restVoltageV)}`,
+		finding: `That is more than any one ${chemistry} cell can have.`,
+		doubt: 'A slipped decimal, or probes across more than one cell.',
+		rule: `Above ${mostV.toFixed(2)} V it is no reading of one ${chemistry} cell. It is left out of the comparison.`,
+		next: `Read ${subject.label} again, both probes on its own terminals, and type it over this one.`
+	}),
+	overcharged: ({ facts: { restVoltageV, limitV, chemistry }, subject }) => ({
+		title: `${subject.label} rests above ${limitV.toFixed(2)} V`,
+		finding: `It rests at ${volts(restVoltageV)}, more than a full ${chemistry} cell does.`,
+		doubt: `Meter doubt ± ${millivolts(restVoltageV.sd)} mV. A cell just off its charger falls below within the hour.`,
+		rule: 'Rest voltage above the charge limit: an overcharged cell can swell, vent or burn.',
+		next: 'Do not charge it. Set it apart on stone, away from the others, read it again in an hour, and ask its maker if it stays.'
+	}),
+	'voltage-outlier': ({ facts, subject }) => ({
+		title: `${subject.label} rests ${Math.round(Math.abs(facts.differenceV.value) * 1000)} mV ${facts.differenceV.value < 0 ? 'below' : 'above'} the rest`,
+		finding: `${volts(facts.restVoltageV)} fits a charge of ${percent(facts.chargeLow)} to ${percent(facts.chargeHigh)} %; the middle of the others is ${(facts.restVoltageV.value - facts.differenceV.value).toFixed(3)} V.`,
+		doubt: `Two readings of this meter differ by up to ${millivolts(1.96 * facts.differenceV.sd)} mV by themselves; this is more. Leakage or a different charge at the factory: one reading cannot tell.`,
+		rule: ruleOf(facts, '8 mV'),
+		next: `Read ${subject.label} again tomorrow, same meter, and compare.`
+	}),
+	'resistance-outlier': ({ facts, subject }) => ({
+		title: `${subject.label} reads ${percent(Math.abs(facts.relativeDifference))} % ${facts.relativeDifference > 0 ? 'more' : 'less'} resistance`,
+		finding: `${facts.resistanceMohm.value.toFixed(3)} mΩ against ${facts.medianMohm.toFixed(3)} mΩ in the middle.`,
+		doubt: `Meter doubt ± ${facts.resistanceMohm.sd.toFixed(3)} mΩ. Probe placement, a two-wire reading or a colder cell come before the cell itself.`,
+		rule: ruleOf(facts, '8 %'),
+		next: `Clean the terminals and read ${subject.label} again with four wires, probes where they were on the others.`
+	}),
+	'resistance-agrees': ({ facts }) => ({
+		title: `Resistance agrees on ${facts.cells} cells`,
+		finding: `Middle ${facts.medianMohm.value.toFixed(3)} mΩ${facts.ratedMohm === null ? '' : `; the maker says ${facts.ratedMohm.toFixed(3)} mΩ`}.`,
+		doubt: `± ${facts.medianMohm.sd.toFixed(3)} mΩ a reading. Comparable only at like temperature and charge.`,
+		rule: `No cell past robust z ${facts.zLimit} and the 8 % floor.`,
+		next: null
+	}),
+	'charge-unknown': charge(false),
+	'charge-known': charge(true)
+};

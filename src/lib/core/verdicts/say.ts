@@ -1,0 +1,42 @@
+import type { Warmth } from '../shared';
+import { ANY_STAGE_WORDS, type AnyStageFacts } from './any-stage-words';
+import { BALANCE_WORDS, type BalanceFacts } from './balance-words';
+import { LIMITS_WORDS, type LimitsFacts } from './limits-words';
+import { MATCH_WORDS, type MatchFacts } from './match-words';
+import { PLAN_WORDS, type PlanFacts } from './plan-words';
+import { RECEIVE_WORDS, type ReceiveFacts } from './receive-words';
+import { SERVE_WORDS, type ServeFacts } from './serve-words';
+import { TEST_WORDS, type TestFacts } from './test-words';
+import type { Said, Sentences, Subject, Verdict, VerdictFacts } from './verdict';
+
+/** What each code stands on. A new verdict is one entry here (through its stage) and its words beside it. */
+export interface FactsByCode
+	extends PlanFacts, ReceiveFacts, TestFacts, MatchFacts, BalanceFacts, LimitsFacts, ServeFacts, AnyStageFacts {}
+
+export type VerdictCode = keyof FactsByCode;
+
+const WORDS: { [C in VerdictCode]: (said: Said<FactsByCode[C]>) => Sentences } = {
+	...PLAN_WORDS,
+	...RECEIVE_WORDS,
+	...TEST_WORDS,
+	...MATCH_WORDS,
+	...BALANCE_WORDS,
+	...LIMITS_WORDS,
+	...SERVE_WORDS,
+	...ANY_STAGE_WORDS
+};
+
+/** Every code there is, in the order of the stages. */
+export const VERDICT_CODES = Object.keys(WORDS) as VerdictCode[];
+
+/** A verdict from its facts. @param members where it speaks of several */
+export function say<C extends VerdictCode>(
+	code: C,
+	warmth: Warmth,
+	subject: Subject,
+	facts: FactsByCode[C],
+	members: readonly Subject[] = []
+): Verdict {
+	const sentences = WORDS[code]({ subject, members, facts });
+	return { code, warmth, subject, members, facts: facts as VerdictFacts, ...sentences };
+}

@@ -1,0 +1,102 @@
+import type { Measured, Said, Words } from './verdict';
+
+interface DriftFacts {
+	/** Charge of the group against the mean of the others, Ah. */
+	driftAh: Measured;
+	limitAh: number;
+	/** Limit as a share of a group. */
+	limitShare: number;
+	end: 'top' | 'bottom';
+	/** Position of the group furthest from the others. */
+	group: number;
+}
+
+interface FadeFacts {
+	endFraction: number;
+	/** Age at which the end is passed, years; `horizon` and beyond is not told. */
+	low95: number;
+	medianYears: number;
+	high95: number;
+	horizonYears: number;
+	tests: number;
+	mostlyPrior: boolean;
+}
+
+export interface ServeFacts {
+	/** Nobody has read the groups yet. */
+	'no-check': Record<never, never>;
+	/** A check kept but not judged, and why. */
+	'check-not-judged': { context: string; reason: string };
+	/** The groups are together. */
+	'no-drift': DriftFacts;
+	/** A group is apart beyond its doubt. */
+	drift: DriftFacts;
+	/** A group seems apart, within its doubt. */
+	'drift-unsure': DriftFacts;
+	/** Capacity has probably passed the chosen end. */
+	'fade-end': FadeFacts;
+	/** A projection that is almost all prior. */
+	'fade-prior': FadeFacts;
+	/** When the chosen end of capacity is passed. */
+	fade: FadeFacts;
+}
+
+const drift =
+	(kind: 'none' | 'sure' | 'unsure') =>
+	({ facts, subject }: Said<DriftFacts>) => {
+		const { driftAh, limitAh, limitShare, end, group } = facts;
+		const label = subject.kind === 'group' ? subject.label : `Group ${group}`;
+		const by = `${Math.abs(driftAh.value).toFixed(1)} Ah ${driftAh.value < 0 ? 'behind' : 'ahead'}`;
+		return {
+			title: kind === 'none' ? `The groups are together at the ${end}` : `${label} is ${by} at the ${end}`,
+			finding: `Furthest from the mean of the others: group ${group}, ${by}.`,
+			doubt: `± ${driftAh.sd.toFixed(1)} Ah from the meter${kind === 'unsure' ? ': too near the limit to be sure' : ''}.`,
+			rule: `Look above ${limitShare * 100} % of a group, ${limitAh.toFixed(1)} Ah (default).`,
+			next: {
+				none: null,
+				sure: 'Let the balancer work at the top for a week, then check again.',
+				unsure: 'Read again with a finer meter at the end of the next full charge.'
+			}[kind]
+		};
+	};
+
+const fade =
+	(passed: boolean) =>
+	({ facts }: Said<FadeFacts>) => {
+		const years = (age: number) => (age >= facts.horizonYears ? `over ${facts.horizonYears}` : age.toFixed(1));
+		const end = `${Math.round(facts.endFraction * 100)} %`;
+		return {
+			title: passed
+				? `Capacity has probably passed ${end} of rated`
+				: `${end} of rated at an age of ${years(facts.low95)} to ${years(facts.high95)} years`,
+			finding: `Median ${years(facts.medianYears)} years; ${facts.tests} capacity test${facts.tests === 1 ? '' : 's'}.`,
+			doubt: facts.mostlyPrior
+				? 'Almost all of this is what is typical of such cells, not of yours: the tests are too few or too rough yet.'
+				: '95 % range of the true capacity, not of a new reading.',
+			rule: 'Capacity = q0 − a·√years − b·cycles, Bayesian, with priors typical of published ageing (default).',
+			next: facts.mostlyPrior ? 'Test the capacity under the same conditions once a year.' : null
+		};
+	};
+
+export const SERVE_WORDS: Words<ServeFacts> = {
+	'no-check': () => ({
+		title: 'No service check yet',
+		finding: 'Drift shows only when the groups are read at the end of a full charge.',
+		doubt: null,
+		rule: 'Read in the context that can answer.',
+		next: 'Read every group at the end of the next full charge.'
+	}),
+	'check-not-judged': ({ facts: { reason } }) => ({
+		title: 'Kept, not judged',
+		finding: reason,
+		doubt: null,
+		rule: 'A reading is judged only in a context that can answer.',
+		next: 'Read the groups at the end of a full charge.'
+	}),
+	'no-drift': drift('none'),
+	drift: drift('sure'),
+	'drift-unsure': drift('unsure'),
+	'fade-end': fade(true),
+	'fade-prior': fade(false),
+	fade: fade(false)
+};

@@ -1,0 +1,108 @@
+import { group } from 'd3-array';
+import type { Knex } from 'knex';
+import type { BankPicture, PictureBattery, PictureCell } from '$lib/core/stages';
+import { fromColumns } from '../db/case';
+import { database } from '../db/connection';
+import {
+	balanceRuns,
+	banks,
+	batteries,
+	cellTypes,
+	deliveries,
+	groups,
+	limitPlans,
+	runs,
+	type Cell,
+	type Run
+} from '../records';
+import { currentMeters } from '../records/settings/settings';
+import { latestReadings } from './latest-readings';
+
+type PlacedCell = Cell & { groupId: number | null };
+
+/** Cells placed in a bank, and candidates that sit nowhere else, by delivery and then tray position. */
+const CELLS_IN_PLAY = `
+	select c.*, if(b.bank_id = :bank, p.group_id, null) as group_id
+	from (
+		select cell_id from candidates where bank_id = :bank and deleted_at is null
+		union
+		select cell_id from placed where bank_id = :bank and removed_at is null and deleted_at is null
+	) play
+	join cells c on c.id = play.cell_id and c.deleted_at is null
+	join deliveries d on d.id = c.delivery_id and d.deleted_at is null
+	left join placements p on p.open_cell_id = c.id
+	left join \`groups\` g on g.id = p.group_id
+	left join batteries b on b.id = g.battery_id
+	where p.id is null or b.bank_id = :bank
+	order by d.received_on, d.id, c.position, c.id`;
+
+export async function cellsInPlay(bankId: number, db: Knex = database()): Promise<PlacedCell[]> {
+	const [rows] = (await db.raw(CELLS_IN_PLAY, { bank: bankId })) as [Record<string, unknown>[]];
+	return rows.map((row) => fromColumns<PlacedCell>(row, []));
+}
+
+/** The latest of a bank's records of one kind; null when there is none. */
+async function latest(table: string, bankId: number): Promise<number | null> {
+	const row = await database()(table).where({ bank_id: bankId, deleted_at: null }).max({ id: 'id' }).first();
+	return row?.id ?? null;
+}
+
+async function wasChecked(bankId: number): Promise<boolean> {
+	return (await database()('service_checks').where({ bank_id: bankId, deleted_at: null }).first('id')) !== undefined;
+}
+
+async function batteriesOf(bankId: number, cells: readonly PlacedCell[]): Promise<PictureBattery[]> {
+	const own = await batteries.all({ bankId });
+	const all = own.length ? await groups.all({ batteryId: own.map((b) => b.id) }) : [];
+	const held = group(cells, (c) => c.groupId);
+	return own.map((battery) => ({
+		...battery,
+		groups: all
+			.filter((g) => g.batteryId === battery.id)
+			.map(({ id, position }) => ({ id, position, cellIds: (held.get(id) ?? []).map((c) => c.id) }))
+	}));
+}
+
+async function runsOf(cellIds: readonly number[]): Promise<Map<number, Run[]>> {
+	const all = cellIds.length ? await runs.all({ cellId: cellIds }) : [];
+	return group(all, (r) => r.cellId);
+}
+
+/** What all stages of a bank share: a handful of queries, whatever the history. @throws ServiceError 404 */
+export async function loadBankPicture(bankId: number): Promise<BankPicture> {
+	const bank = await banks.get(bankId);
+	const cells = await cellsInPlay(bankId);
+	const ids = cells.map((c) => c.id);
+	const deliveryIds = [...new Set(cells.map((c) => c.deliveryId))];
+	const [cellType, meters, own, readings, byCell, crates, planId, balanceId, checked] = await Promise.all([
+		bank.cellTypeId === null ? null : cellTypes.get(bank.cellTypeId),
+		currentMeters(),
+		batteriesOf(bankId, cells),
+		latestReadings(ids),
+		runsOf(ids),
+		deliveryIds.length ? deliveries.all({ id: deliveryIds }) : [],
+		latest('limit_plans', bankId),
+		latest('balance_runs', bankId),
+		wasChecked(bankId)
+	]);
+	return {
+		bank,
+		cellType,
+		meters,
+		deliveries: crates,
+		cells: cells.map(({ id, label, deliveryId, position, batch, groupId }): PictureCell => ({
+			id,
+			label,
+			deliveryId,
+			position,
+			batch,
+			readings: readings.get(id) ?? {},
+			runs: byCell.get(id) ?? [],
+			groupId
+		})),
+		batteries: own,
+		limitPlan: planId === null ? null : await limitPlans.get(planId),
+		balanceRun: balanceId === null ? null : await balanceRuns.get(balanceId),
+		wasChecked: checked
+	};
+}

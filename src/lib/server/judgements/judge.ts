@@ -1,0 +1,25 @@
+import { failedStage, judgeBank, type BankJudgement, type BankPicture, type StageJudgement } from '$lib/core/stages';
+import { CoreError } from '$lib/core/shared';
+import { log } from '../log';
+import { acknowledgements } from '../records';
+import { STAGE_FACES } from '../stages/registry';
+import type { StageFace } from '../stages/stage';
+
+/** One stage judged; what it cannot judge is said, and takes nothing else down. */
+async function judgeStage(face: StageFace, picture: BankPicture): Promise<StageJudgement> {
+	try {
+		return face.judge(picture, await face.facts(picture));
+	} catch (error) {
+		log.error({ err: error, bankId: picture.bank.id, stage: face.name }, 'stage not judged');
+		const reason =
+			error instanceof CoreError ? error.message : 'Something recorded here does not fit what the rule expects.';
+		return failedStage(picture, face.name, reason);
+	}
+}
+
+/** Every stage of a bank judged from one picture of it. */
+export async function judgePicture(picture: BankPicture): Promise<BankJudgement> {
+	const judged = [];
+	for (const face of STAGE_FACES) judged.push({ stage: face.name, judgement: await judgeStage(face, picture) });
+	return judgeBank(picture, judged, await acknowledgements.all({ bankId: picture.bank.id }));
+}

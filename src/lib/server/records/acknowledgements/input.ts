@@ -1,0 +1,14 @@
+import { STAGES, type Stage } from '$lib/core/shared';
+import { SUBJECT_KINDS, type SubjectKind } from '$lib/core/verdicts';
+import { ClientKey, Identity, Maybe, OneOf, Text, Whole } from '$lib/input/fields';
+
+/** "Seen, set apart": a verdict a person has looked at, and why it may stay as it is. */
+export class AcknowledgementInput {
+	@Whole(1, 2 ** 31) bankId!: number;
+	@OneOf(STAGES) stage!: Stage;
+	@Text(40, 1) code!: string;
+	@OneOf(SUBJECT_KINDS) subjectKind!: SubjectKind;
+	@Identity() subjectId!: string | number;
+	@Text(400, 1) reason!: string;
+	@Maybe() @ClientKey() clientKey?: string;
+}

@@ -1,0 +1,11 @@
+import { ClientKey, Maybe, Num, When, Whole } from '$lib/input/fields';
+
+export class BalanceReadingInput {
+	@Whole(1, 2 ** 31) balanceRunId!: number;
+	@When() readAt!: string;
+	@Maybe() @Num(0, 100) supplyV?: number | null;
+	@Num(0, 1000) supplyA!: number;
+	@Maybe() @Num(0, 10) cellV?: number | null;
+	@Maybe() @Num(0, 1e6) deliveredAh?: number | null;
+	@Maybe() @ClientKey() clientKey?: string;
+}

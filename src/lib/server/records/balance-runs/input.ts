@@ -1,0 +1,11 @@
+import { Maybe, Num, Ticks, When, Whole } from '$lib/input/fields';
+
+export class BalanceRunInput {
+	@Whole(1, 2 ** 31) bankId!: number;
+	@Num(0.5, 1000) supplyA!: number;
+	@Num(0, 1) leadOhm!: number;
+	@Maybe() @When() startedAt?: string | null;
+	@Maybe() @When() endedAt?: string | null;
+	/** Checklist item key → done. */
+	@Maybe() @Ticks() checklist?: Record<string, boolean>;
+}

@@ -1,0 +1,32 @@
+import { InputError } from '$lib/input/validate';
+import { cellTypes } from '../cell-types/row';
+import { defineKind } from '../kind';
+import { refuseRemovalUnderRun } from '../live-runs/under-run';
+import { BankInput, StoredBankInput } from './input';
+import { layOut } from './lay-out';
+import { banks, type Bank } from './row';
+
+export const bankKind = defineKind<Bank>({
+	name: 'banks',
+	repository: banks,
+	createInput: BankInput,
+	changeInput: BankInput,
+	storedInput: StoredBankInput,
+	parents: { cellTypeId: 'cell-types?' },
+	filters: ['bankUse', 'chemistry'],
+	columns: null,
+	archivedWith: null,
+	async check(bank, tx) {
+		if (bank.cellTypeId === null) return;
+		const type = await cellTypes.get(bank.cellTypeId, tx);
+		if (type.rehearsal !== bank.rehearsal)
+			throw new InputError([
+				{ path: 'cellTypeId', message: 'Simulated and real cells are never mixed: choose a type of the same kind.' }
+			]);
+	},
+	async after(bank, tx, deed) {
+		if (deed === 'create' || deed === 'change') await layOut(bank, tx);
+	},
+	checkRemoval: ({ id }) => refuseRemovalUnderRun('banks', id),
+	banksOf: async ({ id }) => [id]
+});

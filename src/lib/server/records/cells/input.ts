@@ -1,0 +1,9 @@
+import { Maybe, Text, Whole } from '$lib/input/fields';
+
+export class CellInput {
+	@Whole(1, 2 ** 31) deliveryId!: number;
+	@Text(24, 1) label!: string;
+	@Whole(1, 5000) position!: number;
+	@Maybe() @Text(60) batch?: string | null;
+	@Maybe() @Text(60) code?: string | null;
+}

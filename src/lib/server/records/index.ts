@@ -1,0 +1,23 @@
+/** Rows and repositories of every kind; how they are written is `write.ts`. */
+export { acknowledgements, type Acknowledgement } from './acknowledgements/row';
+export { balanceReadings, type BalanceReading } from './balance-readings/row';
+export { balanceRuns, type BalanceRun } from './balance-runs/row';
+export { banks, type Bank } from './banks/row';
+export { batteries, type Battery } from './batteries/row';
+export { candidates, type Candidate } from './candidates/row';
+export { capacityTests, type CapacityTest } from './capacity-tests/row';
+export { cellTypes, type CellType } from './cell-types/row';
+export { cells, type Cell } from './cells/row';
+export { deliveries, type Delivery } from './deliveries/row';
+export { groups, type Group } from './groups/row';
+export { instruments, type Instrument } from './instruments/row';
+export { limitPlans, type LimitPlan } from './limit-plans/row';
+export { liveEvents, type LiveEventRow } from './live-events/row';
+export { liveRuns, type LiveInstrument, type LiveRole, type LiveRun, type LiveRunState } from './live-runs/row';
+export { notes, type Note } from './notes/row';
+export { placements, type Placement } from './placements/row';
+export { readings, type Reading } from './readings/row';
+export { rehearsals, type Rehearsal } from './rehearsals/row';
+export { runs, type Run } from './runs/row';
+export { serviceChecks, type ServiceCheckRow } from './service-checks/row';
+export { verdictChanges, type VerdictChange } from './verdict-changes/row';

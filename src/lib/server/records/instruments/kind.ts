@@ -1,0 +1,33 @@
+import { USUAL_SHEET } from '$lib/core/reading';
+import { defineKind } from '../kind';
+import { refuseRemovalUnderRun } from '../live-runs/under-run';
+import { checkAddress } from './address';
+import { InstrumentInput } from './input';
+import { instruments, type Instrument } from './row';
+
+export const instrumentKind = defineKind<Instrument>({
+	name: 'instruments',
+	repository: instruments,
+	createInput: InstrumentInput,
+	changeInput: InstrumentInput,
+	parents: {},
+	filters: ['kind'],
+	columns: null,
+	archivedWith: null,
+	prepare: async (fields: InstrumentInput) => {
+		const usual = USUAL_SHEET[fields.kind];
+		return {
+			...fields,
+			accuracyPercent: fields.accuracyPercent ?? usual.percent,
+			accuracyFixed: fields.accuracyFixed ?? usual.fixed
+		};
+	},
+	derive: async (changes, current) => ({
+		// Nothing sent for the sheet is no wish to forget it.
+		accuracyPercent: (changes.accuracyPercent as number | null | undefined) ?? current.accuracyPercent,
+		accuracyFixed: (changes.accuracyFixed as number | null | undefined) ?? current.accuracyFixed
+	}),
+	check: async (instrument) => checkAddress(instrument),
+	checkRemoval: ({ id }) => refuseRemovalUnderRun('instruments', id),
+	banksOf: async () => []
+});

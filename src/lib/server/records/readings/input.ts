@@ -1,0 +1,20 @@
+import { QUANTITIES, type Quantity } from '$lib/core/reading';
+import { ClientKey, Maybe, Num, OneOf, Text, When, Whole } from '$lib/input/fields';
+
+export class ReadingInput {
+	@Whole(1, 2 ** 31) cellId!: number;
+	@OneOf(QUANTITIES) quantity!: Quantity;
+	/** As typed: number with or without unit; the server reads it and keeps it. */
+	@Text(40, 1) rawText!: string;
+	@Maybe() @Num(0, 1e9) restS?: number | null;
+	@Maybe() @When() takenAt?: string;
+	@Maybe() @Text(80) meter?: string | null;
+	/** Given by the page so that a repeated send is stored once. */
+	@Maybe() @ClientKey() clientKey?: string;
+}
+
+export class StoredReadingInput extends ReadingInput {
+	@Num(-1e9, 1e9) value!: number;
+	@Text(12) rawUnit!: string;
+	@Num(0, 1e9) sd!: number;
+}

@@ -1,0 +1,78 @@
+import { ServiceError } from '../errors';
+import { acknowledgementKind } from './acknowledgements/kind';
+import { balanceReadingKind } from './balance-readings/kind';
+import { balanceRunKind } from './balance-runs/kind';
+import { bankKind } from './banks/kind';
+import { batteryKind } from './batteries/kind';
+import { candidateKind } from './candidates/kind';
+import { capacityTestKind } from './capacity-tests/kind';
+import { cellTypeKind } from './cell-types/kind';
+import { cellKind } from './cells/kind';
+import { deliveryKind } from './deliveries/kind';
+import { groupKind } from './groups/kind';
+import { instrumentKind } from './instruments/kind';
+import type { RecordKind } from './kind';
+import { limitPlanKind } from './limit-plans/kind';
+import { liveEventKind } from './live-events/kind';
+import { liveRunKind } from './live-runs/kind';
+import { noteKind } from './notes/kind';
+import { placementKind } from './placements/kind';
+import { readingKind } from './readings/kind';
+import { rehearsalKind } from './rehearsals/kind';
+import { runKind } from './runs/kind';
+import { serviceCheckKind } from './service-checks/kind';
+import { verdictChangeKind } from './verdict-changes/kind';
+
+/** Every kind of record, parents before children. */
+export const RECORD_KINDS: readonly RecordKind[] = [
+	cellTypeKind,
+	instrumentKind,
+	bankKind,
+	batteryKind,
+	groupKind,
+	deliveryKind,
+	cellKind,
+	candidateKind,
+	readingKind,
+	runKind,
+	placementKind,
+	balanceRunKind,
+	balanceReadingKind,
+	limitPlanKind,
+	serviceCheckKind,
+	capacityTestKind,
+	noteKind,
+	liveRunKind,
+	liveEventKind,
+	rehearsalKind,
+	acknowledgementKind,
+	verdictChangeKind
+];
+
+const byName = new Map(RECORD_KINDS.map((kind) => [kind.name, kind]));
+
+/** Kinds under the general addresses of the API. */
+export const OPEN_KINDS = RECORD_KINDS.filter((k) => !k.hidden);
+
+/** @throws ServiceError 404 for a name that is not a kind of record */
+export function recordKind(name: string): RecordKind {
+	const found = byName.get(name);
+	if (!found)
+		throw new ServiceError(
+			404,
+			'not-found',
+			`There are no "${name.slice(0, 60)}" here. The kinds are: ${OPEN_KINDS.map((k) => k.name).join(', ')}.`
+		);
+	return found;
+}
+
+/** Tables that hold no records of their own kind: what hangs on them, and what is worked out from them. */
+export const OTHER_TABLES = [
+	'live_minutes',
+	'live_samples',
+	'run_samples',
+	'client_keys',
+	'judgement_causes',
+	'bank_judgements',
+	'settings'
+] as const;

@@ -1,0 +1,15 @@
+import type { Scenario } from '$lib/core/bench';
+import type { Finding, RehearsalJudgement } from '$lib/core/rehearsal';
+import { createRepository, type Recorded } from '../../db/repository';
+
+export type Rehearsal = Recorded & {
+	bankId: number;
+	scenario: Scenario;
+	saved: string | null;
+	conclusions: Finding[] | null;
+	judgement: RehearsalJudgement | null;
+	revealedAt: string | null;
+};
+export const rehearsals = createRepository<Rehearsal>('rehearsals', 'rehearsal', 'id', {
+	json: ['scenario', 'conclusions', 'judgement']
+});

@@ -1,0 +1,34 @@
+import { Type } from 'class-transformer';
+import { IsArray, ValidateNested } from 'class-validator';
+import { AtMost, ClientKey, Maybe, Num, OneOf, Text, When, Whole } from '$lib/input/fields';
+
+/** A capacity result entered by hand. */
+export class RunInput {
+	@Whole(1, 2 ** 31) cellId!: number;
+	@Num(0.001, 100_000) capacityAh!: number;
+	@Maybe() @Num(0, 10_000) sdAh?: number | null;
+	@Maybe() @Num(0, 1e6) energyWh?: number | null;
+	@Maybe() @Num(0, 10) meanVoltageV?: number | null;
+	@Maybe() @Num(-10_000, 10_000) currentA?: number | null;
+	@Maybe() @Num(-60, 100) temperatureC?: number | null;
+	@Maybe() @Num(0, 5) cutoffV?: number | null;
+	@Maybe() @When() testedAt?: string;
+	@Maybe() @Text(80) tester?: string | null;
+	@Maybe() @ClientKey() clientKey?: string;
+}
+
+export class LogFaultInput {
+	@Text(40, 1) code!: string;
+	@Text(400) message!: string;
+	@Maybe() @Whole(0, 2 ** 31) row?: number | null;
+}
+
+export class StoredRunInput extends RunInput {
+	@OneOf(['log', 'hand', 'live']) source!: 'log' | 'hand' | 'live';
+	@Maybe() @Num(-1000, 1000) cRate?: number | null;
+	@Maybe() @Num(0, 1e9) durationS?: number | null;
+	@Maybe() @Num(-100, 100) endVoltageV?: number | null;
+	@Maybe() @Text(200) fileName?: string | null;
+	@Maybe() @IsArray() @AtMost(1000) @ValidateNested({ each: true }) @Type(() => LogFaultInput) faults?:
+		LogFaultInput[] | null;
+}

@@ -1,0 +1,22 @@
+import type { LogFault } from '$lib/core/capacity-run';
+import { createRepository, type Recorded } from '../../db/repository';
+
+export type Run = Recorded & {
+	cellId: number;
+	source: 'log' | 'hand' | 'live';
+	capacityAh: number;
+	sdAh: number | null;
+	energyWh: number | null;
+	meanVoltageV: number | null;
+	currentA: number | null;
+	cRate: number | null;
+	durationS: number | null;
+	endVoltageV: number | null;
+	temperatureC: number | null;
+	cutoffV: number | null;
+	testedAt: string;
+	tester: string | null;
+	fileName: string | null;
+	faults: LogFault[] | null;
+};
+export const runs = createRepository<Run>('runs', 'capacity run', 'testedAt', { json: ['faults'] });

@@ -1,0 +1,12 @@
+import { DATE_STYLES, THEMES, UNIT_SYSTEMS, type Settings } from '$lib/core/units';
+import { Num, OneOf } from '$lib/input/fields';
+
+export class SettingsInput implements Settings {
+	@OneOf(UNIT_SYSTEMS) units!: Settings['units'];
+	@OneOf(DATE_STYLES) dateStyle!: Settings['dateStyle'];
+	@OneOf(THEMES) theme!: Settings['theme'];
+	@Num(0, 10) voltMeterPercent!: number;
+	@Num(0, 200) voltMeterCountsMv!: number;
+	@Num(0, 50) ohmMeterPercent!: number;
+	@Num(0, 10) ohmMeterCountsMohm!: number;
+}

@@ -1,0 +1,22 @@
+import { createRepository, type Recorded } from '../../db/repository';
+import type { Cause } from '../causes';
+import type { Verdict } from '$lib/core/verdicts';
+
+/** A verdict that says something else than before: what it said, what it says, since when and why. */
+export type VerdictChange = Recorded & {
+	bankId: number;
+	stage: string;
+	code: string;
+	subjectKind: string;
+	subjectId: string;
+	subjectLabel: string;
+	/** Cells it speaks or spoke of. */
+	memberIds: number[];
+	saidBefore: Verdict | null;
+	saysNow: Verdict | null;
+	cause: (Cause & { happenedAt: string })[];
+	changedAt: string;
+};
+export const verdictChanges = createRepository<VerdictChange>('verdict_changes', 'change of a verdict', 'changedAt', {
+	json: ['memberIds', 'saidBefore', 'saysNow', 'cause']
+});

@@ -1,0 +1,62 @@
+import { resolve } from 'node:path';
+import { Piscina } from 'piscina';
+import { CoreError } from '$lib/core/shared';
+import type { ThreadAnswer } from '$lib/workers/thread-answer';
+import { ServiceError } from '../errors';
+
+/** Pieces of work of one kind at once; more only make all of them wait. */
+const MOST_AT_ONCE = 4;
+/** Threads together. They step back behind the server's own. */
+const THREADS = 4;
+const IDLE_MS = 20_000;
+
+let pool: Piscina | null = null;
+const threads = (): Piscina => (pool ??= new Piscina({ maxThreads: THREADS, minThreads: 0, idleTimeout: IDLE_MS }));
+const running = new Map<string, number>();
+
+export interface ThreadWork {
+	/** Name of the built thread. */
+	file: string;
+	/** Plural word for the work, in messages. */
+	what: string;
+	data: unknown;
+	/** Fires when nobody waits any more. */
+	signal: AbortSignal;
+	/** Seconds after which it is given up. */
+	mostS: number;
+	/** Buffers of `data` that go over instead of being copied. */
+	transfer?: ArrayBuffer[];
+}
+
+/**
+ * Does one piece of work on a thread, so that the server stays responsive.
+ * @throws CoreError when the input is refused; ServiceError 409 when too many run or it was cancelled, 422 when it took too long
+ */
+export async function onThread<Result>({ file, what, data, signal, mostS, transfer }: ThreadWork): Promise<Result> {
+	const others = running.get(file) ?? 0;
+	if (others >= MOST_AT_ONCE)
+		throw new ServiceError(409, 'busy', `${MOST_AT_ONCE} ${what} are already running. Try again when one has ended.`);
+	running.set(file, others + 1);
+	const late = AbortSignal.timeout(mostS * 1000);
+	try {
+		const filename = resolve(process.env.KIND_EMBER_TOOLS ?? 'build-tools', `${file}.js`);
+		const answer = (await threads().run(data, {
+			filename,
+			signal: AbortSignal.any([signal, late]),
+			transferList: transfer
+		})) as ThreadAnswer<Result>;
+		if (answer.kind === 'refused') throw new CoreError(answer.code, answer.path, answer.message);
+		return answer.result;
+	} catch (error) {
+		if (late.aborted)
+			throw new ServiceError(
+				422,
+				'too-long',
+				`This took longer than ${mostS} s and was stopped. Ask for less at once.`
+			);
+		if (signal.aborted) throw new ServiceError(409, 'cancelled', `One of the ${what} was cancelled.`);
+		throw error;
+	} finally {
+		running.set(file, running.get(file)! - 1);
+	}
+}

@@ -1,0 +1,8 @@
+import { projectFade, type FadeInput, type FadeProjection } from '$lib/core/service';
+import { stepBack } from './step-back';
+import { answered, type ThreadAnswer } from './thread-answer';
+
+stepBack();
+
+/** Server-side thread: a history in, its projection out. */
+export default (input: FadeInput): ThreadAnswer<FadeProjection> => answered(() => projectFade(input));
