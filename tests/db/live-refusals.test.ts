@@ -142,8 +142,12 @@ describe('a live run is refused', () => {
 		});
 	});
 	it('a simulated cell in a real bank', async () => {
-		const real = await banks.insert({ name: 'Real too', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1 });
+		const real = await make<{ id: number }>('banks', {
+			...{ name: 'Real too', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1 }
+		});
 		const placement = { cellId: here().crate[0].id, bankId: real.id, battery: 1, position: 1 };
 		await expect(make('placements', placement)).rejects.toThrow(/never built together/);
+		const wish = { cellId: here().crate[0].id, bankId: real.id };
+		await expect(make('candidates', wish)).rejects.toThrow(/never built together/);
 	});
 });

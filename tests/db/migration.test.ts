@@ -3,9 +3,10 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { migrate, openDatabase, useDatabase } from '$lib/server/db/connection';
 import { startLive } from '$lib/core/live-run';
 import { readLiveMinutes } from '$lib/server/db/live-minutes';
-import { banks, cellTypes, liveRuns, readings } from '$lib/server/records';
+import { banks, batteries, cellTypes, limitPlans, liveRuns, placements, readings } from '$lib/server/records';
 import { listCellTypes } from '$lib/server/services/bank-service';
 import { bankOverview } from '$lib/server/services/overview-service';
+import { make, traysOf } from '../support/records';
 
 let pool: Knex;
 
@@ -40,7 +41,19 @@ beforeAll(async () => {
 	});
 	const [cell] = await pool('cells').insert({ delivery_id: delivery, label: 'C-01', position: 1, ...stamp });
 	const reading = { cell_id: cell, quantity: 'restVoltage', value: 3.29, raw_text: '3.29', raw_unit: 'V', sd: 0.001 };
-	await pool('readings').insert({ ...reading, taken_at: new Date(), ...stamp });
+	await pool('readings').insert({ ...reading, taken_at: new Date(), client_key: 'sent-once', ...stamp });
+	const placed = (position: number, days: number, more: object = {}) => ({
+		...{ cell_id: cell, bank_id: bankId, battery: 1, position, placed_at: new Date(2026, 0, days), ...stamp, ...more }
+	});
+	// A cell in two places at once, and one where the bank has no place: the first release let both be.
+	const [other] = await pool('cells').insert({ delivery_id: delivery, label: 'C-02', position: 2, ...stamp });
+	await pool('placements').insert([
+		placed(1, 1),
+		placed(2, 2),
+		placed(128, 3, { cell_id: other, battery: 32 }),
+		placed(3, 1, { removed_at: new Date(2026, 0, 2) })
+	]);
+	await pool('limit_plans').insert({ bank_id: bankId, strategy: 'long-life', bms_a: 100, fuse_a: 125, ...stamp });
 });
 afterAll(() => pool.destroy());
 
@@ -54,6 +67,26 @@ describe('a database of the first release', () => {
 		expect((await readings.all({}))[0].value).toBe(3.29);
 		expect((await listCellTypes()).map((t) => t.name)).toEqual(['Old type']);
 		expect((await bankOverview(bank.id)).running).toEqual([]);
+	});
+	it('has batteries, groups and candidates; each cell stands in one place, and its history is kept', async () => {
+		const [bank] = await banks.all({});
+		expect(await batteries.all({ bankId: bank.id })).toMatchObject([
+			{ number: 1, kind: 'built', series: 4, parallel: 1, bmsA: 100, fuseA: 125, cableA: null }
+		]);
+		const now = await placements.all({ bankId: bank.id, removedAt: null });
+		expect(now.map((p) => [p.battery, p.position])).toEqual([[1, 2]]);
+		expect(await placements.all({ bankId: bank.id })).toHaveLength(4);
+		expect((await traysOf(bank.id))[0].cells.map((c) => c.label)).toEqual(['C-01', 'C-02']);
+		expect(await limitPlans.all({})).toMatchObject([{ strategy: 'long-life' }]);
+	});
+	it('still knows a reading that was sent, and keeps a cell from being placed twice by itself', async () => {
+		const [reading] = await readings.all({});
+		const again = { cellId: reading.cellId, quantity: 'restVoltage', rawText: '3.29', clientKey: 'sent-once' };
+		expect(await make('readings', again)).toMatchObject({ id: reading.id });
+		const [place] = await placements.all({ removedAt: null });
+		const twice = { cell_id: place.cellId, group_id: place.groupId, placed_at: new Date() };
+		const stamp = { created_at: new Date(), updated_at: new Date() };
+		await expect(pool('placements').insert({ ...twice, ...stamp })).rejects.toMatchObject({ code: 'ER_DUP_ENTRY' });
 	});
 	it('gets the minutes of the live runs it has', async () => {
 		await pool('live_minutes').delete();
@@ -87,10 +120,12 @@ describe('a database of the first release', () => {
 	});
 	it('is left alone the second time', async () => {
 		await migrate(pool);
-		expect((await pool('knex_migrations').select('name')).map((m: { name: string }) => m.name)).toEqual([
+		expect((await pool('knex_migrations').orderBy('name').select('name')).map((m: { name: string }) => m.name)).toEqual([
 			'001-first-bench',
 			'002-live-bench',
-			'003-live-minutes'
+			'003-live-minutes',
+			'004-stock',
+			'005-judgements'
 		]);
 	});
 });

@@ -19,7 +19,12 @@ describe('verdicts on a tray under test', () => {
 	it('ask for a run again whose correction was refused, and do not count it as waiting', () => {
 		const refused = { ...waiting(1), refused: 'A correction of 8 % is more than 5 %.' };
 		expect(judgeTesting([refused])).toMatchObject([
-			{ code: 'correction-refused', warmth: 'look', finding: 'A correction of 8 % is more than 5 %.', subject: { kind: 'cell', id: 1 } }
+			{
+				code: 'correction-refused',
+				warmth: 'look',
+				finding: 'A correction of 8 % is more than 5 %.',
+				subject: { kind: 'cell', id: 1 }
+			}
 		]);
 	});
 	it('have nothing to say of no cells, and nothing against tested cells without a rating', () => {

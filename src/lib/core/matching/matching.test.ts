@@ -205,7 +205,10 @@ it('keeps to its time with thousands of cells, and still gives whole groups', ()
 	const many = cells(Array.from({ length: 1500 }, () => 100 + 5 * random()));
 	let seconds = 0;
 	// A clock that is looked at a hundred times a second.
-	const result = matchCells({ series: 128, parallel: 8, cells: many }, { timeLimitS: 0.05, clockS: () => (seconds += 0.01) });
+	const result = matchCells(
+		{ series: 128, parallel: 8, cells: many },
+		{ timeLimitS: 0.05, clockS: () => (seconds += 0.01) }
+	);
 	expect(seconds).toBeLessThan(1);
 	expect(new Set(result.groups.flatMap((g) => g.cellIds)).size).toBe(1024);
 });

@@ -69,7 +69,9 @@ describe('a body', () => {
 		expect(headers.get('connection')).toBe('close');
 	});
 	it('is a log as CSV or plain text and nothing else', async () => {
-		expect(await textBody(post('a,b', { 'content-type': 'text/csv; charset=utf-8' }))).toEqual(new TextEncoder().encode('a,b'));
+		expect(await textBody(post('a,b', { 'content-type': 'text/csv; charset=utf-8' }))).toEqual(
+			new TextEncoder().encode('a,b')
+		);
 		expect((await answer(() => textBody(post('a,b', json)))).status).toBe(415);
 	});
 });

@@ -1,4 +1,3 @@
-import { database } from '../db/connection';
 import { banks, candidates, cellTypes, placements, type Bank, type CellType } from '../records';
 
 /** The bank a cell sits in, else the first that considers it; null while it lies in the stock. */
@@ -16,11 +15,3 @@ export async function typeOfCell(cellId: number): Promise<CellType | null> {
 	const bank = await bankOfCell(cellId);
 	return bank?.cellTypeId ? cellTypes.get(bank.cellTypeId) : null;
 }
-
-/** Banks that use or consider a cell, put away or not. */
-export const banksWithCell = async (cellId: number): Promise<number[]> =>
-	database()('candidates')
-		.where({ cell_id: cellId, deleted_at: null })
-		.select('bank_id')
-		.union(database()('placed').where({ cell_id: cellId, deleted_at: null }).select('bank_id'))
-		.pluck('bank_id');

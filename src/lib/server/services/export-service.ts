@@ -22,7 +22,7 @@ async function cellsWithHistory(bankId: number, tx: Knex): Promise<number[]> {
 		.where({ bank_id: bankId, deleted_at: null })
 		.select('cell_id')
 		.union(tx('placed').where({ bank_id: bankId, deleted_at: null }).select('cell_id'))
-		.pluck('cell_id');
+		.then((rows: { cell_id: number }[]) => rows.map((r) => r.cell_id));
 }
 
 /** Ids of what goes into a bank's file, by kind. */
@@ -105,7 +105,7 @@ async function* recordLines(bankId: number, tx: Knex): AsyncGenerator<FileLine> 
 
 /** The whole record of a bank, a line a record, as it stood when the first line was read. @throws ServiceError 404 before the first */
 export async function* bankFile(bankId: number, nowIso = new Date().toISOString()): AsyncGenerator<string> {
-	const tx = await database().transaction({ isolationLevel: 'repeatable read', readOnly: true });
+	const tx = await database().transaction({ isolationLevel: 'repeatable read' });
 	try {
 		await banks.get(bankId, tx);
 		const header: FileLine = { format: FORMAT_NAME, formatVersion: FORMAT_VERSION, exportedAt: nowIso };
@@ -173,7 +173,7 @@ export async function exportTable(bankId: number, table: string): Promise<string
 			}
 			return '';
 		},
-		{ isolationLevel: 'repeatable read', readOnly: true }
+		{ isolationLevel: 'repeatable read' }
 	);
 }
 
