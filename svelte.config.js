@@ -12,9 +12,9 @@ export default {
 			mode: 'nonce',
 			directives: {
 				'default-src': ['self'],
-				'script-src': ['self'],
+				'script-src': ['self', 'wasm-unsafe-eval'],
 				'style-src': ['self', 'unsafe-inline'],
-				'img-src': ['self', 'data:'],
+				'img-src': ['self', 'data:', 'blob:'],
 				'font-src': ['self'],
 				'connect-src': ['self'],
 				'worker-src': ['self'],

@@ -14,6 +14,7 @@ export default defineConfig({
 		target: 'node20',
 		rollupOptions: {
 			input: {
+				serve: here('./src/lib/server/http/serve.ts'),
 				demo: here('./demo/main.ts'),
 				bench: here('./bench/main.ts'),
 				'stand-ins': here('./stand-ins/main.ts'),

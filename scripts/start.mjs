@@ -42,7 +42,7 @@ for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => v
 
 await stopLeftOverServer();
 writeFileSync(runFile, JSON.stringify({ pid: process.pid }));
-database = process.env.DATABASE_URL ? null : await startPrivateMariadb(databaseFolder);
+database = process.env.DATABASE_URL ? null : await startPrivateMariadb(databaseFolder).catch((e) => fail(e.message));
 const url = process.env.DATABASE_URL || database.url;
 if (demo && !stopping) {
 	const loaded = spawnSync(process.execPath, [join(root, 'build-tools', 'demo.js'), ...(reset ? ['--reset'] : [])], {
@@ -85,32 +85,99 @@ async function end(pid, word, tenths) {
 /** A start that was killed leaves its server and its database behind. */
 async function stopLeftOverServer() {
 	const run = readRunFile();
-	await end(run?.serverPid, 'build/index.js', 50);
+	await end(run?.serverPid, 'build-tools/serve.js', 50);
 	await end(run?.benchPid, 'stand-ins.js', 20);
 	await end(run?.databasePid, 'mariadbd', 300);
 }
 
-async function serve() {
-	const port = process.env.PORT ? Number(process.env.PORT) : await freePort(DEFAULT_PORT);
-	const address = `http://127.0.0.1:${port}`;
-	const benchPort = await freePort(DEFAULT_BENCH_PORT);
-	bench = startStandIns(benchPort);
-	const env = serverEnvironment(url, port, benchPort);
+/** Restarts within this time count together; more than so many, and something is wrong that no restart mends. */
+const RESTART_WINDOW_MS = 5 * 60_000;
+const MOST_RESTARTS = 5;
+const LONGEST_WAIT_MS = 8000;
+
+/** Waits longer and longer between restarts of one thing. @returns how to ask for the next: false when it is given up */
+function patience() {
+	let times = [];
+	return async () => {
+		times = [...times.filter((t) => Date.now() - t < RESTART_WINDOW_MS), Date.now()];
+		if (times.length > MOST_RESTARTS) return false;
+		await pause(Math.min(LONGEST_WAIT_MS, 250 * 2 ** times.length));
+		return !stopping;
+	};
+}
+
+/** A database that ends by itself is started again where it was; the application goes on meanwhile and says that it is away. */
+async function keepDatabase() {
+	const again = patience();
+	while (database && !stopping) {
+		await database.ended;
+		if (stopping) return;
+		console.error('\nThe database ended by itself. Starting it again …');
+		const { port } = database;
+		let started = null;
+		while (!started && (await again()))
+			started = await startPrivateMariadb(databaseFolder, { port }).catch((error) => void console.error(error.message));
+		if (stopping) return started?.stop();
+		if (!started) return giveUp('The database');
+		database = started;
+		noteRunning();
+		say('The database is back.');
+	}
+}
+
+function giveUp(what) {
+	console.error(
+		`\n${what} ended again and again (${MOST_RESTARTS} restarts in ${RESTART_WINDOW_MS / 60_000} minutes). What was stored is on the disk under ${databaseFolder}. Look at the messages above, and at the room on the disk, then start again.`
+	);
+	return stopAll(1);
+}
+
+let address = null;
+const noteRunning = () =>
+	writeFileSync(
+		runFile,
+		JSON.stringify({
+			pid: process.pid,
+			serverPid: server?.pid ?? null,
+			benchPid: bench?.pid ?? null,
+			databasePid: database?.pid ?? null,
+			address
+		})
+	);
+
+/** The application; when it ends by itself it is started again on the same port. */
+function startServer(env) {
 	server = spawn(process.execPath, [serverFile], {
 		cwd: root,
 		env,
 		stdio: ['ignore', 'ignore', 'inherit'],
 		detached: true
 	});
-	server.once('exit', (code) => {
-		server = null;
-		if (!stopping) {
-			console.error(`\nThe application ended by itself (code ${code}).`);
-			void stopAll(1);
-		}
-	});
-	const pids = { serverPid: server.pid, benchPid: bench.pid, databasePid: database?.pid ?? null };
-	writeFileSync(runFile, JSON.stringify({ pid: process.pid, ...pids, address }));
+	noteRunning();
+	return new Promise((done) =>
+		server.once('exit', (code) => {
+			server = null;
+			done(code);
+		})
+	);
+}
+
+async function keepServer(env, ended) {
+	const again = patience();
+	for (let code = await ended; !stopping; code = await startServer(env)) {
+		console.error(`\nThe application ended by itself (code ${code}). Starting it again …`);
+		if (!(await again())) return stopping ? undefined : giveUp('The application');
+	}
+}
+
+async function serve() {
+	const port = process.env.PORT ? Number(process.env.PORT) : await freePort(DEFAULT_PORT);
+	address = `http://127.0.0.1:${port}`;
+	const benchPort = await freePort(DEFAULT_BENCH_PORT);
+	bench = startStandIns(benchPort);
+	const env = serverEnvironment(url, port, benchPort);
+	void keepServer(env, startServer(env));
+	void keepDatabase();
 	for (let i = 0; i < 300 && !stopping; i++) {
 		const well = await fetch(`${address}/api/v1/health`).then(
 			(r) => r.ok,

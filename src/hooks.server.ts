@@ -3,7 +3,8 @@ import { DEFAULT_SETTINGS } from '$lib/core/units';
 import { migrate } from '$lib/server/db/connection';
 import { endStreams } from '$lib/server/http/event-stream';
 import { DATABASE_AWAY, isDatabaseAway } from '$lib/server/db/away';
-import { problemResponse } from '$lib/server/http/endpoint';
+import { problemResponse } from '$lib/server/http/problem';
+import { GOING } from '$lib/server/http/going';
 import { SECURITY_HEADERS, allowedHosts, refusal } from '$lib/server/http/guard';
 import { log } from '$lib/server/log';
 import { pauseAll } from '$lib/server/live/live-runner';
@@ -12,6 +13,8 @@ import { refreshBehind } from '$lib/server/services/overview-service';
 import { readSettings } from '$lib/server/services/settings-service';
 
 const hosts = allowedHosts();
+/** Says how the server is, well or not: no refusal. */
+const HEALTH = '/api/v1/health';
 
 export const init: ServerInit = async () => {
 	if (!process.env.DATABASE_URL) return;
@@ -19,11 +22,10 @@ export const init: ServerInit = async () => {
 	await resumeLiveRuns();
 	refreshBehind();
 	// What was read is stored before the application goes; the runs stay as they are and are gone on with.
-	for (const signal of ['SIGTERM', 'SIGINT'])
-		process.once(signal, () => {
-			endStreams();
-			void pauseAll();
-		});
+	process.once(GOING, (wait: (work: Promise<unknown>) => void) => {
+		endStreams();
+		wait(pauseAll());
+	});
 };
 
 function withHeaders(response: Response): Response {
@@ -40,12 +42,12 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.settings.theme)
 	});
-	return withHeaders(isPage ? response : asProblem(response, event.request));
+	return withHeaders(isPage || event.route.id === HEALTH ? response : asProblem(response, event.request));
 };
 
 /** What the framework itself refuses below /api (no such route, wrong method, a form from elsewhere) is a problem too. */
 function asProblem(response: Response, request: Request): Response {
-	if (response.status < 400 || /json/.test(response.headers.get('content-type') ?? '')) return response;
+	if (response.status < 400 || response.headers.get('content-type') === 'application/problem+json') return response;
 	return problemResponse(
 		response.status,
 		'refused',

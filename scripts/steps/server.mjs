@@ -3,7 +3,7 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { root } from './machine.mjs';
 
-export const serverFile = join(root, 'build', 'index.js');
+export const serverFile = join(root, 'build-tools', 'serve.js');
 export const standInsFile = join(root, 'build-tools', 'stand-ins.js');
 
 /** Starts the simulated bench, a process of its own, its hands on `port`. */
@@ -22,10 +22,11 @@ export function serverEnvironment(databaseUrl, port, benchPort) {
 		HOST: '127.0.0.1',
 		PORT: String(port),
 		ORIGIN: `http://127.0.0.1:${port}`,
-		BODY_SIZE_LIMIT: '80M',
+		BODY_SIZE_LIMIT: 'Infinity',
 		SHUTDOWN_TIMEOUT: '5',
 		KIND_EMBER_BENCH: `127.0.0.1:${benchPort}`,
 		KIND_EMBER_TOOLS: join(root, 'build-tools'),
+		KIND_EMBER_BUILD: join(root, 'build'),
 		NODE_ENV: 'production'
 	};
 }

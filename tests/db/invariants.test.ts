@@ -1,84 +1,16 @@
-import fc from 'fast-check';
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import {
-	cells,
-	groups,
-	placements,
-	readings,
-	type Bank,
-	type Battery,
-	type Cell,
-	type Group
-} from '$lib/server/records';
+import { groups, placements, readings, type Bank, type Battery } from '$lib/server/records';
 import { recordKind } from '$lib/server/records/registry';
 import { createOnce } from '$lib/server/records/write';
 import { acceptMatch } from '$lib/server/services/match-service';
 import { freshDatabase } from '../support/database';
+import { bankWith, expectInvariants, expectRefusals, layout, settled } from '../support/invariants';
 import { change, make, remove, restore } from '../support/records';
 
 let pool: Knex;
-const layout = { bankUse: 'van', chemistry: 'LFP', series: 2, parallel: 1 };
 beforeAll(async () => void (pool = await freshDatabase('invariants')));
 afterAll(() => pool.destroy());
-
-interface Fixture {
-	bank: Bank;
-	crate: Cell[];
-	places: Group[];
-}
-
-async function bankWith(name: string, cellCount: number, more: object = {}): Promise<Fixture> {
-	const bank = await make<Bank>('banks', { ...layout, ...more, name });
-	const crate = { bankId: bank.id, name: 'Crate', receivedOn: '2026-03-09', cellCount };
-	const delivery = await make<{ id: number }>('deliveries', crate);
-	const own = (await pool('batteries').where({ bank_id: bank.id }).pluck('id')) as number[];
-	return { bank, crate: await cells.all({ deliveryId: delivery.id }), places: await groups.all({ batteryId: own }) };
-}
-
-/** Every rule that must hold whatever anybody does at once. */
-async function expectInvariants(): Promise<void> {
-	const open = await placements.all({ removedAt: null });
-	expect(new Set(open.map((p) => p.cellId)).size, 'a cell stands in one place').toBe(open.length);
-	const rows = (sql: string) => pool.raw(sql).then(([r]: [unknown[]]) => r);
-	expect(
-		await rows(`select g.id, count(*) n, b.parallel from placements p join \`groups\` g on g.id = p.group_id
-			join batteries b on b.id = g.battery_id where p.open_cell_id is not null group by g.id, b.parallel having n > b.parallel`),
-		'a group holds no more than its places'
-	).toEqual([]);
-	expect(
-		await rows(`select p.id from placements p join \`groups\` g on g.id = p.group_id join batteries b on b.id = g.battery_id
-			where p.open_cell_id is not null and (g.deleted_at is not null or b.deleted_at is not null)`),
-		'nobody stands where there is no place any more'
-	).toEqual([]);
-	expect(
-		await rows(`select k.id from banks k where k.deleted_at is null and k.batteries <>
-			(select count(*) from batteries b where b.bank_id = k.id and b.deleted_at is null)`),
-		'a bank has as many batteries as it says'
-	).toEqual([]);
-	expect(
-		await rows(`select b.id from batteries b where b.deleted_at is null and b.series <>
-			(select count(*) from \`groups\` g where g.battery_id = b.id and g.deleted_at is null)`),
-		'a battery has as many groups as it says'
-	).toEqual([]);
-	expect(
-		await rows(`select p.id from placed p join cells c on c.id = p.cell_id join deliveries d on d.id = c.delivery_id
-			join banks k on k.id = p.bank_id where d.rehearsal <> k.rehearsal`),
-		'simulated and real cells stay apart'
-	).toEqual([]);
-	expect(
-		await rows(`select c.id from candidates c where deleted_at is null group by bank_id, cell_id having count(*) > 1`),
-		'a cell is considered once'
-	).toEqual([]);
-}
-
-const settled = (work: Promise<unknown>[]) => Promise.allSettled(work);
-/** Refusals are answers; anything else is a fault. */
-function expectRefusals(results: PromiseSettledResult<unknown>[]): void {
-	for (const r of results)
-		if (r.status === 'rejected')
-			expect(['InputError', 'ServiceError', 'CoreError']).toContain((r.reason as Error).name);
-}
 
 describe('of several at once', () => {
 	it('one matching of an unplaced bank is taken, the others hear of it', async () => {
@@ -247,68 +179,4 @@ describe('batteries', () => {
 		await expect(make('placements', { cellId: crate[0].id, groupId: group.id })).rejects.toThrow(/ready-made/);
 		await expectInvariants();
 	});
-});
-
-it('whatever several people do at once, every rule still holds', { timeout: 300_000 }, async () => {
-	const here = [await bankWith('Storm A', 5, { batteries: 2 }), await bankWith('Storm B', 4, { parallel: 2 })];
-	const crate = here.flatMap((h) => h.crate);
-	const cell = fc.integer({ min: 0, max: crate.length - 1 });
-	const which = fc.integer({ min: 0, max: 1 });
-	const deed = fc.oneof(
-		fc.record({ kind: fc.constant('place' as const), cell, which, place: fc.integer({ min: 0, max: 3 }) }),
-		fc.record({ kind: fc.constant('end' as const), which, nth: fc.nat(5) }),
-		fc.record({ kind: fc.constant('reopen' as const), which, nth: fc.nat(9), cell }),
-		fc.record({ kind: fc.constant('remove' as const), which, nth: fc.nat(5) }),
-		fc.record({ kind: fc.constant('restore' as const), nth: fc.nat(9) }),
-		fc.record({ kind: fc.constant('consider' as const), which, cell }),
-		fc.record({ kind: fc.constant('match' as const), which, order: fc.array(cell, { minLength: 8, maxLength: 8 }) }),
-		fc.record({ kind: fc.constant('layout' as const), which, batteries: fc.integer({ min: 1, max: 3 }) })
-	);
-	const nthPlacement = async (bankId: number | null, nth: number) => {
-		const query = pool('placed').orderBy('id', 'desc').offset(nth).limit(1);
-		if (bankId !== null) void query.where({ bank_id: bankId, deleted_at: null });
-		return (await query.first('id', 'version')) as { id: number; version: number } | undefined;
-	};
-	type Deed = typeof deed extends fc.Arbitrary<infer D> ? D : never;
-	async function run(d: Deed): Promise<unknown> {
-		const bank = 'which' in d ? here[d.which].bank : here[0].bank;
-		const p = 'nth' in d ? await nthPlacement(d.kind === 'restore' ? null : bank.id, d.nth) : undefined;
-		switch (d.kind) {
-			case 'place': {
-				const own = await groups.all({
-					batteryId: (await pool('batteries').where({ bank_id: bank.id }).pluck('id')) as number[]
-				});
-				return make('placements', { cellId: crate[d.cell].id, groupId: own[d.place % own.length].id });
-			}
-			case 'end':
-				return (
-					p && change('placements', p.id, { version: p.version, removedAt: new Date(Date.now() + 1000).toISOString() })
-				);
-			case 'reopen':
-				return p && change('placements', p.id, { version: p.version, removedAt: null, cellId: crate[d.cell].id });
-			case 'remove':
-				return p && remove('placements', p.id, p.version);
-			case 'restore':
-				return p && restore('placements', p.id);
-			case 'consider':
-				return make('candidates', { bankId: bank.id, cellId: crate[d.cell].id });
-			case 'match': {
-				const { series, parallel, batteries } = (await pool('banks').where({ id: bank.id }).first())!;
-				const ids = [...new Set(d.order.map((i) => crate[i].id))];
-				const cells = Array.from({ length: series * batteries }, (_, g) => ids.slice(g * parallel, (g + 1) * parallel));
-				return acceptMatch(bank.id, { groups: cells });
-			}
-			case 'layout': {
-				const { version } = (await pool('banks').where({ id: bank.id }).first('version'))!;
-				return change('banks', bank.id, { version, batteries: d.batteries });
-			}
-		}
-	}
-	await fc.assert(
-		fc.asyncProperty(fc.array(deed, { minLength: 4, maxLength: 10 }), async (deeds) => {
-			expectRefusals(await settled(deeds.map(run)));
-			await expectInvariants();
-		}),
-		{ numRuns: 40, seed: 20_260_309 }
-	);
 });

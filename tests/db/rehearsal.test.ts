@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Finding } from '$lib/core/rehearsal';
-import { banks, cells, deliveries, readings, type Bank, type Cell } from '$lib/server/records';
+import { cells, deliveries, readings, type Bank, type Cell } from '$lib/server/records';
 import { bundledInstruments } from '$lib/server/services/instrument-service';
 import { measureCell } from '$lib/server/services/reading-service';
 import { acceptMatch } from '$lib/server/services/match-service';

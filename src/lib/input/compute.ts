@@ -84,3 +84,8 @@ export class BalanceQuestionInput {
 	@IsArray() @ArrayMinSize(2) @AtMost(128) @Volts() groupVoltagesV!: number[];
 	@Num(-10_000, 10_000) currentA!: number;
 }
+
+/** Cells picked for a bank. */
+export class PickCellsInput {
+	@IsArray() @ArrayMinSize(1) @AtMost(2000) @IsInt({ each: true }) cellIds!: number[];
+}

@@ -114,7 +114,10 @@ export const Identity = (): Field =>
 export const IdentityGroups = (): Field =>
 	checkedBy(
 		'identities',
-		(value) => Array.isArray(value) && value.every((group) => Array.isArray(group) && group.every(isIdentity)),
+		// What is no list at all the simulation itself names by its place.
+		(value) =>
+			Array.isArray(value) &&
+			value.every((group) => (Array.isArray(group) ? group.every(isIdentity) : typeof group !== 'object')),
 		'$property requires lists of identities'
 	);
 /** May be missing or null. */

@@ -4,7 +4,8 @@ import { describe, expect, it } from 'vitest';
 import { CoreError } from '$lib/core/shared';
 import { InputError } from '$lib/input/validate';
 import { ServiceError } from '../errors';
-import { endpoint, idOf, jsonBody, textBody, type Problem } from './endpoint';
+import { endpoint, idOf, jsonBody, textBody } from './endpoint';
+import type { Problem } from './problem';
 
 const answer = async (work: () => Promise<unknown>, status?: number) => {
 	const response = await endpoint(work, status)({ request: new Request('http://127.0.0.1/') } as RequestEvent);

@@ -1,4 +1,4 @@
-import { problemResponse } from './endpoint';
+import { problemResponse } from './problem';
 
 /** Host names this server answers to: itself on loopback, and those the operator names. */
 export function allowedHosts(extra = process.env.ALLOWED_HOSTS ?? ''): Set<string> {
@@ -15,13 +15,25 @@ export function allowedHosts(extra = process.env.ALLOWED_HOSTS ?? ''): Set<strin
 
 const nameOf = (host: string) => host.toLowerCase().replace(/:\d+$/, '');
 
+/** Whether this server answers to a Host header. */
+export const isAllowedHost = (host: string, hosts: Set<string>): boolean => hosts.has(nameOf(host));
+
+/** Largest form a page sends, bytes. */
+const FORM_LIMIT = 1 << 20;
+
+/** A form of unknown or excessive length; what the API takes it limits itself. */
+const isTooLong = (request: Request) => {
+	const length = request.headers.get('content-length');
+	return !(length !== null && Number(length) <= FORM_LIMIT);
+};
+
 /**
  * Refuses requests for another host name (DNS rebinding) and writes that another site's page sends.
  * @returns the refusal, or null to go on
  */
 export function refusal(request: Request, hosts: Set<string>): Response | null {
 	const host = request.headers.get('host') ?? '';
-	if (!hosts.has(nameOf(host)))
+	if (!isAllowedHost(host, hosts))
 		return problemResponse(
 			400,
 			'host',
@@ -31,6 +43,8 @@ export function refusal(request: Request, hosts: Set<string>): Response | null {
 	const origin = request.headers.get('origin');
 	if (origin !== null && (!URL.canParse(origin) || new URL(origin).host !== host))
 		return problemResponse(400, 'origin', 'Writes from another site’s page are refused.');
+	if (!new URL(request.url).pathname.startsWith('/api/') && isTooLong(request))
+		return problemResponse(413, 'too-large', 'A form may hold at most 1 MB, and must say how long it is.');
 	return null;
 }
 
@@ -41,5 +55,5 @@ export const SECURITY_HEADERS: Record<string, string> = {
 	'referrer-policy': 'same-origin',
 	'cross-origin-opener-policy': 'same-origin',
 	'cross-origin-resource-policy': 'same-origin',
-	'permissions-policy': 'camera=(), microphone=(), geolocation=()'
+	'permissions-policy': 'camera=(self), microphone=(), geolocation=()'
 };

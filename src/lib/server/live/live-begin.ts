@@ -1,11 +1,11 @@
 import { CHEMISTRY_FIGURES, mostOfOneCellV } from '$lib/core/chemistry';
 import type { LiveConfirmInput } from '$lib/input/live';
 import { InputError } from '$lib/input/validate';
-import { balanceRuns, banks, liveRuns, type LiveRun } from '../records';
+import { balanceRuns, banks, instruments, liveRuns, type LiveInstrument, type LiveRun } from '../records';
 import { inTransaction } from '../db/transaction';
 import { ServiceError } from '../errors';
 import { noteCause } from '../records/causes';
-import { asServiceError } from '../services/instrument-service';
+import { asServiceError, instrumentKeys } from '../services/instrument-service';
 import { clipForRun, nowOf } from '../services/rehearsal-bench';
 import { WATCHDOG_FACTOR, allOff, chaseOff, driveOutput, openLinks, stopChasing, type LiveLinks } from './live-outputs';
 import { valuesToConfirm } from './live-plan';
@@ -17,15 +17,6 @@ import { liveView, type LiveView } from './live-view';
 const CROSSED_V = 0.1;
 /** A cell just driven to its limit may still rest a little below it, V. */
 const DEEP_V = 0.1;
-
-async function refuseInstrumentsInUse(run: LiveRun): Promise<void> {
-	const own = new Set(run.instruments.map((i) => i.id));
-	const others = (await liveRuns.all({ state: 'running' })).filter((r) => r.id !== run.id);
-	const taken = others
-		.flatMap((r) => r.instruments)
-		.find((i) => own.has(i.id) && (i.role === 'supply' || i.role === 'load'));
-	if (taken) throw new ServiceError(409, 'in-use', `${taken.name} is driving another run. Stop that one first.`);
-}
 
 /**
  * Switches on and follows a planned run, or one that waits for a person.
@@ -57,19 +48,36 @@ export async function beginLiveRun(id: number, input: LiveConfirmInput): Promise
 	return liveView(claimed);
 }
 
-/** Claimed before anything is touched: of two tabs, or two runs of one instrument, only one switches on. */
+const drives = ({ role }: LiveInstrument) => role === 'supply' || role === 'load';
+
+/** What is known of the outputs a run drives. */
+async function keysOf(run: LiveRun): Promise<{ name: string; keys: string[] }[]> {
+	return Promise.all(
+		run.instruments.filter(drives).map(async ({ id, name }) => {
+			const row = await instruments.find(id);
+			return { name, keys: row ? await instrumentKeys(row) : [] };
+		})
+	);
+}
+
+/**
+ * Claimed before anything is touched: of two tabs, or two runs that drive one output under whatever name, only one switches on.
+ * One claim after the other, here and in every other process on this database.
+ */
 async function claim(run: LiveRun): Promise<LiveRun> {
-	const claimed = await liveRuns.update(run.id, run.version, {
-		state: 'running',
-		startedAt: run.startedAt ?? new Date().toISOString()
+	const own = await keysOf(run);
+	return inTransaction(async (tx) => {
+		await tx('locks').where({ name: 'live-claim' }).forUpdate().first();
+		const others = (await liveRuns.all({ state: 'running' }, tx)).filter((r) => r.id !== run.id);
+		const ids = new Set(others.flatMap((r) => r.instruments.filter(drives).map((i) => i.id)));
+		const known = new Set((await Promise.all(others.map(keysOf))).flat().flatMap((o) => o.keys));
+		const taken =
+			own.find((o) => o.keys.some((key) => known.has(key))) ??
+			run.instruments.filter(drives).find((i) => ids.has(i.id));
+		if (taken) throw new ServiceError(409, 'in-use', `${taken.name} is driving another run. Stop that one first.`);
+		const startedAt = run.startedAt ?? new Date().toISOString();
+		return liveRuns.update(run.id, run.version, { state: 'running', startedAt }, tx);
 	});
-	try {
-		await refuseInstrumentsInUse(run);
-	} catch (error) {
-		await giveBack(run, claimed);
-		throw error;
-	}
-	return claimed;
 }
 
 const giveBack = (run: LiveRun, claimed: LiveRun) =>

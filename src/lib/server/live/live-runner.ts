@@ -1,4 +1,5 @@
 import { takeSample, type LiveEvent, type LiveState } from '$lib/core/live-run';
+import { isDatabaseAway } from '../db/away';
 import { database } from '../db/connection';
 import { insertLiveSamples } from '../db/live-samples';
 import type { StoredSample } from '../db/stored-sample';
@@ -35,6 +36,8 @@ type Happened = Omit<LiveEvent, 'kind'> & { kind: string };
 const FLUSH_MS = 250;
 /** Between attempts to read an instrument that does not answer, ms. */
 const RETRY_MS = 200;
+/** Between attempts to store what was read while the database is away, ms. */
+const DATABASE_RETRY_MS = 1000;
 /** A rehearsal's bench is saved this often while a run goes on, ms. */
 const SAVE_BENCH_MS = 5000;
 
@@ -217,7 +220,35 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 		runners.delete(run.id);
 	}
 
+	/**
+	 * What is read cannot be stored: for so long nobody watches over a run that nobody could take up again. Its output goes off,
+	 * what was read is kept here, and it waits for a person as soon as that can be written down.
+	 */
+	async function databaseAway(): Promise<void> {
+		const seconds = Math.round((Date.now() - lastFlushMs) / 1000);
+		const off = await switchOff();
+		happen(
+			'no-database',
+			`Nothing could be stored for ${seconds} s${off ? ': the output was switched off' : ''}.`,
+			true
+		);
+		stopping = 'pause';
+		while (runners.has(run.id)) {
+			const stored = await flush({ state: 'waiting' }).then(
+				() => true,
+				() => false
+			);
+			if (stored) return;
+			await pause(DATABASE_RETRY_MS);
+		}
+	}
+
 	async function misread(error: Error): Promise<void> {
+		if (isDatabaseAway(error)) {
+			if (Date.now() - lastFlushMs > run.deadManS * 1000) await databaseAway();
+			else await pause(RETRY_MS);
+			return;
+		}
 		if (error.name !== 'InstrumentError') log.error({ err: error, liveRunId: run.id }, 'live run');
 		const silentMs = Date.now() - lastHeardMs;
 		if (!saidSilent && silentMs > 2000) {

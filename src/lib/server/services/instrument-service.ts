@@ -1,5 +1,7 @@
+import { lookup } from 'node:dns/promises';
 import type { InstrumentKind, InstrumentSheet } from '$lib/core/reading';
 import { instruments, type Instrument } from '../records';
+import { checkAddress, isLoopback, refuseNever } from '../records/instruments/address';
 import { ServiceError } from '../errors';
 import { benchHands, type BenchInstrument, type Hands } from '../instruments/hands';
 import { InstrumentError } from '../instruments/instrument-error';
@@ -29,9 +31,35 @@ export const hasBundledBench = (): boolean => benchAddress() !== null;
 
 const links = new Map<number, { key: string; link: Link }>();
 
+/** The address behind a name, looked up anew each time and held to the same rules as one that was typed. */
+async function addressBehind(instrument: Instrument): Promise<string> {
+	checkAddress(instrument);
+	const name = instrument.host.replace(/^\[|\]$/g, '');
+	const { address } = await lookup(name).catch(() => {
+		throw new InstrumentError('away', `Nobody knows the name ${instrument.host} here. Is it spelled right?`);
+	});
+	refuseNever(address);
+	if (!isLoopback(address)) checkAddress({ host: address, outsideNamed: instrument.outsideNamed });
+	return address;
+}
+
+/**
+ * By what an instrument is known whoever names it: the address behind its name, port and unit, and the serial number it gives.
+ * Two entries of the address book with one of them in common are one instrument.
+ */
+export async function instrumentKeys(instrument: Instrument): Promise<string[]> {
+	const { host, port, unitId } = await addressOf(instrument);
+	const identity = await linkTo(instrument)
+		.useNow((driver) => driver.identify())
+		.catch(() => null);
+	const [maker, model, serial] = identity?.text.split(',') ?? [];
+	const numbered = serial && /[1-9A-Za-z]/.test(serial) ? [`${maker},${model},${serial}`] : [];
+	return [`${host} ${port} ${unitId ?? 1}`, ...numbered];
+}
+
 async function addressOf(instrument: Instrument): Promise<InstrumentAddress> {
-	const { kind, host, port, unitId, bundled } = instrument;
-	if (!bundled) return { kind, host, port, unitId };
+	const { kind, port, unitId, bundled } = instrument;
+	if (!bundled) return { kind, host: await addressBehind(instrument), port, unitId };
 	const address = benchAddress();
 	if (!address) throw new InstrumentError('away', 'The simulated bench is not running.');
 	const found = (await bundledHands().instruments()).find((i: BenchInstrument) => i.name === kind);

@@ -25,6 +25,11 @@ export async function up(knex: Knex): Promise<void> {
 		t.datetime('happened_at', { precision: 3 }).notNullable();
 		t.index(['bank_id', 'id']);
 	});
+	await knex.schema.createTable('locks', (t) => {
+		t.engine('InnoDB');
+		t.string('name', 40).primary().comment('held by whoever reads it for update: what only one may do at a time');
+	});
+	await knex('locks').insert({ name: 'live-claim' });
 	await createRecords(knex, 'verdict_changes', (t) => {
 		t.integer('bank_id').unsigned().notNullable().references('id').inTable('banks');
 		t.string('stage', 12).notNullable();

@@ -1,5 +1,5 @@
 import { endpoint } from '$lib/server/http/endpoint';
-import { openApiDocument } from '$lib/server/services/openapi-service';
+import { openApiDocument } from '$lib/server/openapi/document';
 import { version } from '../../../../../package.json';
 
 export const GET = endpoint(async () => openApiDocument(version));

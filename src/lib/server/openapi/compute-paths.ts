@@ -1,0 +1,88 @@
+import { STAGES } from '$lib/core/shared';
+import * as compute from '$lib/input/compute';
+import { SimulationRequest } from '$lib/input/simulation';
+import { json, operation, path, query, ref, type Json } from './parts';
+
+const csvBody: Json = { 'text/csv': { schema: { type: 'string' } } };
+const lines: Json = { 'application/x-ndjson': { schema: { type: 'string' } } };
+
+/** What the API computes, banks as a whole, logs and settings. */
+export function computePaths(): Json {
+	const post = (summary: string, input: { name: string }) => ({
+		post: operation(summary, { body: json(ref(input.name)) })
+	});
+	return {
+		'/api/v1/health': { get: operation('Whether the server and its database are well') },
+		'/api/v1/soc-bounds': post('State-of-charge bounds a rest voltage fits', compute.SocBoundsInput),
+		'/api/v1/capacity-run/analyse': {
+			post: operation('Charge, energy and faults of a capacity-run log', {
+				parameters: [query('ratedAh', 'number'), query('cutoffV', 'number'), query('bridgeGaps', 'boolean')],
+				body: csvBody
+			})
+		},
+		'/api/v1/match': post('Choose cells and groups', compute.MatchInput),
+		'/api/v1/simulate': post(
+			'Run the model of cells, groups and batteries; refused with 422 and the reason',
+			SimulationRequest
+		),
+		'/api/v1/limits': post('BMS, charger and load limits with reasons', compute.LimitsRequest),
+		'/api/v1/fade': post('Capacity fade with its band and end of life', compute.FadeRequest),
+		'/api/v1/is-balanced': post('Whether a bank is balanced, if the readings can tell', compute.BalanceQuestionInput),
+		'/api/v1/settings': {
+			get: operation('Settings'),
+			patch: operation('Change settings', { body: json(ref('SettingsInput')) })
+		},
+		'/api/v1/banks/import': {
+			post: operation(
+				'Build a bank again from its exported file',
+				{ body: { ...lines, ...json({ type: 'object' }) } },
+				201
+			)
+		},
+		'/api/v1/banks/{id}/export': {
+			parameters: [path('id')],
+			get: operation('The whole record of a bank, a line a record', { result: lines })
+		},
+		'/api/v1/banks/{id}/verdicts': {
+			parameters: [path('id')],
+			get: operation('What a bank is judged to need, as Home, the rail and the pages show it', {
+				parameters: [{ ...query('stage', 'string'), schema: { type: 'string', enum: [...STAGES] } }],
+				result: json({
+					type: 'object',
+					required: ['items'],
+					properties: { items: { type: 'array', items: ref('Verdict') } }
+				})
+			})
+		},
+		'/api/v1/stock': {
+			get: operation('Every cell of one’s own, where it is or was', {
+				parameters: [query('q', 'string'), query('place', 'string'), query('page', 'integer')]
+			})
+		},
+		'/api/v1/banks/{id}/candidates': {
+			parameters: [path('id')],
+			post: operation('Pick cells of the stock for a bank', { body: json(ref(compute.PickCellsInput.name)) }, 201)
+		},
+		'/api/v1/openapi.json': { get: operation('This document') },
+		'/api/v1/banks/{id}/tables/{table}': {
+			parameters: [path('id'), path('table', 'string')],
+			get: operation('One table of a bank as CSV', { result: csvBody })
+		},
+		'/api/v1/banks/{id}/match': {
+			parameters: [path('id')],
+			post: operation('Accept groups: records placements', { body: json(ref(compute.MatchGroupsInput.name)) }, 201)
+		},
+		'/api/v1/cells/{id}/runs': {
+			parameters: [
+				path('id'),
+				query('fileName', 'string'),
+				query('temperatureC', 'number'),
+				query('testedAt', 'string'),
+				query('tester', 'string'),
+				query('bridgeGaps', 'boolean')
+			],
+			post: operation('Store a capacity-run log for a cell', { body: csvBody }, 201)
+		},
+		'/api/v1/runs/{id}/curve': { parameters: [path('id')], get: operation('A run’s curve, thinned for drawing') }
+	};
+}

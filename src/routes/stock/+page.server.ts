@@ -1,0 +1,5 @@
+import { loaded } from '$lib/server/http/load';
+import { stockPage } from '$lib/server/services/stock-service';
+import type { PageServerLoad } from './$types';
+
+export const load: PageServerLoad = async ({ url }) => ({ stock: await loaded(stockPage(url.searchParams)) });
