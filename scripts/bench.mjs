@@ -1,4 +1,4 @@
-// npm run bench: builds and runs the benchmarks.
+// npm run bench: builds and runs the benchmarks. `-- --only core,load,scale` runs a part.
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { MARIADB, checkNode, ensureBuild, ensurePackages, ensurePrograms, root } from './steps/machine.mjs';
@@ -7,7 +7,13 @@ checkNode();
 ensurePackages();
 ensurePrograms([MARIADB]);
 ensureBuild();
-const core = spawnSync(process.execPath, [join(root, 'build-tools', 'bench.js')], { cwd: root, stdio: 'inherit' });
-const { benchServer } = await import('./steps/bench-server.mjs');
-const responsive = await benchServer();
-process.exit(core.status === 0 && responsive ? 0 : 1);
+const at = process.argv.indexOf('--only');
+const only = at > 0 ? process.argv[at + 1].split(',') : null;
+const wanted = (name) => only === null || only.includes(name);
+let holds = true;
+if (wanted('core'))
+	holds &&=
+		spawnSync(process.execPath, [join(root, 'build-tools', 'bench.js')], { cwd: root, stdio: 'inherit' }).status === 0;
+if (wanted('load')) holds = (await (await import('./steps/bench-server.mjs')).benchServer()) && holds;
+if (wanted('scale')) holds = (await (await import('./steps/bench-scale.mjs')).benchScale()) && holds;
+process.exit(holds ? 0 : 1);

@@ -21,6 +21,11 @@ const demo = process.argv.includes('--demo');
 const reset = process.argv.includes('--reset');
 const DEFAULT_PORT = 5310;
 const DEFAULT_BENCH_PORT = 5320;
+/** Restarts within this time count together; more than so many, and something is wrong that no restart mends. */
+const RESTART_WINDOW_MS = 5 * 60_000;
+const MOST_RESTARTS = 5;
+const LONGEST_WAIT_MS = 8000;
+
 const pause = (ms) => new Promise((done) => setTimeout(done, ms));
 
 checkNode();
@@ -38,6 +43,7 @@ let stopping = false;
 let server = null;
 let bench = null;
 let database = null;
+let address = null;
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stopAll(0));
 
 await stopLeftOverServer();
@@ -90,11 +96,6 @@ async function stopLeftOverServer() {
 	await end(run?.databasePid, 'mariadbd', 300);
 }
 
-/** Restarts within this time count together; more than so many, and something is wrong that no restart mends. */
-const RESTART_WINDOW_MS = 5 * 60_000;
-const MOST_RESTARTS = 5;
-const LONGEST_WAIT_MS = 8000;
-
 /** Waits longer and longer between restarts of one thing. @returns how to ask for the next: false when it is given up */
 function patience() {
 	let times = [];
@@ -132,18 +133,16 @@ function giveUp(what) {
 	return stopAll(1);
 }
 
-let address = null;
-const noteRunning = () =>
-	writeFileSync(
-		runFile,
-		JSON.stringify({
-			pid: process.pid,
-			serverPid: server?.pid ?? null,
-			benchPid: bench?.pid ?? null,
-			databasePid: database?.pid ?? null,
-			address
-		})
-	);
+function noteRunning() {
+	const run = {
+		pid: process.pid,
+		serverPid: server?.pid ?? null,
+		benchPid: bench?.pid ?? null,
+		databasePid: database?.pid ?? null,
+		address
+	};
+	writeFileSync(runFile, JSON.stringify(run));
+}
 
 /** The application; when it ends by itself it is started again on the same port. */
 function startServer(env) {

@@ -1,6 +1,6 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import Ajv from 'ajv/dist/2020';
+import Ajv from 'ajv/dist/2020.js';
 import addFormats from 'ajv-formats';
 import type { OpenApi } from '../support/fuzz';
 import { expect, test } from '../support/e2e';

@@ -54,7 +54,7 @@ test('whatever is sent is answered: no 5xx, nothing hangs, every status is one t
 	expect(sent).toBeGreaterThanOrEqual(5000);
 	// It met more than a closed door.
 	for (const status of [200, 201, 204, 404, 409, 422])
-		expect(statuses.get(status) ?? 0, String(status)).toBeGreaterThan(10);
+		expect(statuses.get(status) ?? 0, String(status)).toBeGreaterThan(5);
 	for (const page of ['/', '/stock', `/banks/${bankId}/plan`, `/banks/${bankId}/serve`])
 		expect((await request.get(page)).status(), page).toBeLessThan(500);
 });

@@ -11,9 +11,10 @@ let base: string;
 let output = '';
 
 async function until<T>(what: string, holds: () => Promise<T | false | null>): Promise<T> {
-	for (let i = 0; i < 1200; i++) {
+	for (let i = 0; i < 2400; i++) {
 		const held = await holds();
 		if (held) return held;
+		if (child.exitCode !== null) break;
 		await new Promise((done) => setTimeout(done, 50));
 	}
 	throw new Error(`Waited in vain until ${what}: ${output.slice(-400)}`);
@@ -51,7 +52,7 @@ beforeAll(async () => {
 afterAll(async () => {
 	const ended = new Promise((done) => child.once('exit', done));
 	child.kill('SIGINT');
-	await ended;
+	if (child.exitCode === null) await ended;
 	rmSync(folder, { recursive: true, force: true, maxRetries: 20, retryDelay: 200 });
 });
 

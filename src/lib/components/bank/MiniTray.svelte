@@ -5,21 +5,23 @@
 		batteries: number;
 	}
 	let { series, parallel, batteries }: Props = $props();
-	const groups = $derived(Array.from({ length: series * batteries }, (_, i) => i));
+	const groups = $derived(series * batteries);
 	const height = $derived(10 * parallel);
+	/** Every cell as one piece of a single path: a page of banks draws thousands. */
+	const path = $derived(
+		Array.from({ length: groups }, (_, g) =>
+			Array.from({ length: parallel }, (_, p) => `M${2 + g * 7} ${2 + p * 10}h5v8.5h-5z`).join('')
+		).join('')
+	);
 </script>
 
 <svg
-	viewBox="0 0 {groups.length * 7 + 4} {height + 4}"
+	viewBox="0 0 {groups * 7 + 4} {height + 4}"
 	class="mini"
 	role="img"
 	aria-label="{series} in series, {parallel} in parallel{batteries > 1 ? `, ${batteries} batteries` : ''}"
 >
-	{#each groups as g (g)}
-		{#each Array.from({ length: parallel }, (_, i) => i) as p (p)}
-			<rect x={2 + g * 7} y={2 + p * 10} width="5" height="8.5" rx="0.8" />
-		{/each}
-	{/each}
+	<path d={path} />
 </svg>
 
 <style>
@@ -28,9 +30,10 @@
 		max-width: 15rem;
 		max-height: 4rem;
 	}
-	rect {
+	path {
 		fill: var(--measure-1);
 		stroke: var(--measure-line);
 		stroke-width: 0.5;
+		stroke-linejoin: round;
 	}
 </style>

@@ -77,8 +77,8 @@ export async function* bodyChunks(request: Request, limit: number): AsyncGenerat
 			yield value;
 		}
 	} finally {
-		// Nobody reads the rest of a body that was refused.
-		void reader.cancel().catch(() => undefined);
+		// Giving it up would cut the line before the refusal is heard.
+		reader.releaseLock();
 	}
 }
 
@@ -147,6 +147,12 @@ function watchCaller(event: RequestEvent): { gone: AbortSignal; release(): void 
 	return { gone: controller.signal, release: () => void socket.off('close', hungUp) };
 }
 
+/** A body of which much may still be on its way. */
+const isLong = (request: Request) => {
+	const length = request.headers.get('content-length');
+	return request.body !== null && (length === null || Number(length) > MEGABYTE);
+};
+
 /**
  * Wraps an API handler: what it returns becomes JSON (a Response is passed on), what it throws a problem. Long work may
  * watch `gone`, which fires when nobody waits for the answer any more.
@@ -162,7 +168,10 @@ export function endpoint<E extends RequestEvent>(
 			if (result instanceof Response) return result;
 			return new Response(JSON.stringify(result), { status, headers: { 'content-type': 'application/json' } });
 		} catch (error) {
-			return problemOf(error);
+			const problem = problemOf(error);
+			// The rest of a long body is not waited for.
+			if (isLong(event.request)) problem.headers.set('connection', 'close');
+			return problem;
 		} finally {
 			caller.release();
 		}

@@ -60,8 +60,15 @@ export function refreshJudgement(bankId: number): Promise<void> {
 function summaryOf({ stages, current, placed, warmth, verdicts }: BankJudgement): BankSummary {
 	const needing = verdicts.filter((v) => v.warmth !== 'calm');
 	const first = [...needing].sort((a, b) => WARMTHS.indexOf(b.warmth) - WARMTHS.indexOf(a.warmth))[0] ?? null;
-	// Home names the first thing to do; the cells it speaks of are on its page.
-	return { stages, current, placed, warmth, first: first && { ...first, members: [] }, needing: needing.length };
+	// Home names the first thing to do; the cells it speaks of, and what it stands on, are on its page.
+	return {
+		stages,
+		current,
+		placed,
+		warmth,
+		first: first && { ...first, members: [], facts: {} },
+		needing: needing.length
+	};
 }
 
 interface CauseRow {
@@ -95,8 +102,13 @@ async function refresh(bankId: number): Promise<void> {
 				summary: JSON.stringify(summaryOf(judgement)),
 				verdicts: JSON.stringify(judgement.verdicts)
 			});
-		const last = causes.at(-1);
-		if (last) await tx('judgement_causes').where({ bank_id: bankId }).where('id', '<=', last.id).delete();
+		// Those that were read, and no others: one with a smaller number may have been stored since.
+		await tx('judgement_causes')
+			.whereIn(
+				'id',
+				causes.map((c) => c.id)
+			)
+			.delete();
 	});
 }
 

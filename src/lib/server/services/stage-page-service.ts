@@ -1,5 +1,12 @@
 import type { Stage } from '$lib/core/shared';
-import { bankCapacities, deliveryTrays, limitsState, matchState } from '$lib/core/stages';
+import {
+	bankCapacities,
+	deliveryTrays,
+	limitsState,
+	matchState,
+	type CellCapacity,
+	type DeliveryTray
+} from '$lib/core/stages';
 import type { StageVerdict } from '$lib/core/verdicts';
 import { loadBankPicture } from '../bank-picture/load';
 import { bankVerdicts } from '../judgements/store';
@@ -15,11 +22,30 @@ interface StagePage {
 	verdicts: StageVerdict[];
 }
 
+/** Marks and buttons are made from the facts of what wants a look; of the calm ones a page shows the words alone. */
+const shownVerdict = (v: StageVerdict): StageVerdict => (v.warmth === 'calm' ? { ...v, facts: {} } : v);
+
 /** The page of a stage: its own state, and the judgement that is shown everywhere. */
 async function pageOf<Own extends object>(bankId: number, stage: Stage, own: Promise<Own>): Promise<Own & StagePage> {
 	const [state, verdicts] = await Promise.all([own, bankVerdicts(bankId, stage)]);
-	return { ...state, verdicts };
+	return { ...state, verdicts: verdicts.map(shownVerdict) };
 }
+
+/** A tray as its page draws it: what was judged of it comes with the verdicts. */
+const shownTray = ({ delivery, cells }: DeliveryTray) => ({
+	delivery,
+	cells: cells.map(({ id, label, readings }) => ({ id, label, readings }))
+});
+
+/** A cell under test as its page draws it. */
+const shownCapacity = ({ cell, run, capacityAh, sdAh, refused, judgement }: CellCapacity) => ({
+	cell: { id: cell.id, label: cell.label },
+	run,
+	capacityAh,
+	sdAh,
+	refused,
+	outcome: judgement?.outcome ?? null
+});
 
 export const planPage = (bankId: number) =>
 	pageOf(bankId, 'plan', (async () => ({ cellTypes: await listCellTypes(bankId) }))());
@@ -28,7 +54,10 @@ export const receivePage = (bankId: number) =>
 	pageOf(
 		bankId,
 		'receive',
-		(async () => ({ trays: deliveryTrays(await loadBankPicture(bankId)), instruments: await instrumentChoices() }))()
+		(async () => ({
+			trays: deliveryTrays(await loadBankPicture(bankId)).map(shownTray),
+			instruments: await instrumentChoices()
+		}))()
 	);
 
 export const testPage = (bankId: number) =>
@@ -36,7 +65,7 @@ export const testPage = (bankId: number) =>
 		bankId,
 		'test',
 		(async () => ({
-			capacities: bankCapacities(await loadBankPicture(bankId)),
+			capacities: bankCapacities(await loadBankPicture(bankId)).map(shownCapacity),
 			instruments: await instrumentChoices(),
 			roomC: await roomTemperatureC(bankId)
 		}))()

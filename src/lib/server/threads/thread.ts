@@ -6,8 +6,8 @@ import { ServiceError } from '../errors';
 
 /** Pieces of work of one kind at once; more only make all of them wait. */
 const MOST_AT_ONCE = 4;
-/** Threads together. They step back behind the server's own. */
-const THREADS = 4;
+/** Threads together, so that no kind of work waits for another. They step back behind the server's own. */
+const THREADS = 12;
 const IDLE_MS = 20_000;
 
 let pool: Piscina | null = null;

@@ -39,6 +39,10 @@
 			null
 	);
 	const tested = $derived(data.capacities.filter((c) => c.capacityAh !== null).length);
+	/** How warm a cell is: by what is said of it alone, here as everywhere. */
+	const warmest = $derived(
+		new Map(data.verdicts.filter((v) => v.subject.kind === 'cell').map((v) => [Number(v.subject.id), v.warmth]))
+	);
 	const drawn = $derived.by((): DrawnCell[] => {
 		const shades = shadesOf(
 			data.capacities.map((c) => c.capacityAh),
@@ -50,14 +54,8 @@
 			figure: c.capacityAh === null ? null : c.capacityAh.toFixed(1),
 			minor: c.sdAh === null ? null : `± ${c.sdAh.toFixed(1)} Ah`,
 			shade: shades[i],
-			warmth: c.refused ? 'look' : (c.judgement?.verdict.warmth ?? 'calm'),
-			mark: c.refused
-				? 'test again'
-				: c.judgement && c.judgement.outcome !== 'meets'
-					? c.judgement.outcome === 'short'
-						? 'short'
-						: 'cannot tell'
-					: null
+			warmth: warmest.get(c.cell.id) ?? 'calm',
+			mark: c.refused ? 'test again' : c.outcome === 'short' ? 'short' : c.outcome === 'unsure' ? 'cannot tell' : null
 		}));
 	});
 
