@@ -15,6 +15,16 @@ export default ts.config(
 		languageOptions: { parserOptions: { parser: ts.parser, extraFileExtensions: ['.svelte'], svelteConfig } }
 	},
 	{
+		files: ['src/**/*.ts', 'src/**/*.svelte', 'demo/**/*.ts', 'bench/**/*.ts', 'stand-ins/**/*.ts', 'tests/**/*.ts'],
+		languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+		rules: {
+			// A promise nobody waits for hides its failure.
+			'@typescript-eslint/no-floating-promises': 'error',
+			'@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }],
+			'@typescript-eslint/await-thenable': 'error'
+		}
+	},
+	{
 		rules: {
 			// TypeScript finds undefined names better.
 			'no-undef': 'off',

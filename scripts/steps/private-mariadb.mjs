@@ -48,7 +48,7 @@ const PASSING = ['--innodb-flush-log-at-trx-commit=0', '--skip-innodb-doublewrit
  * Starts the private server on a folder (made when missing).
  * @param {{passing?: boolean, port?: number}} [options] `passing`: for tests, a crash of the machine may lose what was stored;
  *   `port`: the one it had, so that whoever knows its address still does
- * @returns {{url: string, port: number, pid: number, ended: Promise<void>, stop: () => Promise<void>}} `url` for DATABASE_URL
+ * @returns {Promise<{url: string, port: number, pid: number, ended: Promise<void>, stop: () => Promise<void>}>} `url` for DATABASE_URL
  * @throws {Error} when it does not start
  */
 export async function startPrivateMariadb(folder, { passing = false, port: wanted } = {}) {

@@ -23,7 +23,7 @@ const running = () =>
 	JSON.parse(readFileSync(join(folder, 'running.json'), 'utf8')) as { serverPid: number; databasePid: number };
 const health = () =>
 	fetch(`${base}/api/v1/health`).then(
-		async (r) => ({ status: r.status, ...((await r.json()) as { database: string }) }),
+		async (r) => ({ ...((await r.json()) as { database: string }), status: r.status }),
 		() => null
 	);
 const isWell = async () => (await health())?.status === 200;

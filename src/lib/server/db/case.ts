@@ -32,3 +32,5 @@ export function fromColumns<Row>(row: Record<string, unknown>, jsonColumns: read
 
 /** The column of a camelCase field. */
 export const columnOf = toSnake;
+/** The camelCase field of a column. */
+export const fieldOf = toCamel;

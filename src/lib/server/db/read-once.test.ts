@@ -24,7 +24,7 @@ describe('reading once', () => {
 	});
 	it('begins afresh with the next work, and in work that goes on after the first is done', async () => {
 		const { read, reads } = counted();
-		let late: Promise<string> | null = null;
+		let late: Promise<string> = Promise.resolve('not begun');
 		await readingOnce(async () => {
 			await read();
 			late = new Promise((done) => setTimeout(done, 5)).then(() => read());

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import { ServiceError, notFound, stale } from '../errors';
-import { columnOf, fromColumns, toColumns } from './case';
+import { InputError } from '$lib/input/validate';
+import { columnOf, fieldOf, fromColumns, toColumns } from './case';
 import { database } from './connection';
 import { shared } from './read-once';
 
@@ -82,7 +83,14 @@ async function accepted<T>(what: string, write: PromiseLike<T>): Promise<T> {
 	try {
 		return await write;
 	} catch (error) {
-		const refusal = REFUSALS[(error as { code?: string }).code ?? ''];
+		const { code = '', sqlMessage = '' } = error as { code?: string; sqlMessage?: string };
+		if (code === 'ER_BAD_NULL_ERROR') {
+			const path = fieldOf(/Column '(\w+)'/.exec(sqlMessage)?.[1] ?? '');
+			throw new InputError([
+				{ path, message: `${path} of a ${what} cannot be empty: leave it out, or give it a value` }
+			]);
+		}
+		const refusal = REFUSALS[code];
 		throw refusal ? refusal(what) : error;
 	}
 }

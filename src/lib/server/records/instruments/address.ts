@@ -22,7 +22,8 @@ const listed = (list: BlockList, address: string) => {
 	return version !== 0 && list.check(address, version === 6 ? 'ipv6' : 'ipv4');
 };
 /** Looks like an address of four numbers and is none: resolvers read such things each in their own way. */
-const isNoAddress = (host: string) => /^[0-9.x]+$/i.test(host) && isIP(host) === 0;
+const NUMBERS = /^(0x[0-9a-f]+|\d+)(\.(0x[0-9a-f]+|\d+))*\.?$/i;
+const isNoAddress = (host: string) => NUMBERS.test(host) && isIP(host) === 0;
 
 export const isLoopback = (host: string): boolean => bare(host) === 'localhost' || listed(loopback, bare(host));
 
