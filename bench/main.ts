@@ -36,7 +36,7 @@ function firstPageScript(): void {
 	const visit = (key: string) => {
 		if (seen.has(key)) return;
 		seen.add(key);
-		manifest[key].imports?.forEach(visit);
+		manifest[key]!.imports?.forEach(visit);
 	};
 	// Nodes 0 and 1 are layout and error page; the home page is found by its import of this file's own route.
 	const home = readdirSync('src/routes').includes('+page.svelte') ? homeNode() : 0;
@@ -49,7 +49,7 @@ function firstPageScript(): void {
 		)
 			visit(key);
 	const bytes = [...seen]
-		.map((key) => manifest[key].file)
+		.map((key) => manifest[key]!.file)
 		.filter((f) => f.endsWith('.js'))
 		.reduce((sum, file) => sum + gzipSync(readFileSync(join(client, file))).length, 0);
 	report(

@@ -8,7 +8,7 @@ export function medianMs(work: () => void, repeats = REPEATS): number {
 		work();
 		return performance.now() - start;
 	});
-	return times.sort((a, b) => a - b)[repeats >> 1];
+	return times.sort((a, b) => a - b)[repeats >> 1]!;
 }
 
 let broken = 0;

@@ -65,8 +65,8 @@ export async function loadCogwheel(random: Random, now: Date): Promise<void> {
 		batch: 'T-0519'
 	});
 	const crate = drawCrate(random, { ratedAh: 105, count: 10, capacityMean: 1.03, capacitySd: 0.006, soc: ARRIVAL_SOC });
-	crate[3].truth.capacityAh = 100.4;
-	crate[7].truth.capacityAh = 104.9;
+	crate[3]!.truth.capacityAh = 100.4;
+	crate[7]!.truth.capacityAh = 104.9;
 	const rows = await cells.all({ deliveryId: delivery.id });
 	for (const [i, cell] of crate.entries()) {
 		await make('readings', {
@@ -83,7 +83,7 @@ export async function loadCogwheel(random: Random, now: Date): Promise<void> {
 			takenAt: daysBefore(now, 33)
 		});
 		await importRun(rows[i]!.id, new TextEncoder().encode(testerLog(random, cell, 105, TESTER_GAIN)), {
-			fileName: `${rows[i].label}.csv`,
+			fileName: `${rows[i]!.label}.csv`,
 			temperatureC: 22,
 			testedAt: daysBefore(now, 30 - 2 * i),
 			tester: 'Bench tester',

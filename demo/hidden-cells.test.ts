@@ -15,16 +15,16 @@ describe('the hidden cells of the demo', () => {
 	it('are read with the scatter of a meter', () => {
 		const [cell] = crate(1, 1);
 		const random = seededRandom(3);
-		const volts = Array.from({ length: 200 }, () => Number(readRestVoltage(random, cell)));
+		const volts = Array.from({ length: 200 }, () => Number(readRestVoltage(random, cell!)));
 		expect(mean(volts)!).toBeGreaterThan(3.28);
 		expect(mean(volts)!).toBeLessThan(3.3);
 		expect(new Set(volts).size).toBeGreaterThan(2);
 		// 0.05 Ω·Ah over about 102 Ah, 0.7 of it, a little more at 22 °C
-		expect(Number(readResistance(random, cell))).toBeCloseTo(0.37, 1);
+		expect(Number(readResistance(random, cell!))).toBeCloseTo(0.37, 1);
 	});
 	it('leave a log in which their capacity and the tester’s gain are found again', () => {
 		const [cell] = crate(1, 1);
-		const warm = { ...cell, truth: { ...cell.truth, temperatureC: 25 } };
+		const warm = { ...cell!, truth: { ...cell!.truth, temperatureC: 25 } };
 		const capacity = (gain: number) =>
 			analyseRun(testerLog(seededRandom(5), warm, 100, gain), { ratedAh: 100, bridgeGaps: false, cutoffV: 2.5 });
 		const honest = capacity(0);

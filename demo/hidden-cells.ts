@@ -59,7 +59,7 @@ export function testerLog(random: Random, cell: HiddenCell, ratedAh: number, gai
 	const run = simulateDischarge({ parameters: cell.truth, soc: 1 }, 0.2 * ratedAh, 2.5, 5, 60);
 	const lines = run.timeS.map(
 		(t, i) =>
-			`${t};${normalDraw(random, run.voltageV[i] * 1000, 0.5).toFixed(0)};${(-run.currentA[i] * (1 + gain) * 1000).toFixed(0)}`
+			`${t};${normalDraw(random, run.voltageV[i]! * 1000, 0.5).toFixed(0)};${(-run.currentA[i]! * (1 + gain) * 1000).toFixed(0)}`
 	);
 	return ['Time (s);Voltage (mV);Current (mA)', ...lines].join('\n');
 }

@@ -36,7 +36,7 @@ export function spoiledAnswer(answer: Buffer, fault: FaultKind): Buffer | null {
 			return answer.subarray(0, Math.max(1, Math.floor(answer.length / 2)));
 		case 'unit': {
 			const altered = Buffer.from(answer);
-			if (altered.length > 6) altered[6] = (altered[6] + 7) & 0xff;
+			if (altered.length > 6) altered[6] = (altered[6]! + 7) & 0xff;
 			return altered;
 		}
 		default:

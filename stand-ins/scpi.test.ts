@@ -139,7 +139,7 @@ describe('what is set takes effect in the one world', () => {
 		// Each question lets it go on.
 		await expect.poll(async () => Number(await supply.ask('SYST:CLOC?')) - clock, PATIENT).toBeGreaterThan(1000);
 		const { soc } = bench.world.bench().cells;
-		expect(soc[0]).toBeGreaterThan(soc[1] + 0.05);
+		expect(soc[0]).toBeGreaterThan(soc[1]! + 0.05);
 	});
 	it('fast time waits for whoever watches an output that is on', async () => {
 		const [supply, hands] = [await open('supply'), await open('hands')];
@@ -254,6 +254,6 @@ describe('the hands', () => {
 		const state = JSON.parse(await hands.ask('WORL:STAT?')) as { wiring: string; groups: number[][]; timeS: number };
 		expect(state).toMatchObject({ wiring: 'series', groups: [[0], [1], [2], [3]] });
 		expect(state.timeS).toBeGreaterThanOrEqual(86400);
-		bench.world.bench().cells.soc.forEach((soc, i) => expect(soc).toBeCloseTo(before[i], 4));
+		bench.world.bench().cells.soc.forEach((soc, i) => expect(soc).toBeCloseTo(before[i]!, 4));
 	});
 });

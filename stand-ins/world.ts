@@ -45,7 +45,7 @@ export function createWorld(now: () => number): World {
 	const isHeld = ({ supply, load, cells }: Bench) =>
 		factor > 1 &&
 		(supply.on || load.on) &&
-		(unheardS >= MOST_UNHEARD.durationS || heardSoc.some((z, i) => Math.abs(cells.soc[i] - z) > MOST_UNHEARD.charge));
+		(unheardS >= MOST_UNHEARD.durationS || heardSoc.some((z, i) => Math.abs(cells.soc[i]! - z) > MOST_UNHEARD.charge));
 
 	function catchUp(): void {
 		const elapsedMs = now() - caughtUpMs;

@@ -73,7 +73,7 @@ export function handsCommands(
 			wireBench(world.bench(), kind, groups ?? [], turned ?? []);
 		},
 		'HANDs:CLIP': ([tool, json]) =>
-			clipTool(world.bench(), TOOLS[wordOf(tool, Object.keys(TOOLS))], jsonOf(json) as Place),
+			clipTool(world.bench(), TOOLS[wordOf(tool, Object.keys(TOOLS))]!, jsonOf(json) as Place),
 		FAULt: ([name, kind, answers]) => {
 			const faultSwitch = faults.get(stringOf(name));
 			if (!faultSwitch) throw new ScpiError(-224, 'Illegal parameter value');

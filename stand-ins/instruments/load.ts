@@ -14,7 +14,7 @@ export function loadCommands(world: World, watchdog: Watchdog): Commands {
 	const setting = () => world.bench().load;
 	const limits = () => world.bench().scenario.load;
 	return {
-		'[SOURce:]FUNCtion': ([word]) => void (setting().mode = MODES[wordOf(word, Object.keys(MODES))]),
+		'[SOURce:]FUNCtion': ([word]) => void (setting().mode = MODES[wordOf(word, Object.keys(MODES))]!),
 		'[SOURce:]FUNCtion?': () => SHORT[setting().mode],
 		'[SOURce:]CURRent[:LEVel]': ([a]) => void (setting().currentA = numberOf(a, 'A', 0, limits().maxA)),
 		'[SOURce:]CURRent[:LEVel]?': () => fixed(setting().currentA, 4),

@@ -37,7 +37,7 @@ export function parseMessage(line: string): MessageUnit[] {
 		.filter((unit) => unit.length > 0)
 		.map((unit) => {
 			const [, header, rest] = /^(\S+)(?:\s+([\s\S]*))?$/.exec(unit)!;
-			if (!HEADER.test(header)) throw new ScpiError(-102, 'Syntax error');
+			if (!header || !HEADER.test(header)) throw new ScpiError(-102, 'Syntax error');
 			return { header, parameters: rest ? splitOutsideQuotes(rest, ',').map((p) => p.trim()) : [] };
 		});
 }
@@ -69,7 +69,7 @@ export function numberOf(parameter: string | undefined, unit: string, least: num
 	if (/^max(imum)?$/i.test(parameter)) return most;
 	const match = /^([+-]?(?:\d+\.?\d*|\.\d+)(?:[eE][+-]?\d+)?)\s*([A-Za-z]*)$/.exec(parameter);
 	if (!match) throw new ScpiError(-104, 'Data type error');
-	const suffix = match[2].toUpperCase();
+	const suffix = match[2]!.toUpperCase();
 	const scale =
 		suffix === '' ? 1 : suffix.endsWith(unit) ? SUFFIXES[suffix.slice(0, suffix.length - unit.length)] : undefined;
 	if (scale === undefined) throw new ScpiError(-131, 'Invalid suffix');

@@ -35,15 +35,15 @@ beforeAll(async () => {
 	tray = await cells.all({ deliveryId: delivery.id });
 	for (const { id: cellId } of tray)
 		await make('readings', { cellId, quantity: 'restVoltage', rawText: '3.291', takenAt: '2026-03-10T00:00:00Z' });
-	await make('notes', { cellId: tray[0].id, text: 'zwölf "Zeichen"\nüber zwei Zeilen' });
+	await make('notes', { cellId: tray[0]!.id, text: 'zwölf "Zeichen"\nüber zwei Zeilen' });
 	const rows = Array.from({ length: 4500 }, (_, i) => `${i},${(3.3 - i / 9000).toFixed(5)},-20`);
-	await importRun(tray[0].id, bytesOf(['time_s,voltage_V,current_A', ...rows].join('\n')), {
+	await importRun(tray[0]!.id, bytesOf(['time_s,voltage_V,current_A', ...rows].join('\n')), {
 		...{ fileName: 'a.csv', temperatureC: 25, testedAt: '2026-03-12T10:00:00Z', tester: null, bridgeGaps: false }
 	});
 	for (const { id: cellId } of tray.slice(1)) await make('runs', { cellId, capacityAh: 101, temperatureC: 25 });
 	const [a, b, c, d, e] = tray.map((t) => t.id);
-	await acceptMatch(bank.id, { groups: [[a], [b], [c], [d]], placedAt: '2026-03-20T00:00:00Z' });
-	await acceptMatch(bank.id, { groups: [[e], [b], [c], [d]], placedAt: '2026-03-21T00:00:00Z' });
+	await acceptMatch(bank.id, { groups: [[a!], [b!], [c!], [d!]], placedAt: '2026-03-20T00:00:00Z' });
+	await acceptMatch(bank.id, { groups: [[e!], [b!], [c!], [d!]], placedAt: '2026-03-21T00:00:00Z' });
 	const run = await make<{ id: number }>('balance-runs', {
 		...{ bankId: bank.id, supplyA: 20, leadOhm: 0.01, startedAt: '2026-03-22T00:00:00Z', checklist: { joined: true } }
 	});
@@ -92,7 +92,7 @@ describe('a bank’s file', () => {
 	});
 	it('is refused whole when it is cut short, from elsewhere, newer, or broken; and nothing of it is stored', async () => {
 		const text = await exportText(bank.id);
-		const before = Number((await pool('banks').count({ n: '*' }))[0].n);
+		const before = Number((await pool('banks').count({ n: '*' }))[0]!.n);
 		const lines = text.split('\n');
 		const faultsOf = (t: string) =>
 			importText(t).catch((e: { faults: { path: string; message: string }[] }) => e.faults);
@@ -117,13 +117,13 @@ describe('a bank’s file', () => {
 		expect(await odd('"source":"log"', '"source":"guess"')).toMatchObject([{ path: 'runs.0.source' }]);
 		expect(await odd('"timeS":[0,1,2', '"timeS":[0,1,1')).toMatchObject([{ path: 'run-samples.timeS' }]);
 		expect(await odd('"value":3.291', '"value":"much"')).toMatchObject([{ path: 'readings.0.value' }]);
-		expect(Number((await pool('banks').count({ n: '*' }))[0].n)).toBe(before);
+		expect(Number((await pool('banks').count({ n: '*' }))[0]!.n)).toBe(before);
 	});
 	it('of a rehearsal gets a name of its own on the bench', async () => {
 		const copy = await importText(await exportText(bank.id));
 		const names = (await rehearsals.all({})).map((r) => r.scenario.name);
 		expect(new Set(names).size).toBe(names.length);
-		expect((await rehearsals.all({ bankId: copy.id }))[0].scenario.name).toMatch(/\(\d\)$/);
+		expect((await rehearsals.all({ bankId: copy.id }))[0]!.scenario.name).toMatch(/\(\d\)$/);
 	});
 });
 
@@ -180,18 +180,18 @@ describe('a file of the first format', () => {
 		const old = await bring(file);
 		expect(old).toMatchObject({ name: 'Old one', rehearsal: false });
 		const [crate] = await traysOf(old.id);
-		expect(crate.cells.map((c) => c.label)).toEqual(['O-01', 'O-02', 'O-03']);
+		expect(crate!.cells.map((c) => c.label)).toEqual(['O-01', 'O-02', 'O-03']);
 		expect((await currentPlacements(old.id)).map((p) => [p.position, p.battery])).toEqual([
 			[1, 1],
 			[2, 1]
 		]);
 		expect(await pool('batteries').where({ bank_id: old.id }).first()).toMatchObject({ fuse_a: 125, cable_a: 150 });
-		const [run] = await runs.all({ cellId: crate.cells[0].id });
-		expect(await readRunSamples(run.id)).toEqual({ timeS: [0, 10], voltageV: [3.3, 3.2], currentA: [-20, -20] });
+		const [run] = await runs.all({ cellId: crate!.cells[0]!.id });
+		expect(await readRunSamples(run!.id)).toEqual({ timeS: [0, 10], voltageV: [3.3, 3.2], currentA: [-20, -20] });
 	});
 	it('is refused by path when it is broken, and nothing is stored', async () => {
-		const before = Number((await pool('banks').count({ n: '*' }))[0].n);
-		const faults = (value: object) => bring(value).catch((e: { faults: { path: string }[] }) => e.faults[0].path);
+		const before = Number((await pool('banks').count({ n: '*' }))[0]!.n);
+		const faults = (value: object) => bring(value).catch((e: { faults: { path: string }[] }) => e.faults[0]!.path);
 		expect(await faults({ hello: 1 })).toBe('format');
 		expect(await faults({ ...file, formatVersion: 3 })).toBe('formatVersion');
 		expect(await faults({ ...file, notes: 'none' })).toBe('notes');
@@ -200,7 +200,7 @@ describe('a file of the first format', () => {
 		expect(await faults({ ...file, runs: [{ ...file.runs[0], samples: { timeS: [1] } }] })).toBe('runs.0.samples');
 		expect(await faults({ ...file, runs: [{ ...file.runs[0], source: 'guess' }] })).toBe('runs.0.source');
 		expect(await faults({ ...file, bank: { ...file.bank, series: 0 } })).toBe('banks.0.series');
-		expect(Number((await pool('banks').count({ n: '*' }))[0].n)).toBe(before);
+		expect(Number((await pool('banks').count({ n: '*' }))[0]!.n)).toBe(before);
 	});
 	it('leaves nothing of a change undone: the copy can be changed like any other', async () => {
 		const copy = await bring(file);

@@ -57,22 +57,22 @@ describe('a bank from delivery to service', () => {
 	it('imports a tester log and keeps every sample', async () => {
 		const random = seededRandom(3);
 		const [hidden] = drawCrate(random, { ratedAh: 100, count: 1, capacityMean: 1.02, capacitySd: 0, soc: 0.4 });
-		const log = testerLog(random, { ...hidden, truth: { ...hidden.truth, temperatureC: 25 } }, 100, 0);
-		const { run, analysis } = await importRun(tray[0].id, bytesOf(log), options);
+		const log = testerLog(random, { ...hidden!, truth: { ...hidden!.truth, temperatureC: 25 } }, 100, 0);
+		const { run, analysis } = await importRun(tray[0]!.id, bytesOf(log), options);
 		expect(run.capacityAh).toBeGreaterThan(100.5);
 		expect(run.capacityAh).toBeLessThan(102.5);
 		expect(analysis.faults.map((f) => f.code)).toEqual(['sign-flipped']);
-		const [{ n }] = await pool('run_samples').where({ run_id: run.id }).count({ n: '*' });
-		expect(Number(n)).toBe(log.split('\n').length - 1);
+		const [counted] = await pool('run_samples').where({ run_id: run.id }).count({ n: '*' });
+		expect(Number(counted!.n)).toBe(log.split('\n').length - 1);
 		const { curve } = await runCurve(run.id);
 		expect(curve.dischargedAh.at(-1)).toBeCloseTo(run.capacityAh, 6);
 	});
 	it('stores nothing of a log without a discharge', async () => {
-		const before = Number((await pool('runs').count({ n: '*' }))[0].n);
+		const before = Number((await pool('runs').count({ n: '*' }))[0]!.n);
 		await expect(
-			importRun(tray[0].id, bytesOf('time_s,voltage_V,current_A\n0,3.3,0\n10,3.3,0\n20,3.3,0'), options)
+			importRun(tray[0]!.id, bytesOf('time_s,voltage_V,current_A\n0,3.3,0\n10,3.3,0\n20,3.3,0'), options)
 		).rejects.toMatchObject({ code: 'log-no-discharge' });
-		expect(Number((await pool('runs').count({ n: '*' }))[0].n)).toBe(before);
+		expect(Number((await pool('runs').count({ n: '*' }))[0]!.n)).toBe(before);
 	});
 	it('judges against rated and matches only measured cells', async () => {
 		for (const [i, cell] of tray.slice(1).entries())
@@ -89,15 +89,17 @@ describe('a bank from delivery to service', () => {
 	});
 	it('refuses groups that do not fit, a stranger and a double', async () => {
 		const [a, b, c, d] = tray.map((t) => t.id);
-		await expect(acceptMatch(bank.id, { groups: [[a], [b]] })).rejects.toMatchObject({ faults: [{ path: 'groups' }] });
-		await expect(acceptMatch(bank.id, { groups: [[a], [b], [c], [99999]] })).rejects.toThrow(/does not belong/);
-		await expect(acceptMatch(bank.id, { groups: [[a], [b], [c], [c]] })).rejects.toThrow(/named twice/);
+		await expect(acceptMatch(bank.id, { groups: [[a!], [b!]] })).rejects.toMatchObject({
+			faults: [{ path: 'groups' }]
+		});
+		await expect(acceptMatch(bank.id, { groups: [[a!], [b!], [c!], [99999]] })).rejects.toThrow(/does not belong/);
+		await expect(acceptMatch(bank.id, { groups: [[a!], [b!], [c!], [c!]] })).rejects.toThrow(/named twice/);
 		expect(await placements.all({ bankId: bank.id })).toHaveLength(0);
-		await acceptMatch(bank.id, { groups: [[a], [b], [c], [d]], placedAt: '2026-03-20T00:00:00Z' });
+		await acceptMatch(bank.id, { groups: [[a!], [b!], [c!], [d!]], placedAt: '2026-03-20T00:00:00Z' });
 	});
 	it('ends the old placements when cells are matched again', async () => {
 		const [a, b, c, , e] = tray.map((t) => t.id);
-		await acceptMatch(bank.id, { groups: [[e], [a], [b], [c]], placedAt: '2026-03-21T00:00:00Z' });
+		await acceptMatch(bank.id, { groups: [[e!], [a!], [b!], [c!]], placedAt: '2026-03-21T00:00:00Z' });
 		const all = await placements.all({ bankId: bank.id });
 		expect(all.filter((p) => p.removedAt === null).map((p) => p.cellId)).toEqual([e, a, b, c]);
 		expect(all.filter((p) => p.removedAt !== null)).toHaveLength(4);
@@ -130,7 +132,7 @@ describe('a bank from delivery to service', () => {
 		});
 	});
 	it('takes the smallest measured group for the limits', async () => {
-		const [{ values, measuredGroupAh }] = (await limitsOf(bank.id)).batteries;
+		const { values, measuredGroupAh } = (await limitsOf(bank.id)).batteries[0]!;
 		expect(measuredGroupAh).toBeCloseTo(99, 6);
 		expect(values.find((v) => v.key === 'capacityAh')!.value).toBe(99);
 	});
@@ -152,14 +154,14 @@ describe('a bank from delivery to service', () => {
 		await make('capacity-tests', { bankId: bank.id, testedAt: '2026-03-02', capacityAh: 96, sdAh: 1, efc: 250 });
 		const state = await serveOf(bank.id, '2026-04-01T00:00:00Z');
 		expect(state.checks.map((c) => c.judgement.judged)).toEqual([false, true]);
-		expect(state.checks[1].judgement.driftAh[1]).toBeCloseTo(-2, 6);
-		expect(state.tests[0].ageYears).toBeCloseTo(2, 1);
+		expect(state.checks[1]!.judgement.driftAh[1]).toBeCloseTo(-2, 6);
+		expect(state.tests[0]!.ageYears).toBeCloseTo(2, 1);
 		expect(state.efcPerYear).toBeCloseTo(125, 0);
 		expect(state.projection!.posterior.mostlyPrior).toBe(true);
 	});
 	it('tells a cell’s life in time order', async () => {
-		await make('notes', { cellId: tray[0].id, text: 'scuffed', writtenAt: '2026-03-11T00:00:00Z' });
-		const { events } = await cellPassport(tray[0].id);
+		await make('notes', { cellId: tray[0]!.id, text: 'scuffed', writtenAt: '2026-03-11T00:00:00Z' });
+		const { events } = await cellPassport(tray[0]!.id);
 		expect(events.map((e) => e.kind)).toEqual([
 			'arrival',
 			'reading',
@@ -184,13 +186,13 @@ describe('a bank from delivery to service', () => {
 		const six = await cells.all({ deliveryId: crate.id });
 		for (const [i, c] of six.entries())
 			await make('readings', { cellId: c.id, quantity: 'restVoltage', rawText: i === 3 ? '3.21' : '3.29' });
-		const { events } = await cellPassport(six[3].id);
+		const { events } = await cellPassport(six[3]!.id);
 		expect(events.map((e) => e.title)).toEqual([
 			'Arrived with Crate',
 			'Rest voltage 3.210 ± 0.002 V',
 			'Q-04 rests 80 mV below the rest'
 		]);
-		expect((await cellPassport(six[0].id)).events).toHaveLength(2);
+		expect((await cellPassport(six[0]!.id)).events).toHaveLength(2);
 	});
 	it('sums up its stages', async () => {
 		const overview = await bankOverview(bank.id);
@@ -202,7 +204,7 @@ describe('a bank from delivery to service', () => {
 
 describe('export', () => {
 	it('writes tables as CSV that a spreadsheet cannot run', async () => {
-		await make('notes', { cellId: tray[0].id, text: '=cmd()' });
+		await make('notes', { cellId: tray[0]!.id, text: '=cmd()' });
 		const csv = await exportTable(bank.id, 'notes');
 		expect(csv).toContain("'=cmd()");
 		for (const odd of ['__proto__', 'constructor', 'toString'])

@@ -15,10 +15,10 @@ beforeAll(async () => {
 });
 afterAll(() => pool.destroy());
 
-const idOf = async (name: string) => (await banks.all({ name }))[0].id;
+const idOf = async (name: string) => (await banks.all({ name }))[0]!.id;
 
 it('shows every kind of verdict on cells and years', async () => {
-	const receive = (await traysOf(await idOf('Heronry')))[0].verdicts.map((v) => v.code);
+	const receive = (await traysOf(await idOf('Heronry')))[0]!.verdicts.map((v) => v.code);
 	expect(receive).toEqual(['deep-discharged', 'voltage-outlier', 'resistance-outlier', 'not-read', 'charge-unknown']);
 	const outcomes = (await capacitiesOf(await idOf('Cogwheel'))).map((c) => c.judgement?.outcome);
 	expect(new Set(outcomes)).toEqual(new Set(['short', 'unsure', 'meets']));
@@ -27,8 +27,8 @@ it('shows every kind of verdict on cells and years', async () => {
 });
 it('finds again what was hidden: the short cell, the leaking group, the age of the end', async () => {
 	const capacities = await capacitiesOf(await idOf('Cogwheel'));
-	expect(capacities[3].capacityAh).toBeGreaterThan(98);
-	expect(capacities[3].capacityAh).toBeLessThan(102.5);
+	expect(capacities[3]!.capacityAh).toBeGreaterThan(98);
+	expect(capacities[3]!.capacityAh).toBeLessThan(102.5);
 	const { driftPerMonthAh, projection } = await serveOf(await idOf('Damson Rise'), now.toISOString());
 	expect(driftPerMonthAh[9]).toBeCloseTo(-0.85 / 12, 1);
 	// 1.015 − 0.021·√t − 0.007·t = 0.8 at t = 18.2 years

@@ -18,9 +18,9 @@ describe('of several at once', () => {
 			const { bank, crate } = await bankWith(`Twice ${round}`, 4);
 			const [a, b, c, d] = crate.map((x) => x.id);
 			const results = await settled([
-				acceptMatch(bank.id, { groups: [[a], [b]], replaces: [] }),
-				acceptMatch(bank.id, { groups: [[c], [d]], replaces: [] }),
-				acceptMatch(bank.id, { groups: [[b], [a]], replaces: [] })
+				acceptMatch(bank.id, { groups: [[a!], [b!]], replaces: [] }),
+				acceptMatch(bank.id, { groups: [[c!], [d!]], replaces: [] }),
+				acceptMatch(bank.id, { groups: [[b!], [a!]], replaces: [] })
 			]);
 			expect(results.filter((r) => r.status === 'fulfilled')).toHaveLength(1);
 			for (const r of results) if (r.status === 'rejected') expect(r.reason).toMatchObject({ status: 409 });
@@ -31,7 +31,7 @@ describe('of several at once', () => {
 	it('one placement of a cell is taken, and one into a group of one', async () => {
 		const { crate, places } = await bankWith('Thrice', 3);
 		const same = await settled(
-			places.concat(places).map((g) => make('placements', { cellId: crate[0].id, groupId: g.id }))
+			places.concat(places).map((g) => make('placements', { cellId: crate[0]!.id, groupId: g.id }))
 		);
 		expect(same.filter((r) => r.status === 'fulfilled')).toHaveLength(1);
 		const free = places.find(
@@ -46,25 +46,25 @@ describe('of several at once', () => {
 	});
 	it('a request with one key makes one record: 201 once, then the same again, also after it was taken out', async () => {
 		const { crate } = await bankWith('Keys', 1);
-		const body = { cellId: crate[0].id, quantity: 'restVoltage', rawText: '3.29', clientKey: 'κλειδί' };
+		const body = { cellId: crate[0]!.id, quantity: 'restVoltage', rawText: '3.29', clientKey: 'κλειδί' };
 		const send = (more: object = {}) => createOnce(recordKind('readings'), { ...body, ...more });
 		const all = await Promise.all(Array.from({ length: 8 }, () => send()));
 		expect(new Set(all.map((w) => w.record.id)).size).toBe(1);
 		expect(all.filter((w) => w.isNew)).toHaveLength(1);
-		expect(await readings.all({ cellId: crate[0].id })).toHaveLength(1);
+		expect(await readings.all({ cellId: crate[0]!.id })).toHaveLength(1);
 		await expect(send({ rawText: '3.30' })).rejects.toMatchObject({ status: 409, code: 'key-reused' });
 		// Byte for byte: another case, another key.
 		expect((await send({ clientKey: 'ΚΛΕΙΔΊ' })).isNew).toBe(true);
-		await remove('readings', all[0].record.id, 1);
+		await remove('readings', all[0]!.record.id, 1);
 		const after = await send();
-		expect(after).toMatchObject({ isNew: false, record: { id: all[0].record.id, deletedAt: expect.any(String) } });
+		expect(after).toMatchObject({ isNew: false, record: { id: all[0]!.record.id, deletedAt: expect.any(String) } });
 	});
 	it('a key of one kind is free in another, and a refused request leaves it free', async () => {
 		const { crate } = await bankWith('Free keys', 1);
-		const note = { cellId: crate[0].id, text: 'x', clientKey: 'k' };
+		const note = { cellId: crate[0]!.id, text: 'x', clientKey: 'k' };
 		await expect(make('notes', { ...note, cellId: 2 ** 31 })).rejects.toMatchObject({ faults: [{ path: 'cellId' }] });
 		expect((await createOnce(recordKind('notes'), note)).isNew).toBe(true);
-		expect((await createOnce(recordKind('runs'), { cellId: crate[0].id, capacityAh: 5, clientKey: 'k' })).isNew).toBe(
+		expect((await createOnce(recordKind('runs'), { cellId: crate[0]!.id, capacityAh: 5, clientKey: 'k' })).isNew).toBe(
 			true
 		);
 	});
@@ -73,7 +73,7 @@ describe('of several at once', () => {
 describe('rules hold on create, change and restore', () => {
 	it('a cell cannot come back into a second place', async () => {
 		const { crate, places } = await bankWith('Back', 2);
-		const at = (g: number) => ({ cellId: crate[0].id, groupId: places[g].id });
+		const at = (g: number) => ({ cellId: crate[0]!.id, groupId: places[g]!.id });
 		const first = await make<{ id: number; version: number }>('placements', at(0));
 		await remove('placements', first.id, first.version);
 		const second = await make<{ id: number; version: number }>('placements', at(1));
@@ -105,25 +105,25 @@ describe('rules hold on create, change and restore', () => {
 		await expect(change('deliveries', delivery.id, { version: 1, bankId: bank.id })).rejects.toMatchObject(
 			refusal('bankId')
 		);
-		await expect(change('cells', crate[0].id, { version: 1, deliveryId: delivery.id })).rejects.toMatchObject(
+		await expect(change('cells', crate[0]!.id, { version: 1, deliveryId: delivery.id })).rejects.toMatchObject(
 			refusal('deliveryId')
 		);
-		await expect(make('candidates', { bankId: simulated.id, cellId: crate[0].id })).rejects.toMatchObject(
+		await expect(make('candidates', { bankId: simulated.id, cellId: crate[0]!.id })).rejects.toMatchObject(
 			refusal('cellId')
 		);
 		await expectInvariants();
 	});
 	it('nothing is written under what was taken out, or never was', async () => {
 		const { bank, crate } = await bankWith('Gone', 2);
-		const [delivery] = (await pool('cells').where({ id: crate[0].id }).pluck('delivery_id')) as number[];
-		const reading = { cellId: crate[0].id, quantity: 'restVoltage', rawText: '3.29' };
+		const [delivery] = (await pool('cells').where({ id: crate[0]!.id }).pluck('delivery_id')) as number[];
+		const reading = { cellId: crate[0]!.id, quantity: 'restVoltage', rawText: '3.29' };
 		const kept = await make<{ id: number; version: number }>('readings', reading);
-		await remove('deliveries', delivery, 1);
+		await remove('deliveries', delivery!, 1);
 		await expect(make('readings', reading)).rejects.toMatchObject({ faults: [{ path: 'cellId' }] });
 		await expect(change('readings', kept.id, { version: 1, rawText: '3.3' })).rejects.toMatchObject({
 			faults: [{ path: 'cellId' }]
 		});
-		await restore('deliveries', delivery);
+		await restore('deliveries', delivery!);
 		await make('readings', reading);
 		await remove('banks', bank.id, bank.version);
 		await expect(make('limit-plans', { bankId: bank.id, strategy: 'long-life' })).rejects.toMatchObject({
@@ -136,26 +136,26 @@ describe('rules hold on create, change and restore', () => {
 	it('what is in use stays: a type, a placed cell, its crate, a layout under cells, a battery that holds some', async () => {
 		const type = await make<{ id: number }>('cell-types', { name: 'Used', chemistry: 'LFP', ratedAh: 50 });
 		const { bank, crate, places } = await bankWith('In use', 2, { cellTypeId: type.id, batteries: 2 });
-		const [delivery] = (await pool('cells').where({ id: crate[0].id }).pluck('delivery_id')) as number[];
-		await make('placements', { cellId: crate[0].id, groupId: places[0].id });
+		const [delivery] = (await pool('cells').where({ id: crate[0]!.id }).pluck('delivery_id')) as number[];
+		await make('placements', { cellId: crate[0]!.id, groupId: places[0]!.id });
 		const inUse = { status: 409 };
 		await expect(remove('cell-types', type.id, 1)).rejects.toMatchObject(inUse);
-		await expect(remove('cells', crate[0].id, 1)).rejects.toMatchObject(inUse);
-		await expect(remove('deliveries', delivery, 1)).rejects.toMatchObject(inUse);
+		await expect(remove('cells', crate[0]!.id, 1)).rejects.toMatchObject(inUse);
+		await expect(remove('deliveries', delivery!, 1)).rejects.toMatchObject(inUse);
 		await expect(change('banks', bank.id, { version: bank.version, series: 4 })).rejects.toMatchObject({
 			code: 'layout-in-use'
 		});
 		const [one, two] = (await pool('batteries').where({ bank_id: bank.id }).orderBy('number')) as { id: number }[];
-		await expect(remove('batteries', one.id, 1)).rejects.toMatchObject(inUse);
-		await remove('batteries', two.id, 1);
+		await expect(remove('batteries', one!.id, 1)).rejects.toMatchObject(inUse);
+		await remove('batteries', two!.id, 1);
 		expect(await pool('banks').where({ id: bank.id }).first('batteries')).toEqual({ batteries: 1 });
-		await restore('batteries', two.id);
+		await restore('batteries', two!.id);
 		await expectInvariants();
 	});
 	it('a group that the layout does not have is named', async () => {
 		const { bank, crate } = await bankWith('Outside', 1);
 		const place = (battery: number, position: number) =>
-			make('placements', { cellId: crate[0].id, bankId: bank.id, battery, position });
+			make('placements', { cellId: crate[0]!.id, bankId: bank.id, battery, position });
 		await expect(place(32, 1)).rejects.toMatchObject({ faults: [{ path: 'battery' }] });
 		await expect(place(1, 128)).rejects.toMatchObject({ faults: [{ path: 'position' }] });
 		expect(await place(1, 2)).toMatchObject({ battery: 1, position: 2, bankId: bank.id });
@@ -176,7 +176,7 @@ describe('batteries', () => {
 			faults: [{ path: 'series' }]
 		});
 		const [group] = await groups.all({ batteryId: battery.id });
-		await expect(make('placements', { cellId: crate[0].id, groupId: group.id })).rejects.toThrow(/ready-made/);
+		await expect(make('placements', { cellId: crate[0]!.id, groupId: group!.id })).rejects.toThrow(/ready-made/);
 		await expectInvariants();
 	});
 });

@@ -23,7 +23,7 @@ async function crateOf(name: string, volts: readonly string[]): Promise<{ bank: 
 	const delivery = await make<{ id: number }>('deliveries', box);
 	const crate = await cells.all({ deliveryId: delivery.id });
 	for (const [i, rawText] of volts.entries())
-		await make('readings', { cellId: crate[i].id, quantity: 'restVoltage', rawText, takenAt: '2026-03-10T00:00:00Z' });
+		await make('readings', { cellId: crate[i]!.id, quantity: 'restVoltage', rawText, takenAt: '2026-03-10T00:00:00Z' });
 	return { bank, crate };
 }
 const codes = async (bankId: number, stage: (typeof STAGES)[number]) =>
@@ -56,7 +56,7 @@ describe('what was recorded before it was checked takes nothing down', () => {
 		const bank = await make<Bank>('banks', { ...layout, name: 'Door' });
 		const check = { bankId: bank.id, checkedAt: '2026-03-01', context: 'full', currentA: 1 };
 		const sent = (more: object) =>
-			make('service-checks', { ...check, ...more }).catch((e: { faults: { path: string }[] }) => e.faults[0].path);
+			make('service-checks', { ...check, ...more }).catch((e: { faults: { path: string }[] }) => e.faults[0]!.path);
 		expect(await sent({ groupVoltagesV: [3.4] })).toBe('groupVoltagesV');
 		expect(await sent({ groupVoltagesV: [3.4, 3.4, 3.4, 3.4, 3.4] })).toBe('groupVoltagesV');
 		expect(await sent({ groupVoltagesV: [null, null, null, null] })).toBe('groupVoltagesV');
@@ -82,13 +82,13 @@ describe('verdicts as data', () => {
 		expect(outlier).toMatchObject({
 			stage: 'receive',
 			warmth: 'look',
-			subject: { kind: 'cell', id: crate[5].id, label: crate[5].label },
+			subject: { kind: 'cell', id: crate[5]!.id, label: crate[5]!.label },
 			members: [],
 			facts: {
 				restVoltageV: { value: 3.25, sd: expect.any(Number) },
 				differenceV: { value: expect.closeTo(-0.041, 3) }
 			},
-			title: `${crate[5].label} rests 41 mV below the rest`
+			title: `${crate[5]!.label} rests 41 mV below the rest`
 		});
 		for (const v of await bankVerdicts(bank.id)) {
 			expect(VERDICT_CODES).toContain(v.code);
@@ -116,7 +116,7 @@ describe('verdicts as data', () => {
 		await read(1, 5, 3.4);
 		expect(await codes(bank.id, 'balance')).toEqual(['lead-drop', 'balance-unmet']);
 		const [listed] = (await homeOverview(new URLSearchParams({ q: 'Reach' }))).real;
-		expect(listed.stages.find((s) => s.stage === 'balance')).toMatchObject({ open: '1', warmth: 'look' });
+		expect(listed!.stages.find((s) => s.stage === 'balance')).toMatchObject({ open: '1', warmth: 'look' });
 		for (const battery of [1, 2])
 			await make('service-checks', {
 				...{ bankId: bank.id, battery, checkedAt: '2026-05-01', context: 'full', currentA: 1 },
@@ -127,7 +127,7 @@ describe('verdicts as data', () => {
 		const correction = await make<Bank>('banks', { ...layout, name: 'Cold', cellTypeId: bank.cellTypeId });
 		const box = { bankId: correction.id, name: 'C', receivedOn: '2026-01-01', cellCount: 1 };
 		const [cold] = await cells.all({ deliveryId: (await make<{ id: number }>('deliveries', box)).id });
-		await make('runs', { cellId: cold.id, capacityAh: 80, temperatureC: -10 });
+		await make('runs', { cellId: cold!.id, capacityAh: 80, temperatureC: -10 });
 		expect(await codes(correction.id, 'test')).toEqual(['correction-refused']);
 	});
 });
@@ -137,19 +137,19 @@ describe('what a verdict said then stays', () => {
 		const { bank, crate } = await crateOf('Then', ['3.291', '3.292', '3.290', '3.291', '3.292', '3.250']);
 		const odd = crate[5];
 		expect(await codes(bank.id, 'receive')).toContain('voltage-outlier');
-		const again = { cellId: odd.id, quantity: 'restVoltage', rawText: '3.2915', takenAt: '2026-03-12T00:00:00Z' };
+		const again = { cellId: odd!.id, quantity: 'restVoltage', rawText: '3.2915', takenAt: '2026-03-12T00:00:00Z' };
 		const reading = await make<{ id: number }>('readings', again);
 		expect(await codes(bank.id, 'receive')).not.toContain('voltage-outlier');
 		const [changed] = (await verdictChanges.all({ bankId: bank.id })).filter((c) => c.code === 'voltage-outlier');
 		expect(changed).toMatchObject({
-			subjectId: String(odd.id),
-			saidBefore: { title: `${odd.label} rests 41 mV below the rest` },
+			subjectId: String(odd!.id),
+			saidBefore: { title: `${odd!.label} rests 41 mV below the rest` },
 			saysNow: null,
 			cause: [{ kind: 'readings', recordId: reading.id, deed: 'create' }]
 		});
-		const { events } = await cellPassport(odd.id);
+		const { events } = await cellPassport(odd!.id);
 		expect(events.find((e) => e.kind === 'said-before')).toMatchObject({
-			title: `Until here: ${odd.label} rests 41 mV below the rest`,
+			title: `Until here: ${odd!.label} rests 41 mV below the rest`,
 			detail: 'It no longer stands. Changed by a reading.'
 		});
 	});
@@ -160,13 +160,13 @@ describe('what a verdict said then stays', () => {
 		expect(await codes(bank.id, 'receive')).not.toContain('voltage-outlier');
 		await changeSettings({ voltMeterCountsMv: 2 });
 		const [changed] = (await verdictChanges.all({ bankId: bank.id })).filter((c) => c.code === 'voltage-outlier');
-		expect(changed.cause).toMatchObject([{ kind: 'settings', deed: 'change' }]);
+		expect(changed!.cause).toMatchObject([{ kind: 'settings', deed: 'change' }]);
 	});
 	it('and nothing is kept where nothing changed', async () => {
 		const { bank, crate } = await crateOf('Same', ['3.291', '3.292', '3.290', '3.291', '3.292', '3.250']);
 		await bankVerdicts(bank.id);
-		await make('notes', { cellId: crate[0].id, text: 'nothing new' });
-		await make('readings', { cellId: crate[0].id, quantity: 'restVoltage', rawText: '3.2911' });
+		await make('notes', { cellId: crate[0]!.id, text: 'nothing new' });
+		await make('readings', { cellId: crate[0]!.id, quantity: 'restVoltage', rawText: '3.2911' });
 		await bankVerdicts(bank.id);
 		expect((await verdictChanges.all({ bankId: bank.id })).map((c) => c.code)).toEqual([]);
 	});
@@ -179,15 +179,15 @@ describe('a verdict that was seen and set apart', () => {
 		const find = async () => (await bankVerdicts(bank.id, 'receive')).find((v) => v.code === 'voltage-outlier')!;
 		await find();
 		const about = { bankId: bank.id, stage: 'receive', code: 'voltage-outlier', subjectKind: 'cell' };
-		const apart = { ...about, subjectId: odd.id, reason: 'It lay in the sun.' };
-		await expect(make('acknowledgements', { ...apart, subjectId: crate[0].id })).rejects.toMatchObject({
+		const apart = { ...about, subjectId: odd!.id, reason: 'It lay in the sun.' };
+		await expect(make('acknowledgements', { ...apart, subjectId: crate[0]!.id })).rejects.toMatchObject({
 			faults: [{ path: 'code' }]
 		});
 		const ack = await make<{ id: number; version: number }>('acknowledgements', apart);
 		expect(await find()).toMatchObject({ warmth: 'calm', setApart: 'It lay in the sun.' });
 		expect((await bankOverview(bank.id)).stages.find((s) => s.stage === 'receive')!.warmth).toBe('open');
 		const read = (rawText: string, day: number) =>
-			make('readings', { cellId: odd.id, quantity: 'restVoltage', rawText, takenAt: `2026-03-${day}T00:00:00Z` });
+			make('readings', { cellId: odd!.id, quantity: 'restVoltage', rawText, takenAt: `2026-03-${day}T00:00:00Z` });
 		// The same within the meter's doubt: nothing new.
 		await read('3.251', 12);
 		expect(await find()).toMatchObject({ warmth: 'calm', setApart: 'It lay in the sun.' });

@@ -79,8 +79,8 @@ describe('the minutes of a live run', () => {
 		const first = await samplesAfter(id, null);
 		expect(first).toMatchObject({ more: true });
 		const second = await samplesAfter(id, String(first.samples.at(-1)!.atMs));
-		expect(second.samples[0].atMs - first.samples.at(-1)!.atMs).toBe(1000);
-		const last = await samplesAfter(id, String(long[20_990].atMs));
+		expect(second.samples[0]!.atMs - first.samples.at(-1)!.atMs).toBe(1000);
+		const last = await samplesAfter(id, String(long[20_990]!.atMs));
 		expect([last.more, last.samples.length]).toEqual([false, 9]);
 		expect(await readLiveSamples(id, { phase: 1 })).toEqual([]);
 	});

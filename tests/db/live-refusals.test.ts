@@ -22,7 +22,7 @@ describe('a live run is refused', () => {
 	])('%s', async (_, phases, more, message) => {
 		const given =
 			'instruments' in more && (more.instruments as { load?: number }).load === -1
-				? { instruments: { load: here().tools.voltmeter.id } }
+				? { instruments: { load: here().tools.voltmeter!.id } }
 				: more;
 		await expect(plan(here(), phases, given)).rejects.toThrow(message);
 	});
@@ -50,15 +50,15 @@ describe('a live run is refused', () => {
 		const [delivery] = await deliveries.all({ bankId: bank.id });
 		const under: [string, { id: number; version: number }][] = [
 			['banks', bank],
-			['cells', crate[4]],
-			['deliveries', delivery],
-			['instruments', tools.load]
+			['cells', crate[4]!],
+			['deliveries', delivery!],
+			['instruments', tools.load!]
 		];
 		for (const [kind, { id, version }] of under)
 			await expect(removeRecord(recordKind(kind), id, version), kind).rejects.toThrow(/Stop that run first/);
 		await stopLiveRun(run.id);
-		await removeRecord(recordKind('instruments'), tools.shunt.id, tools.shunt.version);
-		await instruments.restore(tools.shunt.id);
+		await removeRecord(recordKind('instruments'), tools.shunt!.id, tools.shunt!.version);
+		await instruments.restore(tools.shunt!.id);
 	});
 	it('a second confirmation of the same run', async () => {
 		const run = await slow(here(), 4);
@@ -69,22 +69,22 @@ describe('a live run is refused', () => {
 	it('an output across a cell that stands the other way round than printed, until its meter reading says so', async () => {
 		const index = 3;
 		const truth = here().server.world.bench().scenario.cells[index];
-		truth.printedReversed = !truth.printedReversed;
+		truth!.printedReversed = !truth!.printedReversed;
 		const run = await slow(here(), index);
 		await expect(begin(run.id)).rejects.toThrow(/plus and minus are exchanged/);
 		expect(await liveRuns.get(run.id)).toMatchObject({ state: 'planned', startedAt: null });
 		expect(here().server.world.bench().load.on).toBe(false);
-		await measureCell(here().bank.id, { cellId: here().crate[index].id, instrumentId: here().tools.voltmeter.id });
+		await measureCell(here().bank.id, { cellId: here().crate[index]!.id, instrumentId: here().tools.voltmeter!.id });
 		await begin(run.id);
 		await until(async () => (await countLiveSamples(run.id)) > 3);
 		expect((await readLiveSamples(run.id)).every((s) => s.cellV! > 2.5)).toBe(true);
 		await stopLiveRun(run.id);
 		expect(here().server.world.bench().incidents).toEqual([]);
-		truth.printedReversed = !truth.printedReversed;
-		await measureCell(here().bank.id, { cellId: here().crate[index].id, instrumentId: here().tools.voltmeter.id });
+		truth!.printedReversed = !truth!.printedReversed;
+		await measureCell(here().bank.id, { cellId: here().crate[index]!.id, instrumentId: here().tools.voltmeter!.id });
 	});
 	it('a charge under which the meter reads more than the supply is set to', async () => {
-		const run = await plan(here(), [charge, discharge], { cellId: here().crate[0].id });
+		const run = await plan(here(), [charge, discharge], { cellId: here().crate[0]!.id });
 		here().server.world.bench().cells.soc[0] = 0.99;
 		here().server.world.bench().scenario.supply.displayErrorV = -0.2;
 		await begin(run.id);
@@ -97,13 +97,13 @@ describe('a live run is refused', () => {
 		here().server.world.bench().scenario.supply.displayErrorV = 0;
 	});
 	it('a charge of a cell that lies below its discharge limit', async () => {
-		const run = await plan(here(), [charge, discharge], { cellId: here().crate[1].id });
+		const run = await plan(here(), [charge, discharge], { cellId: here().crate[1]!.id });
 		const { cells } = here().server.world.bench();
 		const before = cells.soc[1];
 		cells.soc[1] = 0.012;
 		await expect(begin(run.id)).rejects.toThrow(/under the discharge limit of 2\.50 V.*ask its maker/);
 		expect(here().server.world.bench().supply.on).toBe(false);
-		cells.soc[1] = before;
+		cells.soc[1] = before!;
 	});
 	it('a battery where one cell should be', async () => {
 		const { hands } = here();
@@ -145,9 +145,9 @@ describe('a live run is refused', () => {
 		const real = await make<{ id: number }>('banks', {
 			...{ name: 'Real too', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1 }
 		});
-		const placement = { cellId: here().crate[0].id, bankId: real.id, battery: 1, position: 1 };
+		const placement = { cellId: here().crate[0]!.id, bankId: real.id, battery: 1, position: 1 };
 		await expect(make('placements', placement)).rejects.toThrow(/never built together/);
-		const wish = { cellId: here().crate[0].id, bankId: real.id };
+		const wish = { cellId: here().crate[0]!.id, bankId: real.id };
 		await expect(make('candidates', wish)).rejects.toThrow(/never built together/);
 	});
 });

@@ -35,26 +35,26 @@ describe('a live capacity run', () => {
 		const ended = await liveRuns.get(planned.id);
 		expect(ended.progress.sums).toHaveLength(3);
 		const run = await runs.get(ended.runId!);
-		const truth = here().server.world.bench().scenario.cells[0].capacityAh;
+		const truth = here().server.world.bench().scenario.cells[0]!.capacityAh;
 		// 0.5 C from full to 2.50 V at the load gives a little less than all of it.
 		// What a busy machine missed is not counted, and said to be missing.
-		const heldAh = run.capacityAh + Math.abs(ended.progress.sums[2].gapAh);
+		const heldAh = run.capacityAh + Math.abs(ended.progress.sums[2]!.gapAh);
 		// The load's own cut-off falls between two samples: half of what flows between them may be missed.
 		const [before, last] = (await readLiveSamples(ended.id, { phase: 2 })).slice(-2);
-		const missedAh = (50 * (last.atMs - before.atMs)) / 3_600_000 / 2;
+		const missedAh = (50 * (last!.atMs - before!.atMs)) / 3_600_000 / 2;
 		expect((heldAh + missedAh) / truth).toBeGreaterThan(0.975);
 		expect(heldAh / truth).toBeLessThan(1.005);
 		expect(run).toMatchObject({
 			source: 'live',
-			cellId: here().crate[0].id,
-			tester: here().tools.load.name,
+			cellId: here().crate[0]!.id,
+			tester: here().tools.load!.name,
 			temperatureC: 21
 		});
 		expect(run.endVoltageV).toBeLessThan(2.8);
 		expect(here().server.world.bench()).toMatchObject({ supply: { on: false }, load: { on: false } });
 	});
 	it('ends without a capacity when nothing moved before the cut-off', async () => {
-		const run = await plan(here(), [{ ...discharge, cutoffV: 3.4 }], { cellId: here().crate[1].id });
+		const run = await plan(here(), [{ ...discharge, cutoffV: 3.4 }], { cellId: here().crate[1]!.id });
 		await begin(run.id);
 		await until(stateIs(run.id, 'ended'));
 		expect(await liveRuns.get(run.id)).toMatchObject({ runId: null });
@@ -66,7 +66,7 @@ describe('a live capacity run', () => {
 	it('that begins with the discharge of a cell that cannot be full says so at once, and enters no capacity', async () => {
 		const { world } = here().server;
 		world.bench().cells.soc[4] = 0.1;
-		const run = await plan(here(), [{ ...discharge, cutoffV: 3.0 }], { cellId: here().crate[4].id });
+		const run = await plan(here(), [{ ...discharge, cutoffV: 3.0 }], { cellId: here().crate[4]!.id });
 		await begin(run.id);
 		expect(await liveEvents.all({ liveRunId: run.id, kind: 'not-full' })).toMatchObject([
 			{ needsPerson: true, message: expect.stringMatching(/^R-05 rested at 3\.\d{3} V: at most \d\d % charged/) }
@@ -82,7 +82,7 @@ describe('a live capacity run', () => {
 	});
 	it('ends, and says so, even when its result cannot be entered', async () => {
 		here().server.world.bench().cells.soc[2] = 1;
-		const run = await plan(here(), [{ ...discharge, currentA: 50, cutoffV: 3.2 }], { cellId: here().crate[2].id });
+		const run = await plan(here(), [{ ...discharge, currentA: 50, cutoffV: 3.2 }], { cellId: here().crate[2]!.id });
 		vi.spyOn(runs, 'insert').mockRejectedValueOnce(new Error('disk full'));
 		await begin(run.id);
 		await until(stateIs(run.id, 'ended'));
@@ -131,7 +131,7 @@ describe('a live capacity run', () => {
 		await stopLiveRun(run.id);
 		const { progress, endedBy } = await liveRuns.get(run.id);
 		expect(endedBy).toBe('Stopped by a person.');
-		expect(progress.sums[0].gapS).toBeGreaterThan(100);
+		expect(progress.sums[0]!.gapS).toBeGreaterThan(100);
 		const events = (await liveEvents.all({ liveRunId: run.id })).map((e) => e.kind);
 		expect(events).toEqual(expect.arrayContaining(['restart', 'gap', 'no-capacity']));
 	});
@@ -153,9 +153,9 @@ describe('a live capacity run', () => {
 		const at = here();
 		const after = { kind: 'charge', voltageV: 3.5, currentA: 20, tailA: 2, holdS: 0, stopAh: 1 } as const;
 		at.server.world.bench().cells.soc[1] = 1;
-		const run = await plan(at, [{ ...discharge, currentA: 50, cutoffV: 3.2 }, after], { cellId: at.crate[1].id });
+		const run = await plan(at, [{ ...discharge, currentA: 50, cutoffV: 3.2 }, after], { cellId: at.crate[1]!.id });
 		await begin(run.id);
-		const supply = linkTo(at.tools.supply);
+		const supply = linkTo(at.tools.supply!);
 		const lost = vi
 			.spyOn(supply, 'useNow')
 			.mockRejectedValueOnce(new InstrumentError('silent', 'The instrument did not answer within 1500 ms.'));
@@ -165,7 +165,7 @@ describe('a live capacity run', () => {
 		const kinds = (await liveEvents.all({ liveRunId: run.id })).map((e) => e.kind);
 		expect(kinds.filter((k) => ['output', 'output-lost', 'dead-man'].includes(k))).toEqual([]);
 		const { sums } = (await liveRuns.get(run.id)).progress;
-		expect(sums[1].ah + sums[1].gapAh).toBeGreaterThan(0.9);
+		expect(sums[1]!.ah + sums[1]!.gapAh).toBeGreaterThan(0.9);
 		[lost, notOff].forEach((spy) => spy.mockRestore());
 	});
 	it('goes on trying until an output that could not be reached is off', async () => {
@@ -186,7 +186,7 @@ describe('a live capacity run', () => {
 		const watch = await planLiveRun({
 			bankId: here().bank.id,
 			kind: 'watch',
-			instruments: { bms: here().tools.bms.id, shunt: here().tools.shunt.id },
+			instruments: { bms: here().tools.bms!.id, shunt: here().tools.shunt!.id },
 			phases: [{ kind: 'watch' }]
 		});
 		await begin(watch.id);
@@ -194,8 +194,8 @@ describe('a live capacity run', () => {
 		here().server.world.bench().joined!.guarded.bms!.limits.cellHighV = 3;
 		await until(async () => (await liveEvents.all({ liveRunId: watch.id })).some((e) => e.kind === 'bms'));
 		const samples = await readLiveSamples(watch.id);
-		expect(samples[0].groupsV).toHaveLength(2);
-		expect(samples[0].cellV).toBeNull();
+		expect(samples[0]!.groupsV).toHaveLength(2);
+		expect(samples[0]!.cellV).toBeNull();
 		await stopLiveRun(watch.id);
 		await hands.wire('loose', [], []);
 	});
@@ -204,7 +204,7 @@ describe('a live capacity run', () => {
 		const watch = await planLiveRun({
 			bankId: here().bank.id,
 			kind: 'watch',
-			instruments: { shunt: here().tools.shunt.id },
+			instruments: { shunt: here().tools.shunt!.id },
 			phases: [{ kind: 'watch' }]
 		});
 		await begin(watch.id);
@@ -254,7 +254,7 @@ describe('a live capacity run', () => {
 		await until(async () => (await countLiveSamples(run.id)) > 40);
 		await stopLiveRun(run.id);
 		const samples = await readLiveSamples(run.id);
-		samples.slice(1).forEach((s, i) => expect(s.atMs).toBeGreaterThan(samples[i].atMs));
+		samples.slice(1).forEach((s, i) => expect(s.atMs).toBeGreaterThan(samples[i]!.atMs));
 		const page = await livePage(run.id);
 		expect(page.samples.length).toBe(samples.length);
 		expect(page.view.state).toBe('ended');

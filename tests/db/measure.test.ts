@@ -27,7 +27,7 @@ beforeAll(async () => {
 		cellCount: 2,
 		labelPrefix: 'C'
 	});
-	[cell] = await cells.all({ deliveryId: delivery.id });
+	cell = (await cells.all({ deliveryId: delivery.id }))[0]!;
 });
 
 describe('a cell is read with a meter of one’s own', () => {
@@ -69,8 +69,8 @@ describe('a cell is read with a meter of one’s own', () => {
 		const read = (bankId: number, cellId: number, instrumentId: number) =>
 			measureCell(bankId, { cellId, instrumentId });
 		await expect(read(real.id, cell.id, load.id)).rejects.toThrow(/voltmeter or a milliohm meter/);
-		await expect(read(real.id, cell.id, tools.voltmeter.id)).rejects.toThrow(/measures no real cell/);
-		await expect(read(bank.id, crate[0].id, meter.id)).rejects.toThrow(/bench’s meters/);
-		await expect(read(real.id, crate[0].id, meter.id)).rejects.toThrow(/cell of this bank/);
+		await expect(read(real.id, cell.id, tools.voltmeter!.id)).rejects.toThrow(/measures no real cell/);
+		await expect(read(bank.id, crate[0]!.id, meter.id)).rejects.toThrow(/bench’s meters/);
+		await expect(read(real.id, crate[0]!.id, meter.id)).rejects.toThrow(/cell of this bank/);
 	});
 });

@@ -64,27 +64,27 @@ describe('a database of the first release', () => {
 		const [bank] = await banks.all({});
 		expect(bank).toMatchObject({ name: 'Old bank', rehearsal: false });
 		expect((await cellTypes.all({}))[0]).toMatchObject({ name: 'Old type', rehearsal: false });
-		expect((await readings.all({}))[0].value).toBe(3.29);
+		expect((await readings.all({}))[0]!.value).toBe(3.29);
 		expect((await listCellTypes()).map((t) => t.name)).toEqual(['Old type']);
-		expect((await bankOverview(bank.id)).running).toEqual([]);
+		expect((await bankOverview(bank!.id)).running).toEqual([]);
 	});
 	it('has batteries, groups and candidates; each cell stands in one place, and its history is kept', async () => {
 		const [bank] = await banks.all({});
-		expect(await batteries.all({ bankId: bank.id })).toMatchObject([
+		expect(await batteries.all({ bankId: bank!.id })).toMatchObject([
 			{ number: 1, kind: 'built', series: 4, parallel: 1, bmsA: 100, fuseA: 125, cableA: null }
 		]);
-		const now = await placements.all({ bankId: bank.id, removedAt: null });
+		const now = await placements.all({ bankId: bank!.id, removedAt: null });
 		expect(now.map((p) => [p.battery, p.position])).toEqual([[1, 2]]);
-		expect(await placements.all({ bankId: bank.id })).toHaveLength(4);
-		expect((await traysOf(bank.id))[0].cells.map((c) => c.label)).toEqual(['C-01', 'C-02']);
+		expect(await placements.all({ bankId: bank!.id })).toHaveLength(4);
+		expect((await traysOf(bank!.id))[0]!.cells.map((c) => c.label)).toEqual(['C-01', 'C-02']);
 		expect(await limitPlans.all({})).toMatchObject([{ strategy: 'long-life' }]);
 	});
 	it('still knows a reading that was sent, and keeps a cell from being placed twice by itself', async () => {
 		const [reading] = await readings.all({});
-		const again = { cellId: reading.cellId, quantity: 'restVoltage', rawText: '3.29', clientKey: 'sent-once' };
-		expect(await make('readings', again)).toMatchObject({ id: reading.id });
+		const again = { cellId: reading!.cellId, quantity: 'restVoltage', rawText: '3.29', clientKey: 'sent-once' };
+		expect(await make('readings', again)).toMatchObject({ id: reading!.id });
 		const [place] = await placements.all({ removedAt: null });
-		const twice = { cell_id: place.cellId, group_id: place.groupId, placed_at: new Date() };
+		const twice = { cell_id: place!.cellId, group_id: place!.groupId, placed_at: new Date() };
 		const stamp = { created_at: new Date(), updated_at: new Date() };
 		await expect(pool('placements').insert({ ...twice, ...stamp })).rejects.toMatchObject({ code: 'ER_DUP_ENTRY' });
 	});
@@ -93,7 +93,7 @@ describe('a database of the first release', () => {
 		await pool('knex_migrations').where({ name: '003-live-minutes' }).delete();
 		await pool.schema.dropTable('live_minutes');
 		const run = await liveRuns.insert({
-			bankId: (await banks.all({}))[0].id,
+			bankId: (await banks.all({}))[0]!.id,
 			kind: 'watch',
 			state: 'ended',
 			instruments: [],

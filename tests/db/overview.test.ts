@@ -57,7 +57,7 @@ it('follows a bank from an empty plan to service', async () => {
 	expect(await stage(bank.id)).toBe('limits');
 
 	await make('limit-plans', { bankId: bank.id, strategy: 'long-life' });
-	expect((await limitsOf(bank.id)).batteries[0].values.find((v) => v.key === 'absorbV')!.value).toBe(6.9);
+	expect((await limitsOf(bank.id)).batteries[0]!.values.find((v) => v.key === 'absorbV')!.value).toBe(6.9);
 	expect(await stage(bank.id)).toBe('serve');
 });
 
@@ -134,7 +134,7 @@ it('samples beyond one statement are stored in order', async () => {
 		cellCount: 1
 	});
 	const [cell] = await cells.all({ deliveryId: delivery.id });
-	const run = await make<{ id: number }>('runs', { cellId: cell.id, capacityAh: 10 });
+	const run = await make<{ id: number }>('runs', { cellId: cell!.id, capacityAh: 10 });
 	const n = 12_001;
 	const timeS = Array.from({ length: n }, (_, i) => i);
 	await insertRunSamples(
@@ -166,12 +166,12 @@ describe('settings', () => {
 		await changeSettings({ voltMeterPercent: 0, voltMeterCountsMv: 1 });
 		for (const [i, cell] of tray.entries())
 			await make('readings', { cellId: cell.id, quantity: 'restVoltage', rawText: i === 5 ? '3.27' : '3.29' });
-		const codes = async () => (await traysOf(bank.id))[0].verdicts.map((v) => v.code);
+		const codes = async () => (await traysOf(bank.id))[0]!.verdicts.map((v) => v.code);
 		expect(await codes()).toContain('voltage-outlier');
 		await changeSettings({ voltMeterCountsMv: 30 });
 		expect(await codes()).not.toContain('voltage-outlier');
 		const doubtful = await make<{ sd: number }>('readings', {
-			cellId: tray[0].id,
+			cellId: tray[0]!.id,
 			quantity: 'restVoltage',
 			rawText: '3.29'
 		});

@@ -99,7 +99,7 @@ describe('readings', () => {
 			cellCount: 1,
 			labelPrefix: 'R'
 		});
-		[cell] = await cells.all({ deliveryId: delivery.id });
+		cell = (await cells.all({ deliveryId: delivery.id }))[0]!;
 	});
 	it('keep what was typed, its unit, and the meter doubt', async () => {
 		const reading = await make<Reading>('readings', { cellId: cell.id, quantity: 'restVoltage', rawText: '3294 mV' });

@@ -24,7 +24,7 @@ let meters: { voltmeter: number; ohmmeter: number };
 
 async function crateOf(bankId: number): Promise<Cell[]> {
 	const [delivery] = await deliveries.all({ bankId });
-	return cells.all({ deliveryId: delivery.id });
+	return cells.all({ deliveryId: delivery!.id });
 }
 
 beforeAll(async () => {
@@ -74,15 +74,15 @@ describe('a rehearsal', () => {
 	});
 	it('wires what was matched, turning the cells whose reading was negative', async () => {
 		await expect(moveHands(bank.id, { wire: 'series' })).rejects.toThrow(/Match the cells first/);
-		const groups = Array.from({ length: 4 }, (_, g) => [crate[2 * g].id, crate[2 * g + 1].id]);
+		const groups = Array.from({ length: 4 }, (_, g) => [crate[2 * g]!.id, crate[2 * g + 1]!.id]);
 		await acceptMatch(bank.id, { groups });
 		expect(await moveHands(bank.id, { wire: 'series' })).toMatchObject({ wiring: 'series' });
 		expect(bench.world.bench().incidents).toEqual([]);
 		const seen = (await rehearsalState(bank.id)).cells;
 		expect(seen.map((c) => c.group)).toEqual([1, 1, 2, 2, 3, 3, 4, 4, null, null]);
-		await moveHands(bank.id, { probeCellId: crate[3].id });
+		await moveHands(bank.id, { probeCellId: crate[3]!.id });
 		expect((await rehearsalState(bank.id)).cells.filter((c) => c.tools.includes('voltmeter')).map((c) => c.id)).toEqual(
-			[crate[3].id]
+			[crate[3]!.id]
 		);
 		await moveHands(bank.id, { probeLead: 2 });
 		const { voltageV } = await readProbes(bank.id);

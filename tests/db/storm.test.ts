@@ -33,30 +33,30 @@ it('whatever several people do at once, every rule still holds', { timeout: 300_
 	};
 	type Deed = typeof deed extends fc.Arbitrary<infer D> ? D : never;
 	async function run(d: Deed): Promise<unknown> {
-		const bank = 'which' in d ? here[d.which].bank : here[0].bank;
+		const bank = 'which' in d ? here[d.which]!.bank : here[0]!.bank;
 		const p = 'nth' in d ? await nthPlacement(d.kind === 'restore' ? null : bank.id, d.nth) : undefined;
 		switch (d.kind) {
 			case 'place': {
 				const own = await groups.all({
 					batteryId: (await pool('batteries').where({ bank_id: bank.id }).pluck('id')) as number[]
 				});
-				return make('placements', { cellId: crate[d.cell].id, groupId: own[d.place % own.length].id });
+				return make('placements', { cellId: crate[d.cell]!.id, groupId: own[d.place % own.length]!.id });
 			}
 			case 'end':
 				return (
 					p && change('placements', p.id, { version: p.version, removedAt: new Date(Date.now() + 1000).toISOString() })
 				);
 			case 'reopen':
-				return p && change('placements', p.id, { version: p.version, removedAt: null, cellId: crate[d.cell].id });
+				return p && change('placements', p.id, { version: p.version, removedAt: null, cellId: crate[d.cell]!.id });
 			case 'remove':
 				return p && remove('placements', p.id, p.version);
 			case 'restore':
 				return p && restore('placements', p.id);
 			case 'consider':
-				return make('candidates', { bankId: bank.id, cellId: crate[d.cell].id });
+				return make('candidates', { bankId: bank.id, cellId: crate[d.cell]!.id });
 			case 'match': {
 				const { series, parallel, batteries } = (await pool('banks').where({ id: bank.id }).first())!;
-				const ids = [...new Set(d.order.map((i) => crate[i].id))];
+				const ids = [...new Set(d.order.map((i) => crate[i]!.id))];
 				const cells = Array.from({ length: series * batteries }, (_, g) => ids.slice(g * parallel, (g + 1) * parallel));
 				return acceptMatch(bank.id, { groups: cells });
 			}

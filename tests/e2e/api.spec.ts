@@ -172,7 +172,7 @@ test('describes itself in OpenAPI 3.1 from the input classes', async ({ request 
 	});
 	expect(doc.components.schemas.BankInput.properties.series).toMatchObject({ minimum: 1, maximum: 128 });
 	const refs = [...JSON.stringify(doc).matchAll(/#\/components\/schemas\/(\w+)/g)].map((m) => m[1]);
-	for (const name of new Set(refs)) expect(doc.components.schemas[name], name).toBeDefined();
+	for (const name of new Set(refs)) expect(doc.components.schemas[name!], name).toBeDefined();
 });
 
 test('guards its door', async ({ request, page, baseURL }) => {

@@ -32,8 +32,8 @@ async function prepared(
 	});
 	const { items } = (await (await request.get(`/api/v1/cells?deliveryId=${delivery.id}`)).json()) as { items: Named[] };
 	for (const [i, capacityAh] of capacities.entries()) {
-		await post('runs', { cellId: items[i].id, capacityAh, temperatureC: 25 });
-		await post('readings', { cellId: items[i].id, quantity: 'restVoltage', rawText: (3.29 + i / 1000).toFixed(3) });
+		await post('runs', { cellId: items[i]!.id, capacityAh, temperatureC: 25 });
+		await post('readings', { cellId: items[i]!.id, quantity: 'restVoltage', rawText: (3.29 + i / 1000).toFixed(3) });
 	}
 	return bank.id;
 }
@@ -177,7 +177,7 @@ test('two people ticking and logging see each other’s work, and nothing is ove
 }) => {
 	const id = await prepared(request, 'Pair', 4, [100, 100, 100, 100]);
 	const deliveries = (await (await request.get(`/api/v1/deliveries?bankId=${id}`)).json()) as { items: Named[] };
-	const crate = await request.get(`/api/v1/cells?deliveryId=${deliveries.items[0].id}`);
+	const crate = await request.get(`/api/v1/cells?deliveryId=${deliveries.items[0]!.id}`);
 	const own = ((await crate.json()) as { items: Named[] }).items.map((c) => [c.id]);
 	expect((await request.post(`/api/v1/banks/${id}/match`, { data: { groups: own } })).status()).toBe(201);
 	await request.post('/api/v1/balance-runs', { data: { bankId: id, supplyA: 20, leadOhm: 0.01, checklist: {} } });

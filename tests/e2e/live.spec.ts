@@ -17,7 +17,7 @@ const list = async (request: APIRequestContext, path: string) =>
 	(await ask<{ items: Named[] }>(request, 'get', path)).items;
 const cellsOf = async (request: APIRequestContext, bankId: number) => {
 	const [delivery] = await list(request, `deliveries?bankId=${bankId}`);
-	return list(request, `cells?deliveryId=${delivery.id}`);
+	return list(request, `cells?deliveryId=${delivery!.id}`);
 };
 async function begin(request: APIRequestContext, plan: object): Promise<number> {
 	const { run, values } = await ask<{ run: { id: number }; values: string[] }>(request, 'post', 'live-runs', plan);
@@ -48,7 +48,7 @@ test('a run that needs somebody rings on whatever page is open, and leads there'
 	const run = await begin(request, {
 		bankId: bank.id,
 		kind: 'capacity',
-		cellId: cell.id,
+		cellId: cell!.id,
 		instruments: { supply: tool('supply'), load: tool('load') },
 		phases: [
 			{ kind: 'discharge', currentA: 50, cutoffV: 3.2 },

@@ -14,13 +14,13 @@ async function rehearsedRun(request: APIRequestContext): Promise<string[]> {
 	const get = async (path: string) =>
 		((await (await request.get(`/api/v1/${path}`)).json()) as { items: Named[] }).items;
 	const [delivery] = await get(`deliveries?bankId=${bank.id}`);
-	const [cell] = await get(`cells?deliveryId=${delivery.id}`);
+	const [cell] = await get(`cells?deliveryId=${delivery!.id}`);
 	const [load] = await get('instruments?kind=load');
 	const { run, values } = await post<{ run: Named; values: string[] }>('live-runs', {
 		bankId: bank.id,
 		kind: 'capacity',
-		cellId: cell.id,
-		instruments: { load: load.id },
+		cellId: cell!.id,
+		instruments: { load: load!.id },
 		phases: [{ kind: 'discharge', currentA: 5, cutoffV: 2.5 }]
 	});
 	await post(`live-runs/${run.id}/begin`, { confirmed: values });
@@ -53,7 +53,7 @@ async function paths(request: APIRequestContext): Promise<string[]> {
 		`/banks/${cogwheel}/balance`,
 		`/banks/${damson}/limits`,
 		`/banks/${damson}/serve`,
-		`/cells/${cells.items[0].id}`,
+		`/cells/${cells.items[0]!.id}`,
 		'/instruments',
 		'/rehearse',
 		...rehearsal,

@@ -90,11 +90,11 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 			['W-05', '102.5'],
 			['W-06', '103.5']
 		]) {
-			await cell(label).click();
+			await cell(label!).click();
 			await page.getByLabel('Cell temperature').fill('25');
-			await page.getByLabel('Or the result by hand').fill(ah);
+			await page.getByLabel('Or the result by hand').fill(ah!);
 			await page.getByRole('button', { name: 'Store by hand' }).click();
-			await expect(cell(label)).toContainText(Number(ah).toFixed(1));
+			await expect(cell(label!)).toContainText(Number(ah).toFixed(1));
 		}
 		await expect(page.getByRole('heading', { name: 'W-03 is short' }).first()).toBeVisible();
 	});
@@ -120,7 +120,7 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 		const list = async (path: string) =>
 			((await (await page.request.get(`/api/v1/${path}`)).json()) as { items: { id: number }[] }).items;
 		const [delivery] = await list(`deliveries?bankId=${bankId}`);
-		for (const { id } of await list(`cells?deliveryId=${delivery.id}`))
+		for (const { id } of await list(`cells?deliveryId=${delivery!.id}`))
 			await page.request.post('/api/v1/readings', {
 				data: { cellId: id, quantity: 'restVoltage', rawText: '3.291' }
 			});

@@ -50,7 +50,7 @@ async function listen(id: number, heard: Sample[]): Promise<void> {
 		const events = text.split('\n\n');
 		text = events.pop()!;
 		for (const event of events)
-			if (event.startsWith('event: samples')) heard.push(...(JSON.parse(/^data: (.*)$/m.exec(event)![1]) as Sample[]));
+			if (event.startsWith('event: samples')) heard.push(...(JSON.parse(/^data: (.*)$/m.exec(event)![1]!) as Sample[]));
 	}
 }
 
@@ -72,13 +72,13 @@ describe('the application killed in the middle of a live run', () => {
 	it('has lost no sample it had shown, goes on by itself, and marks the gap', async () => {
 		const bank = await api<{ id: number }>('POST', 'rehearsals', { ready: 'first-crate' });
 		const { items: deliveries } = await api<{ items: { id: number }[] }>('GET', `deliveries?bankId=${bank.id}`);
-		const { items: cells } = await api<{ items: { id: number }[] }>('GET', `cells?deliveryId=${deliveries[0].id}`);
+		const { items: cells } = await api<{ items: { id: number }[] }>('GET', `cells?deliveryId=${deliveries[0]!.id}`);
 		const { items: loads } = await api<{ items: { id: number }[] }>('GET', 'instruments?kind=load');
 		const { run, values } = await api<{ run: { id: number }; values: string[] }>('POST', 'live-runs', {
 			bankId: bank.id,
 			kind: 'capacity',
-			cellId: cells[0].id,
-			instruments: { load: loads[0].id },
+			cellId: cells[0]!.id,
+			instruments: { load: loads[0]!.id },
 			phases: [{ kind: 'discharge', currentA: 1, cutoffV: 2.5 }]
 		});
 		await api('POST', `live-runs/${run.id}/begin`, { confirmed: values });
@@ -96,13 +96,13 @@ describe('the application killed in the middle of a live run', () => {
 		expect(acknowledged.filter((at) => !kept.has(at))).toEqual([]);
 
 		const last = acknowledged[acknowledged.length - 1];
-		await until('the run goes on', async () => (await stored()).filter((at) => at > last).length > 20);
+		await until('the run goes on', async () => (await stored()).filter((at) => at > last!).length > 20);
 		const { view } = await api<{ view: { state: string; sums: { gapS: number }[]; events: { kind: string }[] } }>(
 			'GET',
 			`live-runs/${run.id}`
 		);
 		expect(view.state).toBe('running');
-		expect(view.sums[0].gapS).toBeGreaterThan(100);
+		expect(view.sums[0]!.gapS).toBeGreaterThan(100);
 		expect(view.events.map((e) => e.kind)).toEqual(expect.arrayContaining(['restart', 'gap']));
 		const ended = await api<{ state: string }>('POST', `live-runs/${run.id}/stop`, {});
 		expect(ended.state).toBe('ended');

@@ -40,7 +40,7 @@ export function withLiveBench(name: string): () => LiveBench {
 			server,
 			hands: benchHands('127.0.0.1', server.port),
 			bank,
-			crate: await cells.all({ deliveryId: delivery.id }),
+			crate: await cells.all({ deliveryId: delivery!.id }),
 			tools: await bundledInstruments()
 		};
 	});
@@ -73,8 +73,8 @@ export const plan = ({ bank, crate, tools }: LiveBench, phases: LivePhase[], mor
 	planLiveRun({
 		bankId: bank.id,
 		kind: 'capacity',
-		cellId: crate[0].id,
-		instruments: { supply: tools.supply.id, load: tools.load.id, voltmeter: tools.voltmeter.id },
+		cellId: crate[0]!.id,
+		instruments: { supply: tools.supply!.id, load: tools.load!.id, voltmeter: tools.voltmeter!.id },
 		phases,
 		temperatureC: 21,
 		...more
@@ -82,7 +82,7 @@ export const plan = ({ bank, crate, tools }: LiveBench, phases: LivePhase[], mor
 
 /** A discharge of one of the fuller cells that lasts as long as a test needs. */
 export const slow = (at: LiveBench, index: number, more: object = {}) =>
-	plan(at, [{ ...discharge, currentA: 2 }], { cellId: at.crate[index].id, ...more });
+	plan(at, [{ ...discharge, currentA: 2 }], { cellId: at.crate[index]!.id, ...more });
 
 export const begin = async (id: number) =>
 	beginLiveRun(id, { confirmed: await valuesToConfirm(await liveRuns.get(id)) });

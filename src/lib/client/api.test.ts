@@ -57,13 +57,13 @@ describe('saving a bank', () => {
 			await saveBank(null, { name: 'B', cellTypeId: null }, { id: null, version: null, fields: { name: 'T' } })
 		).toEqual({ id: 9 });
 		expect(calls.map((c) => c.url)).toEqual(['/api/v1/cell-types', '/api/v1/banks']);
-		expect(JSON.parse(calls[1].init.body as string)).toEqual({ name: 'B', cellTypeId: 5 });
+		expect(JSON.parse(calls[1]!.init.body as string)).toEqual({ name: 'B', cellTypeId: 5 });
 	});
 	it('leaves an untouched cell type alone and sends the version of the bank', async () => {
 		answerWith(reply(200, { id: 9 }));
 		await saveBank({ id: 9, version: 4 }, { name: 'B', cellTypeId: 2 }, null);
-		expect(calls[0].url).toBe('/api/v1/banks/9');
-		expect(JSON.parse(calls[0].init.body as string)).toEqual({ name: 'B', cellTypeId: 2, version: 4 });
+		expect(calls[0]!.url).toBe('/api/v1/banks/9');
+		expect(JSON.parse(calls[0]!.init.body as string)).toEqual({ name: 'B', cellTypeId: 2, version: 4 });
 	});
 	it('tells a bad figure of the type from one of the bank, and stops there', async () => {
 		answerWith(

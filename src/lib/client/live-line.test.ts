@@ -69,24 +69,24 @@ const settled = () => new Promise((done) => setTimeout(done, 5));
 describe('following a live run', () => {
 	it('hands on samples as they come, each once', () => {
 		const { seen, source } = follow(7, 10);
-		source.say('samples', [sample(5), sample(10), sample(20)]);
-		source.say('samples', [sample(20), sample(30)]);
+		source!.say('samples', [sample(5), sample(10), sample(20)]);
+		source!.say('samples', [sample(20), sample(30)]);
 		expect(seen).toEqual([20, 30]);
-		expect(source.url).toBe('/api/v1/live-runs/stream?samples=7');
+		expect(source!.url).toBe('/api/v1/live-runs/stream?samples=7');
 	});
 	it('fetches what it missed while the line was broken, however much', async () => {
 		const { seen, lines, source } = follow(7, 0);
-		source.say('open');
+		source!.say('open');
 		await settled();
-		source.say('samples', [sample(10)]);
-		source.say('error');
+		source!.say('samples', [sample(10)]);
+		source!.say('error');
 		missed = [
 			{ samples: [sample(20)], more: true },
 			{ samples: [sample(30)], more: false }
 		];
-		source.say('open');
+		source!.say('open');
 		await settled();
-		source.say('samples', [sample(30), sample(40)]);
+		source!.say('samples', [sample(30), sample(40)]);
 		expect(seen).toEqual([10, 20, 30, 40]);
 		expect(lines).toEqual([true, false, true]);
 		expect(asked.map((url) => url.split('?')[1])).toEqual(['afterMs=0', 'afterMs=10', 'afterMs=20']);
@@ -94,8 +94,8 @@ describe('following a live run', () => {
 	it('lets no fresh sample pass those still being fetched', async () => {
 		const { seen, source } = follow(7, 0);
 		missed = [{ samples: [sample(10), sample(20)], more: false }];
-		source.say('open');
-		source.say('samples', [sample(20), sample(30)]);
+		source!.say('open');
+		source!.say('samples', [sample(20), sample(30)]);
 		expect(seen).toEqual([]);
 		await settled();
 		expect(seen).toEqual([10, 20, 30]);
@@ -108,12 +108,12 @@ describe('the line', () => {
 		const second = hear();
 		follow(7, 0);
 		expect(open()).toHaveLength(1);
-		open()[0].say('view', { id: 3 });
+		open()[0]!.say('view', { id: 3 });
 		expect([first.views, second.views]).toEqual([[{ id: 3 }], [{ id: 3 }]]);
 	});
 	it('changes with the run that is shown, and back', () => {
 		hear();
-		expect(open()[0].url).toBe('/api/v1/live-runs/stream');
+		expect(open()[0]!.url).toBe('/api/v1/live-runs/stream');
 		const { stop } = follow(7, 0);
 		follow(8, 0);
 		stop();

@@ -95,7 +95,7 @@ function openLine(url: string): EventSource {
 function take(by: Follower, samples: LiveSampleShown[]): void {
 	const fresh = samples.filter((s) => s.atMs > by.lastMs);
 	if (fresh.length === 0) return;
-	by.lastMs = fresh[fresh.length - 1].atMs;
+	by.lastMs = fresh[fresh.length - 1]!.atMs;
 	by.onSamples(fresh);
 }
 

@@ -71,9 +71,9 @@ describe('any number', () => {
 				fc.double({ min: 0, max: 0.5, noNaN: true }),
 				(voltage, more) => {
 					const [low, high] = [voltage, voltage + more].map((v) => socBounds('LFP', v, 0.002, 3600));
-					expect(high.lowFraction).toBeGreaterThanOrEqual(low.lowFraction - 1e-9);
-					expect(high.highFraction).toBeGreaterThanOrEqual(low.highFraction - 1e-9);
-					expect(low.highFraction).toBeGreaterThanOrEqual(low.lowFraction);
+					expect(high!.lowFraction).toBeGreaterThanOrEqual(low!.lowFraction - 1e-9);
+					expect(high!.highFraction).toBeGreaterThanOrEqual(low!.highFraction - 1e-9);
+					expect(low!.highFraction).toBeGreaterThanOrEqual(low!.lowFraction);
 				}
 			)
 		);

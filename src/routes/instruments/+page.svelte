@@ -103,9 +103,9 @@
 						>
 						<p class="text-[0.95rem]">
 							{#if status.trouble}<span class="ember-text">{status.trouble.message}</span>
-							{:else if tried[instrument.id]}<span class="figure font-semibold">{figure(tried[instrument.id])}</span>
+							{:else if tried[instrument.id]}<span class="figure font-semibold">{figure(tried[instrument.id]!)}</span>
 								<span class="muted"
-									>{tried[instrument.id].identity.text}{tried[instrument.id].identity.watchdog
+									>{tried[instrument.id]!.identity.text}{tried[instrument.id]!.identity.watchdog
 										? ', switches itself off when nobody speaks to it'
 										: ''}</span
 								>

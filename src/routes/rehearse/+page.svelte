@@ -57,7 +57,7 @@
 				</div>
 				<div class="flex flex-wrap items-end justify-between gap-3">
 					<div>
-						<MiniTray {series} {parallel} batteries={1} />
+						<MiniTray series={series!} parallel={parallel!} batteries={1} />
 						<p class="figure muted mt-1">{scenario.cells} cells for {scenario.layout}</p>
 					</div>
 					<button

@@ -48,7 +48,7 @@
 		(s: Series) =>
 			line<number>()
 				.defined((i) => s.y[i] !== null)
-				.x((i) => x(s.x[i]))
+				.x((i) => x(s.x[i]!))
 				.y((i) => y(s.y[i]!))(s.x.map((_, i) => i)) ?? ''
 	);
 </script>

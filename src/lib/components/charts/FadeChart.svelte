@@ -16,7 +16,7 @@
 	const margin = { top: 14, right: 18, bottom: 40, left: 52 };
 	type Point = FadeProjection['curve'][number];
 
-	const lastAge = $derived(projection.curve[projection.curve.length - 1].ageYears);
+	const lastAge = $derived(projection.curve.at(-1)!.ageYears);
 	const x = $derived(scaleLinear([0, lastAge], [margin.left, width - margin.right]));
 	const lowest = $derived(Math.min(endFraction - 0.05, ...projection.curve.map((p) => p.low95)));
 	const highest = $derived(

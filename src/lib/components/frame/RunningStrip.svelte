@@ -38,7 +38,7 @@
 {/snippet}
 
 <div class="flex flex-wrap items-start gap-x-4 text-[0.95rem] max-sm:order-last max-sm:basis-full" role="status">
-	{@render work(running[0])}
+	{@render work(running[0]!)}
 	{#if rest.length}
 		<details class="rest">
 			<summary class="tap inline-flex cursor-pointer items-center"

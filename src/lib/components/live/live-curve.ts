@@ -15,7 +15,7 @@ const thinnedTo = (samples: readonly LiveSampleShown[], points: number): LiveSam
 	thinCurve(
 		samples.map((s) => volts(s) ?? 0),
 		points / 2
-	).map((i) => samples[i]);
+	).map((i) => samples[i]!);
 
 /** Samples a page goes on with. */
 export const keptSamples = (samples: LiveSampleShown[]): LiveSampleShown[] =>
@@ -36,8 +36,8 @@ export function liveCurve(samples: readonly LiveSampleShown[], gapEndsMs: readon
 	const startMs = samples[0]?.atMs ?? 0;
 	for (const s of thinnedTo(samples, MOST_DRAWN)) {
 		const hour = (s.atMs - startMs) / 3_600_000;
-		const isAfterGap = gaps.length > 0 && s.atMs >= gaps[0] && curve.hours.length > 0;
-		while (gaps.length && s.atMs >= gaps[0]) gaps.shift();
+		const isAfterGap = gaps.length > 0 && s.atMs >= gaps[0]! && curve.hours.length > 0;
+		while (gaps.length && s.atMs >= gaps[0]!) gaps.shift();
 		if (isAfterGap) add(curve, hour, null, null);
 		add(curve, hour, volts(s), s.currentA);
 	}

@@ -43,10 +43,10 @@ describe('what a live run asks', () => {
 			'The BMS has cut off',
 			'You will be needed soon'
 		]);
-		expect(verdicts[0].next).toContain('with the charge first');
+		expect(verdicts[0]!.next).toContain('with the charge first');
 	});
 	it('forgets what has been seen', () =>
-		expect(liveVerdicts(view({ events: [event('done', { seenAt: '2026-01-01' })] }))[0].warmth).toBe('calm'));
+		expect(liveVerdicts(view({ events: [event('done', { seenAt: '2026-01-01' })] }))[0]!.warmth).toBe('calm'));
 	it('keeps gaps open with the charge they may hide', () => {
 		const sums = [{ startedMs: 0, endedMs: null, ah: -3, wh: -9, gapS: 600, gapAh: -3.3333 }];
 		expect(liveVerdicts(view({ sums }))).toMatchObject([{ warmth: 'open', title: '10 min without samples' }]);

@@ -50,7 +50,7 @@
 	function finalize(zone: Zone, event: CustomEvent<DndEvent<{ id: number }>>) {
 		const moved = Number(event.detail.info.id);
 		zones = withItems(zone, event.detail.items);
-		const before = zone.target === 'spares' ? arrangement.spares : arrangement.groups[zone.target];
+		const before = zone.target === 'spares' ? arrangement.spares : arrangement.groups[zone.target]!;
 		if (event.detail.items.some((i) => i.id === moved) && !before.includes(moved)) ondrop(moved, zone.target);
 	}
 </script>
@@ -60,7 +60,7 @@
 		<li class="zone sheet" class:spares={zone.target === 'spares'}>
 			<p class="text-sm font-bold">{zone.target === 'spares' ? 'Spares' : `Group ${head(zone.target)}`}</p>
 			{#if zone.target !== 'spares'}<p class="figure text-lg font-semibold">
-					{sums[zone.target].toFixed(1)}&nbsp;<span class="text-sm">Ah</span
+					{sums[zone.target]!.toFixed(1)}&nbsp;<span class="text-sm">Ah</span
 					>{#if sums[zone.target] === smallest}&nbsp;<span class="text-sm muted">least</span>{/if}
 				</p>{/if}
 			<div

@@ -27,7 +27,7 @@ it('exchanges two cells, a spare among them', () => {
 	expect(start.groups[0]).toEqual([1, 2]);
 });
 it('chooses the partner that costs least', () => {
-	const cost = (a: Arrangement) => (a.groups[0].includes(4) ? 0 : 1);
+	const cost = (a: Arrangement) => (a.groups[0]!.includes(4) ? 0 : 1);
 	expect(bestPartner(start, 1, 1, cost)).toBe(4);
 	expect(bestPartner(start, 1, 0, cost)).toBeNull();
 	expect(bestPartner({ ...start, spares: [] }, 1, 'spares', cost)).toBeNull();

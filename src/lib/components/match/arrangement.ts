@@ -22,8 +22,8 @@ export function bestPartner(
 	cost: (a: Arrangement) => number
 ): number | null {
 	const there = target === 'spares' ? arrangement.spares : arrangement.groups[target];
-	if (there.includes(cellId) || there.length === 0) return null;
-	return there
+	if (there!.includes(cellId) || there!.length === 0) return null;
+	return there!
 		.map((id) => ({ id, cost: cost(exchanged(arrangement, cellId, id)) }))
 		.reduce((a, b) => (b.cost < a.cost ? b : a)).id;
 }

@@ -80,7 +80,7 @@ export class TrayEntry {
 	/** The value to show for a cell: typed here, else stored. */
 	valueOf(cell: EntryCell, quantity: Quantity): number | null {
 		const key = `${cell.id}/${quantity}`;
-		return key in this.local ? this.local[key] : (cell.readings[quantity]?.value ?? null);
+		return key in this.local ? this.local[key]! : (cell.readings[quantity]?.value ?? null);
 	}
 
 	pick(id: number): void {
@@ -105,7 +105,7 @@ export class TrayEntry {
 		this.text = '';
 		const cells = this.hooks.cells();
 		const at = cells.findIndex((c) => c.id === cell.id);
-		this.selectedId = (this.nextUnread(at) ?? cells[(at + 1) % cells.length]).id;
+		this.selectedId = (this.nextUnread(at) ?? cells[(at + 1) % cells.length]!).id;
 	}
 
 	/** A column from a spreadsheet, down the tray from the selected cell. Lines that are no number are reported and left out. */
@@ -127,7 +127,7 @@ export class TrayEntry {
 				? `${lines.length - (cells.length - from)} lines too many were left out.`
 				: null;
 		this.text = '';
-		this.selectedId = cells[Math.min(cells.length - 1, from + lines.length)].id;
+		this.selectedId = cells[Math.min(cells.length - 1, from + lines.length)]!.id;
 	}
 
 	/** Corrects the questioned value to the suggestion. */

@@ -131,7 +131,7 @@ describe('undo', () => {
 	});
 	it('shows what was there before', async () => {
 		const { entry, cells, type, shown } = bench();
-		cells[0].readings.restVoltage = { id: 9, value: 3.29, version: 1 };
+		cells[0]!.readings.restVoltage = { id: 9, value: 3.29, version: 1 };
 		entry.pick(1);
 		type('3.4');
 		expect(shown()[0]).toBe(3.4);
@@ -197,5 +197,5 @@ it('takes a bare temperature in the units shown', async () => {
 	type('68', '20 °C');
 	expect(shown().slice(0, 2)).toEqual([20, 20]);
 	await settled();
-	expect(sent[0].rawText).toBe('68 °F');
+	expect(sent[0]!.rawText).toBe('68 °F');
 });

@@ -33,10 +33,10 @@ describe('what a rehearsal says', () => {
 			warmth: 'look',
 			finding: expect.stringContaining('42')
 		});
-		expect(rehearsalVerdicts(judgement([], 0), 'series', 'serve')[0].title).toBe('Nothing was hidden');
+		expect(rehearsalVerdicts(judgement([], 0), 'series', 'serve')[0]!.title).toBe('Nothing was hidden');
 	});
 	it('before: what comes next, by how the cells stand and what is known of them, and that another crate lies there', () => {
-		const next = (...at: [Wiring, Stage]) => rehearsalVerdicts(null, ...at)[0].next;
+		const next = (...at: [Wiring, Stage]) => rehearsalVerdicts(null, ...at)[0]!.next;
 		expect(next('loose', 'receive')).toMatch(/Receive/);
 		expect(next('loose', 'test')).toMatch(/Test/);
 		expect(next('loose', 'match')).toMatch(/Match/);

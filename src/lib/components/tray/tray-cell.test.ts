@@ -13,6 +13,6 @@ it('is not flattened by stray cells', () => {
 	const shades = shadesOf([0.9, 2.3, 3.28, 3.283, 3.286, 3.289, 3.292, 3.295, 3.298, 3.301], 0.008) as number[];
 	expect(shades[0]).toBe(0);
 	expect(shades.at(-1)).toBe(1);
-	expect(shades[7] - shades[3]).toBeGreaterThan(0.4);
+	expect(shades[7]! - shades[3]!).toBeGreaterThan(0.4);
 	expect(shadeRange([0.9, 3.29, 3.29, 3.29, 3.3, 3.3], 0.008).low).toBeGreaterThan(3);
 });

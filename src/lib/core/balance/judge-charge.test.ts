@@ -32,7 +32,7 @@ describe('verdicts on a running charge', () => {
 			code: 'lead-drop',
 			finding: expect.stringContaining('50 mΩ')
 		});
-		expect(chargeVerdicts({ ...limited, leadOhm: null })[0].doubt).toContain('supply’s volts');
+		expect(chargeVerdicts({ ...limited, leadOhm: null })[0]!.doubt).toContain('supply’s volts');
 		expect(chargeVerdicts(limited)).toHaveLength(2);
 	});
 });

@@ -45,10 +45,10 @@ const FIT_DOUBT = 0.3;
 
 function integratedAh(readings: readonly ChargeReading[]): number {
 	const last = readings[readings.length - 1];
-	if (last.deliveredAh !== null) return last.deliveredAh;
+	if (last!.deliveredAh !== null) return last!.deliveredAh;
 	return readings
 		.slice(1)
-		.reduce((sum, r, i) => sum + ((r.supplyA + readings[i].supplyA) / 2) * ((r.timeS - readings[i].timeS) / 3600), 0);
+		.reduce((sum, r, i) => sum + ((r.supplyA + readings[i]!.supplyA) / 2) * ((r.timeS - readings[i]!.timeS) / 3600), 0);
 }
 
 function phaseOf(last: ChargeReading, targets: ChargeTargets): ChargeProgress['phase'] {
@@ -68,7 +68,7 @@ function taperRemainingS(readings: readonly ChargeReading[], targets: ChargeTarg
 	const slope = used.reduce((s, r) => s + (r.timeS - meanT) * (Math.log(r.supplyA) - meanY), 0) / sxx;
 	if (!(slope < 0)) return null;
 	const endS = meanT + (Math.log(targets.tailA) - meanY) / slope;
-	return Math.max(0, endS - used[used.length - 1].timeS);
+	return Math.max(0, endS - used[used.length - 1]!.timeS);
 }
 
 /**
@@ -81,11 +81,11 @@ function taperRemainingS(readings: readonly ChargeReading[], targets: ChargeTarg
 export function judgeProgress(readings: readonly ChargeReading[], targets: ChargeTargets): ChargeProgress {
 	readings.forEach((r, i) => {
 		requireFinite(r.supplyA, `readings.${i}.supplyA`);
-		if (i > 0 && r.timeS <= readings[i - 1].timeS)
+		if (i > 0 && r.timeS <= readings[i - 1]!.timeS)
 			throw new CoreError(
 				'time-order',
 				`readings.${i}.timeS`,
-				`readings require rising times, got ${r.timeS} s after ${readings[i - 1].timeS} s`
+				`readings require rising times, got ${r.timeS} s after ${readings[i - 1]!.timeS} s`
 			);
 	});
 	if (readings.length === 0)
@@ -98,7 +98,7 @@ export function judgeProgress(readings: readonly ChargeReading[], targets: Charg
 			unmet: [{ wanted: 'first-reading' }]
 		};
 	const last = readings[readings.length - 1];
-	const phase = phaseOf(last, targets);
+	const phase = phaseOf(last!, targets);
 	const deliveredAh = integratedAh(readings);
 	const unmet = unmetConditions(readings, targets);
 	return {
@@ -106,9 +106,9 @@ export function judgeProgress(readings: readonly ChargeReading[], targets: Charg
 		deliveredAh,
 		remainingS: remaining(phase, readings, deliveredAh, targets),
 		leadOhm:
-			last.cellV === null || last.supplyV === null || last.supplyA <= 0
+			last!.cellV === null || last!.supplyV === null || last!.supplyA <= 0
 				? null
-				: (last.supplyV - last.cellV) / last.supplyA,
+				: (last!.supplyV - last!.cellV) / last!.supplyA,
 		done: unmet.length === 0,
 		unmet
 	};
@@ -126,8 +126,8 @@ function remaining(
 		const fitted = taperRemainingS(readings, targets);
 		return fitted === null ? null : { low: fitted * (1 - FIT_DOUBT), high: fitted * (1 + FIT_DOUBT) + HOLD_S };
 	}
-	if (last.supplyA <= 0) return null;
-	const hours = (ah: number) => (Math.max(0, ah - deliveredAh) / last.supplyA) * 3600;
+	if (last!.supplyA <= 0) return null;
+	const hours = (ah: number) => (Math.max(0, ah - deliveredAh) / last!.supplyA) * 3600;
 	return { low: hours(targets.toDeliverAh.low), high: hours(targets.toDeliverAh.high) * 1.1 + HOLD_S };
 }
 
@@ -135,12 +135,12 @@ function unmetConditions(readings: readonly ChargeReading[], targets: ChargeTarg
 	const last = readings[readings.length - 1];
 	const unmet: Unmet[] = [];
 	const { setV, tailA } = targets;
-	if (last.supplyV === null || last.supplyV < setV - AT_SET_V) unmet.push({ wanted: 'supply-at-set', setV });
-	if (last.cellV === null) unmet.push({ wanted: 'meter-at-cells' });
-	else if (Math.abs(last.cellV - setV) > AT_SET_V) unmet.push({ wanted: 'cells-at-set', setV, cellV: last.cellV });
+	if (last!.supplyV === null || last!.supplyV < setV - AT_SET_V) unmet.push({ wanted: 'supply-at-set', setV });
+	if (last!.cellV === null) unmet.push({ wanted: 'meter-at-cells' });
+	else if (Math.abs(last!.cellV - setV) > AT_SET_V) unmet.push({ wanted: 'cells-at-set', setV, cellV: last!.cellV });
 	const lastAbove = readings.map((r) => r.supplyA > tailA).lastIndexOf(true);
 	const tailFrom = readings[lastAbove + 1];
-	if (!tailFrom || last.timeS - tailFrom.timeS < HOLD_S)
+	if (!tailFrom || last!.timeS - tailFrom.timeS < HOLD_S)
 		unmet.push({ wanted: 'tail-held', tailA, minutes: HOLD_S / 60 });
 	return unmet;
 }

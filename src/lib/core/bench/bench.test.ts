@@ -135,7 +135,7 @@ describe('hidden defects show as they would', () => {
 		Object.assign(b.load, { mode: 'current', currentA: 20, cutoffV: 2.5, on: true });
 		expect(readLoad(b).currentA).toBeCloseTo(20, 1);
 		advanceBench(b, 3600);
-		expect((0.5 - b.cells.soc[0]) * 100).toBeCloseTo(20 / 1.04, 1);
+		expect((0.5 - b.cells.soc[0]!) * 100).toBeCloseTo(20 / 1.04, 1);
 	});
 	it('swapped leads read one group reversed and its neighbours too high', () => {
 		expect(
@@ -148,7 +148,7 @@ describe('hidden defects show as they would', () => {
 		const read = leadErrorsV([3.3, 3.3, 3.3], { swappedLeads: null, openLead: 1 }).map((e) => e + 3.3);
 		expect(read[0]).toBeCloseTo(2.31, 9);
 		expect(read[1]).toBeCloseTo(4.29, 9);
-		expect(read[0] + read[1] + read[2]).toBeCloseTo(9.9, 9);
+		expect(read[0]! + read[1]! + read[2]!).toBeCloseTo(9.9, 9);
 	});
 	it('a loose bar shows under current and not at rest', () => {
 		const b = bench({ cells: cellsWith(1, { looseBarOhm: 0.002 }) });
@@ -202,8 +202,8 @@ describe('hands', () => {
 	it('write down a hard joining with its first current', () => {
 		const b = bench({ cells: cellsWith(0, { soc: 0.02 }) });
 		wireBench(b, 'parallel', [[0, 1, 2, 3]], []);
-		expect(b.incidents[0].kind).toBe('hard-join');
-		expect(b.incidents[0].amperes).toBeGreaterThan(50);
+		expect(b.incidents[0]!.kind).toBe('hard-join');
+		expect(b.incidents[0]!.amperes).toBeGreaterThan(50);
 	});
 	it('do not touch what is live, nor reach where nothing is', () => {
 		const b = bench();
@@ -244,7 +244,7 @@ describe('time', () => {
 			return [...b.cells.soc];
 		};
 		const [once, often] = [run(1) as number[], run(240) as number[]];
-		once.forEach((soc, i) => expect(soc).toBeCloseTo(often[i], 6));
+		once.forEach((soc, i) => expect(soc).toBeCloseTo(often[i]!, 6));
 		expect(run(7)).toEqual(run(7));
 	});
 	it('at rest goes in long steps that end where short ones do, unequal cells in parallel included', () => {
@@ -266,10 +266,10 @@ describe('time', () => {
 			);
 		advanceBench(long, 10 * 86400);
 		for (let s = 0; s < 10 * 86400; s += 4) advanceBench(short, 4);
-		long.cells.soc.forEach((soc, i) => expect(Math.abs(soc - short.cells.soc[i])).toBeLessThan(1e-3));
+		long.cells.soc.forEach((soc, i) => expect(Math.abs(soc - short.cells.soc[i]!)).toBeLessThan(1e-3));
 		// The flat curve lets the two of a row close from 0.6 apart to about a third of it.
-		expect(Math.abs(long.cells.soc[0] - long.cells.soc[3])).toBeLessThan(0.3);
-		expect(long.cells.soc[0] + long.cells.soc[3]).toBeLessThan(1);
+		expect(Math.abs(long.cells.soc[0]! - long.cells.soc[3]!)).toBeLessThan(0.3);
+		expect(long.cells.soc[0]! + long.cells.soc[3]!).toBeLessThan(1);
 	});
 	it('lets the load switch itself off at its cut-off, inside a long stretch', () => {
 		const b = bench();

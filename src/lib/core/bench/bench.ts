@@ -52,7 +52,7 @@ export function openBench(scenario: Scenario): Bench {
 		incidents: []
 	};
 	const { kind, groups } = scenario.wiring;
-	const turned = groups.flat().filter((i) => scenario.cells[i].printedReversed);
+	const turned = groups.flat().filter((i) => scenario.cells[i]!.printedReversed);
 	if (kind !== 'loose') wireBench(bench, kind, groups, turned);
 	return bench;
 }
@@ -82,13 +82,13 @@ export function wireBench(
 		refuse('cells', 'groups', 'groups requires each cell of the bench at most once');
 	if (kind !== 'loose' && (all.length < 2 || groups.some((g) => g.length === 0)))
 		refuse('cells', 'groups', 'A row or a battery requires two cells or more and no empty group');
-	const wrong = all.filter((i) => bench.scenario.cells[i].printedReversed !== turned.includes(i));
+	const wrong = all.filter((i) => bench.scenario.cells[i]!.printedReversed !== turned.includes(i));
 	if (kind !== 'loose' && wrong.length) {
 		bench.incidents.push({ timeS: bench.timeS, kind: 'reversed', cells: wrong, amperes: null });
 		refuse(
 			'reversed',
 			'groups',
-			`A spark: ${wrong.map((i) => bench.scenario.cells[i].label).join(', ')} stands the wrong way round. Nothing is joined. Measure the polarity of every cell.`
+			`A spark: ${wrong.map((i) => bench.scenario.cells[i]!.label).join(', ')} stands the wrong way round. Nothing is joined. Measure the polarity of every cell.`
 		);
 	}
 	bench.cells.currentA.fill(0);
@@ -101,7 +101,7 @@ export function wireBench(
 
 function join(bench: Bench, kind: Wiring, groups: number[][]): Joined {
 	const { scenario, cells } = bench;
-	const ohms = groups.flat().map((i) => scenario.barOhm + (kind === 'series' ? scenario.cells[i].looseBarOhm : 0));
+	const ohms = groups.flat().map((i) => scenario.barOhm + (kind === 'series' ? scenario.cells[i]!.looseBarOhm : 0));
 	const hasBms = kind === 'series';
 	const guarded = guardBattery(
 		wireBattery(cells, groups, ohms),
@@ -115,7 +115,7 @@ function join(bench: Bench, kind: Wiring, groups: number[][]): Joined {
 
 function noteHardJoin(bench: Bench): void {
 	const { members } = bench.joined!.guarded.battery;
-	const worst = Math.max(...Array.from(members, (i) => Math.abs(bench.cells.currentA[i])));
+	const worst = Math.max(...Array.from(members, (i) => Math.abs(bench.cells.currentA[i]!)));
 	if (worst > HARD_JOIN_C * bench.scenario.ratedAh)
 		bench.incidents.push({ timeS: bench.timeS, kind: 'hard-join', cells: [...members], amperes: worst });
 }
@@ -240,7 +240,7 @@ function stepBench(bench: Bench, stepS: number): void {
 function setReadErrors(bench: Bench, guarded: GuardedBattery): void {
 	if (bench.wiring !== 'series') return;
 	const errors = leadErrorsV(guarded.battery.groupV, bench.scenario.bms);
-	bench.scenario.bms.readErrorV.forEach((own, g) => (guarded.readErrorV[g] = (own ?? 0) + errors[g]));
+	bench.scenario.bms.readErrorV.forEach((own, g) => (guarded.readErrorV[g] = (own ?? 0) + errors[g]!));
 }
 
 function cutOffLoad(bench: Bench, loadV: number): void {

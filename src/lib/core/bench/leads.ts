@@ -14,13 +14,13 @@ export function leadErrorsV(
 ): number[] {
 	const groups = groupV.length;
 	const nodes = [0];
-	for (let g = 0; g < groups; g++) nodes.push(nodes[g] + groupV[g]);
+	for (let g = 0; g < groups; g++) nodes.push(nodes[g]! + groupV[g]!);
 	const seen = [...nodes];
 	const { swappedLeads, openLead } = faults;
 	if (swappedLeads && Math.max(...swappedLeads) <= groups)
-		[seen[swappedLeads[0]], seen[swappedLeads[1]]] = [nodes[swappedLeads[1]], nodes[swappedLeads[0]]];
+		[seen[swappedLeads[0]], seen[swappedLeads[1]]] = [nodes[swappedLeads[1]]!, nodes[swappedLeads[0]]!];
 	if (openLead !== null && openLead < groups)
-		seen[openLead] = seen[openLead - 1] + OPEN_FLOATS_AT * (seen[openLead + 1] - seen[openLead - 1]);
-	if (openLead !== null && openLead === groups) seen[openLead] = seen[openLead - 1];
-	return Array.from({ length: groups }, (_, g) => seen[g + 1] - seen[g] - groupV[g]);
+		seen[openLead] = seen[openLead - 1]! + OPEN_FLOATS_AT * (seen[openLead + 1]! - seen[openLead - 1]!);
+	if (openLead !== null && openLead === groups) seen[openLead] = seen[openLead - 1]!;
+	return Array.from({ length: groups }, (_, g) => seen[g + 1]! - seen[g]! - groupV[g]!);
 }

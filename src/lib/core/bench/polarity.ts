@@ -5,7 +5,7 @@ import type { Bench, Place } from './bench-state';
 /** Whether clips or probes on a loose cell have plus and minus exchanged: its print is wrong and nobody turned them, or the other way. */
 export function isCrossed(bench: Bench, place: Place): boolean {
 	if (typeof place !== 'object' || place === null || !('cell' in place) || isBuiltIn(bench, place.cell)) return false;
-	return bench.scenario.cells[place.cell].printedReversed !== (place.turned ?? false);
+	return bench.scenario.cells[place.cell]!.printedReversed !== (place.turned ?? false);
 }
 
 /**
@@ -20,7 +20,7 @@ export function switchOutput(bench: Bench, tool: 'supply' | 'load', on: boolean)
 		throw new CoreError(
 			'crossed',
 			tool,
-			`A spark: plus and minus of the ${tool} are exchanged on ${bench.scenario.cells[cell].label}. It protected itself and stays off.`
+			`A spark: plus and minus of the ${tool} are exchanged on ${bench.scenario.cells[cell]!.label}. It protected itself and stays off.`
 		);
 	}
 	bench[tool].on = on;

@@ -45,7 +45,7 @@ export const readVoltmeter = (bench: Bench): number =>
 export function readOhmmeter(bench: Bench): number | null {
 	const cell = cellOf(bench.clips.ohmmeter);
 	if (cell === null) return null;
-	return shown(bench, 'ohmmeterMohm', acResistanceMohm(bench.cells.parameters[cell], bench.cells.temperatureC[cell]));
+	return shown(bench, 'ohmmeterMohm', acResistanceMohm(bench.cells.parameters[cell]!, bench.cells.temperatureC[cell]!));
 }
 
 export interface BmsReading {
@@ -63,8 +63,8 @@ export function readBms(bench: Bench): BmsReading | null {
 	if (bench.wiring !== 'series' || !bench.joined) return null;
 	const { guarded } = bench.joined;
 	const flow = flowAt(bench, 'pack');
-	const groupV = Array.from(guarded.battery.groupV, (v, g) => shown(bench, 'bmsV', v + guarded.readErrorV[g]));
-	const temperatures = Array.from(guarded.battery.members, (i) => bench.cells.temperatureC[i]);
+	const groupV = Array.from(guarded.battery.groupV, (v, g) => shown(bench, 'bmsV', v + guarded.readErrorV[g]!));
+	const temperatures = Array.from(guarded.battery.members, (i) => bench.cells.temperatureC[i]!);
 	return {
 		groupV,
 		packV: groupV.reduce((sum, v) => sum + v, 0),

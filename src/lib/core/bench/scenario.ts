@@ -146,11 +146,11 @@ export function completeScenario(plain: unknown): Scenario {
 	if (timeFactor < TIME_FACTORS.least || timeFactor > TIME_FACTORS.most)
 		refuse('timeFactor', `timeFactor requires ${TIME_FACTORS.least} to ${TIME_FACTORS.most}`);
 	const lead = (value: unknown, path: string) => whole(value, path, 1, series);
-	const swapped = bms.swappedLeads as unknown as [number, number] | null | undefined;
-	const balancer = part(bms.balancer ?? {}, 'bms.balancer') as Partial<Balancer>;
-	completeBms((bms.limits as Partial<BmsLimits>) ?? {}, chemistry, 'bms.limits');
+	const swapped = bms!.swappedLeads as unknown as [number, number] | null | undefined;
+	const balancer = part(bms!.balancer ?? {}, 'bms.balancer') as Partial<Balancer>;
+	completeBms((bms!.limits as Partial<BmsLimits> | undefined) ?? {}, chemistry, 'bms.limits');
 	completeBalancer(balancer, chemistry, 'bms.balancer');
-	const errors = (bms.readErrorV as unknown as number[] | undefined) ?? [];
+	const errors = (bms!.readErrorV as unknown as number[] | undefined) ?? [];
 	return {
 		format: SCENARIO_FORMAT,
 		formatVersion: SCENARIO_VERSION,
@@ -167,28 +167,28 @@ export function completeScenario(plain: unknown): Scenario {
 		wiring: completeWiring(s.wiring ?? {}, given.length),
 		cells: given.map((cell, i) => completeScenarioCell(cell, `cells.${i}`, ratedAh)),
 		supply: {
-			maxV: requirePositive(supply.maxV ?? 60, 'supply.maxV'),
-			maxA: requirePositive(supply.maxA ?? 60, 'supply.maxA'),
-			leadOhm: requireNotNegative(supply.leadOhm ?? 0.004, 'supply.leadOhm'),
-			displayErrorV: requireFinite(supply.displayErrorV ?? 0, 'supply.displayErrorV')
+			maxV: requirePositive(supply!.maxV ?? 60, 'supply.maxV'),
+			maxA: requirePositive(supply!.maxA ?? 60, 'supply.maxA'),
+			leadOhm: requireNotNegative(supply!.leadOhm ?? 0.004, 'supply.leadOhm'),
+			displayErrorV: requireFinite(supply!.displayErrorV ?? 0, 'supply.displayErrorV')
 		},
 		load: {
-			maxA: requirePositive(load.maxA ?? 150, 'load.maxA'),
-			maxW: requirePositive(load.maxW ?? 3000, 'load.maxW'),
-			leadOhm: requireNotNegative(load.leadOhm ?? 0.002, 'load.leadOhm'),
-			currentGain: requireFinite(load.currentGain ?? 0, 'load.currentGain')
+			maxA: requirePositive(load!.maxA ?? 150, 'load.maxA'),
+			maxW: requirePositive(load!.maxW ?? 3000, 'load.maxW'),
+			leadOhm: requireNotNegative(load!.leadOhm ?? 0.002, 'load.leadOhm'),
+			currentGain: requireFinite(load!.currentGain ?? 0, 'load.currentGain')
 		},
 		bms: {
-			limits: (bms.limits as Partial<BmsLimits>) ?? {},
-			balancer: bms.balancer === null ? null : balancer,
+			limits: (bms!.limits as Partial<BmsLimits> | undefined) ?? {},
+			balancer: bms!.balancer === null ? null : balancer,
 			readErrorV: Array.from({ length: series }, (_, g) => requireFinite(errors[g] ?? 0, `bms.readErrorV.${g}`)),
 			swappedLeads: swapped ? [lead(swapped[0], 'bms.swappedLeads.0'), lead(swapped[1], 'bms.swappedLeads.1')] : null,
-			openLead: bms.openLead === undefined || bms.openLead === null ? null : lead(bms.openLead, 'bms.openLead')
+			openLead: bms!.openLead === undefined || bms!.openLead === null ? null : lead(bms!.openLead, 'bms.openLead')
 		},
 		prices: {
-			perKwh: requirePositive(prices.perKwh ?? 150, 'prices.perKwh'),
-			cell: requirePositive(prices.cell ?? 90, 'prices.cell'),
-			bms: requirePositive(prices.bms ?? 120, 'prices.bms')
+			perKwh: requirePositive(prices!.perKwh ?? 150, 'prices.perKwh'),
+			cell: requirePositive(prices!.cell ?? 90, 'prices.cell'),
+			bms: requirePositive(prices!.bms ?? 120, 'prices.bms')
 		}
 	};
 }

@@ -13,7 +13,7 @@ export function voltageAt(bench: Bench, place: Place): number {
 	const i = place.cell;
 	if (isBuiltIn(bench, i)) {
 		flowAt(bench, 'pack');
-		return sourceVoltageV(bench.cells, i) + bench.cells.currentA[i] * bench.cells.r0Ohm[i];
+		return sourceVoltageV(bench.cells, i) + bench.cells.currentA[i]! * bench.cells.r0Ohm[i]!;
 	}
 	const volts = flowAt(bench, i).voltageV;
 	return isCrossed(bench, place) ? -volts : volts;
@@ -33,6 +33,6 @@ function leadVoltageV(bench: Bench, lead: number): number {
 	flowAt(bench, 'pack');
 	const errors = leadErrorsV(battery.groupV, bench.scenario.bms);
 	let volts = 0;
-	for (let g = 0; g < lead; g++) volts += battery.groupV[g] + errors[g];
+	for (let g = 0; g < lead; g++) volts += battery.groupV[g]! + errors[g]!;
 	return volts;
 }

@@ -63,7 +63,7 @@ export function analyseLog(log: ParsedLog, options: RunOptions): RunAnalysis {
 		faults.push({
 			code: 'ends-early',
 			message: `The discharge ends at ${endVoltageV.toFixed(2)} V, above the cut-off of ${options.cutoffV.toFixed(2)} V: the capacity is a lower bound.`,
-			row: log.rows[log.rows.length - 1]
+			row: log.rows[log.rows.length - 1]!
 		});
 	return {
 		capacityAh: sums.capacityAh,
@@ -79,7 +79,7 @@ export function analyseLog(log: ParsedLog, options: RunOptions): RunAnalysis {
 }
 
 function stepLengths(log: ParsedLog): number[] {
-	return Array.from({ length: log.timeS.length - 1 }, (_, i) => log.timeS[i + 1] - log.timeS[i]);
+	return Array.from({ length: log.timeS.length - 1 }, (_, i) => log.timeS[i + 1]! - log.timeS[i]!);
 }
 
 /** +1 when discharge is written positive in this log, −1 when negative (the product's own convention). */
@@ -88,11 +88,11 @@ function dischargeSign(log: ParsedLog, faults: LogFault[]): 1 | -1 {
 	const largest = currentA.reduce((most, a) => Math.max(most, Math.abs(a)), 0);
 	const sides = { positive: { sumV: 0, n: 0, change: 0 }, negative: { sumV: 0, n: 0, change: 0 } };
 	for (let i = 0; i + 1 < voltageV.length; i++) {
-		if (Math.abs(currentA[i]) < REST_SHARE * largest || currentA[i] * currentA[i + 1] <= 0) continue;
-		const side = currentA[i] > 0 ? sides.positive : sides.negative;
-		side.sumV += voltageV[i];
+		if (Math.abs(currentA[i]!) < REST_SHARE * largest || currentA[i]! * currentA[i + 1]! <= 0) continue;
+		const side = currentA[i]! > 0 ? sides.positive : sides.negative;
+		side.sumV += voltageV[i]!;
 		side.n++;
-		side.change += voltageV[i + 1] - voltageV[i];
+		side.change += voltageV[i + 1]! - voltageV[i]!;
 	}
 	const { positive, negative } = sides;
 	const flip = (message: string) => {
@@ -122,27 +122,27 @@ function integrate(log: ParsedLog, sign: 1 | -1, gapS: number, bridgeGaps: boole
 	let joules = 0;
 	let charged = 0;
 	let durationS = 0;
-	let endVoltageV = voltageV[voltageV.length - 1];
+	let endVoltageV = voltageV[voltageV.length - 1]!;
 	for (let i = 0; i + 1 < timeS.length; i++) {
-		const dt = timeS[i + 1] - timeS[i];
+		const dt = timeS[i + 1]! - timeS[i]!;
 		if (dt > gapS) {
 			faults.push({
 				code: 'gap',
 				message: `${Math.round(dt)} s without samples after line ${rows[i]}${bridgeGaps ? '; bridged as you asked' : '; not counted'}.`,
-				row: rows[i]
+				row: rows[i]!
 			});
 			if (!bridgeGaps) continue;
 		}
-		const from = sign * currentA[i];
-		const to = sign * currentA[i + 1];
+		const from = sign * currentA[i]!;
+		const to = sign * currentA[i + 1]!;
 		const moved = ((from + to) / 2) * dt;
 		if (moved < 0) charged -= moved;
 		if (moved <= 0) continue;
 		coulombs += moved;
-		joules += ((from * voltageV[i] + to * voltageV[i + 1]) / 2) * dt;
+		joules += ((from * voltageV[i]! + to * voltageV[i + 1]!) / 2) * dt;
 		if ((from + to) / 2 > REST_SHARE * largest) {
 			durationS += dt;
-			endVoltageV = voltageV[to > REST_SHARE * largest ? i + 1 : i];
+			endVoltageV = voltageV[to > REST_SHARE * largest ? i + 1 : i]!;
 		}
 	}
 	return { capacityAh: coulombs / 3600, energyWh: joules / 3600, chargedAh: charged / 3600, durationS, endVoltageV };

@@ -57,7 +57,7 @@ describe('a capacity-run log', () => {
 	it('names a turned sign and a guessed unit', () => {
 		const run = analyseRun(`time,voltage,current\n${rowsOf((t, v, a) => `${t},${v * 1000},${-a}`)}`, options);
 		expect(run.faults.map((f) => f.code)).toEqual(['unit-guessed', 'unit-guessed', 'sign-flipped']);
-		expect(run.faults[0].message).toContain('taken as mV');
+		expect(run.faults[0]!.message).toContain('taken as mV');
 	});
 	it('leaves out duplicate, backward and unreadable rows and gives their lines', () => {
 		const run = analyseRun(
@@ -94,7 +94,7 @@ describe('a capacity-run log', () => {
 	it('says when the discharge stopped before its cut-off', () => {
 		expect(
 			analyseRun(`time_s,voltage_V,current_A\n${rowsOf((t, v, a) => `${t},${v},${a}`)}`, { ...options, cutoffV: 2.5 })
-				.faults[0].code
+				.faults[0]!.code
 		).toBe('ends-early');
 	});
 	it('does not depend on how finely a straight line is sampled', () => {

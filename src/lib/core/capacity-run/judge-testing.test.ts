@@ -14,7 +14,7 @@ describe('verdicts on a tray under test', () => {
 		const verdicts = judgeTesting([tested(1, 95), tested(2, 105), waiting(3), waiting(4)]);
 		expect(verdicts.map((v) => v.code)).toEqual(['capacity-short', 'capacity-meets', 'untested']);
 		expect(verdicts[2]).toMatchObject({ title: '2 cells not tested', next: 'Put T-3 on the tester.' });
-		expect(cellsOf(verdicts[2])).toEqual([3, 4]);
+		expect(cellsOf(verdicts[2]!)).toEqual([3, 4]);
 	});
 	it('ask for a run again whose correction was refused, and do not count it as waiting', () => {
 		const refused = { ...waiting(1), refused: 'A correction of 8 % is more than 5 %.' };
@@ -31,5 +31,5 @@ describe('verdicts on a tray under test', () => {
 		expect(judgeTesting([])).toEqual([]);
 		expect(judgeTesting([{ ...waiting(1), tested: true }])).toEqual([]);
 	});
-	it('count one cell as one', () => expect(judgeTesting([waiting(7)])[0].title).toBe('1 cell not tested'));
+	it('count one cell as one', () => expect(judgeTesting([waiting(7)])[0]!.title).toBe('1 cell not tested'));
 });

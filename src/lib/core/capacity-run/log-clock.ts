@@ -28,14 +28,14 @@ export function clockSeconds(text: string): number {
 export function dateTimeSeconds(text: string, monthFirst: boolean): number {
 	const trimmed = text.trim();
 	const iso = YEAR_FIRST.exec(trimmed);
-	if (iso) return Date.UTC(+iso[1], +iso[2] - 1, +iso[3], +iso[4], +iso[5]) / 1000 + seconds(iso[6]);
+	if (iso) return Date.UTC(+iso[1]!, +iso[2]! - 1, +iso[3]!, +iso[4]!, +iso[5]!) / 1000 + seconds(iso[6]);
 	const m = YEAR_LAST.exec(trimmed);
 	if (!m) return NaN;
-	const year = m[4].length === 2 ? 2000 + Number(m[4]) : Number(m[4]);
-	const [day, month] = monthFirst ? [+m[3], +m[1]] : [+m[1], +m[3]];
+	const year = m[4]!.length === 2 ? 2000 + Number(m[4]) : Number(m[4]);
+	const [day, month] = monthFirst ? [+m[3]!, +m[1]!] : [+m[1]!, +m[3]!];
 	const half = m[8]?.toLowerCase();
-	const hour = half ? (+m[5] % 12) + (half === 'pm' ? 12 : 0) : +m[5];
-	return month > 12 ? NaN : Date.UTC(year, month - 1, day, hour, +m[6]) / 1000 + seconds(m[7]);
+	const hour = half ? (+m[5]! % 12) + (half === 'pm' ? 12 : 0) : +m[5]!;
+	return month > 12 ? NaN : Date.UTC(year, month - 1, day, hour, +m[6]!) / 1000 + seconds(m[7]);
 }
 
 /** Whether slashed or dotted dates must be month-first: some "month" is above 12 the other way round. */

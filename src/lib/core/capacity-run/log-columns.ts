@@ -65,10 +65,10 @@ export function findColumns(headers: readonly string[]): LogColumns | null {
 	const pick = (role: Role): LogColumn | null => {
 		const index = headers.findIndex((h) => ROLE_WORDS[role].test(plain(h)) && !NOT_THESE.test(plain(h)));
 		if (index < 0) return null;
-		const stated = statedUnit(headers[index], role);
+		const stated = statedUnit(headers[index]!, role);
 		return {
 			index,
-			header: headers[index].trim(),
+			header: headers[index]!.trim(),
 			unit: stated?.unit ?? '',
 			factor: stated?.factor ?? 1,
 			unitStated: stated !== null

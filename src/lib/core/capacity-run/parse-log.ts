@@ -65,7 +65,7 @@ export function parseLog(text: string): ParsedLog {
 			'body',
 			`No header with time, voltage and current found in the first ${HEADER_SEARCH_ROWS} lines. Name the columns, for example "time_s,voltage_V,current_A".`
 		);
-	const columns = findColumns(rows[headerRow])!;
+	const columns = findColumns(rows[headerRow]!)!;
 	const faults: LogFault[] = [];
 	const samples = collectSamples(rows, headerRow, columns, faults);
 	guessUnits(samples, columns, faults);
@@ -96,7 +96,7 @@ function timeReader(
 ): { style: TimeStyle; read: (text: string) => number } {
 	const texts: string[] = [];
 	for (let i = headerRow + 1; i < rows.length && texts.length < 400; i++)
-		if (rows[i].length > columns.time.index) texts.push(rows[i][columns.time.index]);
+		if (rows[i]!.length > columns.time.index) texts.push(rows[i]![columns.time.index]!);
 	const style = texts.map(timeStyleOf).find((s) => s !== null);
 	if (!style)
 		throw new CoreError(
@@ -142,10 +142,10 @@ function collectSamples(rows: readonly string[][], headerRow: number, columns: L
 	let previousS = -Infinity;
 	for (let i = headerRow + 1; i < rows.length; i++) {
 		const row = rows[i];
-		if (row.length === 1 && row[0].trim() === '') continue;
-		let t = read(row[columns.time.index] ?? '') + midnightS;
-		const v = numberOf(row[columns.voltage.index]) * columns.voltage.factor;
-		const a = numberOf(row[columns.current.index]) * columns.current.factor;
+		if (row!.length === 1 && row![0]!.trim() === '') continue;
+		let t = read(row![columns.time.index] ?? '') + midnightS;
+		const v = numberOf(row![columns.voltage.index]) * columns.voltage.factor;
+		const a = numberOf(row![columns.current.index]) * columns.current.factor;
 		if (!(Number.isFinite(t) && Number.isFinite(v) && Number.isFinite(a))) {
 			tally.add('unreadable-row', i + 1, `Line ${i + 1} has no readable time, voltage and current; left out.`);
 			continue;
@@ -182,7 +182,7 @@ function collectSamples(rows: readonly string[][], headerRow: number, columns: L
 		);
 	const startS = timeS[0];
 	return {
-		timeS: timeS.slice(0, count).map((t) => t - startS),
+		timeS: timeS.slice(0, count).map((t) => t - startS!),
 		voltageV: voltageV.slice(0, count),
 		currentA: currentA.slice(0, count),
 		rows: lines.slice(0, count)
@@ -201,7 +201,7 @@ function guessUnits(
 		const milli = (median(sizes) ?? 0) > most;
 		columns[column].unit = milli ? small : whole;
 		columns[column].factor = milli ? 0.001 : 1;
-		if (milli) for (let i = 0; i < values.length; i++) values[i] *= 0.001;
+		if (milli) for (let i = 0; i < values.length; i++) values[i]! *= 0.001;
 		faults.push({
 			code: 'unit-guessed',
 			message: `Column "${columns[column].header}" names no unit; taken as ${milli ? small : whole} from the size of its values.`,

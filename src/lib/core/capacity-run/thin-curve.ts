@@ -13,8 +13,8 @@ export function thinCurve(values: ArrayLike<number>, buckets: number): number[] 
 		let low = from;
 		let high = from;
 		for (let i = from; i < to; i++) {
-			if (values[i] < values[low]) low = i;
-			if (values[i] > values[high]) high = i;
+			if (values[i]! < values[low]!) low = i;
+			if (values[i]! > values[high]!) high = i;
 		}
 		kept.add(low).add(high);
 	}

@@ -70,11 +70,11 @@ describe('heat', () => {
 		// On the plateau, to and fro, so that charge and hysteresis come back: 100 A through 0.243 mΩ · 1.6 is 3.9 W, 7.8 K at 0.5 W/K.
 		const cells = createCells([{ parameters: tested(), soc: 0.5 }], 25);
 		for (let n = 0; n < 60; n++) after(cells, n % 2 ? -100 : 100, 1200, 10);
-		const { r0Ohm, r1Ohm } = circuitConstants(cells.parameters[0], cells.temperatureC[0]);
+		const { r0Ohm, r1Ohm } = circuitConstants(cells.parameters[0]!, cells.temperatureC[0]!);
 		const resistive = (100 ** 2 * (r0Ohm + r1Ohm)) / 0.5;
-		expect(cells.temperatureC[0] - 25).toBeGreaterThan(0.9 * resistive);
+		expect(cells.temperatureC[0]! - 25).toBeGreaterThan(0.9 * resistive);
 		// Hysteresis (8 mV · 100 A = 0.8 W) and surface charge add to it.
-		expect(cells.temperatureC[0] - 25).toBeLessThan(resistive + (0.012 * 100) / 0.5);
+		expect(cells.temperatureC[0]! - 25).toBeLessThan(resistive + (0.012 * 100) / 0.5);
 	});
 	it('leaves a resting cell at the temperature of the room', () => {
 		const cells = createCells([{ parameters: tested({ temperatureC: 5 }), soc: 0.5 }], 25);
@@ -110,7 +110,7 @@ describe('invariants', () => {
 					const start = () => createCells([{ parameters: tested(), soc }], 25);
 					const once = after(start(), currentA, 120, 120);
 					const often = after(start(), currentA, 120, 1);
-					const moved = ((once.soc[0] - soc) * 206 * 3600) / 120;
+					const moved = ((once.soc[0]! - soc) * 206 * 3600) / 120;
 					expect(moved).toBeCloseTo(currentA > 0 ? 0.999 * currentA : currentA, 8);
 					expect(Math.abs(restV(often) - restV(once))).toBeLessThan(1e-4);
 				}
@@ -121,7 +121,7 @@ describe('invariants', () => {
 		const leaky = tested({ selfDischargePerMonth: 0.02 });
 		const rest = (soc: number, days: number) => {
 			const cells = createCells([{ parameters: leaky, soc }], 25);
-			return soc - after(cells, 0, days * 86400, 60).soc[0];
+			return soc - after(cells, 0, days * 86400, 60).soc[0]!;
 		};
 		expect(rest(0.5, 30.4375)).toBeCloseTo(0.02, 6);
 		// 1.0056 stands at 3.60 V: sixteen times the leak, falling as it leaks.

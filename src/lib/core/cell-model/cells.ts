@@ -137,18 +137,18 @@ export function refreshCells(cells: Cells): void {
 /** Works out one cell. */
 export function refreshCell(cells: Cells, i: number): void {
 	const temperatureC = cells.temperatureC[i];
-	if (Math.abs(temperatureC - cells.constantsAtC[i]) > TEMPERATURE_GRAIN_K) {
-		const constants = circuitConstants(cells.parameters[i], temperatureC);
-		cells.constantsAtC[i] = temperatureC;
+	if (Math.abs(temperatureC! - cells.constantsAtC[i]!) > TEMPERATURE_GRAIN_K) {
+		const constants = circuitConstants(cells.parameters[i]!, temperatureC!);
+		cells.constantsAtC[i] = temperatureC!;
 		cells.r0Ohm[i] = constants.r0Ohm;
 		cells.r1Ohm[i] = constants.r1Ohm;
 		cells.kappa[i] = constants.kappa;
 		cells.unreachable[i] = constants.unreachable;
 	}
 	const soc = cells.soc[i];
-	const reach = 1 / (1 - cells.unreachable[i]);
-	const surface = soc + cells.surface[i];
-	const cold = (surface - cells.unreachable[i]) * reach;
+	const reach = 1 / (1 - cells.unreachable[i]!);
+	const surface = soc! + cells.surface[i]!;
+	const cold = (surface - cells.unreachable[i]!) * reach;
 	cells.surfaceV[i] = cubicAt(cells.curve, cold);
 	cells.slopeV[i] = cubicSlopeAt(cells.curve, cold) * reach;
 	if (cold < 0) {
@@ -158,16 +158,16 @@ export function refreshCell(cells: Cells, i: number): void {
 			cells.slopeV[i] = cubicSlopeAt(cells.curve, surface);
 		}
 	}
-	cells.bulkV[i] = cubicAt(cells.curve, soc);
+	cells.bulkV[i] = cubicAt(cells.curve, soc!);
 }
 
 /** Voltage behind the series resistance, V. */
 export const sourceVoltageV = (cells: Cells, i: number): number =>
-	cells.surfaceV[i] + cells.hysteresisV[i] + cells.polarisationV[i];
+	cells.surfaceV[i]! + cells.hysteresisV[i]! + cells.polarisationV[i]!;
 
 /** Voltage at the cell's own terminals at a current (A, into the cell), V. */
 export const terminalVoltageV = (cells: Cells, i: number, currentA: number): number =>
-	sourceVoltageV(cells, i) + currentA * cells.r0Ohm[i];
+	sourceVoltageV(cells, i) + currentA * cells.r0Ohm[i]!;
 
 export type CellsState = Record<(typeof STATE)[number], Float64Array>;
 

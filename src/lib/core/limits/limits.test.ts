@@ -36,8 +36,8 @@ describe('limits of an 8S2P middle-road battery, by hand', () => {
 		['tailA', 13.6, null] // 0.03 × 452.4
 	])('%s is %s, release %s', (key, value, release) => expect(v[key]).toMatchObject({ value, release }));
 	it('takes the weakest link: cells 230 A charge and 460 A discharge, BMS 150, fuse 200/1.25, cable 245', () => {
-		expect(v.overCurrentChargeA.value).toBe(150);
-		expect(v.overCurrentDischargeA.reason).toContain('the BMS');
+		expect(v.overCurrentChargeA!.value).toBe(150);
+		expect(v.overCurrentDischargeA!.reason).toContain('the BMS');
 		expect(valuesOf({ fuseA: 125 }).overCurrentDischargeA).toMatchObject({ value: 100 });
 		expect(valuesOf({ bms: null, fuseA: null, cableA: null }).overCurrentDischargeA).toMatchObject({ value: 460 });
 	});
@@ -48,13 +48,13 @@ describe('limits of an 8S2P middle-road battery, by hand', () => {
 			reason: expect.stringContaining('Printed')
 		}));
 	it('keeps the balance trigger above the resolution of the BMS', () =>
-		expect(valuesOf({ bms: { resolutionV: 0.01 } }).balanceTriggerV.value).toBe(0.02));
+		expect(valuesOf({ bms: { resolutionV: 0.01 } }).balanceTriggerV!.value).toBe(0.02));
 	it('stays inside narrower limits of the maker', () => {
 		const narrow = valuesOf({ cell: { ratedAh: 230, chargeLimitV: 3.5, dischargeLimitV: 2.8, chargeColdC: 10 } });
-		expect(narrow.cellHighV.value).toBe(3.5);
-		expect(narrow.absorbV.value).toBeLessThan(8 * 3.5);
-		expect(narrow.cellLowV.value).toBe(2.8);
-		expect(narrow.chargeColdC.value).toBe(10);
+		expect(narrow.cellHighV!.value).toBe(3.5);
+		expect(narrow.absorbV!.value).toBeLessThan(8 * 3.5);
+		expect(narrow.cellLowV!.value).toBe(2.8);
+		expect(narrow.chargeColdC!.value).toBe(10);
 	});
 });
 
@@ -74,7 +74,7 @@ describe('the chain', () => {
 						chemistry,
 						strategy,
 						series,
-						cell: { ratedAh: 100, chargeLimitV: limits[0] + up, dischargeLimitV: limits[1] + down }
+						cell: { ratedAh: 100, chargeLimitV: limits[0]! + up, dischargeLimitV: limits[1]! + down }
 					});
 					expect(checkChain(values, series).code).toBe('chain-holds');
 				}

@@ -18,7 +18,9 @@ export interface StrategyFigures {
 	rebulkV: number;
 }
 
-const row = (figures: readonly number[]): StrategyFigures => {
+type Row = readonly [number, number, number, number, number, number, number, number, number, number];
+
+const row = (figures: Row): StrategyFigures => {
 	const [
 		absorbV,
 		floatV,

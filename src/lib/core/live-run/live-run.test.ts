@@ -46,19 +46,19 @@ const steady = (from: number, to: number, every: number, more: Partial<LiveSampl
 describe('counting', () => {
 	it('integrates by trapezoid: 20 A for half an hour is 10 Ah and, at 3.2 V, 32 Wh out', () => {
 		const { state } = run([discharge], steady(0, 1800, 10, { currentA: -20, voltageV: 3.2 }));
-		expect(state.sums[0].ah).toBeCloseTo(-10, 9);
-		expect(state.sums[0].wh).toBeCloseTo(-32, 9);
+		expect(state.sums[0]!.ah).toBeCloseTo(-10, 9);
+		expect(state.sums[0]!.wh).toBeCloseTo(-32, 9);
 	});
 	it('takes energy at the cell where a meter reads there', () => {
 		const { state } = run([discharge], steady(0, 3600, 10, { currentA: -10, voltageV: 3.1, cellV: 3.2 }));
-		expect(state.sums[0].wh).toBeCloseTo(-32, 9);
+		expect(state.sums[0]!.wh).toBeCloseTo(-32, 9);
 	});
 	it('marks a gap, does not count it, and says what a steady current would have moved', () => {
 		const samples = [...steady(0, 600, 10, { currentA: -20 }), ...steady(1500, 2000, 10, { currentA: -20 })];
 		const { state, events } = run([discharge], samples);
-		expect(state.sums[0].ah).toBeCloseTo((-20 * 1100) / 3600, 9);
+		expect(state.sums[0]!.ah).toBeCloseTo((-20 * 1100) / 3600, 9);
 		expect(state.sums[0]).toMatchObject({ gapS: 900 });
-		expect(state.sums[0].gapAh).toBeCloseTo(-5, 9);
+		expect(state.sums[0]!.gapAh).toBeCloseTo(-5, 9);
 		expect(events.map((e) => e.kind)).toEqual(['gap']);
 	});
 	it('takes the first stretch after a restart as a gap however short it is', () => {
@@ -67,7 +67,7 @@ describe('counting', () => {
 			[...steady(0, 100, 10, { currentA: -20 }), { ...sample(112, { currentA: -20 }), afterBreak: true }]
 		);
 		expect(events.map((e) => e.kind)).toEqual(['gap']);
-		expect(state.sums[0].gapS).toBe(12);
+		expect(state.sums[0]!.gapS).toBe(12);
 	});
 	it('passes over a sample that is not later', () => {
 		const { state } = run([discharge], [sample(10, { currentA: -20 }), sample(10, { currentA: 99 }), sample(5)]);
@@ -82,7 +82,7 @@ describe('counting', () => {
 					[discharge],
 					cuts.map((t) => sample(t, { currentA: -36 }))
 				);
-				expect(state.sums[0].ah + state.sums[0].gapAh).toBeCloseTo((-36 * at) / 3600, 9);
+				expect(state.sums[0]!.ah + state.sums[0]!.gapAh).toBeCloseTo((-36 * at) / 3600, 9);
 			})
 		);
 	});
@@ -120,7 +120,7 @@ describe('ends', () => {
 		const back: LivePhase = { ...charge, stopAh: 2 };
 		const { state } = run([back], steady(0, 600, 10, { currentA: 20, voltageV: 3.3 }));
 		expect(state.done).toBe(true);
-		expect(state.sums[0].ah).toBeCloseTo(2, 1);
+		expect(state.sums[0]!.ah).toBeCloseTo(2, 1);
 	});
 	it('walks charge, rest and discharge in order, counting each for itself', () => {
 		const { state, events } = run(
@@ -135,9 +135,9 @@ describe('ends', () => {
 		);
 		expect(events.map((e) => e.kind)).toEqual(['phase-ended', 'phase-ended', 'done']);
 		expect(state.sums).toHaveLength(3);
-		expect(state.sums[0].ah).toBeGreaterThan(3.3);
-		expect(state.sums[1].ah).toBe(0);
-		expect(state.sums[2].ah).toBeCloseTo((-20 * 195) / 3600, 9);
+		expect(state.sums[0]!.ah).toBeGreaterThan(3.3);
+		expect(state.sums[1]!.ah).toBe(0);
+		expect(state.sums[2]!.ah).toBeCloseTo((-20 * 195) / 3600, 9);
 	});
 	it('takes nothing more once done', () => {
 		const { state } = run([discharge], [sample(0), sample(10, { cutOff: true }), sample(20, { currentA: -50 })]);
@@ -152,7 +152,7 @@ describe('asking for a person', () => {
 			[0, 600, 1200, 1800].map((s, k) => sample(s, { currentA: -20, voltageV: 3.2, cellV: k < 2 ? 3.2 : 0.001 }))
 		);
 		expect(state.done).toBe(false);
-		expect(state.sums[0].wh).toBeCloseTo(-32, 9);
+		expect(state.sums[0]!.wh).toBeCloseTo(-32, 9);
 		expect(events.map((e) => e.kind)).toEqual(['probes-off']);
 	});
 	it('when a meter at the cells reads more than the supply is set to, and not for what both can err', () => {
@@ -176,7 +176,7 @@ describe('asking for a person', () => {
 		const { events } = run([discharge], steady(0, 3600 * 4.9, 60, { currentA: -20 }), 100);
 		expect(events.filter((e) => e.kind === 'soon')).toHaveLength(1);
 		// 100 Ah at 20 A: five hours, told when the early bound of what is left is 900 s.
-		expect((events[0].atMs - 1_000_000) / 1000).toBeGreaterThan(3.5 * 3600);
+		expect((events[0]!.atMs - 1_000_000) / 1000).toBeGreaterThan(3.5 * 3600);
 	});
 	it('from the fall of the current in a taper', () => {
 		const falling = Array.from({ length: 60 }, (_, k) =>

@@ -28,7 +28,7 @@ const SOON_S = 900;
 /** Adds the stretch from the last sample to this one: trapezoid, or a gap that is marked and not counted. */
 function addStretch(state: LiveState, sample: LiveSample, afterBreak: boolean, events: LiveEvent[]): LiveState {
 	const { last } = state;
-	const sums = { ...state.sums[state.phase] };
+	const sums = { ...state.sums[state.phase]! };
 	if (!last) return state;
 	const stepMs = sample.atMs - last.atMs;
 	const isGap = afterBreak || (state.usualStepMs !== null && stepMs > GAP_STEPS * state.usualStepMs);
@@ -58,7 +58,7 @@ function addStretch(state: LiveState, sample: LiveSample, afterBreak: boolean, e
 
 function endedBy(phase: LivePhase, state: LiveState, sample: LiveSample): string | null {
 	if (phase.kind === 'rest') {
-		const restedS = (sample.atMs - state.sums[state.phase].startedMs) / 1000;
+		const restedS = (sample.atMs - state.sums[state.phase]!.startedMs) / 1000;
 		return restedS >= phase.durationS ? `Rested ${Math.round(restedS / 60)} min.` : null;
 	}
 	if (phase.kind === 'discharge') {
@@ -66,7 +66,7 @@ function endedBy(phase: LivePhase, state: LiveState, sample: LiveSample): string
 		const lowestV = Math.min(sample.voltageV ?? Infinity, sample.cellV ?? Infinity);
 		return lowestV <= phase.cutoffV && sample.currentA < 0 ? `${phase.cutoffV.toFixed(2)} V reached.` : null;
 	}
-	if (phase.kind === 'charge' && phase.stopAh !== undefined && state.sums[state.phase].ah >= phase.stopAh)
+	if (phase.kind === 'charge' && phase.stopAh !== undefined && state.sums[state.phase]!.ah >= phase.stopAh)
 		return `${phase.stopAh} Ah have gone in.`;
 	if (phase.kind === 'charge' && state.tailSinceMs !== null && sample.atMs - state.tailSinceMs >= phase.holdS * 1000)
 		return `The current stayed at or below ${phase.tailA.toFixed(1)} A${phase.holdS > 0 ? ` for ${Math.round(phase.holdS / 60)} min` : ''}.`;
@@ -103,17 +103,17 @@ export function takeSample(
 	const phase = phases[state.phase];
 	const begun = state.sums[state.phase] ? state : beginPhase(state, sample.atMs);
 	const counted = addStretch(begun, sample, afterBreak && begun.last !== null, events);
-	const next: LiveState = { ...watchTaper(phase, counted, sample), last: sample };
-	const ended = endedBy(phase, next, sample);
+	const next: LiveState = { ...watchTaper(phase!, counted, sample), last: sample };
+	const ended = endedBy(phase!, next, sample);
 	if (ended) return { state: endPhase(phases, next, sample, ended, events), events };
-	if (phase.kind === 'charge' && sample.cellV !== null && sample.cellV > phase.voltageV + OVER_SET_V)
+	if (phase!.kind === 'charge' && sample.cellV !== null && sample.cellV > phase!.voltageV + OVER_SET_V)
 		events.push({
 			kind: 'over-voltage',
 			atMs: sample.atMs,
-			message: `The meter at the cells reads ${sample.cellV.toFixed(3)} V with the supply set to ${phase.voltageV.toFixed(2)} V: the output was switched off. Set the supply by the meter, with its leads loose.`,
+			message: `The meter at the cells reads ${sample.cellV.toFixed(3)} V with the supply set to ${phase!.voltageV.toFixed(2)} V: the output was switched off. Set the supply by the meter, with its leads loose.`,
 			needsPerson: true
 		});
-	const drives = phase.kind === 'charge' || phase.kind === 'discharge';
+	const drives = phase!.kind === 'charge' || phase!.kind === 'discharge';
 	if (drives && sample.outputOn === false && begun === state)
 		events.push({
 			kind: 'output-lost',
@@ -154,7 +154,7 @@ function endPhase(
 	why: string,
 	events: LiveEvent[]
 ): LiveState {
-	const sums = state.sums.with(state.phase, { ...state.sums[state.phase], endedMs: sample.atMs });
+	const sums = state.sums.with(state.phase, { ...state.sums[state.phase]!, endedMs: sample.atMs });
 	const isLast = state.phase === phases.length - 1;
 	events.push({ kind: isLast ? 'done' : 'phase-ended', atMs: sample.atMs, message: why, needsPerson: isLast });
 	return isLast ? { ...state, sums, done: true } : { ...state, sums, phase: state.phase + 1 };

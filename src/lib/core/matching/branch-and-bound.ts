@@ -51,7 +51,7 @@ class GroupSearch {
 		let anchor = from;
 		while (this.used[anchor]) anchor++;
 		this.used[anchor] = true;
-		this.extend([anchor], anchor + 1, this.capacities[anchor], left, spares, bestTotal);
+		this.extend([anchor], anchor + 1, this.capacities[anchor]!, left, spares, bestTotal);
 		if (spares > 0) this.fill(anchor + 1, spares - 1, this.totalWithout(anchor, left, spares, bestTotal));
 		this.used[anchor] = false;
 	}
@@ -60,7 +60,9 @@ class GroupSearch {
 	private totalWithout(anchor: number, left: number, spares: number, bestTotal: number): number {
 		const replacement = this.freeFrom(anchor + 1)[left * this.parallel - 1];
 		return (
-			bestTotal - this.capacities[anchor] + (spares > 0 && replacement !== undefined ? this.capacities[replacement] : 0)
+			bestTotal -
+			this.capacities[anchor]! +
+			(spares > 0 && replacement !== undefined ? this.capacities[replacement]! : 0)
 		);
 	}
 
@@ -77,7 +79,7 @@ class GroupSearch {
 			if (sum < this.bounds.low || sum > this.bounds.high) return;
 			if (bestTotal - sum < (left - 1) * this.bounds.low) return;
 			this.groups.push(group);
-			this.fill(group[0] + 1, spares, bestTotal - sum);
+			this.fill(group[0]! + 1, spares, bestTotal - sum);
 			this.groups.pop();
 			return;
 		}
@@ -85,18 +87,18 @@ class GroupSearch {
 		let previous = NaN;
 		for (let i = from; i < this.capacities.length; i++) {
 			if (this.used[i] || this.capacities[i] === previous) continue;
-			previous = this.capacities[i];
-			if (sum + missing * this.capacities[i] < this.bounds.low) return;
-			if (sum + this.capacities[i] > this.bounds.high) continue;
+			previous = this.capacities[i]!;
+			if (sum + missing * this.capacities[i]! < this.bounds.low) return;
+			if (sum + this.capacities[i]! > this.bounds.high) continue;
 			this.used[i] = true;
-			this.extend([...group, i], i + 1, sum + this.capacities[i], left, spares, bestTotal);
+			this.extend([...group, i], i + 1, sum + this.capacities[i]!, left, spares, bestTotal);
 			this.used[i] = false;
 		}
 	}
 }
 
 const sumsOf = (capacities: readonly number[], groups: Assignment) =>
-	groups.map((g) => g.reduce((sum, i) => sum + capacities[i], 0));
+	groups.map((g) => g.reduce((sum, i) => sum + capacities[i]!, 0));
 
 /**
  * Improves the smallest group. Only the S·P largest cells matter: putting a larger cell in a group never makes it smaller.

@@ -11,8 +11,8 @@ function pairsWithin(capacities: readonly number[], low: number, high: number): 
 	const pairs: Assignment = [];
 	for (let a = capacities.length - 1; a > 0; a--) {
 		if (!free[a]) continue;
-		const partner = capacities.findIndex((c, i) => i < a && free[i] && c + capacities[a] <= high + SAME_AH);
-		if (partner < 0 || capacities[partner] + capacities[a] < low - SAME_AH) continue;
+		const partner = capacities.findIndex((c, i) => i < a && free[i] && c + capacities[a]! <= high + SAME_AH);
+		if (partner < 0 || capacities[partner]! + capacities[a]! < low - SAME_AH) continue;
 		free[a] = free[partner] = false;
 		pairs.push([partner, a]);
 	}
@@ -26,7 +26,7 @@ function pairsWithin(capacities: readonly number[], low: number, high: number): 
  */
 export function matchPairs(capacities: readonly number[], series: number): Assignment {
 	const folded = Array.from({ length: series }, (_, i) => [i, 2 * series - 1 - i]);
-	const sumOf = ([a, b]: number[]) => capacities[a] + capacities[b];
+	const sumOf = ([a, b]: number[]) => capacities[a!]! + capacities[b!]!;
 	const smallest = Math.min(...folded.map(sumOf));
 	let best = folded;
 	const sums = capacities
@@ -37,7 +37,7 @@ export function matchPairs(capacities: readonly number[], series: number): Assig
 	let high = sums.length - 1;
 	while (low < high) {
 		const middle = (low + high) >> 1;
-		const pairs = pairsWithin(capacities, smallest, sums[middle]);
+		const pairs = pairsWithin(capacities, smallest, sums[middle]!);
 		if (pairs.length >= series) {
 			best = pairs.slice(0, series);
 			high = middle;

@@ -27,13 +27,13 @@ describe('verdicts on a match', () => {
 			doubt: null
 		});
 		const unproven = { ...groups, proof: { proven: false, upperBoundAh: 200.4 } };
-		expect(judgeMatch(unproven, null)[1].doubt).toContain('200.40 Ah');
+		expect(judgeMatch(unproven, null)[1]!.doubt).toContain('200.40 Ah');
 	});
 	it('claim nothing of groups that were not searched', () => {
 		const [, gain] = judgeMatch({ ...groups, proof: null }, null);
 		expect(gain).toMatchObject({ facts: { proven: false, upperBoundAh: null } });
-		expect(gain.doubt).toContain('not searched');
-		expect(gain.rule).not.toMatch(/[Pp]roven/);
+		expect(gain!.doubt).toContain('not searched');
+		expect(gain!.rule).not.toMatch(/[Pp]roven/);
 	});
 	it('wait for measured cells', () => {
 		expect(tooFewCells(5, 8, 3)).toMatchObject({ warmth: 'open', title: '5 of 8 cells have a capacity' });

@@ -5,16 +5,16 @@ import { compareCosts, costOf, type Assignment, type MatchProblem } from './prob
 export function greedyGroups(problem: MatchProblem): Assignment {
 	const order = problem.cells
 		.map((_, i) => i)
-		.sort((a, b) => problem.cells[b].capacityAh - problem.cells[a].capacityAh);
+		.sort((a, b) => problem.cells[b]!.capacityAh - problem.cells[a]!.capacityAh);
 	const groups: Assignment = Array.from({ length: problem.series }, () => []);
 	const sums = groups.map(() => 0);
 	for (const i of order.slice(0, problem.series * problem.parallel)) {
 		let best = -1;
 		groups.forEach((g, k) => {
-			if (g.length < problem.parallel && (best < 0 || sums[k] < sums[best])) best = k;
+			if (g.length < problem.parallel && (best < 0 || sums[k]! < sums[best]!)) best = k;
 		});
-		groups[best].push(i);
-		sums[best] += problem.cells[i].capacityAh;
+		groups[best]!.push(i);
+		sums[best]! += problem.cells[i]!.capacityAh;
 	}
 	return groups;
 }
@@ -37,14 +37,14 @@ export function improveBySwaps(problem: MatchProblem, start: Assignment, shouldS
 			for (let b = a + 1; b < slots.length; b++) {
 				// One pass over thousands of cells takes minutes: the clock is looked at within it.
 				if (shouldStop()) return groups;
-				for (let i = 0; i < slots[a].length; i++)
-					for (let j = 0; j < slots[b].length; j++) {
-						[slots[a][i], slots[b][j]] = [slots[b][j], slots[a][i]];
+				for (let i = 0; i < slots[a]!.length; i++)
+					for (let j = 0; j < slots[b]!.length; j++) {
+						[slots[a]![i], slots[b]![j]] = [slots[b]![j]!, slots[a]![i]!];
 						const swapped = costOf(problem, groups);
 						if (compareCosts(swapped, cost) < 0) {
 							cost = swapped;
 							improved = true;
-						} else [slots[a][i], slots[b][j]] = [slots[b][j], slots[a][i]];
+						} else [slots[a]![i], slots[b]![j]] = [slots[b]![j]!, slots[a]![i]!];
 					}
 			}
 	}
@@ -58,9 +58,9 @@ export function shaken(problem: MatchProblem, groups: Assignment, random: Random
 	for (let k = 0; k < 3 && slots.length > 1; k++) {
 		const a = pick(slots.length);
 		const b = (a + 1 + pick(slots.length - 1)) % slots.length;
-		const i = pick(slots[a].length);
-		const j = pick(slots[b].length);
-		[slots[a][i], slots[b][j]] = [slots[b][j], slots[a][i]];
+		const i = pick(slots[a]!.length);
+		const j = pick(slots[b]!.length);
+		[slots[a]![i], slots[b]![j]] = [slots[b]![j]!, slots[a]![i]!];
 	}
 	return slots.slice(0, groups.length);
 }

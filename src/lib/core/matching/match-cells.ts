@@ -146,8 +146,8 @@ function arrange(problem: MatchProblem, shouldStop: () => boolean, onBetter: (gr
 function sortedByCapacity(problem: MatchProblem): { order: number[]; capacities: number[] } {
 	const order = problem.cells
 		.map((_, i) => i)
-		.sort((a, b) => problem.cells[b].capacityAh - problem.cells[a].capacityAh);
-	return { order, capacities: order.map((i) => problem.cells[i].capacityAh) };
+		.sort((a, b) => problem.cells[b]!.capacityAh - problem.cells[a]!.capacityAh);
+	return { order, capacities: order.map((i) => problem.cells[i]!.capacityAh) };
 }
 
 function better(
@@ -157,7 +157,7 @@ function better(
 	groups: Assignment
 ): Assignment {
 	if (!found) return groups;
-	const mapped = found.map((g) => g.map((i) => order[i]));
+	const mapped = found.map((g) => g.map((i) => order[i]!));
 	return compareCosts(costOf(problem, mapped), costOf(problem, groups)) < 0 ? mapped : groups;
 }
 

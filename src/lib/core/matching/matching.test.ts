@@ -18,7 +18,7 @@ function bruteForce(capacities: number[], series: number, parallel: number): { s
 	const used = new Set<number>();
 	const visit = () => {
 		if (groups.length === series) {
-			const sums = groups.map((g) => g.reduce((a, i) => a + capacities[i], 0));
+			const sums = groups.map((g) => g.reduce((a, i) => a + capacities[i]!, 0));
 			const smallest = Math.min(...sums);
 			const spread = Math.max(...sums) - smallest;
 			if (smallest > best.smallest + 1e-9 || (Math.abs(smallest - best.smallest) <= 1e-9 && spread < best.spread))
@@ -197,7 +197,7 @@ it('stops a set that should not be built', () => {
 		return judgeMatch({ ...result, groupSdAh: 0, arrivalSmallestAh, proof: null }, null)[0];
 	};
 	expect(judged([100, 80])).toMatchObject({ code: 'match-too-uneven', warmth: 'stop' });
-	expect(judged([100, 99.5]).warmth).toBe('calm');
+	expect(judged([100, 99.5])!.warmth).toBe('calm');
 });
 
 it('keeps to its time with thousands of cells, and still gives whole groups', () => {

@@ -70,8 +70,8 @@ export function groupWorthAh(problem: MatchProblem, group: readonly number[]): n
 	let sum = 0;
 	let variance = 0;
 	for (const i of group) {
-		sum += problem.cells[i].capacityAh;
-		variance += (problem.cells[i].capacitySdAh ?? 0) ** 2;
+		sum += problem.cells[i]!.capacityAh;
+		variance += (problem.cells[i]!.capacitySdAh ?? 0) ** 2;
 	}
 	return problem.robust ? sum - QUANTILE_SDS * Math.sqrt(variance) : sum;
 }
@@ -80,7 +80,7 @@ export function groupWorthAh(problem: MatchProblem, group: readonly number[]): n
 export function groupConductance(problem: MatchProblem, group: readonly number[]): number | null {
 	let sum = 0;
 	for (const i of group) {
-		const resistance = problem.cells[i].resistanceMohm;
+		const resistance = problem.cells[i]!.resistanceMohm;
 		if (resistance == null) return null;
 		sum += 1 / resistance;
 	}
@@ -100,7 +100,7 @@ function batchBreaks(problem: MatchProblem, groups: Assignment): number {
 	const wish = problem.batchWish ?? 'none';
 	if (wish === 'none') return 0;
 	return groups.reduce((sum, group) => {
-		const kinds = new Set(group.map((i) => problem.cells[i].batch ?? '')).size;
+		const kinds = new Set(group.map((i) => problem.cells[i]!.batch ?? '')).size;
 		return sum + (wish === 'together' ? kinds - 1 : group.length - kinds);
 	}, 0);
 }
@@ -126,7 +126,7 @@ export function compareCosts(a: Cost, b: Cost): number {
 		[a.spreadAh, b.spreadAh],
 		[a.conductanceSpread, b.conductanceSpread]
 	])
-		if (Math.abs(x - y) > SAME_AH) return x - y;
+		if (Math.abs(x! - y!) > SAME_AH) return x! - y!;
 	return a.batchBreaks - b.batchBreaks;
 }
 
@@ -136,9 +136,9 @@ export function describeGroups(problem: MatchProblem, groups: Assignment): Match
 		const conductance = groupConductance(problem, group);
 		return {
 			position: i + 1,
-			cellIds: group.map((c) => problem.cells[c].id),
-			capacityAh: group.reduce((sum, c) => sum + problem.cells[c].capacityAh, 0),
-			capacitySdAh: Math.sqrt(group.reduce((sum, c) => sum + (problem.cells[c].capacitySdAh ?? 0) ** 2, 0)),
+			cellIds: group.map((c) => problem.cells[c]!.id),
+			capacityAh: group.reduce((sum, c) => sum + problem.cells[c]!.capacityAh, 0),
+			capacitySdAh: Math.sqrt(group.reduce((sum, c) => sum + (problem.cells[c]!.capacitySdAh ?? 0) ** 2, 0)),
 			resistanceMohm: conductance === null ? null : 1 / conductance
 		};
 	});

@@ -25,7 +25,7 @@ it('stops at another chemistry and names defaults', () => {
 		'chemistry-mismatch',
 		'defaults-used'
 	]);
-	expect(judgePlan(bank, { ...type, chargeColdC: null })[0].finding).toContain('coldest charge');
+	expect(judgePlan(bank, { ...type, chargeColdC: null })[0]!.finding).toContain('coldest charge');
 });
 it('warns above 60 V: 16 × 3.65 is 58.4, 17 is 62.05', () => {
 	expect(codes({ ...bank, series: 16 }, type)).toEqual(['plan-complete']);

@@ -24,9 +24,9 @@ export function parseReading(text: string, quantity: Quantity): ParsedReading {
 			'value',
 			`A ${QUANTITY_FIGURES[quantity].label} is a number like 3.298, got "${rawText}"`
 		);
-	const number = Number(match[1].replace(',', '.'));
+	const number = Number(match[1]!.replace(',', '.'));
 	// Micro comes as two different characters, ohm as two; fold them to one each.
-	const unit = match[2].trim().toLowerCase().replace(/[µμ]/g, 'u').replace('\u2126', 'ω');
+	const unit = match[2]!.trim().toLowerCase().replace(/[µμ]/g, 'u').replace('\u2126', 'ω');
 	if (quantity === 'temperature' && /^°?f$/.test(unit))
 		return { value: ((number - 32) * 5) / 9, rawText, rawUnit: '°F' };
 	if (unit === '') return { value: number, rawText, rawUnit: QUANTITY_FIGURES[quantity].unit };
@@ -35,9 +35,9 @@ export function parseReading(text: string, quantity: Quantity): ParsedReading {
 		throw new CoreError(
 			'reading-unit',
 			'value',
-			`A ${QUANTITY_FIGURES[quantity].label} is in ${QUANTITY_FIGURES[quantity].unit}, got "${match[2].trim()}"`
+			`A ${QUANTITY_FIGURES[quantity].label} is in ${QUANTITY_FIGURES[quantity].unit}, got "${match[2]!.trim()}"`
 		);
-	return { value: number * factor, rawText, rawUnit: match[2].trim() };
+	return { value: number * factor, rawText, rawUnit: match[2]!.trim() };
 }
 
 /** The cells of a pasted spreadsheet column in order: first column of each line, blank lines kept as `null`. Trailing blanks dropped. */
@@ -45,7 +45,7 @@ export function splitPastedColumn(text: string): (string | null)[] {
 	const lines = text
 		.replace(/\r/g, '')
 		.split('\n')
-		.map((line) => line.split('\t')[0].trim() || null);
+		.map((line) => line.split('\t')[0]!.trim() || null);
 	while (lines.length && lines[lines.length - 1] === null) lines.pop();
 	return lines;
 }

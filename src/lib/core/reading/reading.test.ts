@@ -94,9 +94,9 @@ describe('outliers', () => {
 	it('finds the one low cell', () => {
 		const found = findOutliers([3.294, 3.295, 3.253, 3.293, 3.296, 3.294], floor, 0.0012);
 		expect(found.filter((f) => f.outlier).map((f) => f.index)).toEqual([2]);
-		expect(found[2].differenceFromMedian).toBeCloseTo(-0.041, 9);
+		expect(found[2]!.differenceFromMedian).toBeCloseTo(-0.041, 9);
 		// deviations from 3.294: 0 1 41 1 2 0 mV -> median 1 mV, robust sd 1.4826 mV
-		expect(found[2].robustZ).toBeCloseTo(41 / 1.4826, 3);
+		expect(found[2]!.robustZ).toBeCloseTo(41 / 1.4826, 3);
 	});
 	it('ignores a tight crowd whose odd one is within the floor', () => {
 		expect(findOutliers([3.294, 3.294, 3.294, 3.294, 3.3], floor, 0.0005).some((f) => f.outlier)).toBe(false);
@@ -138,12 +138,12 @@ describe('verdicts on a delivery', () => {
 	it('is calm about ordinary cells but claims no charge on the plateau', () => {
 		const { verdicts, socByCell } = judgeDelivery(ordinary, context);
 		expect(verdicts.map((v) => v.code)).toEqual(['resistance-agrees', 'charge-unknown']);
-		expect(socByCell[1].highFraction - socByCell[1].lowFraction).toBeGreaterThan(0.15);
+		expect(socByCell[1]!.highFraction - socByCell[1]!.lowFraction).toBeGreaterThan(0.15);
 	});
 	it('names a cell that reads negative, and judges its charge by the size of the reading', () => {
 		const { verdicts, socByCell } = judgeDelivery([...ordinary, cell(7, -3.2945, 0.18)], context);
 		expect(verdicts.filter((v) => cellsOf(v).includes(7)).map((v) => v.code)).toEqual(['polarity']);
-		expect(socByCell[7].verdict).toBe('wide');
+		expect(socByCell[7]!.verdict).toBe('wide');
 	});
 	it('names the low cell, the resistive cell and the missing one', () => {
 		const { verdicts } = judgeDelivery(
@@ -172,7 +172,7 @@ describe('verdicts on a delivery', () => {
 			],
 			context
 		).socByCell;
-		const width = (id: number) => bounds[id].highFraction - bounds[id].lowFraction;
+		const width = (id: number) => bounds[id]!.highFraction - bounds[id]!.lowFraction;
 		expect(width(1)).toBeGreaterThan(1.5 * width(2));
 	});
 	it('stops at a deep-discharged cell', () => {
@@ -196,5 +196,5 @@ describe('verdicts on a delivery', () => {
 		);
 	});
 	it('asks for cells when there are none', () =>
-		expect(judgeDelivery([], context).verdicts[0].title).toBe('No cells yet'));
+		expect(judgeDelivery([], context).verdicts[0]!.title).toBe('No cells yet'));
 });

@@ -23,23 +23,23 @@ const between = (random: Random, low: number, high: number) => low + random() * 
 type Plan = Omit<Scenario, 'cells'> & { cells: Scenario['cells'] };
 
 function hide(kind: DefectKind, plan: Plan, free: number[], random: Random): void {
-	const takeCell = () => plan.cells[free.splice(Math.floor(random() * free.length), 1)[0]];
+	const takeCell = () => plan.cells[free.splice(Math.floor(random() * free.length), 1)[0]!];
 	const lead = () => 1 + Math.floor(random() * (plan.series - 1));
 	switch (kind) {
 		case 'weak-cell':
-			takeCell().capacityAh = plan.ratedAh * between(random, 0.82, 0.92);
+			takeCell()!.capacityAh = plan.ratedAh * between(random, 0.82, 0.92);
 			return;
 		case 'high-resistance':
-			takeCell().resistanceFactor = between(random, 1.3, 1.7);
+			takeCell()!.resistanceFactor = between(random, 1.3, 1.7);
 			return;
 		case 'leaking-cell':
-			takeCell().selfDischargePerMonth = between(random, 0.08, 0.2);
+			takeCell()!.selfDischargePerMonth = between(random, 0.08, 0.2);
 			return;
 		case 'wrong-print':
-			takeCell().printedReversed = true;
+			takeCell()!.printedReversed = true;
 			return;
 		case 'loose-bar':
-			takeCell().looseBarOhm = between(random, 0.0008, 0.002);
+			takeCell()!.looseBarOhm = between(random, 0.0008, 0.002);
 			return;
 		case 'swapped-leads': {
 			const first = lead();
@@ -92,7 +92,7 @@ export function scenarioOfSeed(seed: number): Scenario {
 	const random = seededRandom(seed ^ 0x5eed);
 	const left = [...DEFECT_KINDS];
 	const count = Math.floor(random() * (MOST_DEFECTS + 1));
-	const defects = Array.from({ length: count }, () => left.splice(Math.floor(random() * left.length), 1)[0]);
+	const defects = Array.from({ length: count }, () => left.splice(Math.floor(random() * left.length), 1)[0]!);
 	// Two faults in one lead cannot be told apart.
 	if (defects.includes('swapped-leads') && defects.includes('open-lead'))
 		defects.splice(defects.indexOf('open-lead'), 1);

@@ -75,7 +75,7 @@ function bestSmallestGroup({ cells, series, parallel }: Scenario): number {
 		.map((c) => c.capacityAh)
 		.sort((a, b) => b - a)
 		.slice(0, series * parallel);
-	if (parallel === 1) return best[best.length - 1];
+	if (parallel === 1) return best[best.length - 1]!;
 	return best.reduce((sum, ah) => sum + ah, 0) / series;
 }
 
@@ -92,7 +92,7 @@ function costOf(defect: Defect, end: RehearsalEnd, bankKwh: number): number {
 }
 
 function mishapOf({ kind, cells, amperes }: Incident, scenario: Scenario): RehearsalJudgement['mishaps'][number] {
-	const labels = cells.map((i) => scenario.cells[i].label).join(', ');
+	const labels = cells.map((i) => scenario.cells[i]!.label).join(', ');
 	switch (kind) {
 		case 'reversed':
 			return {
@@ -114,17 +114,17 @@ function mishapOf({ kind, cells, amperes }: Incident, scenario: Scenario): Rehea
 
 function mishapsOf(end: RehearsalEnd): RehearsalJudgement['mishaps'] {
 	const { scenario } = end;
-	const label = (i: number) => scenario.cells[i].label;
+	const label = (i: number) => scenario.cells[i]!.label;
 	const spoiled = (ah: readonly number[]) =>
-		scenario.cells.flatMap((c, i) => (ah[i] > HARM_SHARE * c.capacityAh ? [{ i, ah: ah[i] }] : []));
+		scenario.cells.flatMap((c, i) => (ah[i]! > HARM_SHARE * c.capacityAh ? [{ i, ah: ah[i] }] : []));
 	return [
 		...end.incidents.map((incident) => mishapOf(incident, scenario)),
 		...spoiled(end.overChargedAh).map(({ i, ah }) => ({
-			text: `${label(i)} over-charged by ${ah.toFixed(1)} Ah.`,
+			text: `${label(i)} over-charged by ${ah!.toFixed(1)} Ah.`,
 			cost: scenario.prices.cell
 		})),
 		...spoiled(end.overDischargedAh).map(({ i, ah }) => ({
-			text: `${label(i)} driven ${ah.toFixed(1)} Ah past empty.`,
+			text: `${label(i)} driven ${ah!.toFixed(1)} Ah past empty.`,
 			cost: scenario.prices.cell
 		}))
 	];

@@ -148,7 +148,7 @@ describe('the truth beside the conclusions', () => {
 			scenario.prices.cell,
 			scenario.prices.cell
 		]);
-		expect(judged.mishaps[2].text).toContain(scenario.cells[3].label);
+		expect(judged.mishaps[2]!.text).toContain(scenario.cells[3]!.label);
 		expect(judged.totalCost).toBe(3 * scenario.prices.cell);
 	});
 	it('bounds what groups of two could give by the mean of the best cells', () => {

@@ -8,7 +8,7 @@ describe('a check read empty', () => {
 		const judged = judgeCheck({ context: 'empty', currentA: 0, groupVoltagesV: [3.07, 3.07, 2.93] }, battery);
 		expect(judged.judged).toBe(true);
 		expect(judged.driftAh[2]).toBeCloseTo(-2, 6);
-		expect(judged.verdicts[0].title).toBe('Group 3 is 2.0 Ah behind at the bottom');
+		expect(judged.verdicts[0]!.title).toBe('Group 3 is 2.0 Ah behind at the bottom');
 	});
 	it('is not judged while current flows', () => {
 		const judged = judgeCheck({ context: 'empty', currentA: -20, groupVoltagesV: [2.9, 2.9] }, battery);
@@ -24,12 +24,12 @@ describe('doubt about drift', () => {
 			{ context: 'full', currentA: 1, groupVoltagesV: volts },
 			{ ...battery, meterSdV: 0.0005 }
 		);
-		expect(judged.verdicts[0].code).toBe('drift');
+		expect(judged.verdicts[0]!.code).toBe('drift');
 	});
 	it('keeps a coarse one from deciding, and asks for a finer', () => {
 		const judged = judgeCheck({ context: 'full', currentA: 1, groupVoltagesV: volts }, { ...battery, meterSdV: 0.02 });
 		expect(judged.verdicts[0]).toMatchObject({ code: 'drift-unsure', warmth: 'open' });
-		expect(judged.verdicts[0].next).toContain('finer meter');
+		expect(judged.verdicts[0]!.next).toContain('finer meter');
 	});
 });
 

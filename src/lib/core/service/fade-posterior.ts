@@ -67,8 +67,8 @@ function normalPosterior(
 		const ph = covariance.map((row) => row[0] * h[0] + row[1] * h[1] + row[2] * h[2]) as Triple;
 		const innovationVariance = h[0] * ph[0] + h[1] * ph[1] + h[2] * ph[2] + (o.sdAh / ratedAh) ** 2;
 		const innovation = o.capacityAh / ratedAh - (h[0] * mean[0] + h[1] * mean[1] + h[2] * mean[2]);
-		mean = mean.map((m, i) => m + (ph[i] / innovationVariance) * innovation) as Triple;
-		covariance = covariance.map((row, i) => row.map((c, j) => c - (ph[i] * ph[j]) / innovationVariance)) as Matrix3;
+		mean = mean.map((m, i) => m + (ph[i]! / innovationVariance) * innovation) as Triple;
+		covariance = covariance.map((row, i) => row.map((c, j) => c - (ph[i]! * ph[j]!) / innovationVariance)) as Matrix3;
 	}
 	return { mean, covariance };
 }
@@ -154,24 +154,24 @@ export function weightedQuantiles(
 ): number[] {
 	let [low, high] = [Infinity, -Infinity];
 	for (let i = 0; i < values.length; i++) {
-		if (values[i] < low) low = values[i];
-		if (values[i] > high) high = values[i];
+		if (values[i]! < low) low = values[i]!;
+		if (values[i]! > high) high = values[i]!;
 	}
 	const perUnit = high > low ? (BINS - 1) / (high - low) : 0;
 	const bins = new Uint16Array(values.length);
 	const inBin = new Float64Array(BINS);
 	for (let i = 0; i < values.length; i++) {
-		bins[i] = (values[i] - low) * perUnit;
-		inBin[bins[i]] += weight[i];
+		bins[i] = (values[i]! - low) * perUnit;
+		inBin[bins[i]!]! += weight[i]!;
 	}
 	return probabilities.map((probability) => {
 		let sum = 0;
 		let bin = 0;
-		while (bin < BINS - 1 && sum + inBin[bin] < probability) sum += inBin[bin++];
+		while (bin < BINS - 1 && sum + inBin[bin]! < probability) sum += inBin[bin++]!;
 		const members: number[] = [];
 		for (let i = 0; i < bins.length; i++) if (bins[i] === bin) members.push(i);
-		members.sort((i, j) => values[i] - values[j]);
-		const at = members.find((i) => (sum += weight[i]) >= probability) ?? members.at(-1);
-		return at === undefined ? high : values[at];
+		members.sort((i, j) => values[i]! - values[j]!);
+		const at = members.find((i) => (sum += weight[i]!) >= probability) ?? members.at(-1);
+		return at === undefined ? high : values[at]!;
 	});
 }

@@ -73,7 +73,7 @@ function stretchesOf({ observations, efcPerYear }: FadeInput): Stretch[] {
 }
 
 function efcAt(stretches: readonly Stretch[], ageYears: number): number {
-	const { fromYears, fromEfc, efcPerYear } = stretches.findLast((s) => s.fromYears <= ageYears) ?? stretches[0];
+	const { fromYears, fromEfc, efcPerYear } = stretches.findLast((s) => s.fromYears <= ageYears) ?? stretches[0]!;
 	return fromEfc + efcPerYear * (ageYears - fromYears);
 }
 
@@ -99,12 +99,16 @@ export function projectFade(input: FadeInput): FadeProjection {
 		[0.025, 0.5, 0.975]
 	);
 	const lastAge = Math.max(0, ...input.observations.map((o) => o.ageYears));
-	const until = Math.min(HORIZON_YEARS, Math.max(SHORTEST_CURVE_YEARS, lastAge * 1.5, median * 1.1));
+	const until = Math.min(HORIZON_YEARS, Math.max(SHORTEST_CURVE_YEARS, lastAge * 1.5, median! * 1.1));
 	const curve = Array.from({ length: CURVE_POINTS + 1 }, (_, i) => {
 		const ageYears = (until * i) / CURVE_POINTS;
 		return fadePoint(draws, ageYears, efcAt(stretches, ageYears));
 	});
-	return { curve, endAgeYears: { low95, median, high95 }, posterior: summarise(draws, input.observations.length) };
+	return {
+		curve,
+		endAgeYears: { low95: low95!, median: median!, high95: high95! },
+		posterior: summarise(draws, input.observations.length)
+	};
 }
 
 function fadePoint(draws: FadePosterior, ageYears: number, efc: number): FadePoint {
@@ -112,11 +116,11 @@ function fadePoint(draws: FadePosterior, ageYears: number, efc: number): FadePoi
 	const values = new Float64Array(draws.q0.length);
 	let mean = 0;
 	for (let i = 0; i < values.length; i++) {
-		values[i] = draws.q0[i] - draws.a[i] * root - draws.b[i] * efc;
-		mean += values[i] * draws.weight[i];
+		values[i] = draws.q0[i]! - draws.a[i]! * root - draws.b[i]! * efc;
+		mean += values[i]! * draws.weight[i]!;
 	}
 	const [low95, high95] = weightedQuantiles(values, draws.weight, [0.025, 0.975]);
-	return { ageYears, mean, low95, high95 };
+	return { ageYears, mean, low95: low95!, high95: high95! };
 }
 
 /** For each draw the age at which it passes the end. The curve falls with age because a, b ≥ 0: it passes once. */
@@ -125,9 +129,9 @@ function endAges(draws: FadePosterior, stretches: readonly Stretch[], endFractio
 		const margin = q0 - endFraction;
 		if (margin <= 0) return 0;
 		const [a, b] = [draws.a[i], draws.b[i]];
-		const isPassedBy = ({ fromYears, fromEfc }: Stretch) => a * Math.sqrt(fromYears) + b * fromEfc >= margin;
+		const isPassedBy = ({ fromYears, fromEfc }: Stretch) => a! * Math.sqrt(fromYears) + b! * fromEfc >= margin;
 		const after = stretches.findIndex((s, k) => k > 0 && isPassedBy(s));
-		return Math.min(HORIZON_YEARS, passedWithin(stretches.at(after < 0 ? -1 : after - 1)!, a, b, margin));
+		return Math.min(HORIZON_YEARS, passedWithin(stretches.at(after < 0 ? -1 : after - 1)!, a!, b!, margin));
 	});
 }
 
@@ -140,8 +144,8 @@ function passedWithin({ fromYears, fromEfc, efcPerYear }: Stretch, a: number, b:
 
 function summarise(draws: FadePosterior, observations: number): FadeProjection['posterior'] {
 	const of = (values: Float64Array): ParameterSummary => {
-		const mean = values.reduce((sum, v, i) => sum + v * draws.weight[i], 0);
-		return { mean, sd: Math.sqrt(values.reduce((sum, v, i) => sum + (v - mean) ** 2 * draws.weight[i], 0)) };
+		const mean = values.reduce((sum, v, i) => sum + v * draws.weight[i]!, 0);
+		return { mean, sd: Math.sqrt(values.reduce((sum, v, i) => sum + (v - mean) ** 2 * draws.weight[i]!, 0)) };
 	};
 	const [q0, a, b] = [of(draws.q0), of(draws.a), of(draws.b)];
 	const narrowed = a.sd < 0.7 * FADE_PRIOR.a.sd || b.sd < 0.7 * FADE_PRIOR.b.sd;

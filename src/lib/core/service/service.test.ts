@@ -11,7 +11,7 @@ import {
 	type FadeObservation
 } from '.';
 
-const weightedMean = (values: Float64Array, weight: Float64Array) => values.reduce((s, v, i) => s + v * weight[i], 0);
+const weightedMean = (values: Float64Array, weight: Float64Array) => values.reduce((s, v, i) => s + v * weight[i]!, 0);
 const truth = (age: number, efc: number) => 230 * (1.01 - 0.02 * Math.sqrt(age) - 5e-5 * efc);
 const sixYears = (sdAh: number): FadeObservation[] =>
 	[0, 1, 2, 3, 4, 5, 6].map((ageYears) => ({
@@ -48,12 +48,12 @@ describe('fade posterior', () => {
 					)
 			);
 			total += weight;
-			[q0, a, b].forEach((v, i) => (sums[i] += v * weight));
+			[q0, a, b].forEach((v, i) => (sums[i]! += v * weight));
 		}
 		const draws = fadePosterior(230, observations);
-		expect(weightedMean(draws.q0, draws.weight)).toBeCloseTo(sums[0] / total, 3);
-		expect(weightedMean(draws.a, draws.weight)).toBeCloseTo(sums[1] / total, 3);
-		expect(weightedMean(draws.b, draws.weight) * 1e5).toBeCloseTo((sums[2] / total) * 1e5, 1);
+		expect(weightedMean(draws.q0, draws.weight)).toBeCloseTo(sums[0]! / total, 3);
+		expect(weightedMean(draws.a, draws.weight)).toBeCloseTo(sums[1]! / total, 3);
+		expect(weightedMean(draws.b, draws.weight) * 1e5).toBeCloseTo((sums[2]! / total) * 1e5, 1);
 	});
 });
 
@@ -100,11 +100,11 @@ describe('fade projection', () => {
 				(raw, efcPerYear) => {
 					const ages = raw.map((o) => o.ageYears).sort((a, b) => a - b);
 					const cycles = raw.map((o) => o.efc).sort((a, b) => a - b);
-					const observations = raw.map((o, i) => ({ ...o, ageYears: ages[i], efc: cycles[i] }));
+					const observations = raw.map((o, i) => ({ ...o, ageYears: ages[i]!, efc: cycles[i]! }));
 					const { curve, endAgeYears } = projectFade({ ratedAh: 230, endFraction: 0.7, observations, efcPerYear });
 					curve.forEach((p, i) => {
 						expect(Number.isFinite(p.mean) && p.low95 <= p.high95).toBe(true);
-						if (i > 0) expect(p.mean).toBeLessThanOrEqual(curve[i - 1].mean + 1e-9);
+						if (i > 0) expect(p.mean).toBeLessThanOrEqual(curve[i - 1]!.mean + 1e-9);
 					});
 					expect(endAgeYears.low95).toBeLessThanOrEqual(endAgeYears.median);
 					expect(endAgeYears.median).toBeLessThanOrEqual(endAgeYears.high95);
@@ -137,10 +137,10 @@ describe('fade projection', () => {
 			const weight = values.map(() => random());
 			const total = weight.reduce((a, b) => a + b, 0);
 			const shares = weight.map((w) => w / total);
-			const sorted = [...values.keys()].sort((i, j) => values[i] - values[j]);
+			const sorted = [...values.keys()].sort((i, j) => values[i]! - values[j]!);
 			const bySorting = [0.025, 0.5, 0.975].map((p) => {
 				let sum = 0;
-				return values[sorted.find((i) => (sum += shares[i]) >= p)!];
+				return values[sorted.find((i) => (sum += shares[i]!) >= p)!];
 			});
 			expect(weightedQuantiles(values, shares, [0.025, 0.5, 0.975])).toEqual(bySorting);
 		}
@@ -159,8 +159,13 @@ describe('fade projection', () => {
 			[heavy, 1.5],
 			[late, 16]
 		]) {
-			const { median } = projectFade({ ratedAh: 230, endFraction, observations, efcPerYear: 50 }).endAgeYears;
-			expect(median).toBeCloseTo(ageYears, 1);
+			const { median } = projectFade({
+				ratedAh: 230,
+				endFraction: endFraction!,
+				observations,
+				efcPerYear: 50
+			}).endAgeYears;
+			expect(median).toBeCloseTo(ageYears!, 1);
 		}
 	});
 });
@@ -171,7 +176,7 @@ describe('service checks', () => {
 		const judged = judgeCheck({ context: 'full', currentA: 3, groupVoltagesV: [3.46, 3.4, 3.46, 3.46] }, battery);
 		expect(judged.judged).toBe(true);
 		expect(judged.driftAh[1]).toBeCloseTo(-1, 6);
-		expect(judged.verdicts[0].code).toBe('no-drift');
+		expect(judged.verdicts[0]!.code).toBe('no-drift');
 	});
 	it('names the group that lags beyond a percent', () => {
 		const judged = judgeCheck({ context: 'full', currentA: 3, groupVoltagesV: [3.46, 3.347, 3.46, 3.46] }, battery);

@@ -31,7 +31,7 @@ export function uniformCubic(curve: MonotoneCurve, bins: number): UniformCubic {
 		const s1 = curve.slopeAt((k + 1) * width - inside) * width;
 		const c = [y0, s0, 3 * (y1 - y0) - 2 * s0 - s1, 2 * (y0 - y1) + s0 + s1];
 		coefficients.set(c, 4 * k);
-		integrals[k + 1] = integrals[k] + width * (c[0] + c[1] / 2 + c[2] / 3 + c[3] / 4);
+		integrals[k + 1] = integrals[k]! + width * (c[0]! + c[1]! / 2 + c[2]! / 3 + c[3]! / 4);
 	}
 	return {
 		bins,
@@ -53,7 +53,7 @@ export function cubicAt(curve: UniformCubic, x: number): number {
 	const t = scaled - bin;
 	const c = curve.coefficients;
 	const k = 4 * bin;
-	return c[k] + t * (c[k + 1] + t * (c[k + 2] + t * c[k + 3]));
+	return c[k]! + t * (c[k + 1]! + t * (c[k + 2]! + t * c[k + 3]!));
 }
 
 /** dy/dx at x. */
@@ -65,19 +65,19 @@ export function cubicSlopeAt(curve: UniformCubic, x: number): number {
 	const t = scaled - bin;
 	const c = curve.coefficients;
 	const k = 4 * bin;
-	return curve.bins * (c[k + 1] + t * (2 * c[k + 2] + 3 * t * c[k + 3]));
+	return curve.bins * (c[k + 1]! + t * (2 * c[k + 2]! + 3 * t * c[k + 3]!));
 }
 
 /** Integral of the curve from 0 to x (negative left of 0). */
 export function cubicIntegral(curve: UniformCubic, x: number): number {
 	if (x <= 0) return x * (curve.below + (curve.slopeBelow * x) / 2);
 	const over = x - 1;
-	if (over >= 0) return curve.integrals[curve.bins] + over * (curve.above + (curve.slopeAbove * over) / 2);
+	if (over >= 0) return curve.integrals[curve.bins]! + over * (curve.above + (curve.slopeAbove * over) / 2);
 	const scaled = x * curve.bins;
 	const bin = Math.min(curve.bins - 1, Math.floor(scaled));
 	const t = scaled - bin;
 	const c = curve.coefficients;
 	const k = 4 * bin;
-	const within = t * (c[k] + t * (c[k + 1] / 2 + t * (c[k + 2] / 3 + (t * c[k + 3]) / 4)));
-	return curve.integrals[bin] + within / curve.bins;
+	const within = t * (c[k]! + t * (c[k + 1]! / 2 + t * (c[k + 2]! / 3 + (t * c[k + 3]!) / 4)));
+	return curve.integrals[bin]! + within / curve.bins;
 }

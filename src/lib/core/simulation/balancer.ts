@@ -48,16 +48,16 @@ export function balanceGroups(battery: Battery, balancer: Balancer, readV: Array
 	if (balancer.chargingOnly && chargingA <= 0) return;
 	let [lowest, highest] = [0, 0];
 	for (let g = 1; g < readV.length; g++) {
-		if (readV[g] < readV[lowest]) lowest = g;
-		if (readV[g] > readV[highest]) highest = g;
+		if (readV[g]! < readV[lowest]!) lowest = g;
+		if (readV[g]! > readV[highest]!) highest = g;
 	}
-	if (readV[highest] - readV[lowest] <= balancer.triggerV || readV[highest] < balancer.startV) return;
+	if (readV[highest]! - readV[lowest]! <= balancer.triggerV || readV[highest]! < balancer.startV) return;
 	if (balancer.kind === 'active') {
 		battery.balanceA[highest] = -balancer.currentA;
 		battery.balanceA[lowest] = balancer.currentA * balancer.efficiency;
 		return;
 	}
 	for (let g = 0; g < readV.length; g++)
-		if (readV[g] >= balancer.startV && readV[g] - readV[lowest] > balancer.triggerV)
+		if (readV[g]! >= balancer.startV && readV[g]! - readV[lowest]! > balancer.triggerV)
 			battery.balanceA[g] = -balancer.currentA;
 }

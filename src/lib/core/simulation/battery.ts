@@ -46,7 +46,7 @@ export function wireBattery(
 	if (groups.length === 0 || groups.some((g) => g.length === 0))
 		throw new CoreError('groups', 'wiring.groups', 'wiring.groups requires one or more cells in each group');
 	const groupStart = new Int32Array(groups.length + 1);
-	groups.forEach((g, k) => (groupStart[k + 1] = groupStart[k] + g.length));
+	groups.forEach((g, k) => (groupStart[k + 1] = groupStart[k]! + g.length));
 	return {
 		cells,
 		members,
@@ -69,15 +69,15 @@ function solveGroups(battery: Battery): { sourceV: number; ohm: number } {
 	for (let g = 0; g < battery.groupOhm.length; g++) {
 		let conductance = 0;
 		let shortCircuitA = 0;
-		for (let k = battery.groupStart[g]; k < battery.groupStart[g + 1]; k++) {
-			const siemens = 1 / battery.memberOhm[k];
+		for (let k = battery.groupStart[g]; k! < battery.groupStart[g + 1]!; k!++) {
+			const siemens = 1 / battery.memberOhm[k!]!;
 			conductance += siemens;
-			shortCircuitA += battery.memberV[k] * siemens;
+			shortCircuitA += battery.memberV[k!]! * siemens;
 		}
 		battery.groupOhm[g] = 1 / conductance;
 		battery.groupSourceV[g] = shortCircuitA / conductance;
-		sourceV += battery.groupSourceV[g] + battery.balanceA[g] * battery.groupOhm[g];
-		ohm += battery.groupOhm[g];
+		sourceV += battery.groupSourceV[g]! + battery.balanceA[g]! * battery.groupOhm[g]!;
+		ohm += battery.groupOhm[g]!;
 	}
 	return { sourceV, ohm };
 }
@@ -86,10 +86,10 @@ function solveGroups(battery: Battery): { sourceV: number; ohm: number } {
 function shareCurrent(battery: Battery, stringA: number): void {
 	const { cells, members, memberV, memberOhm, groupStart } = battery;
 	for (let g = 0; g < battery.groupOhm.length; g++) {
-		const groupV = battery.groupSourceV[g] + (stringA + battery.balanceA[g]) * battery.groupOhm[g];
+		const groupV = battery.groupSourceV[g]! + (stringA + battery.balanceA[g]!) * battery.groupOhm[g]!;
 		battery.groupV[g] = groupV;
-		for (let k = groupStart[g]; k < groupStart[g + 1]; k++)
-			cells.currentA[members[k]] = (groupV - memberV[k]) / memberOhm[k];
+		for (let k = groupStart[g]; k! < groupStart[g + 1]!; k!++)
+			cells.currentA[members[k!]!] = (groupV - memberV[k!]!) / memberOhm[k!]!;
 	}
 }
 
@@ -97,8 +97,8 @@ function shareCurrent(battery: Battery, stringA: number): void {
 export function readBattery(battery: Battery, drives: readonly Drive[]): Flow {
 	const { cells, members } = battery;
 	for (let k = 0; k < members.length; k++) {
-		battery.memberV[k] = sourceVoltageV(cells, members[k]);
-		battery.memberOhm[k] = cells.r0Ohm[members[k]] + battery.linkOhm[k];
+		battery.memberV[k] = sourceVoltageV(cells, members[k]!);
+		battery.memberOhm[k] = cells.r0Ohm[members[k]!]! + battery.linkOhm[k]!;
 	}
 	const { sourceV, ohm } = solveGroups(battery);
 	const flow = drawnCurrent(drives, sourceV, ohm);
@@ -145,8 +145,8 @@ function stepOnce(battery: Battery, drives: readonly Drive[], sums: StepSums): v
 	const { cells, members, decay, groupStart } = battery;
 	for (let k = 0; k < members.length; k++) {
 		const i = members[k];
-		battery.memberV[k] = midSourceVoltageV(cells, i, decay);
-		battery.memberOhm[k] = cells.r0Ohm[i] + battery.linkOhm[k] + midRiseOhm(cells, i, decay);
+		battery.memberV[k] = midSourceVoltageV(cells, i!, decay);
+		battery.memberOhm[k] = cells.r0Ohm[i!]! + battery.linkOhm[k]! + midRiseOhm(cells, i!, decay);
 	}
 	const { sourceV, ohm } = solveGroups(battery);
 	const { currentA } = drawnCurrent(drives, sourceV, ohm);
@@ -156,17 +156,17 @@ function stepOnce(battery: Battery, drives: readonly Drive[], sums: StepSums): v
 	let heatJ = 0;
 	for (let g = 0; g < battery.groupOhm.length; g++) {
 		let groupV = 0;
-		for (let k = groupStart[g]; k < groupStart[g + 1]; k++) {
-			const i = members[k];
-			const before = cells.heatJ[i];
-			const flowA = cells.currentA[i];
-			const linkV = flowA * battery.linkOhm[k];
-			groupV += stepCell(cells, i, decay) + linkV;
-			heatJ += cells.heatJ[i] - before + flowA * linkV * stepS;
+		for (let k = groupStart[g]; k! < groupStart[g + 1]!; k!++) {
+			const i = members[k!];
+			const before = cells.heatJ[i!];
+			const flowA = cells.currentA[i!];
+			const linkV = flowA! * battery.linkOhm[k!]!;
+			groupV += stepCell(cells, i!, decay) + linkV;
+			heatJ += cells.heatJ[i!]! - before! + flowA! * linkV * stepS;
 		}
-		groupV /= groupStart[g + 1] - groupStart[g];
+		groupV /= groupStart[g + 1]! - groupStart[g]!;
 		stringV += groupV;
-		heatJ -= battery.balanceA[g] * groupV * stepS;
+		heatJ -= battery.balanceA[g]! * groupV * stepS;
 	}
 	sums.ah += currentA * hours;
 	sums.wh += currentA * stringV * hours;

@@ -178,17 +178,17 @@ export function stepBms(bms: Bms, readings: BmsReadings, stepS: number): void {
 	for (let trip = 0; trip < TRIPS.length; trip++) {
 		const stands = standing(trip, bms.limits, readings);
 		if (bms.tripped[trip]) {
-			bms.trippedS[trip] += stepS;
-			const waited = trip < OVER_CURRENT || bms.trippedS[trip] >= bms.limits.overCurrentReleaseS;
+			bms.trippedS[trip]! += stepS;
+			const waited = trip < OVER_CURRENT || bms.trippedS[trip]! >= bms.limits.overCurrentReleaseS;
 			if (stands < 0 && waited) bms.tripped[trip] = 0;
 		} else {
-			const due = stands > 0 && bms.pastS[trip] >= delayOf(trip, bms.limits);
+			const due = stands > 0 && bms.pastS[trip]! >= delayOf(trip, bms.limits);
 			bms.tripped[trip] = due ? 1 : 0;
 			bms.trippedS[trip] = 0;
-			bms.pastS[trip] = stands > 0 && !due ? bms.pastS[trip] + stepS : 0;
+			bms.pastS[trip] = stands > 0 && !due ? bms.pastS[trip]! + stepS : 0;
 		}
 		if (!bms.tripped[trip]) continue;
-		if (BLOCKS_CHARGE.has(TRIPS[trip])) bms.chargeBlocked = true;
+		if (BLOCKS_CHARGE.has(TRIPS[trip]!)) bms.chargeBlocked = true;
 		else bms.dischargeBlocked = true;
 	}
 }

@@ -53,7 +53,7 @@ function look(guarded: GuardedBattery, flow: Flow, stepS: number): void {
 	let lowestV = Infinity;
 	let packV = 0;
 	for (let g = 0; g < readV.length; g++) {
-		const trueV = battery.groupV[g] + guarded.readErrorV[g];
+		const trueV = battery.groupV[g]! + guarded.readErrorV[g]!;
 		const read = noiseV > 0 ? normalDraw(guarded.random, trueV, noiseV) : trueV;
 		readV[g] = read;
 		packV += read;
@@ -66,8 +66,8 @@ function look(guarded: GuardedBattery, flow: Flow, stepS: number): void {
 	let coldestC = Infinity;
 	let hottestC = -Infinity;
 	for (const i of battery.members) {
-		if (temperatureC[i] < coldestC) coldestC = temperatureC[i];
-		if (temperatureC[i] > hottestC) hottestC = temperatureC[i];
+		if (temperatureC[i]! < coldestC) coldestC = temperatureC[i]!;
+		if (temperatureC[i]! > hottestC) hottestC = temperatureC[i]!;
 	}
 	stepBms(bms, { highestV, lowestV, packV, coldestC, hottestC, currentA: flow.currentA }, stepS);
 }

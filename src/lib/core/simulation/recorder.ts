@@ -31,17 +31,17 @@ export function recorder(cells: Cells, ids: readonly string[], everyS: number) {
 		at(timeS: number, flow: Flow | null, must: boolean): void {
 			const due = timeS >= next() - SAME_MOMENT_S;
 			if (due) count = Math.floor((timeS + SAME_MOMENT_S) / everyS) + 1;
-			const already = result.timeS.length > 0 && timeS - result.timeS[result.timeS.length - 1] < SAME_MOMENT_S;
+			const already = result.timeS.length > 0 && timeS - result.timeS[result.timeS.length - 1]! < SAME_MOMENT_S;
 			if ((!due && !must) || already) return;
 			result.timeS.push(timeS);
 			result.currentA.push(flow?.currentA ?? 0);
 			result.voltageV.push(flow?.voltageV ?? null);
 			ids.forEach((id, i) => {
 				const column = result.cells[id];
-				column.voltageV.push(terminalVoltageV(cells, i, cells.currentA[i]));
-				column.soc.push(cells.soc[i]);
-				column.currentA.push(cells.currentA[i]);
-				column.temperatureC.push(cells.temperatureC[i]);
+				column!.voltageV.push(terminalVoltageV(cells, i, cells.currentA[i]!));
+				column!.soc.push(cells.soc[i]!);
+				column!.currentA.push(cells.currentA[i]!);
+				column!.temperatureC.push(cells.temperatureC[i]!);
 			});
 		}
 	};

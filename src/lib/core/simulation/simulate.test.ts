@@ -24,8 +24,8 @@ describe('a parallel charge of four 206 Ah cells at 35 %', () => {
 				steps: [{ kind: 'charge', currentA, voltageV: 3.65, leadOhm, until: { tailA: 1 } }]
 			})
 		);
-		expect(steps[0].endedBy).toBe('tail');
-		expect(Math.abs(steps[0].durationS / 3600 / hours - 1)).toBeLessThan(0.04);
+		expect(steps[0]!.endedBy).toBe('tail');
+		expect(Math.abs(steps[0]!.durationS / 3600 / hours - 1)).toBeLessThan(0.04);
 	});
 	it('is in constant voltage from the first minute behind thin leads', () => {
 		const { currentA, voltageV } = simulate(
@@ -35,7 +35,7 @@ describe('a parallel charge of four 206 Ah cells at 35 %', () => {
 			})
 		);
 		expect(currentA[0]).toBeLessThan(9);
-		expect(voltageV[0]! + currentA[0] * 0.05).toBeCloseTo(3.65, 9);
+		expect(voltageV[0]! + currentA[0]! * 0.05).toBeCloseTo(3.65, 9);
 	});
 });
 
@@ -56,19 +56,19 @@ describe('joining 45 % and 60 % on the plateau', () => {
 		});
 	it('moves about a quarter of the difference in a day', () => {
 		const { cells } = joined([0.45, 0.6], 86400);
-		const left = cells.high.soc.at(-1)! - cells.low.soc.at(-1)!;
+		const left = cells.high!.soc.at(-1)! - cells.low!.soc.at(-1)!;
 		expect(1 - left / 0.15).toBeGreaterThan(0.2);
 		expect(1 - left / 0.15).toBeLessThan(0.3);
 	});
 	it('balances at the top in hours', () => {
 		const { cells } = joined([0.985, 1.0], 6 * 3600);
-		expect(cells.high.soc.at(-1)! - cells.low.soc.at(-1)!).toBeLessThan(0.002);
+		expect(cells.high!.soc.at(-1)! - cells.low!.soc.at(-1)!).toBeLessThan(0.002);
 	});
 	it('starts at the difference of the rest voltages over both resistances and links', () => {
 		const { cells } = joined([0.4, 0.6], 60);
 		// The table: 3.303 V at 60 %, 3.290 V at 40 %.
-		expect(cells.low.currentA[0]).toBeCloseTo((3.303 - 3.29) / (2 * (0.05 / 206 + 0.0001)), 6);
-		expect(cells.high.currentA[0]).toBeCloseTo(-cells.low.currentA[0], 9);
+		expect(cells.low!.currentA[0]).toBeCloseTo((3.303 - 3.29) / (2 * (0.05 / 206 + 0.0001)), 6);
+		expect(cells.high!.currentA[0]).toBeCloseTo(-cells.low!.currentA[0]!, 9);
 	});
 });
 
@@ -87,8 +87,8 @@ describe('ends', () => {
 				recordEveryS: 600
 			});
 		const fine = run(1);
-		expect(fine.cells.a.voltageV.at(-1)).toBeCloseTo(2.5, 4);
-		expect(run(120).steps[0].ah / fine.steps[0].ah).toBeCloseTo(1, 4);
+		expect(fine.cells.a!.voltageV.at(-1)).toBeCloseTo(2.5, 4);
+		expect(run(120).steps[0]!.ah / fine.steps[0]!.ah).toBeCloseTo(1, 4);
 	});
 	it('come early for a load that sees its own leads', () => {
 		const at = (leadOhm: number) =>
@@ -99,11 +99,11 @@ describe('ends', () => {
 				recordEveryS: 600
 			});
 		const [wide, thin] = [at(0), at(0.005)];
-		expect(wide.steps[0].endedBy).toBe('voltage');
+		expect(wide.steps[0]!.endedBy).toBe('voltage');
 		expect(wide.voltageV.at(-1)).toBeCloseTo(2.8, 4);
 		// 50 A · 5 mΩ: the terminals still stand at 3.05 V.
 		expect(thin.voltageV.at(-1)).toBeCloseTo(3.05, 4);
-		expect(-thin.steps[0].ah).toBeLessThan(-wide.steps[0].ah - 1);
+		expect(-thin.steps[0]!.ah).toBeLessThan(-wide.steps[0]!.ah - 1);
 	});
 	it('say when the load asks for more than there is', () => {
 		const { steps } = simulate({
@@ -112,7 +112,7 @@ describe('ends', () => {
 			stepS: 1,
 			recordEveryS: 1
 		});
-		expect(steps[0].endedBy).toBe('collapse');
+		expect(steps[0]!.endedBy).toBe('collapse');
 	});
 	it('of constant power hold the power', () => {
 		const { currentA, voltageV } = simulate({
@@ -140,9 +140,9 @@ describe('a battery with a BMS', () => {
 				stepS: 1
 			})
 		);
-		expect(steps[0].endedBy).toBe('bms');
-		expect(cells.c2.soc.at(-1)!).toBeGreaterThan(0.99);
-		expect(cells.c0.soc.at(-1)!).toBeCloseTo(0.9, 1);
+		expect(steps[0]!.endedBy).toBe('bms');
+		expect(cells.c2!.soc.at(-1)!).toBeGreaterThan(0.99);
+		expect(cells.c0!.soc.at(-1)!).toBeCloseTo(0.9, 1);
 	});
 	it('goes on after release when the step has a duration', () => {
 		const { currentA } = simulate(
@@ -153,7 +153,7 @@ describe('a battery with a BMS', () => {
 				recordEveryS: 10
 			})
 		);
-		const switched = currentA.filter((a, i) => i > 0 && a > 0 !== currentA[i - 1] > 0).length;
+		const switched = currentA.filter((a, i) => i > 0 && a > 0 !== currentA[i - 1]! > 0).length;
 		expect(switched).toBeGreaterThan(2);
 	});
 	it('blocks charge below freezing and not discharge', () => {
@@ -168,8 +168,8 @@ describe('a battery with a BMS', () => {
 			})
 		);
 		expect(steps[0]).toMatchObject({ endedBy: 'bms' });
-		expect(steps[0].ah).toBeLessThan(0.1);
-		expect(steps[1].ah).toBeCloseTo(-10 / 6, 9);
+		expect(steps[0]!.ah).toBeLessThan(0.1);
+		expect(steps[1]!.ah).toBeCloseTo(-10 / 6, 9);
 	});
 	it('cuts an over-current after its delay and releases a minute later', () => {
 		const { currentA, timeS } = simulate({
@@ -193,7 +193,7 @@ describe('a battery with a BMS', () => {
 				})
 			);
 		expect(noisy(7)).toEqual(noisy(7));
-		expect(noisy(7).steps[0].ah).not.toBe(noisy(8).steps[0].ah);
+		expect(noisy(7).steps[0]!.ah).not.toBe(noisy(8).steps[0]!.ah);
 	});
 });
 
@@ -213,7 +213,7 @@ describe('a balancer', () => {
 			stepS: 1,
 			recordEveryS: 600
 		});
-	const gap = ({ cells }: ReturnType<typeof apart>) => 100 * (cells.high.soc.at(-1)! - cells.low.soc.at(-1)!);
+	const gap = ({ cells }: ReturnType<typeof apart>) => 100 * (cells.high!.soc.at(-1)! - cells.low!.soc.at(-1)!);
 	it('bleeds its current for as long as it runs', () => {
 		const before = gap(apart({ startV: 9 }));
 		expect(before - gap(apart({ kind: 'passive', currentA: 0.15 }))).toBeCloseTo(0.15, 2);
@@ -222,7 +222,7 @@ describe('a balancer', () => {
 		const { cells, steps } = apart({ kind: 'active', currentA: 0.5 });
 		const before = gap(apart({ startV: 9 }));
 		expect(before - gap({ cells, steps } as never)).toBeGreaterThan(0.5 * 1.85 * 0.9);
-		expect(cells.high.currentA.at(-1)).toBeLessThan(cells.low.currentA.at(-1)!);
+		expect(cells.high!.currentA.at(-1)).toBeLessThan(cells.low!.currentA.at(-1)!);
 	});
 });
 

@@ -127,7 +127,7 @@ function ending(step: SimulatedStep, prepared: Prepared, flow: Flow): EndedBy | 
 	const { battery, bms } = prepared.guarded!;
 	let [low, high] = [Infinity, -Infinity];
 	for (const i of battery.members) {
-		const v = terminalVoltageV(battery.cells, i, battery.cells.currentA[i]);
+		const v = terminalVoltageV(battery.cells, i, battery.cells.currentA[i]!);
 		if (v < low) low = v;
 		if (v > high) high = v;
 	}
@@ -191,7 +191,7 @@ function restLoose(cells: Cells, i: number, stepS: number, sums: StepSums): void
 	cells.currentA[i] = 0;
 	const before = cells.heatJ[i];
 	stepCell(cells, i, looseDecay);
-	sums.heatWh += (cells.heatJ[i] - before) / 3600;
+	sums.heatWh += (cells.heatJ[i]! - before!) / 3600;
 }
 
 const LOCATE_ROUNDS = 40;

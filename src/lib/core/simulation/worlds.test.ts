@@ -87,10 +87,10 @@ describe('any valid world', () => {
 					stepGuarded(guarded, drives, flow, w.stepS, sums);
 					for (let g = 0; g < w.groups.length; g++) {
 						const members = battery.members.slice(battery.groupStart[g], battery.groupStart[g + 1]);
-						const shared = members.reduce((sum, i) => sum + cells.currentA[i], 0) - battery.balanceA[g];
+						const shared = members.reduce((sum, i) => sum + cells.currentA[i]!, 0) - battery.balanceA[g]!;
 						const first =
-							battery.members.slice(0, battery.groupStart[1]).reduce((sum, i) => sum + cells.currentA[i], 0) -
-							battery.balanceA[0];
+							battery.members.slice(0, battery.groupStart[1]).reduce((sum, i) => sum + cells.currentA[i]!, 0) -
+							battery.balanceA[0]!;
 						expect(Math.abs(shared - first)).toBeLessThan(1e-9 * Math.max(1, w.capacityAh));
 					}
 				}
@@ -98,9 +98,9 @@ describe('any valid world', () => {
 					expect(column.every(Number.isFinite)).toBe(true);
 				expect([sums.ah, sums.wh, sums.heatWh].every(Number.isFinite)).toBe(true);
 				for (let i = 0; i < cells.count; i++) {
-					const risen = (cells.soc[i] - before[i]) * cells.capacityAh[i];
-					const balance = cells.throughAh[i] - cells.unstoredAh[i] - cells.leakedAh[i];
-					expect(Math.abs(risen - balance)).toBeLessThan(1e-9 * Math.max(cells.capacityAh[i], Math.abs(balance)));
+					const risen = (cells.soc[i]! - before[i]!) * cells.capacityAh[i]!;
+					const balance = cells.throughAh[i]! - cells.unstoredAh[i]! - cells.leakedAh[i]!;
+					expect(Math.abs(risen - balance)).toBeLessThan(1e-9 * Math.max(cells.capacityAh[i]!, Math.abs(balance)));
 				}
 			}),
 			{ numRuns: 60 }
@@ -119,7 +119,7 @@ describe('any valid world', () => {
 					turned += Math.abs(sums.wh - was);
 				}
 				const rise = (stored(cells) - before) / 3600;
-				const within = total(cells.throughAh.map((ah, i) => Math.abs(ah * cells.bulkV[i])));
+				const within = total(cells.throughAh.map((ah, i) => Math.abs(ah * cells.bulkV[i]!)));
 				const exchanged = turned + within + total(cells.heatJ) / 3600;
 				expect(Math.abs(sums.wh - rise - sums.heatWh)).toBeLessThan(4e-3 * Math.max(exchanged, 1e-3 * w.capacityAh));
 			}),
@@ -162,15 +162,15 @@ describe('halving the step', () => {
 	it.each([60, 20, 4])('from %s s changes every result by less than 0.1 percent', (stepS) => {
 		const [whole, half] = [simulate(world(stepS)), simulate(world(stepS / 2))];
 		whole.steps.forEach((step, k) => {
-			expect(step.endedBy).toBe(half.steps[k].endedBy);
+			expect(step.endedBy).toBe(half.steps[k]!.endedBy);
 			for (const name of ['durationS', 'ah', 'wh', 'heatWh'] as const)
-				expect(Math.abs(step[name] - half.steps[k][name]), `${k} ${name}`).toBeLessThanOrEqual(
-					1e-3 * Math.abs(half.steps[k][name]) + 1e-6
+				expect(Math.abs(step[name] - half.steps[k]![name]), `${k} ${name}`).toBeLessThanOrEqual(
+					1e-3 * Math.abs(half.steps[k]![name]) + 1e-6
 				);
 		});
 		for (const id of Object.keys(whole.cells)) {
-			expect(Math.abs(whole.cells[id].soc.at(-1)! - half.cells[id].soc.at(-1)!)).toBeLessThan(1e-3);
-			expect(whole.cells[id].voltageV.at(-1)! / half.cells[id].voltageV.at(-1)!).toBeCloseTo(1, 3);
+			expect(Math.abs(whole.cells[id]!.soc.at(-1)! - half.cells[id]!.soc.at(-1)!)).toBeLessThan(1e-3);
+			expect(whole.cells[id]!.voltageV.at(-1)! / half.cells[id]!.voltageV.at(-1)!).toBeCloseTo(1, 3);
 		}
 	});
 });

@@ -67,6 +67,6 @@ export async function readLiveSamples(
 
 /** How many samples a run has. */
 export async function countLiveSamples(liveRunId: number): Promise<number> {
-	const [{ total }] = await database()('live_samples').where({ live_run_id: liveRunId }).count({ total: '*' });
-	return Number(total);
+	const [counted] = await database()('live_samples').where({ live_run_id: liveRunId }).count({ total: '*' });
+	return Number(counted!.total);
 }

@@ -17,22 +17,22 @@ async function checkMap(client: ModbusClient): Promise<number> {
 			'nonsense',
 			`This speaks register map ${version}, not ${MAP_VERSION}: is it the right instrument?`
 		);
-	return groups;
+	return groups!;
 }
 
 async function readBms(client: ModbusClient) {
 	const head = await client.readInput(0, 14);
 	const groups = head[1];
 	if (groups === 0) throw new InstrumentError('refused', 'The BMS sees no battery: wire the cells in series first.');
-	const groupV = (await client.readInput(BMS_GROUPS_AT, groups)).map((mV) => int16(mV) / 1000);
+	const groupV = (await client.readInput(BMS_GROUPS_AT, groups!)).map((mV) => int16(mV) / 1000);
 	return {
 		...NO_READING,
 		atMs: uint64(head.slice(10, 14)),
-		voltageV: int32(head[4], head[5]) / 1000,
-		currentA: int32(head[6], head[7]) / 1000,
+		voltageV: int32(head[4]!, head[5]!) / 1000,
+		currentA: int32(head[6]!, head[7]!) / 1000,
 		groupV,
-		temperatureC: int16(head[8]) / 10,
-		allows: { charge: (head[2] & 1) !== 0, discharge: (head[2] & 2) !== 0 }
+		temperatureC: int16(head[8]!) / 10,
+		allows: { charge: (head[2]! & 1) !== 0, discharge: (head[2]! & 2) !== 0 }
 	};
 }
 
@@ -41,9 +41,9 @@ async function readShunt(client: ModbusClient) {
 	return {
 		...NO_READING,
 		atMs: uint64(words.slice(6, 10)),
-		voltageV: int32(words[0], words[1]) / 1000,
-		currentA: int32(words[2], words[3]) / 1000,
-		countedAh: int32(words[4], words[5]) / 1000
+		voltageV: int32(words[0]!, words[1]!) / 1000,
+		currentA: int32(words[2]!, words[3]!) / 1000,
+		countedAh: int32(words[4]!, words[5]!) / 1000
 	};
 }
 

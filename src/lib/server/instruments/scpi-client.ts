@@ -100,7 +100,7 @@ export async function openScpi(host: string, port: number, patienceMs: number): 
 				const match = ERROR_ENTRY.exec(await exchange('SYST:ERR?'));
 				if (!match) throw new InstrumentError('nonsense', 'The instrument’s error queue could not be read.');
 				// After the number and the standard's own words comes what this instrument says of it.
-				if (Number(match[1]) !== 0) throw new InstrumentError('refused', match[2].replace(/^[^;]*;/, ''));
+				if (Number(match[1]) !== 0) throw new InstrumentError('refused', match[2]!.replace(/^[^;]*;/, ''));
 			}),
 		close: () => socket.destroy()
 	};

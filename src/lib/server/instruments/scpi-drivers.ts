@@ -21,7 +21,12 @@ const DIALECTS: Record<ScpiKind, Dialect> = {
 	},
 	load: {
 		query: 'MEAS:VOLT?;CURR?;:INP?;INP:TRIP?',
-		take: ([voltageV, currentA, on, cutOff]) => ({ voltageV, currentA: -currentA, on: on === 1, cutOff: cutOff === 1 }),
+		take: ([voltageV, currentA, on, cutOff]) => ({
+			voltageV,
+			currentA: -currentA!,
+			on: on === 1,
+			cutOff: cutOff === 1
+		}),
 		set: (voltageV, currentA) => `FUNC CURR;CURR ${currentA};VOLT:CUT ${voltageV}`,
 		output: 'INP'
 	},

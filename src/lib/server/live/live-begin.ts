@@ -37,7 +37,7 @@ export async function beginLiveRun(id: number, input: LiveConfirmInput): Promise
 		// What such a cell holds nobody knows, nor when the run will end.
 		if (await noteStartCharge(run, await refuseWrongCell(run, links)))
 			claimed = await liveRuns.update(claimed.id, claimed.version, { expectedAh: null });
-		await driveOutput(links, run.phases[run.progress.phase], run.deadManS * WATCHDOG_FACTOR);
+		await driveOutput(links, run.phases[run.progress.phase]!, run.deadManS * WATCHDOG_FACTOR);
 	} catch (error) {
 		chaseOff(links, await allOff(links), () => undefined);
 		await giveBack(run, claimed);
@@ -103,7 +103,7 @@ async function refuseWrongCell(run: LiveRun, links: LiveLinks): Promise<RestRead
 	const atRest: RestReading[] = [];
 	const { chemistry } = await banks.get(run.bankId);
 	const { dischargeLimitV } = CHEMISTRY_FIGURES[chemistry];
-	const charges = run.phases[run.progress.phase].kind === 'charge';
+	const charges = run.phases[run.progress.phase]!.kind === 'charge';
 	for (const [role, { link, calibration }] of Object.entries(links)) {
 		// Probes in the air are no reason not to begin; a line that is dead is.
 		const reading = await link.useNow((driver) => driver.read()).catch(nothingWhenRefused);

@@ -113,8 +113,8 @@ export async function readPhase(links: LiveLinks, phase: LivePhase): Promise<Pha
 	const [mainRole, meterRole = null] = order.filter((role) => links[role]);
 	const read = (role: LiveRole) => links[role]!.link.use((driver) => driver.read());
 	return {
-		main: await read(mainRole),
-		mainRole,
+		main: await read(mainRole!),
+		mainRole: mainRole!,
 		meter: meterRole ? await read(meterRole) : null,
 		meterRole
 	};

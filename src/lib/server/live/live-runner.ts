@@ -145,7 +145,7 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 	 * lost it is told again, until the dead man's time is up.
 	 */
 	async function drive(): Promise<void> {
-		await driveOutput(links, run.phases[run.progress.phase], run.deadManS * WATCHDOG_FACTOR);
+		await driveOutput(links, run.phases[run.progress.phase]!, run.deadManS * WATCHDOG_FACTOR);
 		undriven = false;
 	}
 
@@ -169,10 +169,10 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 	async function once(): Promise<void> {
 		const phaseNumber = run.progress.phase;
 		if (undriven) await drive();
-		const reading = await readPhase(links, run.phases[phaseNumber]);
+		const reading = await readPhase(links, run.phases[phaseNumber]!);
 		lastHeardMs = Date.now();
 		saidSilent = false;
-		const sample = toSample(reading, links, run.phases[phaseNumber]);
+		const sample = toSample(reading, links, run.phases[phaseNumber]!);
 		const step = takeSample(run.phases, run.progress, sample, broken, run.expectedAh);
 		if (step.state !== run.progress) buffer.push(storedOf(reading, phaseNumber));
 		noteBms(reading);

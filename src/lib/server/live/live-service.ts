@@ -109,7 +109,7 @@ export async function livePage(id: number): Promise<LivePageData> {
 		run,
 		view: await liveView(run),
 		values: await valuesToConfirm(run),
-		samples: samples.length > DRAWN_POINTS ? kept.map((i) => samples[i]) : samples,
+		samples: samples.length > DRAWN_POINTS ? kept.map((i) => samples[i]!) : samples,
 		place: await placeOf(run)
 	};
 }

@@ -16,7 +16,7 @@ const NOT_FULL = 'not-full';
  * hours can still be saved; the run goes on. @returns whether it cannot be full
  */
 export async function noteStartCharge(run: LiveRun, readings: readonly RestReading[]): Promise<boolean> {
-	const isFirst = run.startedAt === null && run.phases[0].kind === 'discharge';
+	const isFirst = run.startedAt === null && run.phases[0]!.kind === 'discharge';
 	if (run.kind !== 'capacity' || run.cellId === null || !isFirst) return false;
 	if (await beganNotFull(run)) return true;
 	const bank = await banks.get(run.bankId);

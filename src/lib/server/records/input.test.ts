@@ -53,7 +53,7 @@ describe('validated input', () => {
 	});
 	it('refuses an identity that is an object', () => {
 		const cells = [{ id: { $ne: 1 }, capacityAh: 1 }];
-		expect(faultsOf(() => validated(MatchInput, { series: 1, parallel: 1, cells }))[0].path).toBe('cells.0.id');
+		expect(faultsOf(() => validated(MatchInput, { series: 1, parallel: 1, cells }))[0]!.path).toBe('cells.0.id');
 	});
 	it.each([null, undefined, 'text', 7, [bank]])('refuses %j as a whole', (body) => {
 		expect(faultsOf(() => validated(BankInput, body))).toEqual([
@@ -72,20 +72,20 @@ describe('validated input', () => {
 	it('keeps a delivery within what a tray can hold', () => {
 		const delivery = { bankId: 1, name: 'Crate', receivedOn: '2026-03-09', cellCount: 20 };
 		expect(validated(NewDeliveryInput, delivery).labelPrefix).toBe('C');
-		expect(faultsOf(() => validated(NewDeliveryInput, { ...delivery, cellCount: 2001 }))[0].path).toBe('cellCount');
+		expect(faultsOf(() => validated(NewDeliveryInput, { ...delivery, cellCount: 2001 }))[0]!.path).toBe('cellCount');
 	});
 	it('wants a doubt with a capacity test, and above 0', () => {
 		const test = { bankId: 1, testedAt: '2026-03-09', capacityAh: 100, efc: 0 };
-		expect(faultsOf(() => validated(CapacityTestInput, { ...test, sdAh: 0 }))[0].path).toBe('sdAh');
+		expect(faultsOf(() => validated(CapacityTestInput, { ...test, sdAh: 0 }))[0]!.path).toBe('sdAh');
 	});
 	it('takes a cell type with a rated capacity alone', () => {
 		expect(validated(CellTypeInput, { name: 'T', chemistry: 'LTO', ratedAh: 40 })).toMatchObject({ ratedAh: 40 });
 	});
 	it('refuses a quantity that cannot be read off a cell, and infinities', () => {
-		expect(faultsOf(() => validated(ReadingInput, { cellId: 1, quantity: 'soc', rawText: '50' }))[0].path).toBe(
+		expect(faultsOf(() => validated(ReadingInput, { cellId: 1, quantity: 'soc', rawText: '50' }))[0]!.path).toBe(
 			'quantity'
 		);
 		const body = { chemistry: 'LFP', restVoltageV: Infinity, meterSdV: 0, restS: 0 };
-		expect(faultsOf(() => validated(SocBoundsInput, body))[0].path).toBe('restVoltageV');
+		expect(faultsOf(() => validated(SocBoundsInput, body))[0]!.path).toBe('restVoltageV');
 	});
 });

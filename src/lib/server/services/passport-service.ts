@@ -63,7 +63,7 @@ const event = (
 
 function readingEvent(reading: Reading, chemistry: Chemistry): PassportEvent {
 	const { label, unit, decimals } = QUANTITY_FIGURES[reading.quantity];
-	const title = `${label[0].toUpperCase()}${label.slice(1)} ${reading.value.toFixed(decimals)} ± ${reading.sd.toFixed(decimals)} ${unit}`;
+	const title = `${label[0]!.toUpperCase()}${label.slice(1)} ${reading.value.toFixed(decimals)} ± ${reading.sd.toFixed(decimals)} ${unit}`;
 	const typed = `Typed "${reading.rawText}"`;
 	if (reading.quantity !== 'restVoltage') return event(reading.takenAt, 'reading', title, typed);
 	const bounds = socBounds(chemistry, reading.value, reading.sd, reading.restS ?? CRATE_REST_S);

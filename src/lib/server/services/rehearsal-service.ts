@@ -255,7 +255,7 @@ export async function revealRehearsal(bankId: number, input: ConclusionsInput): 
 	if (rehearsal.revealedAt)
 		throw new ServiceError(409, 'revealed', 'This rehearsal has been closed: the truth is known.');
 	const left = (await bundledHands().save()) as LeftBench;
-	const label = (i: number) => rehearsal.scenario.cells[i].label;
+	const label = (i: number) => rehearsal.scenario.cells[i]!.label;
 	const conclusions = input.conclusions.map(({ kind, where }): Finding => ({ kind, where: where ?? null }));
 	const placed = await currentPlacements(bankId);
 	const built = left.groups.length

@@ -84,8 +84,8 @@ export async function importRun(
 /** What the load took, Ah, in the last stretch had it held on to its end: it cut off somewhere within. Nothing when it was still on. */
 function cutOffAh(samples: readonly StoredSample[]): number {
 	const [before, last] = samples.slice(-2);
-	if (!last || Math.abs(last.currentA) > Math.abs(before.currentA) / 2) return 0;
-	return (Math.abs(before.currentA) * (last.atMs - before.atMs)) / 3_600_000;
+	if (!last || Math.abs(last.currentA) > Math.abs(before!.currentA) / 2) return 0;
+	return (Math.abs(before!.currentA) * (last.atMs - before!.atMs)) / 3_600_000;
 }
 
 /** The discharge of a live run as a capacity result of its cell, by the instruments' calibration of that day; gaps not counted. */
@@ -96,8 +96,8 @@ export async function storeLiveCapacity(live: LiveRun, samples: readonly StoredS
 	const phase = live.phases.findIndex((p) => p.kind === 'discharge');
 	const discharge = live.phases[phase] as { cutoffV: number };
 	const sums = live.progress.sums[phase];
-	const capacityAh = -sums.ah;
-	const seconds = (sums.endedMs! - sums.startedMs) / 1000 - sums.gapS;
+	const capacityAh = -sums!.ah;
+	const seconds = (sums!.endedMs! - sums!.startedMs) / 1000 - sums!.gapS;
 	const meanA = -(capacityAh * 3600) / seconds;
 	const { cellTypeId } = await banks.get(live.bankId);
 	const cellType = cellTypeId === null ? null : await cellTypes.get(cellTypeId);
@@ -106,11 +106,11 @@ export async function storeLiveCapacity(live: LiveRun, samples: readonly StoredS
 			? s.cellV - meter.voltageOffsetV
 			: (s.voltageV ?? 0) - load.voltageOffsetV;
 	const faults =
-		sums.gapS > 0
+		sums!.gapS > 0
 			? [
 					{
 						code: 'gap' as const,
-						message: `${Math.round(sums.gapS)} s without samples, about ${Math.abs(sums.gapAh).toFixed(2)} Ah not counted.`,
+						message: `${Math.round(sums!.gapS)} s without samples, about ${Math.abs(sums!.gapAh).toFixed(2)} Ah not counted.`,
 						row: null
 					}
 				]
@@ -124,18 +124,18 @@ export async function storeLiveCapacity(live: LiveRun, samples: readonly StoredS
 				// The load's own accuracy and that of an uncompared tester, what the gaps may hide, and when it cut off.
 				sdAh: Math.hypot(
 					capacityAh * Math.max(TESTER_GAIN_SD, accuracyPercent / 100 / Math.sqrt(3)),
-					sums.gapAh / Math.sqrt(3),
+					sums!.gapAh / Math.sqrt(3),
 					cutOffAh(samples) / Math.sqrt(12)
 				),
-				energyWh: -sums.wh,
-				meanVoltageV: sums.wh / sums.ah,
+				energyWh: -sums!.wh,
+				meanVoltageV: sums!.wh / sums!.ah,
 				currentA: meanA,
 				cRate: cellType ? -meanA / cellType.ratedAh : null,
 				durationS: seconds,
-				endVoltageV: volts(samples.filter((s) => s.currentA < meanA / 2).at(-1) ?? samples[samples.length - 1]),
+				endVoltageV: volts(samples.filter((s) => s.currentA < meanA / 2).at(-1) ?? samples[samples.length - 1]!),
 				temperatureC: live.temperatureC,
 				cutoffV: discharge.cutoffV,
-				testedAt: new Date(sums.endedMs!).toISOString(),
+				testedAt: new Date(sums!.endedMs!).toISOString(),
 				tester: load.name,
 				faults
 			},
@@ -145,7 +145,7 @@ export async function storeLiveCapacity(live: LiveRun, samples: readonly StoredS
 		await insertRunSamples(
 			run.id,
 			{
-				timeS: samples.map((s) => (s.atMs - samples[0].atMs) / 1000),
+				timeS: samples.map((s) => (s.atMs - samples[0]!.atMs) / 1000),
 				voltageV: samples.map(volts),
 				currentA: samples.map((s) => s.currentA / gain)
 			},
@@ -168,12 +168,12 @@ export async function runCurve(
 		dischargedAh.push(
 			i === 0
 				? 0
-				: dischargedAh[i - 1] -
-						(((samples.currentA[i] + samples.currentA[i - 1]) / 2) * (t - samples.timeS[i - 1])) / 3600
+				: dischargedAh[i - 1]! -
+						(((samples.currentA[i]! + samples.currentA[i - 1]!) / 2) * (t - samples.timeS[i - 1]!)) / 3600
 		)
 	);
 	const kept = thinCurve(samples.voltageV, points / 2);
-	const pick = (values: number[]) => kept.map((i) => values[i]);
+	const pick = (values: number[]) => kept.map((i) => values[i]!);
 	return {
 		run,
 		curve: { timeS: pick(samples.timeS), voltageV: pick(samples.voltageV), dischargedAh: pick(dischargedAh) }

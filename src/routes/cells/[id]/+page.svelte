@@ -76,8 +76,8 @@
 							series={[
 								{
 									name: data.cell.label,
-									x: curves[event.runId].dischargedAh,
-									y: curves[event.runId].voltageV,
+									x: curves[event.runId]!.dischargedAh,
+									y: curves[event.runId]!.voltageV,
 									strong: true
 								}
 							]}

@@ -12,10 +12,10 @@ interface Layout {
 
 /** Cells that sit in a battery now. */
 export async function cellsIn(batteryId: number, tx: Knex): Promise<number> {
-	const [{ n }] = await tx('placed')
+	const [counted] = await tx('placed')
 		.where({ battery_id: batteryId, removed_at: null, deleted_at: null })
 		.count({ n: '*' });
-	return Number(n);
+	return Number(counted!.n);
 }
 
 /**

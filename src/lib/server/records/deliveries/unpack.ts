@@ -8,14 +8,14 @@ type Crate = Pick<NewDeliveryInput, 'cellCount' | 'labelPrefix' | 'batch'>;
 
 /** Cells that bear the prefix already: among a bank's own, or in the stock when it is for none. */
 async function taken(delivery: Delivery, prefix: string, tx: Knex): Promise<number> {
-	const [{ n }] = await tx('cells')
+	const [counted] = await tx('cells')
 		.join('deliveries', 'deliveries.id', 'cells.delivery_id')
 		.where({ 'deliveries.bank_id': delivery.bankId, 'deliveries.rehearsal': delivery.rehearsal })
 		.whereNull('cells.deleted_at')
 		.whereNull('deliveries.deleted_at')
 		.where('cells.label', 'like', `${prefix.replace(/[\\%_]/g, '\\$&')}-%`)
 		.count({ n: '*' });
-	return Number(n);
+	return Number(counted!.n);
 }
 
 /** Lays a delivery's cells on its tray, labelled prefix-01 … in order; candidates of the bank it came for. */

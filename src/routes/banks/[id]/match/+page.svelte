@@ -224,7 +224,7 @@
 		/>
 		<div class="mt-4 flex flex-wrap items-center gap-3">
 			{#if arrangement}<button class="btn btn-primary tap" onclick={accept}>Accept these groups</button>{/if}
-			{#if placedNow && !arrangement}<p>Placed {formatDate(data.placements[0].placedAt, data.settings.dateStyle)}.</p>
+			{#if placedNow && !arrangement}<p>Placed {formatDate(data.placements[0]!.placedAt, data.settings.dateStyle)}.</p>
 				<a class="btn btn-primary tap" href="/banks/{bank.id}/balance">On to Balance</a>{/if}
 		</div>
 	{:else}

@@ -94,9 +94,9 @@
 			return {
 				id: cell.id,
 				label: cell.label,
-				figure: values[i] === null ? null : shown(values[i]),
+				figure: values[i] == null ? null : shown(values[i]),
 				minor: minor === null ? null : `${formatNumber(minor, 3)} ${QUANTITY_FIGURES[other].unit}`,
-				shade: shades[i],
+				shade: shades[i] ?? null,
 				warmth: warmestOf(own),
 				mark: own[0] ? shortMark(own[0]) : null
 			};

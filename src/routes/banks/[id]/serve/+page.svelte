@@ -33,17 +33,17 @@
 		const shades = shadesOf(drift, 0.01 * ratedAh);
 		const volts = judged?.check.groupVoltagesV ?? [];
 		return Array.from({ length: series }, (_, i) => {
-			const warm = drift[i] !== null && Math.abs(drift[i]!) > 0.01 * ratedAh;
-			const slope = serve.driftPerMonthAh[i];
+			const warm = drift[i] != null && Math.abs(drift[i]!) > 0.01 * ratedAh;
+			const slope = serve.driftPerMonthAh[i] ?? null;
 			return {
 				id: i + 1,
 				label:
 					bank.parallel > 1
 						? `Group ${i + 1}`
 						: `${i + 1} ${data.placements.find((p) => p.position === i + 1)?.label ?? ''}`.trim(),
-				figure: drift[i] === null ? null : formatNumber(drift[i], 1),
+				figure: drift[i] == null ? null : formatNumber(drift[i], 1),
 				minor: volts[i] == null ? null : `${volts[i]!.toFixed(3)} V`,
-				shade: shades[i],
+				shade: shades[i] ?? null,
 				warmth: warm ? 'look' : 'calm',
 				mark: warm
 					? `${Math.abs(drift[i]!).toFixed(1)} Ah ${drift[i]! < 0 ? 'behind' : 'ahead'}${slope !== null && Math.abs(slope) > 0.01 ? `, ${formatNumber(slope, 2)} a month` : ''}`
@@ -180,7 +180,7 @@
 							><td class="whitespace-nowrap">{formatDate(check.checkedAt, data.settings.dateStyle)}</td><td
 								>Check, {check.context}</td
 							><td class="figure whitespace-nowrap">{check.currentA.toFixed(1)} A</td><td
-								>{judgement.judged ? judgement.verdicts[0].title : judgement.reason}{check.notes
+								>{judgement.judged ? judgement.verdicts[0]!.title : judgement.reason}{check.notes
 									? ` “${check.notes}”`
 									: ''}</td
 							><td

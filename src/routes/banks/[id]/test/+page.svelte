@@ -53,7 +53,7 @@
 			label: c.cell.label,
 			figure: c.capacityAh === null ? null : c.capacityAh.toFixed(1),
 			minor: c.sdAh === null ? null : `± ${c.sdAh.toFixed(1)} Ah`,
-			shade: shades[i],
+			shade: shades[i] ?? null,
 			warmth: warmest.get(c.cell.id) ?? 'calm',
 			mark: c.refused ? 'test again' : c.outcome === 'short' ? 'short' : c.outcome === 'unsure' ? 'cannot tell' : null
 		}));
