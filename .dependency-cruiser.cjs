@@ -10,6 +10,20 @@ const rule = (name, from, to, comment) => ({
 module.exports = {
 	forbidden: [
 		{ name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
+		{
+			name: 'every-arrow-seen',
+			severity: 'error',
+			comment: 'An import this check cannot follow is an arrow it cannot judge.',
+			from: { path: '^(src|demo|bench|stand-ins)/' },
+			to: { couldNotResolve: true, pathNot: '^\\$(app|env)/|^\\./\\$types|^@sveltejs/kit$|^svelte' }
+		},
+		{
+			name: 'declared',
+			severity: 'error',
+			comment: 'What is imported is declared.',
+			from: { path: '^(src|demo|bench|stand-ins)/' },
+			to: { dependencyTypes: ['npm-no-pkg', 'npm-unknown'] }
+		},
 		rule(
 			'core-is-pure',
 			'^src/lib/core/',
@@ -19,7 +33,7 @@ module.exports = {
 		rule(
 			'core-packages',
 			'^src/lib/core/',
-			'node_modules/(?!papaparse|date-fns|@types/papaparse|fast-check|vitest)',
+			'node_modules/(?!papaparse|d3-array|@types/d3-array|date-fns|@types/papaparse|fast-check|vitest)',
 			'Core uses pure packages only.'
 		),
 		{
@@ -60,16 +74,58 @@ module.exports = {
 			'Input classes know core words only.'
 		),
 		rule(
-			'repositories-below-services',
+			'repositories-at-the-bottom',
 			'^src/lib/server/db/',
-			'^src/lib/server/(services|http|formats)/|^src/routes/',
-			'Services call repositories, not the other way.'
+			'^src/lib/server/(?!db/|errors\\.ts|log\\.ts)',
+			'The database knows nothing of what is kept in it.'
+		),
+		rule(
+			'records-on-repositories',
+			'^src/lib/server/records/',
+			'^src/lib/server/(?!records/|db/|errors\\.ts|log\\.ts)',
+			'A kind of record knows the database and other kinds.'
+		),
+		rule(
+			'picture-on-records',
+			'^src/lib/server/(bank-picture|stages)/',
+			'^src/lib/server/(?!bank-picture/|stages/|records/|db/|errors\\.ts|log\\.ts)',
+			'A bank is read from its records.'
+		),
+		rule(
+			'judgements-below-services',
+			'^src/lib/server/judgements/',
+			'^src/lib/server/(services|live|threads|http|openapi|formats|instruments)/',
+			'Judging needs the picture and core alone.'
+		),
+		rule(
+			'threads-apart',
+			'^src/lib/server/threads/',
+			'^src/lib/server/(db|records|services|live|judgements|bank-picture|http|instruments)/',
+			'A thread computes; it holds no connection.'
+		),
+		rule(
+			'instruments-apart',
+			'^src/lib/server/instruments/',
+			'^src/lib/server/(?!instruments/|one-at-a-time\\.ts|errors\\.ts|log\\.ts)',
+			'A driver knows the wire and nothing else.'
 		),
 		rule(
 			'services-below-http',
-			'^src/lib/server/services/',
-			'^src/lib/server/http/|^src/routes/',
+			'^src/lib/server/(?!http/|openapi/)',
+			'^src/lib/server/(http|openapi)/|^src/routes/',
 			'Routes call services.'
+		),
+		rule(
+			'routes-call-services',
+			'^src/routes/',
+			'^src/lib/server/(db|records|bank-picture|stages|formats|instruments)/',
+			'A route takes the request apart and hands it to a service.'
+		),
+		rule(
+			'routes-compute-nothing',
+			'^src/routes/.*server\\.ts$',
+			'^src/lib/(core|workers)/',
+			'What a request computes is a service’s or a thread’s.'
 		),
 		rule(
 			'stand-ins-use-core',
@@ -87,9 +143,14 @@ module.exports = {
 	],
 	options: {
 		tsConfig: { fileName: 'tsconfig.json' },
+		webpackConfig: { fileName: '.dependency-cruiser.resolve.cjs' },
 		doNotFollow: { path: 'node_modules' },
 		exclude: { path: '\\.svelte-kit' },
 		tsPreCompilationDeps: true,
-		enhancedResolveOptions: { extensions: ['.ts', '.js', '.svelte', '.json'] }
+		enhancedResolveOptions: {
+			exportsFields: ['exports'],
+			conditionNames: ['svelte', 'import', 'types', 'default'],
+			extensions: ['.ts', '.js', '.svelte', '.json']
+		}
 	}
 };

@@ -1,11 +1,9 @@
+import { mean as meanOf, median as medianOf } from 'd3-array';
 import { CoreError } from './core-error';
 
 /** Median of finite numbers in any order; the mean of the middle two for an even count. `null` when empty. */
 export function median(values: readonly number[]): number | null {
-	if (values.length === 0) return null;
-	const sorted = [...values].sort((a, b) => a - b);
-	const middle = sorted.length >> 1;
-	return sorted.length % 2 ? sorted[middle]! : (sorted[middle - 1]! + sorted[middle]!) / 2;
+	return medianOf(values) ?? null;
 }
 
 /**
@@ -20,7 +18,7 @@ export function robustSd(values: readonly number[]): number | null {
 
 /** Arithmetic mean. `null` when empty. */
 export function mean(values: readonly number[]): number | null {
-	return values.length ? values.reduce((sum, v) => sum + v, 0) / values.length : null;
+	return meanOf(values) ?? null;
 }
 
 /**

@@ -1,4 +1,5 @@
 import type { Driver, Identity } from './driver';
+import { oneAtATime } from '../one-at-a-time';
 import { InstrumentError } from './instrument-error';
 
 export interface LinkStatus {
@@ -29,7 +30,7 @@ export function createLink(open: () => Promise<Driver>, now: () => number): Link
 	let identity: Identity | null = null;
 	let trouble: LinkStatus['trouble'] = null;
 	let waitMs = 0;
-	let turn: Promise<unknown> = Promise.resolve();
+	const inTurn = oneAtATime();
 
 	function drop(error: InstrumentError): void {
 		driver?.close();
@@ -66,11 +67,6 @@ export function createLink(open: () => Promise<Driver>, now: () => number): Link
 			throw known;
 		}
 	}
-	const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
-		const result = turn.then(work);
-		turn = result.catch(() => undefined);
-		return result;
-	};
 	return {
 		use: (work) => inTurn(() => attempt(work, true)),
 		useNow: (work) => inTurn(() => attempt(work, false)),

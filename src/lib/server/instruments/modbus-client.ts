@@ -1,4 +1,5 @@
 import ModbusRTU from 'modbus-serial';
+import { oneAtATime } from '../one-at-a-time';
 import { InstrumentError } from './instrument-error';
 
 /** A Modbus TCP instrument: registers of 16 bits, one request at a time. */
@@ -59,17 +60,12 @@ export async function openModbus(
 		tooLate.catch(() => undefined);
 	}
 	client.setID(unitId);
-	let turn: Promise<unknown> = Promise.resolve();
+	const turn = oneAtATime();
 	/** One request at a time, given up by our own clock when the package does not notice. */
-	const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
-		const result = turn
-			.then(() => withPatience(work(), 2 * patienceMs))
-			.catch((error) => {
-				throw error instanceof InstrumentError ? error : asInstrumentError(error, patienceMs);
-			});
-		turn = result.catch(() => undefined);
-		return result;
-	};
+	const inTurn = <T>(work: () => Promise<T>): Promise<T> =>
+		turn(() => withPatience(work(), 2 * patienceMs)).catch((error) => {
+			throw error instanceof InstrumentError ? error : asInstrumentError(error, patienceMs);
+		});
 	return {
 		readInput: (address, count) =>
 			inTurn(async () => {

@@ -1,4 +1,5 @@
 import { connect, type Socket } from 'node:net';
+import { oneAtATime } from '../one-at-a-time';
 import { InstrumentError } from './instrument-error';
 
 /** A SCPI instrument on raw TCP: one line out, one line in, one at a time. */
@@ -28,7 +29,7 @@ export async function openScpi(host: string, port: number, patienceMs: number): 
 	const socket = await connected(host, port, patienceMs);
 	let buffered = '';
 	let waiting: { done: (line: string) => void; failed: (error: Error) => void } | null = null;
-	let turn: Promise<unknown> = Promise.resolve();
+	const inTurn = oneAtATime();
 
 	const end = (error: InstrumentError) => {
 		waiting?.failed(error);
@@ -79,11 +80,6 @@ export async function openScpi(host: string, port: number, patienceMs: number): 
 			takeLine();
 		});
 	}
-	const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
-		const result = turn.then(work);
-		turn = result.catch(() => undefined);
-		return result;
-	};
 	return {
 		ask: (line) => inTurn(() => exchange(line)),
 		askIfKnown: (query) =>

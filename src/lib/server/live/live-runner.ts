@@ -6,6 +6,7 @@ import type { StoredSample } from '../db/stored-sample';
 import { banks, liveEvents, liveRuns, type LiveRun } from '../records';
 import type { InstrumentReading } from '../instruments/driver';
 import { log } from '../log';
+import { oneAtATime } from '../one-at-a-time';
 import { saveBenchState } from '../services/rehearsal-bench';
 import { finishLiveRun, noteBalanceReadings } from './live-finish';
 import { publish } from './live-hub';
@@ -69,12 +70,8 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 		void happened.push({ kind, atMs: run.progress.last?.atMs ?? Date.now(), message, needsPerson });
 
 	/** One storing after the other: each builds on the version the one before left. */
-	let storing: Promise<unknown> = Promise.resolve();
-	function flush(more: Partial<LiveRun> = {}): Promise<void> {
-		const done = storing.then(() => store(more));
-		storing = done.catch(() => undefined);
-		return done;
-	}
+	const inTurn = oneAtATime();
+	const flush = (more: Partial<LiveRun> = {}): Promise<void> => inTurn(() => store(more));
 
 	/** Stores what has come since, in one transaction; only what is stored is shown. */
 	async function store(more: Partial<LiveRun>): Promise<void> {

@@ -3,6 +3,7 @@ import type { InstrumentKind, InstrumentSheet } from '$lib/core/reading';
 import { instruments, type Instrument } from '../records';
 import { checkAddress, isLoopback, refuseNever } from '../records/instruments/address';
 import { ServiceError } from '../errors';
+import { oneAtATime } from '../one-at-a-time';
 import { benchHands, type BenchInstrument, type Hands } from '../instruments/hands';
 import { InstrumentError } from '../instruments/instrument-error';
 import { createLink, type Link, type LinkStatus } from '../instruments/link';
@@ -127,14 +128,10 @@ const BENCH_SHEET: Record<InstrumentKind, InstrumentSheet> = {
 	shunt: { percent: 0.2, fixed: 0.01 }
 };
 
-let entering: Promise<unknown> = Promise.resolve();
+const inTurn = oneAtATime();
 
 /** The six instruments of the bundled bench in the address book, entered when they are not there yet: once, whoever asks first. */
-export function bundledInstruments(): Promise<Record<InstrumentKind, Instrument>> {
-	const entered = entering.then(enterBundled);
-	entering = entered.catch(() => undefined);
-	return entered;
-}
+export const bundledInstruments = (): Promise<Record<InstrumentKind, Instrument>> => inTurn(enterBundled);
 
 async function enterBundled(): Promise<Record<InstrumentKind, Instrument>> {
 	const known = (await instruments.all({})).filter((i) => i.bundled);
