@@ -2,8 +2,8 @@ import type { Knex } from 'knex';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { clearRecords, loadDemo } from '$demo/load';
 import { banks } from '$lib/server/records';
-import { bankOverview, homeOverview } from '$lib/server/services/overview-service';
-import { bankVerdicts } from '$lib/server/judgements/store';
+import { homeOverview } from '$lib/server/services/overview-service';
+import { expectOneVoice } from '../support/consistency';
 import { freshDatabase } from '../support/database';
 import { capacitiesOf, serveOf, traysOf } from '../support/records';
 
@@ -44,23 +44,7 @@ it('has banks at different stages, one with something running, warmest first', a
 	]);
 	expect(real.filter((o) => o.running.length).map((o) => o.name)).toEqual(['Cogwheel']);
 });
-it('says the same of a bank at home, on the rail and in its verdicts', async () => {
-	const { real } = await homeOverview(new URLSearchParams());
-	for (const listed of real) {
-		const overview = await bankOverview(listed.id);
-		const verdicts = await bankVerdicts(listed.id);
-		expect(listed.stages).toEqual(overview.stages);
-		expect(listed.first).toEqual(overview.first);
-		expect(listed.needing).toBe(verdicts.filter((v) => v.warmth !== 'calm').length);
-		for (const { stage, open, warmth } of overview.stages) {
-			const own = await bankVerdicts(listed.id, stage);
-			expect(own).toEqual(verdicts.filter((v) => v.stage === stage));
-			const looks = own.filter((v) => v.warmth === 'look' || v.warmth === 'stop').length;
-			if (looks) expect(open).toBe(String(looks));
-			expect(warmth).toBe(['stop', 'look', 'open', 'calm'].find((w) => own.some((v) => v.warmth === w)) ?? 'calm');
-		}
-	}
-});
+it('says the same of a bank at home, on the rail, on its pages and in its verdicts', () => expectOneVoice());
 it('is the same for the same seed, and is not loaded twice', async () => {
 	expect(await loadDemo(now)).toBe(false);
 	const values = async () =>

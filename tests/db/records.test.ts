@@ -44,6 +44,30 @@ describe('records', () => {
 		});
 		expect(await recordKind('banks').repository.get(bank.id)).toMatchObject({ notes: 'first', version: 2 });
 	});
+	it('bring a bank’s cell type along in the same request, both or neither', async () => {
+		const types = async () => (await listRecords(recordKind('cell-types'), query(''))).total;
+		const [before, type] = [await types(), { name: 'Brassica 105', chemistry: 'LFP', ratedAh: 105 }];
+		const bank = await make<Bank>('banks', { ...bankFields, cellType: type });
+		const own = await recordKind('cell-types').repository.get(bank.cellTypeId!);
+		expect(own).toMatchObject({ ...type, version: 1 });
+
+		const bad = { ...bankFields, cellType: { ...type, ratedAh: -1 } };
+		await expect(make('banks', bad)).rejects.toMatchObject({ faults: [{ path: 'cellType.ratedAh' }] });
+		await expect(make('banks', { ...bankFields, cellType: 7 })).rejects.toMatchObject({
+			faults: [{ path: 'cellType' }]
+		});
+		await expect(make('banks', { ...bankFields, cellType: { ...type, id: '1' } })).rejects.toMatchObject({
+			faults: [{ path: 'cellType.id' }]
+		});
+		// The bank is stale: its type stays as it was too.
+		await change('banks', bank.id, { version: 1, notes: 'first' });
+		const changed = { id: own.id, version: 1, ratedAh: 100 };
+		await expect(change('banks', bank.id, { version: 1, cellType: changed })).rejects.toMatchObject({ code: 'stale' });
+		expect(await recordKind('cell-types').repository.get(own.id)).toMatchObject({ ratedAh: 105, version: 1 });
+		await change('banks', bank.id, { version: 2, cellType: changed });
+		expect(await recordKind('cell-types').repository.get(own.id)).toMatchObject({ ratedAh: 100, version: 2 });
+		expect(await types()).toBe(before + 1);
+	});
 	it('refuse a change without a version', async () => {
 		const bank = await make<Bank>('banks', bankFields);
 		await expect(change('banks', bank.id, { notes: 'x' })).rejects.toMatchObject({ code: 'version' });

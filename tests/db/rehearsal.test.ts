@@ -14,6 +14,7 @@ import {
 } from '$lib/server/services/rehearsal-service';
 import { startBench, type BenchServer } from '../../stand-ins/bench-server';
 import { exportText, importText } from '../support/bank-file';
+import { expectOneVoice } from '../support/consistency';
 import { freshDatabase } from '../support/database';
 
 let pool: Knex;
@@ -121,6 +122,7 @@ describe('a rehearsal', () => {
 	it('stays a rehearsal when its file goes elsewhere', async () => {
 		expect(await importText(await exportText(bank.id))).toMatchObject({ rehearsal: true });
 	});
+	it('is told of with one voice, whatever is read of it', () => expectOneVoice());
 	it('of an unknown name, or of a scenario that cannot be, is refused', async () => {
 		await expect(startRehearsal({ ready: 'nowhere' })).rejects.toThrow(/ready/);
 		await expect(startRehearsal({ scenario: { format: 'x' } })).rejects.toThrow(/format/);

@@ -51,13 +51,16 @@ describe('the API as pages use it', () => {
 });
 
 describe('saving a bank', () => {
-	it('makes the new cell type first and puts the bank on it', async () => {
-		answerWith(reply(201, { id: 5 }), reply(201, { id: 9 }));
-		expect(
-			await saveBank(null, { name: 'B', cellTypeId: null }, { id: null, version: null, fields: { name: 'T' } })
-		).toEqual({ id: 9 });
-		expect(calls.map((c) => c.url)).toEqual(['/api/v1/cell-types', '/api/v1/banks']);
-		expect(JSON.parse(calls[1]!.init.body as string)).toEqual({ name: 'B', cellTypeId: 5 });
+	it('sends a new cell type along in the same request', async () => {
+		answerWith(reply(201, { id: 9 }));
+		const type = { id: null, version: null, fields: { name: 'T' } };
+		expect(await saveBank(null, { name: 'B', cellTypeId: null }, type)).toEqual({ id: 9 });
+		expect(calls.map((c) => c.url)).toEqual(['/api/v1/banks']);
+		expect(JSON.parse(calls[0]!.init.body as string)).toEqual({
+			name: 'B',
+			cellTypeId: null,
+			cellType: { name: 'T' }
+		});
 	});
 	it('leaves an untouched cell type alone and sends the version of the bank', async () => {
 		answerWith(reply(200, { id: 9 }));
@@ -65,12 +68,13 @@ describe('saving a bank', () => {
 		expect(calls[0]!.url).toBe('/api/v1/banks/9');
 		expect(JSON.parse(calls[0]!.init.body as string)).toEqual({ name: 'B', cellTypeId: 2, version: 4 });
 	});
-	it('tells a bad figure of the type from one of the bank, and stops there', async () => {
-		answerWith(
-			reply(422, { detail: 'no', code: 'invalid-input', errors: [{ path: 'ratedAh', message: 'requires more' }] })
-		);
-		const problem = await refusal(saveBank(null, {}, { id: 3, version: 1, fields: {} }));
-		expect(problem!.fields).toEqual({ 'cellType.ratedAh': 'requires more' });
-		expect(calls).toHaveLength(1);
+	it('sends a changed cell type with the version it was read in', async () => {
+		answerWith(reply(200, { id: 9 }));
+		await saveBank({ id: 9, version: 4 }, { name: 'B' }, { id: 3, version: 2, fields: { ratedAh: 100 } });
+		expect(JSON.parse(calls[0]!.init.body as string)).toEqual({
+			name: 'B',
+			version: 4,
+			cellType: { id: 3, version: 2, ratedAh: 100 }
+		});
 	});
 });

@@ -1,4 +1,6 @@
-import { OPEN_KINDS } from '../records/registry';
+import type { InputClass } from '$lib/input/validate';
+import type { RecordKind } from '../records/kind';
+import { OPEN_KINDS, recordKind } from '../records/registry';
 import { json, operation, path, query, ref, repeatable, type Json } from './parts';
 
 const pageOf = (items: Json): Json => ({
@@ -12,17 +14,34 @@ const pageOf = (items: Json): Json => ({
 	}
 });
 
+/** What a record is made of, or with `id` and `version` changed by; with the parents that may come along. */
+function bodyOf({ parents, sentAlong = {} }: RecordKind, input: InputClass<object>): Json {
+	const along = Object.entries(sentAlong).map(([name, field]) => {
+		const parent = recordKind(parents[field]!.replace(/\?$/, ''));
+		return [
+			name,
+			{
+				...(parent.createInput ? ref(parent.createInput.name) : {}),
+				description: `New; with its \`id\` and \`version\`, changed`
+			}
+		];
+	});
+	if (along.length === 0) return ref(input.name);
+	return { allOf: [ref(input.name), { type: 'object', properties: Object.fromEntries(along) }] };
+}
+
 /** The general addresses of every kind of record. */
 export function recordPaths(): Json {
 	return Object.fromEntries(
-		OPEN_KINDS.flatMap(({ name, createInput, changeInput, filters, keyed }) => {
+		OPEN_KINDS.flatMap((kind) => {
+			const { name, createInput, changeInput, filters, keyed } = kind;
 			const record = json(ref('Recorded'));
 			const post = createInput
-				? operation(`Create one of ${name}`, { body: json(ref(createInput.name)), result: record }, 201)
+				? operation(`Create one of ${name}`, { body: json(bodyOf(kind, createInput)), result: record }, 201)
 				: null;
 			const change = {
 				allOf: [
-					{ ...(changeInput ? ref(changeInput.name) : {}), description: 'Any of these fields' },
+					{ ...(changeInput ? bodyOf(kind, changeInput) : {}), description: 'Any of these fields' },
 					{ type: 'object', required: ['version'], properties: { version: { type: 'integer' } } }
 				]
 			};

@@ -7,6 +7,7 @@ import { noteCause } from './causes';
 import { keyedRecord, requestHash, settleKey, takeKey } from './client-key';
 import type { Deed, Fields, RecordKind } from './kind';
 import { checkParents } from './parents';
+import { takeSentAlong, underPath, type SentAlong } from './sent-along';
 
 export interface Written {
 	record: Recorded;
@@ -28,6 +29,17 @@ export async function noteWrite(
 	const there = rows.filter((row): row is Recorded => row !== null);
 	const bankIds = (await Promise.all(there.map((row) => kind.banksOf(row, tx)))).flat();
 	await noteCause(bankIds, { kind: kind.name, recordId: there[0]?.id ?? null, deed }, tx);
+}
+
+/** Stores the parents that came along; gives the fields that name them. */
+async function storeSentAlong(along: readonly SentAlong[], tx: Knex): Promise<Fields> {
+	const named: Fields = {};
+	for (const { path, field, kind, body } of along) {
+		const { id, ...fields } = body;
+		const stored = id ? changeRecord(kind, id as number, fields, tx) : createRecord(kind, fields, tx);
+		named[field] = (await underPath(path, stored)).id;
+	}
+	return named;
 }
 
 /** A new record of a kind from fields that have been validated. */
@@ -60,14 +72,15 @@ export async function createOnce(
 	outer?: Knex
 ): Promise<Written> {
 	if (!kind.createInput) refuseUnwritable(kind);
-	const fields = { ...validated(kind.createInput, body) } as Fields;
+	const { own, along } = takeSentAlong(kind, body);
+	const fields = { ...validated(kind.createInput, own) } as Fields;
 	const key = kind.keyed && typeof fields.clientKey === 'string' ? fields.clientKey : null;
 	return inTransaction(async (tx) => {
 		if (key !== null) {
 			const known = await takeKey(kind.name, key, requestHash(body as object), tx);
 			if (known !== null) return { record: (await kind.repository.find(known, tx))!, isNew: false };
 		}
-		const record = await make(kind, fields, tx, more);
+		const record = await make(kind, { ...fields, ...(await storeSentAlong(along, tx)) }, tx, more);
 		if (key !== null) await settleKey(kind.name, key, record.id, tx);
 		return { record, isNew: true };
 	}, outer);
@@ -80,16 +93,18 @@ export const createRecord = async (kind: RecordKind, body: unknown, outer?: Knex
 /** Changes the fields given. `version` must be the one that was read, or the change is refused as stale. */
 export async function changeRecord(kind: RecordKind, id: number, body: unknown, outer?: Knex): Promise<Recorded> {
 	if (!kind.changeInput) refuseUnwritable(kind);
-	const { version, ...rest } = (body ?? {}) as Fields;
+	const { own, along } = takeSentAlong(kind, body);
+	const { version, ...rest } = (own ?? {}) as Fields;
 	if (!Number.isSafeInteger(version) || (version as number) < 1)
 		throw new ServiceError(
 			422,
 			'version',
 			'version is required: send the version of the record you read, so that two people cannot overwrite each other.'
 		);
-	const { clientKey: _, ...fields } = { ...validated(kind.changeInput, rest, true) } as Fields;
+	const { clientKey: _, ...sent } = { ...validated(kind.changeInput, rest, true) } as Fields;
 	return inTransaction(async (tx) => {
 		const before = await kind.repository.get(id, tx);
+		const fields = { ...sent, ...(await storeSentAlong(along, tx)) };
 		await checkParents(kind, fields, before, tx);
 		const derived = (await kind.derive?.(fields, before, tx)) ?? {};
 		const row = await kind.repository.update(id, version as number, { ...fields, ...derived }, tx);

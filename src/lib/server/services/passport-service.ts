@@ -6,6 +6,7 @@ import { database } from '../db/connection';
 import { bankVerdicts } from '../judgements/store';
 import {
 	banks,
+	candidates,
 	cells,
 	deliveries,
 	notes,
@@ -38,6 +39,10 @@ export interface Passport {
 	delivery: Delivery;
 	/** The bank it sits in or is considered for; null while it lies in the stock. */
 	bank: Bank | null;
+	/** The group it sits in now. */
+	place: (Placement & { bankName: string }) | null;
+	/** Banks that consider it. */
+	considered: { id: number; version: number; bankName: string }[];
 	events: PassportEvent[];
 }
 
@@ -138,16 +143,19 @@ export async function cellPassport(cellId: number): Promise<Passport> {
 	const cell = await cells.get(cellId);
 	const delivery = await deliveries.get(cell.deliveryId);
 	const bank = await bankOfCell(cellId);
-	const [read, run, placed, noted, before] = await Promise.all([
+	const [read, run, placed, noted, before, wishes] = await Promise.all([
 		readings.all({ cellId }),
 		runs.all({ cellId }),
 		placements.all({ cellId }),
 		notes.all({ cellId }),
-		changesOf(cellId)
+		changesOf(cellId),
+		candidates.all({ cellId })
 	]);
 	// A bank that was put away keeps its name here.
 	const nameOf = async (id: number) => (await banks.find(id))?.name ?? 'a bank';
-	const bankNames = new Map(await Promise.all(placed.map(async (p) => [p.bankId, await nameOf(p.bankId)] as const)));
+	const bankIds = [...new Set([...placed, ...wishes].map(({ bankId }) => bankId))];
+	const bankNames = new Map(await Promise.all(bankIds.map(async (id) => [id, await nameOf(id)] as const)));
+	const place = placed.find((p) => p.removedAt === null);
 	const supplier = delivery.supplier ? `From ${delivery.supplier}` : null;
 	const last = { receive: read.at(-1)?.takenAt, test: run.at(-1)?.testedAt };
 	const events = [
@@ -167,5 +175,12 @@ export async function cellPassport(cellId: number): Promise<Passport> {
 		...placed.flatMap((p) => placementEvents(p, bankNames.get(p.bankId)!)),
 		...noted.map((n) => event(n.writtenAt, 'note', n.text))
 	];
-	return { cell, delivery, bank, events: events.sort((a, b) => a.at.localeCompare(b.at)) };
+	return {
+		cell,
+		delivery,
+		bank,
+		place: place ? { ...place, bankName: bankNames.get(place.bankId)! } : null,
+		considered: wishes.map(({ id, version, bankId }) => ({ id, version, bankName: bankNames.get(bankId)! })),
+		events: events.sort((a, b) => a.at.localeCompare(b.at))
+	};
 }

@@ -4,6 +4,7 @@
 	import { api } from '$lib/client/api';
 	import CurveChart from '$lib/components/charts/CurveChart.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
+	import Whereabouts from '$lib/components/stock/Whereabouts.svelte';
 	import { formatDateTime } from '$lib/core/units';
 
 	let { data } = $props();
@@ -54,6 +55,7 @@
 	<p class="muted">
 		{[data.cell.batch ? `Batch ${data.cell.batch}` : null, data.cell.code].filter(Boolean).join(' · ')}
 	</p>
+	<Whereabouts label={data.cell.label} place={data.place} considered={data.considered} settings={data.settings} />
 	<form class="sheet my-4 grid gap-2 p-4" onsubmit={addNote}>
 		<label class="field-label" for="note">Add a note</label>
 		<textarea id="note" class="textarea w-full" rows="2" bind:value={text} maxlength="4000"></textarea>

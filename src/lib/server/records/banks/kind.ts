@@ -13,6 +13,7 @@ export const bankKind = defineKind<Bank>({
 	changeInput: BankInput,
 	storedInput: StoredBankInput,
 	parents: { cellTypeId: 'cell-types?' },
+	sentAlong: { cellType: 'cellTypeId' },
 	filters: ['bankUse', 'chemistry'],
 	columns: null,
 	archivedWith: null,

@@ -1,0 +1,39 @@
+import { expect } from 'vitest';
+import { bankVerdicts } from '$lib/server/judgements/store';
+import { homeOverview, bankOverview } from '$lib/server/services/overview-service';
+import * as pages from '$lib/server/services/stage-page-service';
+
+const PAGES = {
+	plan: pages.planPage,
+	receive: pages.receivePage,
+	test: pages.testPage,
+	match: pages.matchPage,
+	balance: pages.balancePage,
+	limits: pages.limitsPage,
+	serve: (bankId: number) => pages.servePage(bankId, 1)
+};
+const words = (v: { code: string; title: string; finding: string; doubt: string | null }) =>
+	[v.code, v.title, v.finding, v.doubt].join(' | ');
+
+/** Home, the rail, the pages and the verdicts say the same of every bank that Home lists. */
+export async function expectOneVoice(): Promise<void> {
+	const { real, rehearsals } = await homeOverview(new URLSearchParams());
+	for (const listed of [...real, ...rehearsals]) {
+		const overview = await bankOverview(listed.id);
+		const verdicts = await bankVerdicts(listed.id);
+		expect(listed.stages).toEqual(overview.stages);
+		expect(listed.first).toEqual(overview.first);
+		expect(listed.needing).toBe(verdicts.filter((v) => v.warmth !== 'calm').length);
+		for (const { stage, open, warmth } of overview.stages) {
+			const own = await bankVerdicts(listed.id, stage);
+			expect(own).toEqual(verdicts.filter((v) => v.stage === stage));
+			const looks = own.filter((v) => v.warmth === 'look' || v.warmth === 'stop').length;
+			if (looks) expect(open).toBe(String(looks));
+			expect(warmth).toBe(['stop', 'look', 'open', 'calm'].find((w) => own.some((v) => v.warmth === w)) ?? 'calm');
+			if (stage in PAGES) {
+				const page = await PAGES[stage as keyof typeof PAGES](listed.id);
+				expect(page.verdicts.map(words)).toEqual(own.map(words));
+			}
+		}
+	}
+}
