@@ -42,7 +42,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const response = await resolve(event, {
 		transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.settings.theme)
 	});
-	return withHeaders(isPage || event.route.id === HEALTH ? response : asProblem(response, event.request));
+	const saysHow = event.route.id === HEALTH && response.status === 503;
+	return withHeaders(isPage || saysHow ? response : asProblem(response, event.request));
 };
 
 /** What the framework itself refuses below /api (no such route, wrong method, a form from elsewhere) is a problem too. */

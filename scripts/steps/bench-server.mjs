@@ -1,4 +1,4 @@
-// The running application under load: health answers while simulations and live runs go on.
+// The running application under load: health answers while simulations, matchings, imports and live runs go on.
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -8,7 +8,9 @@ import { root } from './machine.mjs';
 import { freePort, startPrivateMariadb } from './private-mariadb.mjs';
 import { serverEnvironment, serverFile, startStandIns } from './server.mjs';
 
-const SIMULATIONS = 4;
+const OF_EACH = 4;
+const IMPORTED_SAMPLES = 300_000;
+const SAMPLES_A_LINE = 5000;
 const BOUND_MS = 50;
 const REQUESTS = 400;
 const pause = (ms) => new Promise((done) => setTimeout(done, ms));
@@ -66,6 +68,69 @@ const simulation = () => ({
 	recordEveryS: 600
 });
 
+/** Forty cells for 4S8P that differ by a few percent: a search that goes on for as long as it is let. */
+const matching = () => ({
+	series: 4,
+	parallel: 8,
+	robust: true,
+	timeLimitS: 20,
+	cells: Array.from({ length: 40 }, (_, i) => ({
+		id: i,
+		capacityAh: 275 + ((i * 7919) % 1000) / 100,
+		capacitySdAh: 0.5
+	}))
+});
+
+/** A bank's file with a long run in it. */
+async function bankFile(address, { post }) {
+	const bank = await post('banks', { name: 'Busy', bankUse: 'boat', chemistry: 'LFP', series: 4, parallel: 1 });
+	const delivery = await post('deliveries', {
+		bankId: bank.id,
+		name: 'Crate',
+		receivedOn: '2026-01-02',
+		labels: ['A1']
+	});
+	const { items } = await (await fetch(`${address}/cells?deliveryId=${delivery.id}`)).json();
+	const run = await post('runs', { cellId: items[0].id, capacityAh: 100, testedAt: '2026-01-03T10:00:00Z' });
+	const lines = (await (await fetch(`${address}/banks/${bank.id}/export`)).text()).trim().split('\n');
+	const end = JSON.parse(lines.pop());
+	const pieces = Array.from({ length: IMPORTED_SAMPLES / SAMPLES_A_LINE }, (_, piece) => {
+		const at = Array.from({ length: SAMPLES_A_LINE }, (__, i) => piece * SAMPLES_A_LINE + i);
+		return JSON.stringify({
+			kind: 'run-samples',
+			runId: run.id,
+			timeS: at,
+			voltageV: at.map((t) => 3.4 - t / 1e6),
+			currentA: at.map(() => -20)
+		});
+	});
+	return [...lines, ...pieces, JSON.stringify({ ...end, lines: end.lines + pieces.length })].join('\n') + '\n';
+}
+
+async function importFile(address, file) {
+	const headers = { 'content-type': 'application/x-ndjson' };
+	const response = await fetch(`${address}/banks/import`, { method: 'POST', headers, body: file });
+	const answer = await response.json();
+	if (response.status !== 201) throw new Error(`import answered ${response.status}: ${answer.detail}`);
+}
+
+/** Does the same again and again, so many at once, until told to stop. @returns how to stop; gives how often it was done */
+function keepDoing(work) {
+	let going = true;
+	let times = 0;
+	const loops = Array.from({ length: OF_EACH }, async () => {
+		while (going) {
+			await work();
+			times++;
+		}
+	});
+	return async () => {
+		going = false;
+		await Promise.all(loops);
+		return times;
+	};
+}
+
 /** @returns whether the bound holds */
 export async function benchServer() {
 	const folder = mkdtempSync(join(tmpdir(), 'kind-ember-bench-'));
@@ -91,21 +156,24 @@ export async function benchServer() {
 		)
 			await pause(100);
 		const idle = await healthTimes(address, REQUESTS);
+		const file = await bankFile(address, api);
 		const runs = await startLiveRuns(api);
-		let simulating = SIMULATIONS;
-		const answers = Array.from({ length: SIMULATIONS }, () =>
+		let simulating = OF_EACH;
+		const answers = Array.from({ length: OF_EACH }, () =>
 			api.post('simulate', simulation()).finally(() => simulating--)
 		);
+		const stopImports = keepDoing(() => importFile(address, file));
+		const stopMatchings = keepDoing(() => api.post('match', matching()));
 		await pause(1500);
 		const busy = await healthTimes(address, REQUESTS);
 		const stillRunning = simulating;
 		const samples = [];
 		for (const id of runs) samples.push((await api.get(`live-runs/${id}/samples`)).samples.length);
-		await Promise.all(answers);
+		const [imports, matchings] = await Promise.all([stopImports(), stopMatchings(), ...answers]);
 		const p95 = at(busy, 0.95);
-		const holds = p95 < BOUND_MS && stillRunning === SIMULATIONS && samples.every((n) => n > 20);
+		const holds = p95 < BOUND_MS && stillRunning === OF_EACH && samples.every((n) => n > 20);
 		console.log(
-			`${holds ? 'holds ' : 'BROKEN'}  health with ${SIMULATIONS} simulations and ${runs.length} live runs (${samples.join(' and ')} samples, ${stillRunning} simulations still going at the end): p95 ${p95.toFixed(1)} ms, median ${at(busy, 0.5).toFixed(1)} ms; idle p95 ${at(idle, 0.95).toFixed(1)} ms (bound: p95 < ${BOUND_MS} ms)`
+			`${holds ? 'holds ' : 'BROKEN'}  health with ${OF_EACH} simulations, ${OF_EACH} matchings, ${OF_EACH} imports and ${runs.length} live runs at once (${samples.join(' and ')} samples, ${stillRunning} simulations still going at the end, ${matchings} matchings and ${imports} imports done): p95 ${p95.toFixed(1)} ms, median ${at(busy, 0.5).toFixed(1)} ms, worst ${busy.at(-1).toFixed(0)} ms; idle p95 ${at(idle, 0.95).toFixed(1)} ms (bound: p95 < ${BOUND_MS} ms)`
 		);
 		return holds;
 	} finally {

@@ -2,10 +2,10 @@ import { expect, test } from '../support/e2e';
 import { request as plainRequest } from 'node:http';
 
 /** Status of a request with a Host header of our choosing. */
-function statusWithHost(address: string, host: string): Promise<number> {
+function statusWithHost(address: string, host: string, path = '/api/v1/health'): Promise<number> {
 	return new Promise((done, failed) => {
 		const { hostname, port } = new URL(address);
-		plainRequest({ hostname, port, path: '/api/v1/health', headers: { host } }, (response) => {
+		plainRequest({ hostname, port, path, headers: { host } }, (response) => {
 			response.resume();
 			done(response.statusCode!);
 		})
@@ -190,4 +190,21 @@ test('guards its door', async ({ request, page, baseURL }) => {
 	const missing = await request.get('/banks/999999/plan');
 	expect(missing.status()).toBe(404);
 	expect(await missing.text()).not.toMatch(/node_modules|at \w+ \(/);
+});
+
+test('guards its files as its pages', async ({ request, baseURL }) => {
+	const page = await (await request.get('/')).text();
+	const script = /\/_app\/immutable\/[\w./-]+\.js/.exec(page)![0];
+	const headers = (await request.get(script)).headers();
+	expect(headers['x-content-type-options']).toBe('nosniff');
+	expect(headers['permissions-policy']).toContain('camera=(self)');
+	expect(headers['referrer-policy']).toBeTruthy();
+	expect(headers['cache-control']).toContain('immutable');
+	expect(await statusWithHost(baseURL!, 'evil.example', script)).toBe(400);
+	const nowhere = await request.get('/_app/immutable/nothing.js');
+	expect(nowhere.status()).toBe(404);
+	// What the framework itself refuses is a problem document too.
+	const wrongWay = await request.fetch('/api/v1/health', { method: 'DELETE' });
+	expect(wrongWay.status()).toBe(405);
+	expect(wrongWay.headers()['content-type']).toContain('application/problem+json');
 });
