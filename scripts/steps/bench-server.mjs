@@ -68,12 +68,12 @@ const simulation = () => ({
 	recordEveryS: 600
 });
 
-/** Forty cells for 4S8P that differ by a few percent: a search that goes on for as long as it is let. */
+/** Sixty cells for 6S8P that differ by a few percent: a search that goes on for as long as it is let. */
 const matching = () => ({
-	series: 4,
+	series: 6,
 	parallel: 8,
 	robust: true,
-	timeLimitS: 20,
+	timeLimitS: 5,
 	cells: Array.from({ length: 40 }, (_, i) => ({
 		id: i,
 		capacityAh: 275 + ((i * 7919) % 1000) / 100,
@@ -88,7 +88,7 @@ async function bankFile(address, { post }) {
 		bankId: bank.id,
 		name: 'Crate',
 		receivedOn: '2026-01-02',
-		labels: ['A1']
+		cellCount: 1
 	});
 	const { items } = await (await fetch(`${address}/cells?deliveryId=${delivery.id}`)).json();
 	const run = await post('runs', { cellId: items[0].id, capacityAh: 100, testedAt: '2026-01-03T10:00:00Z' });

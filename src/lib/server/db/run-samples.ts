@@ -18,14 +18,19 @@ export async function insertRunSamples(
 ): Promise<void> {
 	for (let from = 0; from < samples.timeS.length; from += CHUNK) {
 		const until = Math.min(samples.timeS.length, from + CHUNK);
-		const rows = Array.from({ length: until - from }, (_, k) => ({
-			run_id: runId,
-			t_s: samples.timeS[from + k],
-			voltage_v: samples.voltageV[from + k],
-			current_a: samples.currentA[from + k]
-		}));
-		await tx('run_samples').insert(rows);
+		const rows = Array.from(
+			{ length: until - from },
+			(_, k) =>
+				`(${finite(runId)},${finite(samples.timeS[from + k])},${finite(samples.voltageV[from + k])},${finite(samples.currentA[from + k])})`
+		);
+		// Numbers alone, written out here: a query builder takes twenty times as long over them, on the thread that answers.
+		await tx.raw(`insert into run_samples (run_id, t_s, voltage_v, current_a) values ${rows.join()}`);
 	}
+}
+
+function finite(value: number | undefined): number {
+	if (typeof value !== 'number' || !Number.isFinite(value)) throw new TypeError('A sample is not a number');
+	return value;
 }
 
 /** A run's samples in time order; empty arrays for a run entered by hand. */
