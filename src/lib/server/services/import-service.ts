@@ -12,6 +12,7 @@ import { layOut } from '../records/banks/lay-out';
 import { noteCause } from '../records/causes';
 import type { Fields, RecordKind } from '../records/kind';
 import { RECORD_KINDS } from '../records/registry';
+import { oneAtATime } from '../one-at-a-time';
 import { firstFormatLines } from '../threads/first-format';
 
 /** Records of these kinds stand for nobody else and are stored many a statement. */
@@ -20,6 +21,12 @@ const isLeaf = (kind: RecordKind) =>
 	!kind.after &&
 	!RECORD_KINDS.some((k) => Object.values(k.parents).some((p) => p.startsWith(kind.name)));
 const A_STATEMENT = 500;
+
+/**
+ * Samples of all imports are stored one line after the other, so that the database has time for everybody else. They touch
+ * rows of their own import alone: whoever waits here stands in nobody's way.
+ */
+const inTurn = oneAtATime();
 
 /** Samples of a line, at most. */
 const MOST_SAMPLES = 20_000;
@@ -129,14 +136,15 @@ class BankImport {
 			);
 		if ((timeS as number[]).some((t, i) => i > 0 && t <= (timeS as number[])[i - 1]!))
 			throw refused('run-samples.timeS', 'requires rising times');
-		await insertRunSamples(id, { timeS: lists[0]!, voltageV: lists[1]!, currentA: lists[2]! }, this.tx);
+		const samples = { timeS: lists[0]!, voltageV: lists[1]!, currentA: lists[2]! };
+		await inTurn(() => insertRunSamples(id, samples, this.tx));
 	}
 
 	private async takeLiveSamples({ liveRunId, samples }: Plain): Promise<void> {
 		const id = this.idOf('live-runs', liveRunId, 'live-samples.liveRunId');
 		if (!Array.isArray(samples) || samples.length > MOST_SAMPLES || !samples.every(isSample))
 			throw refused('live-samples', `requires up to ${MOST_SAMPLES} samples as they are exported`);
-		await insertLiveSamples(id, samples, this.tx);
+		await inTurn(() => insertLiveSamples(id, samples, this.tx));
 	}
 }
 
