@@ -78,7 +78,8 @@ const views = [
 	{ name: 'home', path: '/', size: WIDE },
 	{ name: 'plan', path: `/banks/${idOf('Heronry')}/plan`, size: WIDE },
 	{ name: 'receive', path: `/banks/${idOf('Heronry')}/receive`, size: WIDE },
-	{ name: 'receive-coal', path: `/banks/${idOf('Heronry')}/receive`, size: WIDE, theme: 'coal' },
+	{ name: 'stock', path: '/stock', size: WIDE },
+	{ name: 'stock-phone', path: '/stock', size: PHONE },
 	{ name: 'receive-phone', path: `/banks/${idOf('Heronry')}/receive`, size: PHONE },
 	{ name: 'test', path: `/banks/${idOf('Cogwheel')}/test`, size: WIDE },
 	{ name: 'match', path: `/banks/${idOf('Cogwheel')}/match`, size: WIDE },
@@ -87,7 +88,6 @@ const views = [
 	{ name: 'serve', path: `/banks/${idOf('Damson Rise')}/serve`, size: WIDE },
 	{ name: 'serve-coal', path: `/banks/${idOf('Damson Rise')}/serve`, size: WIDE, theme: 'coal' },
 	{ name: 'passport', path: `/cells/${await cellOf('C-04')}`, size: WIDE },
-	{ name: 'settings', path: '/settings', size: WIDE },
 	{ name: 'balance-phone', path: `/banks/${idOf('Cogwheel')}/balance`, size: PHONE }
 ];
 

@@ -6,6 +6,7 @@
 	import UnpackForm from '$lib/components/receive/UnpackForm.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import type { DrawnCell } from '$lib/components/tray/tray-cell';
+	import { shortMark } from '$lib/components/receive/short-mark';
 	import { stockMark } from '$lib/components/stock/stock-mark';
 	import { formatDate } from '$lib/core/units';
 
@@ -27,8 +28,10 @@
 				figure: c.restVoltageV === null ? null : c.restVoltageV.toFixed(3),
 				minor: c.capacityAh === null ? null : `${c.capacityAh.toFixed(1)} Ah`,
 				shade: picked.includes(c.id) ? 0.9 : null,
-				warmth: 'calm',
-				mark: picked.includes(c.id) ? 'picked' : stockMark(c)
+				warmth: c.warning?.warmth ?? 'calm',
+				mark: [picked.includes(c.id) ? 'picked' : stockMark(c), c.warning ? shortMark(c.warning) : null]
+					.filter(Boolean)
+					.join(' · ')
 			}));
 	const receivedOn = (name: string) => stock.cells.find((c) => c.deliveryName === name)!.receivedOn;
 	function toggle(id: number) {

@@ -6,6 +6,7 @@ import type { PickCellsInput } from '$lib/input/compute';
 import { banks, candidates, type Candidate } from '../records';
 import { recordKind } from '../records/registry';
 import { createRecord } from '../records/write';
+import { cellWarnings, type CellWarning } from './cell-warnings';
 
 /** A cell of the stock: what it is, where it is or was, and what was read last. */
 export interface StockCell {
@@ -22,6 +23,8 @@ export interface StockCell {
 	/** Banks it sat in before, and those that consider it. */
 	wasIn: string[];
 	consideredFor: { id: number; name: string }[];
+	/** What the bank it is in or considered for says of it that wants a look. */
+	warning: CellWarning | null;
 }
 
 export interface Stock {
@@ -150,6 +153,8 @@ export async function stockPage(query: URLSearchParams): Promise<Stock> {
 	]);
 	const ids = rows.map((r) => r.id);
 	const [latest, about] = await Promise.all([latestReadings(ids), aboutCells(ids)]);
+	const considering = [...about.wished.values()].flat().map((b: { id: number }) => b.id);
+	const warnings = await cellWarnings([...rows.flatMap((r) => r.bank_id ?? []), ...considering]);
 	return {
 		cells: rows.map((row) => ({
 			id: row.id,
@@ -165,7 +170,8 @@ export async function stockPage(query: URLSearchParams): Promise<Stock> {
 					? null
 					: { id: row.bank_id, name: row.bank_name!, battery: row.battery!, position: row.position! },
 			wasIn: about.were.get(row.id) ?? [],
-			consideredFor: about.wished.get(row.id) ?? []
+			consideredFor: about.wished.get(row.id) ?? [],
+			warning: warnings.get(row.id) ?? null
 		})),
 		total,
 		found,

@@ -1,0 +1,21 @@
+import type { StageVerdict } from '$lib/core/verdicts';
+import { bankVerdicts } from '../judgements/store';
+
+export type CellWarning = Pick<StageVerdict, 'code' | 'warmth' | 'facts' | 'title'>;
+
+/** Stages that judge single cells. */
+const STAGES = new Set(['receive', 'test']);
+const HEAT = { stop: 2, look: 1, open: 0, calm: 0 } as const;
+
+/** What some banks say of single cells that wants a look, the warmest of each by cell id. */
+export async function cellWarnings(bankIds: readonly number[]): Promise<Map<number, CellWarning>> {
+	const warnings = new Map<number, CellWarning>();
+	for (const bankId of new Set(bankIds))
+		for (const { stage, subject, code, warmth, facts, title } of await bankVerdicts(bankId)) {
+			if (!STAGES.has(stage) || subject.kind !== 'cell' || HEAT[warmth] === 0) continue;
+			const known = warnings.get(subject.id as number);
+			if (!known || HEAT[known.warmth] < HEAT[warmth])
+				warnings.set(subject.id as number, { code, warmth, facts, title });
+		}
+	return warnings;
+}
