@@ -1,18 +1,10 @@
 <script lang="ts">
 	import Field from '$lib/components/forms/Field.svelte';
 	import type { ChargeProgress } from '$lib/core/balance';
+	import type { LoggedReading } from '$lib/core/stages';
 	import { PHASE_WORDS } from '$lib/core/verdicts';
 	import { formatDateTime, formatDuration, formatPercent, type Settings } from '$lib/core/units';
 
-	interface LoggedReading {
-		id: number;
-		version: number;
-		readAt: string;
-		supplyV: number | null;
-		supplyA: number;
-		cellV: number | null;
-		deliveredAh: number | null;
-	}
 	export type NewReading = Pick<LoggedReading, 'supplyV' | 'supplyA' | 'cellV' | 'deliveredAh'>;
 	interface Props {
 		readings: readonly LoggedReading[];

@@ -1,20 +1,10 @@
+import type { PictureBattery } from '$lib/core/stages';
+
 /** A battery as the page of its bank knows it. */
-export interface BatteryRow {
-	id: number;
+export interface BatteryRow extends Omit<PictureBattery, 'groups' | 'bmsResolutionV'> {
 	version: number;
-	number: number;
-	name: string | null;
-	kind: 'built' | 'ready-made';
-	series: number;
-	parallel: number;
-	joins: 'parallel' | 'series';
-	bmsA: number | null;
-	fuseA: number | null;
-	cableA: number | null;
 	maker: string | null;
-	ratedAh: number | null;
 	ratedWh: number | null;
-	nominalV: number | null;
 	bmsHighV: number | null;
 	bmsLowV: number | null;
 	bmsChargeA: number | null;

@@ -4,16 +4,10 @@
 	import { parseReading, splitPastedColumn } from '$lib/core/reading';
 	import { CoreError } from '$lib/core/shared';
 	import type { CheckContext } from '$lib/core/service';
+	import type { ServiceRow } from '$lib/core/stages';
 	import { fromUserUnits, unitOf, type Settings } from '$lib/core/units';
 
-	export interface NewCheck {
-		checkedAt: string;
-		context: CheckContext;
-		currentA: number;
-		temperatureC: number | null;
-		groupVoltagesV: (number | null)[];
-		notes: string | null;
-	}
+	export type NewCheck = Omit<ServiceRow, 'id' | 'version' | 'battery'>;
 	interface Props {
 		groups: number;
 		units: Settings['units'];
