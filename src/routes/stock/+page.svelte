@@ -4,6 +4,7 @@
 	import { ApiProblem, api } from '$lib/client/api';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
 	import UnpackForm from '$lib/components/receive/UnpackForm.svelte';
+	import { group } from 'd3-array';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import type { DrawnCell } from '$lib/components/tray/tray-cell';
 	import { shortMark } from '$lib/components/receive/short-mark';
@@ -18,22 +19,19 @@
 	let unpacking = $state(false);
 	let fields = $state<Record<string, string>>({});
 
-	const deliveries = $derived([...new Set(stock.cells.map((c) => c.deliveryName))]);
-	const drawn = (name: string): DrawnCell[] =>
-		stock.cells
-			.filter((c) => c.deliveryName === name)
-			.map((c) => ({
-				id: c.id,
-				label: c.label,
-				figure: c.restVoltageV === null ? null : c.restVoltageV.toFixed(3),
-				minor: c.capacityAh === null ? null : `${c.capacityAh.toFixed(1)} Ah`,
-				shade: picked.includes(c.id) ? 0.9 : null,
-				warmth: c.warning?.warmth ?? 'calm',
-				mark: [picked.includes(c.id) ? 'picked' : stockMark(c), c.warning ? shortMark(c.warning) : null]
-					.filter(Boolean)
-					.join(' · ')
-			}));
-	const receivedOn = (name: string) => stock.cells.find((c) => c.deliveryName === name)!.receivedOn;
+	const deliveries = $derived([...group(stock.cells, (c) => c.deliveryId)]);
+	const drawn = (cells: typeof stock.cells): DrawnCell[] =>
+		cells.map((c) => ({
+			id: c.id,
+			label: c.label,
+			figure: c.restVoltageV === null ? null : c.restVoltageV.toFixed(3),
+			minor: c.capacityAh === null ? null : `${c.capacityAh.toFixed(1)} Ah`,
+			shade: picked.includes(c.id) ? 0.9 : null,
+			warmth: c.warning?.warmth ?? 'calm',
+			mark: [picked.includes(c.id) ? 'picked' : stockMark(c), c.warning ? shortMark(c.warning) : null]
+				.filter(Boolean)
+				.join(' · ')
+		}));
 	function toggle(id: number) {
 		picked = picked.includes(id) ? picked.filter((p) => p !== id) : [...picked, id];
 	}
@@ -105,12 +103,13 @@
 				: 'Nothing like that in the stock.'}
 		</p>
 	{/if}
-	{#each deliveries as name (name)}
+	{#each deliveries as [id, cells] (id)}
+		{@const { deliveryName: name, receivedOn } = cells[0]!}
 		<section class="mb-4" aria-label={name}>
 			<h2 class="mb-1">
-				{name} <span class="font-normal muted">{formatDate(receivedOn(name), data.settings.dateStyle)}</span>
+				{name} <span class="font-normal muted">{formatDate(receivedOn, data.settings.dateStyle)}</span>
 			</h2>
-			<Tray cells={drawn(name)} onpick={toggle} label="Cells of {name}" />
+			<Tray cells={drawn(cells)} onpick={toggle} label="Cells of {name}" />
 		</section>
 	{/each}
 	{#if stock.cells.length}

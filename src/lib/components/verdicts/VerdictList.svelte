@@ -17,6 +17,8 @@
 	let reasons = $state<Record<string, string>>({});
 	const keyOf = (v: ShownVerdict) => `${v.code} ${v.subject?.kind} ${v.subject?.id}`;
 	const cells = (v: ShownVerdict) => cellsOf(v);
+	const canSetApart = (v: ShownVerdict) =>
+		onsetapart !== undefined && Boolean(v.subject) && (v.warmth === 'look' || v.warmth === 'stop');
 
 	const WORDS = { stop: 'Stop', look: 'Look at this', open: 'Still open', calm: '' } as const;
 	const ordered = $derived(warmestFirst(verdicts));
@@ -41,7 +43,11 @@
 			{#if verdict.next}<p class="mt-2 font-semibold leading-snug">{verdict.next}</p>{/if}
 			<details class="mt-1 text-sm muted">
 				<summary class="tap flex cursor-pointer items-center underline decoration-dotted underline-offset-4"
-					>{verdict.warmth === 'calm' && verdict.doubt ? 'Doubt and rule' : 'Rule'}</summary
+					>{verdict.warmth === 'calm' && verdict.doubt
+						? 'Doubt and rule'
+						: canSetApart(verdict)
+							? 'Rule or set apart'
+							: 'Rule'}</summary
 				>
 				{#if verdict.doubt && verdict.warmth === 'calm'}<p class="mb-1">
 						<span class="font-semibold">Doubt:</span>
@@ -50,7 +56,7 @@
 				<p><span class="font-semibold">Rule:</span> {verdict.rule}</p>
 				{#if onsetapart && verdict.setApart}
 					<button class="btn tap mt-2" onclick={() => onsetapart(verdict, null)}>Let it glow again</button>
-				{:else if onsetapart && verdict.subject && (verdict.warmth === 'look' || verdict.warmth === 'stop')}
+				{:else if onsetapart && canSetApart(verdict)}
 					<form
 						class="mt-2 grid gap-2"
 						onsubmit={(event) => {

@@ -13,6 +13,7 @@ export interface StockCell {
 	id: number;
 	label: string;
 	batch: string | null;
+	deliveryId: number;
 	deliveryName: string;
 	receivedOn: string;
 	restVoltageV: number | null;
@@ -52,6 +53,7 @@ interface StockRow {
 	id: number;
 	label: string;
 	batch: string | null;
+	delivery_id: number;
 	delivery_name: string;
 	received_on: Date;
 	bank_id: number | null;
@@ -145,7 +147,7 @@ export async function stockPage(query: URLSearchParams): Promise<Stock> {
 			.orderBy([{ column: 'd.received_on', order: 'desc' }, 'd.id', 'c.position', 'c.id'])
 			.limit(PAGE)
 			.offset((page - 1) * PAGE)
-			.select('c.id', 'c.label', 'c.batch', 'd.name as delivery_name', 'd.received_on')
+			.select('c.id', 'c.label', 'c.batch', 'c.delivery_id', 'd.name as delivery_name', 'd.received_on')
 			.select('w.bank_id', 'b.name as bank_name', 'w.battery', 'w.position') as unknown as Promise<StockRow[]>,
 		counted({ search: '', place: 'all' }),
 		counted(filter),
@@ -160,6 +162,7 @@ export async function stockPage(query: URLSearchParams): Promise<Stock> {
 			id: row.id,
 			label: row.label,
 			batch: row.batch,
+			deliveryId: row.delivery_id,
 			deliveryName: row.delivery_name,
 			receivedOn: row.received_on.toISOString(),
 			restVoltageV: latest.get(row.id)?.restVoltage?.value ?? null,
