@@ -14,6 +14,7 @@ test('whatever is sent is answered: no 5xx, nothing hangs, every status is one t
 	const api = (await (await request.get('/api/v1/openapi.json')).json()) as OpenApi;
 	const create = async (path: string, data: object) =>
 		((await (await request.post(`/api/v1/${path}`, { data })).json()) as { id: number }).id;
+	const settings = (await (await request.get('/api/v1/settings')).json()) as object;
 	// Something real to meet: ids near these are banks, cells, runs and so on.
 	const type = await create('cell-types', { name: 'Fuzz', chemistry: 'LFP', ratedAh: 100 });
 	const bank = { name: 'Fuzz', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1, cellTypeId: type };
@@ -50,6 +51,9 @@ test('whatever is sent is answered: no 5xx, nothing hangs, every status is one t
 			}
 		})
 	);
+	// Others work on the same application: its meter and units are theirs again.
+	const back = await request.patch('/api/v1/settings', { data: settings });
+	expect(await back.text()).toBe(JSON.stringify(settings));
 	expect(faults).toEqual([]);
 	expect(sent).toBeGreaterThanOrEqual(5000);
 	// It met more than a closed door.

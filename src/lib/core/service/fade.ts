@@ -130,6 +130,8 @@ function endAges(draws: FadePosterior, stretches: readonly Stretch[], endFractio
 		if (margin <= 0) return 0;
 		const [a, b] = [draws.a[i], draws.b[i]];
 		const isPassedBy = ({ fromYears, fromEfc }: Stretch) => a! * Math.sqrt(fromYears) + b! * fromEfc >= margin;
+		// Cycled before the first moment told of, and past the end by then.
+		if (isPassedBy(stretches[0]!)) return stretches[0]!.fromYears;
 		const after = stretches.findIndex((s, k) => k > 0 && isPassedBy(s));
 		return Math.min(HORIZON_YEARS, passedWithin(stretches.at(after < 0 ? -1 : after - 1)!, a!, b!, margin));
 	});

@@ -112,8 +112,12 @@ describe('fade projection', () => {
 			),
 			{
 				numRuns: 40,
-				// Two moments as close as can be written.
-				examples: [[[{ ageYears: 5e-324, efc: 9e-16, capacityAh: 120, sdAh: 1 }], 0]]
+				examples: [
+					// Two moments as close as can be written.
+					[[{ ageYears: 5e-324, efc: 9e-16, capacityAh: 120, sdAh: 1 }], 0],
+					// Second-hand: cycled far before the age is counted from, and past the end.
+					[[{ ageYears: 0, efc: 714, capacityAh: 120, sdAh: 1 }], 1.5]
+				]
 			}
 		);
 	});
