@@ -66,7 +66,9 @@ export function judgeBank(
 	for (const { stage, judgement } of judged) {
 		const own = judgement.verdicts.map((v) => afterSetApart(stage, v, apart));
 		verdicts.push(...own);
-		stages.push(statusOf(stage, { ...judgement, verdicts: own }, !LATER_STAGES.includes(stage)));
+		// What is read or chosen is not done while something in it says stop.
+		const done = judgement.done && own.every((v) => v.warmth !== 'stop');
+		stages.push(statusOf(stage, { verdicts: own, done }, !LATER_STAGES.includes(stage)));
 	}
 	const current = isInService(picture) ? 'serve' : (stages.find((s) => s.available && !s.done)?.stage ?? 'serve');
 	const warmth = warmestFirst(verdicts)[0]?.warmth ?? 'calm';

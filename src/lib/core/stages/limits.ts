@@ -20,10 +20,11 @@ export interface LimitsState {
 	batteries: BatteryLimits[];
 }
 
-/** Smallest group of a battery, Ah; null while one of its groups is not measured. */
+/** Smallest group of a battery, Ah; null while one of its groups is not whole or not measured. */
 function smallestOf(battery: PictureBattery, groups: readonly PlacedGroup[]): number | null {
-	const own = groups.filter((g) => g.battery === battery.number).map((g) => g.capacityAh);
-	return own.length === 0 || own.includes(null) ? null : Math.min(...(own as number[]));
+	const own = groups.filter((g) => g.battery === battery.number && g.cellIds.length === battery.parallel);
+	const known = own.flatMap((g) => g.capacityAh ?? []);
+	return known.length < battery.series ? null : Math.min(...known);
 }
 
 function limitsOf(
@@ -68,13 +69,14 @@ export function judgeLimitsStage(picture: BankPicture): StageJudgement {
 	const state = limitsState(picture);
 	const { plan } = state;
 	const subject = bankSubject(picture);
-	const done = plan !== null;
+	// Values that break the chain, or that cannot be, are chosen and not done.
+	const done = plan !== null && state.batteries.every((b) => b.verdict.warmth === 'calm');
 	if (!picture.cellType)
 		return {
 			verdicts: picture.batteries.some((b) => b.kind === 'built')
 				? [say('no-cell-type', plan ? 'look' : 'open', subject, { wantedFor: 'limits' })]
 				: [],
-			done
+			done: done && picture.batteries.every((b) => b.kind !== 'built')
 		};
 	const groups = picture.batteries.flatMap((b) => b.groups).filter((g) => g.cellIds.length > 0).length;
 	const waiting = !plan && placedCells(picture).length > 0;

@@ -17,11 +17,14 @@ export function statusOf(stage: Stage, { verdicts, done }: StageJudgement, avail
 	return { stage, available, open: count ? String(count) : null, warmth: warmestOf(verdicts), done };
 }
 
-/** A verdict on a cell that is of no concern to this bank any more: it is said, and asks nothing. */
+/**
+ * A verdict on a cell that is of no concern to this bank any more: it is said, and asks nothing. One that says stop goes on
+ * doing so, wherever the cell lies, until a person sets it apart or no longer considers the cell.
+ */
 export function setAside(verdicts: readonly Verdict[], concerned: ReadonlySet<number>): Verdict[] {
 	return verdicts.map((v) => {
 		const cells = cellsOf(v);
-		const asks = cells.length === 0 || cells.some((id) => concerned.has(id));
+		const asks = v.warmth === 'stop' || cells.length === 0 || cells.some((id) => concerned.has(id));
 		return asks ? v : { ...v, warmth: 'calm', next: null };
 	});
 }
