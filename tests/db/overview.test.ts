@@ -1,14 +1,14 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Bank } from '$lib/server/records';
-import { cells } from '$lib/server/records';
+import { batteries, cells, type Battery } from '$lib/server/records';
 import { insertRunSamples, readRunSamples } from '$lib/server/db/run-samples';
 import { acceptMatch } from '$lib/server/services/match-service';
 import { bankOverview } from '$lib/server/services/overview-service';
 import { changeSettings, readSettings } from '$lib/server/services/settings-service';
 import { bankVerdicts } from '$lib/server/judgements/store';
 import { freshDatabase } from '../support/database';
-import { balanceOf, change, limitsOf, make, serveOf, traysOf } from '../support/records';
+import { balanceOf, change, limitsOf, make, remove, serveOf, traysOf } from '../support/records';
 
 let pool: Knex;
 const stage = async (id: number) => (await bankOverview(id)).current;
@@ -42,6 +42,17 @@ it('follows a bank from an empty plan to service', async () => {
 	for (const cell of tray) await make('runs', { cellId: cell.id, capacityAh: 51, temperatureC: 25 });
 	expect(await stage(bank.id)).toBe('match');
 
+	const half = await make<{ id: number; version: number }>('placements', {
+		cellId: tray[0]!.id,
+		bankId: bank.id,
+		battery: 1,
+		position: 1
+	});
+	expect(await stage(bank.id)).toBe('match');
+	expect(await bankVerdicts(bank.id, 'match')).toMatchObject([
+		{ code: 'match-partly', facts: { placed: 1, wanted: 2 } }
+	]);
+	await remove('placements', half.id, half.version);
 	await acceptMatch(bank.id, { groups: tray.map((c) => [c.id]) });
 	expect(await stage(bank.id)).toBe('balance');
 
@@ -54,9 +65,21 @@ it('follows a bank from an empty plan to service', async () => {
 	expect((await bankOverview(bank.id)).running).toMatchObject([{ what: 'Top balance', figures: 'no reading yet' }]);
 	await change('balance-runs', run.id, { endedAt: '2026-01-07T08:00:00Z', version: run.version });
 	expect((await bankOverview(bank.id)).running).toEqual([]);
+	// Ended is not done: nothing was read.
+	expect(await stage(bank.id)).toBe('balance');
+	expect(await bankVerdicts(bank.id, 'balance')).toMatchObject([{ code: 'balance-ended', warmth: 'look' }]);
+	for (const readAt of ['2026-01-06T20:00:00Z', '2026-01-06T20:31:00Z'])
+		await make('balance-readings', { balanceRunId: run.id, readAt, supplyV: 3.65, supplyA: 0.5, cellV: 3.65 });
+	expect(await bankVerdicts(bank.id, 'balance')).toEqual([]);
 	expect(await stage(bank.id)).toBe('limits');
 
+	// Chosen is not done: the fuse does not guard its cable.
+	const [battery] = await batteries.all({ bankId: bank.id });
+	const wired = await change<Battery>('batteries', battery!.id, { version: battery!.version, fuseA: 400, cableA: 20 });
 	await make('limit-plans', { bankId: bank.id, strategy: 'long-life' });
+	expect(await stage(bank.id)).toBe('limits');
+	expect((await bankOverview(bank.id)).first).toMatchObject({ stage: 'limits', code: 'fuse-over-cable' });
+	await change('batteries', wired.id, { version: wired.version, fuseA: null, cableA: null });
 	expect((await limitsOf(bank.id)).batteries[0]!.values.find((v) => v.key === 'absorbV')!.value).toBe(6.9);
 	expect(await stage(bank.id)).toBe('serve');
 });

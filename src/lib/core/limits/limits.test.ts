@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CHEMISTRIES } from '../chemistry';
-import { STRATEGIES, checkChain, computeLimits, type LimitsInput } from '.';
+import { STRATEGIES, checkChain, checkWiring, computeLimits, type LimitsInput } from '.';
 
 const input: LimitsInput = {
 	chemistry: 'LFP',
@@ -112,5 +112,19 @@ describe('the chain', () => {
 		expect(() => valuesOf({ cell: { ratedAh: 230, dischargeLimitV: 3.4 } })).toThrow(/leave no window/);
 		expect(() => valuesOf({ series: 0 })).toThrow(/series requires a whole number/);
 		expect(() => valuesOf({ strategy: 'reckless' as never })).toThrow(/strategy requires one of/);
+	});
+});
+
+describe('wiring', () => {
+	it.each([
+		[400, 20, ['fuse-over-cable']],
+		[200, 200, []],
+		[200, 245, []],
+		[null, 20, []],
+		[400, null, []]
+	])('a fuse of %s A before a cable of %s A', (fuseA, cableA, codes) => {
+		const verdicts = checkWiring({ fuseA, cableA });
+		expect(verdicts.map((v) => v.code)).toEqual(codes);
+		for (const v of verdicts) expect(v).toMatchObject({ warmth: 'stop', facts: { fuseA, cableA } });
 	});
 });

@@ -129,10 +129,13 @@ const unhurried = (verdict: Verdict): Verdict =>
 export function judgeBalanceStage(picture: BankPicture, state: BalanceState): StageJudgement {
 	const { run, join, progress } = state;
 	const subject = bankSubject(picture);
-	const done = isInService(picture) || progress?.done === true || (run?.endedAt ?? null) !== null;
+	// Ended is not done: only what was read to its end is.
+	const done = isInService(picture) || progress?.done === true;
 	if (isCharging(run)) return { verdicts: progress ? chargeVerdicts(progress, subject) : [], done };
 	if (done || !join) return { verdicts: [], done };
 	if (!run) return { verdicts: [unhurried(join.verdict)], done };
+	if (run.endedAt !== null)
+		return { verdicts: [say('balance-ended', 'look', subject, { unmet: progress?.unmet ?? [] })], done };
 	const ticked = Object.values(run.checklist ?? {}).filter(Boolean).length;
 	return { verdicts: [join.verdict, say('balance-waiting', 'open', subject, { ticked })], done };
 }

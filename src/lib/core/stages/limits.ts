@@ -1,4 +1,4 @@
-import { checkChain, computeLimits, type LimitValue, type LimitsInput } from '../limits';
+import { checkChain, checkWiring, computeLimits, type LimitValue, type LimitsInput } from '../limits';
 import { CoreError } from '../shared';
 import { say, type Verdict } from '../verdicts';
 import { matchState, type PlacedGroup } from './match';
@@ -70,21 +70,20 @@ export function judgeLimitsStage(picture: BankPicture): StageJudgement {
 	const { plan } = state;
 	const subject = bankSubject(picture);
 	// Values that break the chain, or that cannot be, are chosen and not done.
-	const done = plan !== null && state.batteries.every((b) => b.verdict.warmth === 'calm');
+	const wiring = picture.batteries.flatMap((b) => checkWiring(b, batterySubject(picture, b)));
+	const own = [...wiring, ...state.batteries.map((b) => b.verdict)];
+	const done = plan !== null && own.every((v) => v.warmth === 'calm');
 	if (!picture.cellType)
 		return {
 			verdicts: picture.batteries.some((b) => b.kind === 'built')
-				? [say('no-cell-type', plan ? 'look' : 'open', subject, { wantedFor: 'limits' })]
-				: [],
+				? [...wiring, say('no-cell-type', plan ? 'look' : 'open', subject, { wantedFor: 'limits' })]
+				: wiring,
 			done: done && picture.batteries.every((b) => b.kind !== 'built')
 		};
 	const groups = picture.batteries.flatMap((b) => b.groups).filter((g) => g.cellIds.length > 0).length;
 	const waiting = !plan && placedCells(picture).length > 0;
 	return {
-		verdicts: [
-			...(waiting ? [say('limits-waiting', 'open', subject, { groups })] : []),
-			...state.batteries.map((b) => b.verdict)
-		],
+		verdicts: [...(waiting ? [say('limits-waiting', 'open', subject, { groups })] : []), ...own],
 		done
 	};
 }

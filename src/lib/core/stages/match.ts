@@ -109,6 +109,8 @@ export function judgeMatchStage(picture: BankPicture): StageJudgement {
 	const wanted = wantedCells(picture);
 	const subject = bankSubject(picture);
 	if (wanted === 0) return { verdicts: [], done: true };
+	if (placed > 0 && placed < wanted)
+		return { verdicts: [say('match-partly', 'look', subject, { placed, wanted })], done: false };
 	if (placed > 0) return { verdicts: placedVerdicts(picture, state), done: true };
 	if (isInService(picture)) return { verdicts: [], done: false };
 	const measured = state.candidates.length;

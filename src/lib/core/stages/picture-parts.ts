@@ -25,12 +25,12 @@ export const isInService = ({ bank, wasChecked }: BankPicture): boolean => bank.
 export const placedCells = ({ cells }: BankPicture): PictureCell[] => cells.filter((c) => c.groupId !== null);
 
 /**
- * Cells this bank asks something of: those placed, or all in play until any are. A cell left over when the others were placed
- * is of no concern to it any more.
+ * Cells this bank asks something of: all in play until every place is filled, then those placed. A cell left over is of no
+ * concern to it any more.
  */
 export function concernedCells(picture: BankPicture): readonly PictureCell[] {
 	const placed = placedCells(picture);
-	return placed.length ? placed : picture.cells;
+	return placed.length && placed.length >= wantedCells(picture) ? placed : picture.cells;
 }
 
 /** Places for cells in the batteries built here. */

@@ -66,6 +66,8 @@ export interface BalanceFacts {
 	'balance-done': { holdMinutes: number };
 	/** A parallel charge goes on: what is still missing. */
 	'balance-unmet': { phase: ChargePhase; unmet: readonly Unmet[] };
+	/** A parallel charge was ended before it was done: what was still missing. */
+	'balance-ended': { unmet: readonly Unmet[] };
 	/** The current is low although the cells are below the set voltage. */
 	'lead-drop': { leadOhm: number | null };
 	/** A balance was planned and its supply is not on. */
@@ -144,6 +146,15 @@ export const BALANCE_WORDS: Words<BalanceFacts> = {
 		doubt: null,
 		rule: 'Done: set voltage, tail below 0.02 C of one cell for 30 minutes, meter at the cells agrees.',
 		next: 'Read supply and meter again when you pass by.'
+	}),
+	'balance-ended': ({ facts: { unmet } }) => ({
+		title: 'Ended, not proved balanced',
+		finding: unmet.length
+			? `What was missing when it was ended: ${unmet.map(unmetWords).join('. ')}.`
+			: 'No reading kept here proves it.',
+		doubt: 'It may be balanced all the same: nothing recorded here tells.',
+		rule: 'Done: set voltage, tail below 0.02 C of one cell for 30 minutes, meter at the cells agrees.',
+		next: 'Plan another balance and read it to its end.'
 	}),
 	'lead-drop': ({ facts: { leadOhm } }) => ({
 		title: 'Low current is the leads, not a full battery',

@@ -20,6 +20,8 @@ export interface LimitsFacts {
 	'chain-holds': { links: number };
 	/** Links of the chain out of order, or trips without a proper release. */
 	'chain-broken': { links: readonly BrokenLink[]; releases: readonly BadRelease[] };
+	/** A main fuse rated above what its cable carries. */
+	'fuse-over-cable': { fuseA: number; cableA: number };
 	/** The cell type’s figures leave no window to work in. */
 	'limits-no-room': { cause: string; reason: string };
 	/** Cells are placed and no strategy is chosen. */
@@ -50,6 +52,14 @@ export const LIMITS_WORDS: Words<LimitsFacts> = {
 		doubt: null,
 		rule: 'The chain must act in order.',
 		next: 'Correct the maker’s figures or choose another strategy.'
+	}),
+	'fuse-over-cable': ({ facts: { fuseA, cableA } }) => ({
+		title: 'The fuse does not guard its cable',
+		finding: `The fuse holds ${fuseA} A, the cable carries ${cableA} A: it burns before the fuse opens.`,
+		doubt:
+			'What a cable carries depends on its insulation, bundling and heat: take the figure of its maker for where it lies.',
+		rule: 'Main fuse ≤ what the cable carries, and ≥ 1.25 × the continuous current. Local codes come first.',
+		next: 'Fit a smaller fuse or a thicker cable before anything is joined.'
 	}),
 	'limits-no-room': ({ facts: { reason } }) => ({
 		title: 'These figures leave no room',

@@ -30,6 +30,8 @@ export interface MatchFacts {
 	'match-few': { measured: number; wanted: number; untested: number };
 	/** Enough cells are measured and none are placed. */
 	'match-waiting': { measured: number; wanted: number };
+	/** Some places are filled and others are not. */
+	'match-partly': { placed: number; wanted: number };
 }
 
 const evenness =
@@ -71,6 +73,13 @@ export const MATCH_WORDS: Words<MatchFacts> = {
 		doubt: null,
 		rule: 'Only measured cells are matched.',
 		next: untested > 0 ? 'Test the others first.' : 'Unpack more cells, or plan a smaller bank.'
+	}),
+	'match-partly': ({ facts: { placed, wanted } }) => ({
+		title: 'Not every place is filled',
+		finding: `${placed} of ${wanted} places hold a cell.`,
+		doubt: null,
+		rule: 'A group gives what its cells give together: one that is short of a cell is the smallest.',
+		next: 'Place the others, or plan the bank as it is built.'
 	}),
 	'match-waiting': ({ facts: { measured, wanted } }) => ({
 		title: 'The cells have no places yet',

@@ -43,8 +43,9 @@ async function checkPlacement(placement: Placement, tx: Knex, before: Placement 
 		throw new InputError([{ path: 'removedAt', message: 'removedAt is before placedAt' }]);
 	await refuseMixing(placement.cellId, placement.bankId, tx);
 	if (placement.removedAt !== null) return;
-	const group = await groups.get(placement.groupId, tx).catch(() => null);
-	if (!group) throw new InputError([{ path: 'groupId', message: 'this group is no longer part of the layout' }]);
+	const group = await groups.find(placement.groupId, tx);
+	if (!group || group.deletedAt !== null)
+		throw new InputError([{ path: 'groupId', message: 'this group is no longer part of the layout' }]);
 	const battery = await batteries.hold(group.batteryId, tx, 'update');
 	if (battery.kind !== 'built')
 		throw new InputError([
