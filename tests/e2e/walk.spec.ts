@@ -151,6 +151,7 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 		await page.getByRole('link', { name: /^Limits/ }).click();
 		await page.getByLabel('Main fuse').fill('100');
 		await page.getByRole('radio', { name: 'Long life' }).click();
+		await page.getByRole('button', { name: 'Keep these' }).click();
 		await expect(page.getByRole('row', { name: /Cell high 3\.600 V 3\.420 V/ })).toBeVisible();
 		await expect(page.getByRole('row', { name: /Over-current, discharge 80\.0 A/ })).toBeVisible();
 		const [file] = await Promise.all([

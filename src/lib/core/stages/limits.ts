@@ -73,12 +73,12 @@ export function judgeLimitsStage(picture: BankPicture): StageJudgement {
 	const wiring = picture.batteries.flatMap((b) => checkWiring(b, batterySubject(picture, b)));
 	const own = [...wiring, ...state.batteries.map((b) => b.verdict)];
 	const done = plan !== null && own.every((v) => v.warmth === 'calm');
+	// Ready-made batteries bring their own limits.
+	if (picture.batteries.every((b) => b.kind !== 'built')) return { verdicts: wiring, done: wiring.length === 0 };
 	if (!picture.cellType)
 		return {
-			verdicts: picture.batteries.some((b) => b.kind === 'built')
-				? [...wiring, say('no-cell-type', plan ? 'look' : 'open', subject, { wantedFor: 'limits' })]
-				: wiring,
-			done: done && picture.batteries.every((b) => b.kind !== 'built')
+			verdicts: [...wiring, say('no-cell-type', plan ? 'look' : 'open', subject, { wantedFor: 'limits' })],
+			done: false
 		};
 	const groups = picture.batteries.flatMap((b) => b.groups).filter((g) => g.cellIds.length > 0).length;
 	const waiting = !plan && placedCells(picture).length > 0;

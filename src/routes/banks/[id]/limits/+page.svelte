@@ -1,11 +1,11 @@
 <script lang="ts">
 	import { invalidateAll } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
-	import { api } from '$lib/client/api';
+	import { ApiProblem, api } from '$lib/client/api';
 	import { settingApart } from '$lib/client/set-apart';
 	import Choice from '$lib/components/forms/Choice.svelte';
-	import Field from '$lib/components/forms/Field.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import WiringForm from '$lib/components/limits/WiringForm.svelte';
 	import { limitText, limitsCsv, limitsText } from '$lib/components/limits/limit-sheet';
 	import { STRATEGIES, type LimitValue, type Strategy } from '$lib/core/limits';
 	import { formatDate, toUserUnits, unitOf } from '$lib/core/units';
@@ -13,9 +13,9 @@
 	let { data } = $props();
 	const bank = $derived(data.overview.bank);
 	let batteryNumber = $state(1);
-	const shownBattery = $derived(
-		data.limits.batteries.find((b) => b.battery.number === batteryNumber) ?? data.limits.batteries[0] ?? null
-	);
+	const built = $derived(data.overview.batteries.filter((b) => b.kind === 'built'));
+	const battery = $derived(built.find((b) => b.number === batteryNumber) ?? built[0] ?? null);
+	const shownBattery = $derived(data.limits.batteries.find((b) => b.battery.number === battery?.number) ?? null);
 	const values = $derived(shownBattery?.values ?? []);
 	const units = $derived(data.settings.units);
 	const NAMES: Record<Strategy, string> = {
@@ -29,43 +29,35 @@
 		{ device: 'load', title: 'At the load' }
 	] as const;
 	// svelte-ignore state_referenced_locally
-	const planned = data.limits.plan;
-	// svelte-ignore state_referenced_locally
-	const own = data.overview.batteries.find((b) => b.kind === 'built') ?? null;
-	let form = $state<{
-		strategy: Strategy;
-		bmsA: number | null;
-		bmsMv: number | null;
-		fuseA: number | null;
-		cableA: number | null;
-	}>({
-		strategy: planned?.strategy ?? 'middle-road',
-		bmsA: own?.bmsA ?? null,
-		bmsMv: own?.bmsResolutionV ? own.bmsResolutionV * 1000 : null,
-		fuseA: own?.fuseA ?? null,
-		cableA: own?.cableA ?? null
-	});
+	let strategy = $state<Strategy>(data.limits.plan?.strategy ?? 'middle-road');
+	let fields = $state<Record<string, string>>({});
 
-	const number = (v: number | null) => (v === null || (v as unknown) === '' ? null : Number(v));
-	async function save() {
-		const { strategy } = form;
-		const wiring = {
-			bmsA: number(form.bmsA),
-			bmsResolutionV: number(form.bmsMv) === null ? null : Number(form.bmsMv) / 1000,
-			fuseA: number(form.fuseA),
-			cableA: number(form.cableA)
-		};
+	const keepStrategy = () => {
 		const plan = data.limits.plan;
+		return plan
+			? api.patch(`limit-plans/${plan.id}`, { strategy, version: plan.version })
+			: api.post('limit-plans', { strategy, bankId: bank.id });
+	};
+	async function keep(work: () => Promise<unknown>) {
+		fields = {};
 		const done = await attempt(async () => {
-			if (plan) await api.patch(`limit-plans/${plan.id}`, { strategy, version: plan.version });
-			else await api.post('limit-plans', { strategy, bankId: bank.id });
-			// Fuse, cable and BMS belong to each battery; alike ones are entered once.
-			for (const b of data.overview.batteries.filter((b) => b.kind === 'built'))
-				await api.patch(`batteries/${b.id}`, { ...wiring, version: b.version });
+			try {
+				await work();
+			} catch (error) {
+				fields = error instanceof ApiProblem ? error.fields : {};
+				throw error;
+			}
 		});
 		if (done) announce('Kept. The sheet below follows.');
 		await invalidateAll();
 	}
+	/** Fuse, cable and BMS are those of one battery; whoever keeps them has seen the strategy beside them. */
+	const keepWiring = (wiring: object) =>
+		keep(async () => {
+			if (!battery) return;
+			await api.patch(`batteries/${battery.id}`, { ...wiring, version: battery.version });
+			if (!data.limits.plan) await keepStrategy();
+		});
 	async function copy() {
 		await attempt(() => navigator.clipboard.writeText(limitsText(bank.name, values)));
 		announce('Copied.');
@@ -113,43 +105,25 @@
 			>
 		</div>
 	{/snippet}
-	<form
-		class="sheet no-print mb-4 grid gap-4 p-4"
-		onsubmit={(e) => {
-			e.preventDefault();
-			void save();
-		}}
-	>
+	<div class="sheet no-print mb-4 grid gap-4 p-4">
 		<Choice
 			label="Strategy"
-			bind:value={form.strategy}
+			bind:value={strategy}
 			options={STRATEGIES.map((s) => ({ value: s, text: NAMES[s] }))}
-			onchange={() => void save()}
+			onchange={() => void keep(keepStrategy)}
 		/>
-		<div class="grid grid-cols-2 items-end gap-3 sm:grid-cols-5">
-			<Field label="BMS continuous" unit="A" type="number" bind:value={form.bmsA} />
-			<Field label="BMS resolution" unit="mV" type="number" bind:value={form.bmsMv} placeholder="1" />
-			<Field label="Main fuse" unit="A" type="number" bind:value={form.fuseA} />
-			<Field label="Cable" unit="A" type="number" bind:value={form.cableA} />
-			<button class="btn btn-primary tap">Keep these</button>
-		</div>
-		{#if data.limits.batteries.length > 1}<p class="muted">
-				Kept for each of the {data.limits.batteries.length} batteries built here.
-			</p>{/if}
-	</form>
-	{#if data.limits.batteries.length > 1}
-		<div class="no-print mb-3">
+		{#if built.length > 1}
 			<Choice
 				label="Battery"
-				value={String(batteryNumber)}
-				options={data.limits.batteries.map(({ battery }) => ({
-					value: String(battery.number),
-					text: battery.name ?? `Battery ${battery.number}`
-				}))}
+				value={String(battery?.number)}
+				options={built.map((b) => ({ value: String(b.number), text: b.name ?? `Battery ${b.number}` }))}
 				onchange={(n) => (batteryNumber = Number(n))}
 			/>
-		</div>
-	{/if}
+		{/if}
+		{#key battery?.id}
+			{#if battery}<WiringForm {battery} {fields} onkeep={(wiring) => void keepWiring(wiring)} />{/if}
+		{/key}
+	</div>
 	<h2 class="hidden print:block">
 		{bank.name} · {bank.series}S{bank.parallel}P · {formatDate(new Date().toISOString(), data.settings.dateStyle)}
 	</h2>

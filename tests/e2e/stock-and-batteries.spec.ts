@@ -111,3 +111,28 @@ test('a verdict is set apart with a reason, and glows again when its facts move'
 	await page.reload();
 	await expect(verdict).toContainText('Stop');
 });
+
+test('each battery keeps its own fuse and cable; a fuse above its cable says stop', async ({ page, request }) => {
+	const post = poster(request);
+	const cellType = { name: 'Wired type', chemistry: 'LFP', ratedAh: 100 };
+	const bank = { name: 'Wired', bankUse: 'boat', chemistry: 'LFP', series: 4, parallel: 1, batteries: 2, cellType };
+	const { id } = await post('banks', bank);
+	await page.goto(`/banks/${id}/limits`);
+	const wire = async (battery: string, fuse: string, cable: string) => {
+		await page.getByRole('radio', { name: battery }).click();
+		await page.getByLabel('Main fuse').fill(fuse);
+		await page.getByLabel('Cable').fill(cable);
+		await page.getByRole('button', { name: 'Keep these' }).click();
+		await expect(page.getByText('Kept. The sheet below follows.').last()).toBeVisible();
+	};
+	await wire('Battery 1', '100', '120');
+	await wire('Battery 2', '400', '50');
+	await expect(page.getByRole('heading', { name: 'The fuse does not guard its cable' }).first()).toBeVisible();
+	// Another strategy is the bank's: what is fitted stays as it is.
+	await page.getByRole('radio', { name: 'Full span' }).click();
+	await page.reload();
+	await expect(page.getByLabel('Main fuse')).toHaveValue('100');
+	await page.getByRole('radio', { name: 'Battery 2' }).click();
+	await expect(page.getByLabel('Main fuse')).toHaveValue('400');
+	await expect(page.getByRole('radio', { name: 'Full span' })).toHaveAttribute('aria-checked', 'true');
+});
