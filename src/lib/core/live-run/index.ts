@@ -1,3 +1,13 @@
+export {
+	followRun,
+	startFollowing,
+	type Allows,
+	type FollowCommand,
+	type FollowEvent,
+	type Followed,
+	type Following,
+	type Happening
+} from './follow-run';
 export { remainingS, toEndS, type Duration } from './live-duration';
 export { LIVE_KINDS, LIVE_NAMES, checkLivePlan, type LiveKind, type LiveLimits, type LivePhase } from './live-plan';
 export { probesAreOff, startLive, type LiveSample, type LiveState, type PhaseSums } from './live-state';
