@@ -1,7 +1,10 @@
-// npm run docs: writes the pages that are made from the code.
+// npm run docs: writes what is made from the code: docs/verdicts.md, and the types of the API for its client.
+import { spawnSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './steps/machine.mjs';
 import { verdictPage } from './steps/verdict-docs.mjs';
 
 writeFileSync(join(root, 'docs', 'verdicts.md'), verdictPage());
+const types = ['vitest', 'run', '--project', 'unit', 'src/lib/server/openapi/api-types.test.ts', '-u'];
+process.exit(spawnSync('npx', types, { cwd: root, stdio: 'inherit' }).status ?? 1);

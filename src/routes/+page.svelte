@@ -27,7 +27,7 @@
 		const file = fileInput.files?.[0];
 		if (!file) return;
 		await attempt(async () => {
-			const bank = await api.sendFile<{ id: number; name: string }>('banks/import', file, await contentTypeOf(file));
+			const bank = await api.sendFile('banks/import', file, await contentTypeOf(file));
 			announce(`${bank.name} is here, with everything that was in the file.`);
 			await goto(`/banks/${bank.id}/plan`);
 		});

@@ -32,7 +32,7 @@ test('a whole small bank is rehearsed, from the crate to the truth', async ({ pa
 	const base = await openCrate(page, 'The first crate');
 	await expect(page.getByRole('link', { name: /Rehearsal: simulated cells/ })).toBeVisible();
 	await page.getByRole('radio', { name: '10 000×' }).click();
-	await expect(page.getByRole('radio', { name: '10 000×' })).toHaveAttribute('aria-checked', 'true');
+	await expect(page.getByRole('radio', { name: '10 000×' })).toBeChecked();
 
 	// Fast, but so that a second of a busy machine is not half a charge.
 	const pace = await page.request.post(base.replace('/banks', '/api/v1/banks') + '/rehearsal/hands', {

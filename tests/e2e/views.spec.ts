@@ -125,7 +125,7 @@ test('units and dates follow the settings', async ({ page, request }) => {
 	await page.goto('/settings');
 	await page.getByRole('radio', { name: /^US/ }).click();
 	await page.getByRole('radio', { name: '2026-03-09' }).click();
-	await expect(page.getByRole('radio', { name: '2026-03-09' })).toHaveAttribute('aria-checked', 'true');
+	await expect(page.getByRole('radio', { name: '2026-03-09' })).toBeChecked();
 	await page.goto(`/banks/${damson}/limits`);
 	await expect(page.getByRole('row', { name: /Charge too hot 113 °F 104 °F/ })).toBeVisible();
 	await request.patch('/api/v1/settings', { data: { units: 'metric', dateStyle: 'day-first' } });

@@ -55,7 +55,7 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 		await page.keyboard.type('3.294');
 		await page.keyboard.press('Enter');
 		await page.keyboard.press('r');
-		await expect(page.getByRole('radio', { name: 'Milliohms' })).toHaveAttribute('aria-checked', 'true');
+		await expect(page.getByRole('radio', { name: 'Milliohms' })).toBeChecked();
 	});
 	await test.step('4 receive, a pasted column', async () => {
 		await cell('W-01').click();

@@ -5,6 +5,9 @@ interface Schema {
 	$ref?: string;
 	type?: string | string[];
 	enum?: Json[];
+	const?: Json;
+	anyOf?: Schema[];
+	oneOf?: Schema[];
 	properties?: Record<string, Schema>;
 	required?: string[];
 	items?: Schema;
@@ -93,7 +96,10 @@ export function fuzzer(api: OpenApi, seed: number, ids: readonly number[]) {
 	function valueOf(given: Schema, name: string, depth: number): Json {
 		const schema = resolved(given);
 		if (schema.allOf) return Object.assign({}, ...schema.allOf.map((s) => valueOf(s, name, depth + 1)));
+		const either = schema.anyOf ?? schema.oneOf;
+		if (either) return valueOf(pick(either), name, depth + 1);
 		if (schema.enum) return pick(schema.enum);
+		if (schema.const !== undefined) return schema.const;
 		if (name === 'version' && chance(0.8)) return pick([1, 1, 1, 2, 3]);
 		if (/Id$|^id$/.test(name) && chance(0.8)) return pick(ids);
 		const type = Array.isArray(schema.type) ? pick(schema.type) : schema.type;

@@ -16,13 +16,16 @@ export function announce(message: string, undo?: () => void): void {
 	toast(message, undo ? { action: { label: 'Undo', onClick: undo }, duration: 10_000 } : {});
 }
 
+/** Says why something was not done. */
+export const refused = (error: unknown): void => void toast.error(words(error), { duration: 12_000 });
+
 /** Runs something that may be refused and says why; true when it was done. */
 export async function attempt(work: () => Promise<unknown>): Promise<boolean> {
 	try {
 		await work();
 		return true;
 	} catch (error) {
-		toast.error(words(error), { duration: 12_000 });
+		refused(error);
 		return false;
 	}
 }

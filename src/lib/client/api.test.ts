@@ -1,6 +1,5 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { ApiProblem, api } from './api';
-import { saveBank } from './save-bank';
 
 const calls: { url: string; init: RequestInit }[] = [];
 function answerWith(...answers: (Response | Error)[]): void {
@@ -24,8 +23,8 @@ afterEach(() => vi.unstubAllGlobals());
 describe('the API as pages use it', () => {
 	it('sends JSON and gives back what came', async () => {
 		answerWith(reply(201, { id: 7 }));
-		expect(await api.post('banks', { name: 'x' })).toEqual({ id: 7 });
-		expect(calls[0]).toMatchObject({ url: '/api/v1/banks', init: { method: 'POST', body: '{"name":"x"}' } });
+		expect(await api.post('notes', { cellId: 1, text: 'x' })).toEqual({ id: 7 });
+		expect(calls[0]).toMatchObject({ url: '/api/v1/notes', init: { method: 'POST', body: '{"cellId":1,"text":"x"}' } });
 	});
 	it('carries the version of what is removed', async () => {
 		answerWith(new Response(null, { status: 204 }));
@@ -36,7 +35,7 @@ describe('the API as pages use it', () => {
 		answerWith(
 			reply(422, { detail: 'Not accepted', code: 'invalid-input', errors: [{ path: 'a.b', message: 'requires 1' }] })
 		);
-		const problem = await refusal(api.post('banks', {}));
+		const problem = await refusal(api.post('notes', { cellId: 1, text: '' }));
 		expect(problem).toBeInstanceOf(ApiProblem);
 		expect(problem).toMatchObject({ status: 422, code: 'invalid-input', fields: { 'a.b': 'requires 1' } });
 	});
@@ -48,33 +47,9 @@ describe('the API as pages use it', () => {
 		answerWith(new Response('<html>', { status: 502 }));
 		expect(await refusal(api.get('banks'))).toMatchObject({ status: 502, message: 'The server answered 502.' });
 	});
-});
-
-describe('saving a bank', () => {
-	it('sends a new cell type along in the same request', async () => {
-		answerWith(reply(201, { id: 9 }));
-		const type = { id: null, version: null, fields: { name: 'T' } };
-		expect(await saveBank(null, { name: 'B', cellTypeId: null }, type)).toEqual({ id: 9 });
-		expect(calls.map((c) => c.url)).toEqual(['/api/v1/banks']);
-		expect(JSON.parse(calls[0]!.init.body as string)).toEqual({
-			name: 'B',
-			cellTypeId: null,
-			cellType: { name: 'T' }
-		});
-	});
-	it('leaves an untouched cell type alone and sends the version of the bank', async () => {
-		answerWith(reply(200, { id: 9 }));
-		await saveBank({ id: 9, version: 4 }, { name: 'B', cellTypeId: 2 }, null);
-		expect(calls[0]!.url).toBe('/api/v1/banks/9');
-		expect(JSON.parse(calls[0]!.init.body as string)).toEqual({ name: 'B', cellTypeId: 2, version: 4 });
-	});
-	it('sends a changed cell type with the version it was read in', async () => {
-		answerWith(reply(200, { id: 9 }));
-		await saveBank({ id: 9, version: 4 }, { name: 'B' }, { id: 3, version: 2, fields: { ratedAh: 100 } });
-		expect(JSON.parse(calls[0]!.init.body as string)).toEqual({
-			name: 'B',
-			version: 4,
-			cellType: { id: 3, version: 2, ratedAh: 100 }
-		});
+	it('asks only for what is told in a query', async () => {
+		answerWith(reply(200, { items: [] }));
+		await api.get('acknowledgements', { bankId: 3, stage: undefined, size: 500 });
+		expect(calls[0]!.url).toBe('/api/v1/acknowledgements?bankId=3&size=500');
 	});
 });

@@ -1,3 +1,5 @@
+import type { AddressFor, AnswerFor, BodyFor, QueryFor } from './api-shapes';
+
 /** A refusal by the server, in words a person can act on. */
 export class ApiProblem extends Error {
 	constructor(
@@ -46,13 +48,28 @@ async function request<T>(method: string, path: string, body?: BodyInit, content
 	return (response.status === 204 ? null : await response.json()) as T;
 }
 
-/** The application's own API, as its pages use it. Throws {@link ApiProblem}. */
+/** What is null or missing is not asked for. */
+const withQuery = (path: string, query: unknown): string => {
+	const told = Object.entries((query ?? {}) as Record<string, unknown>)
+		.filter(([, value]) => value !== null && value !== undefined)
+		.map(([name, value]) => [name, String(value)]);
+	return told.length ? `${path}?${new URLSearchParams(told)}` : path;
+};
+
+/** The application's own API as its pages use it, with the shapes of its description. Throws {@link ApiProblem}. */
 export const api = {
-	get: <T>(path: string) => request<T>('GET', path),
-	post: <T>(path: string, body: unknown) => request<T>('POST', path, JSON.stringify(body), 'application/json'),
-	patch: <T>(path: string, body: unknown) => request<T>('PATCH', path, JSON.stringify(body), 'application/json'),
-	sendCsv: <T>(path: string, text: string) => request<T>('POST', path, text, 'text/csv'),
-	sendFile: <T>(path: string, file: Blob, contentType: string) => request<T>('POST', path, file, contentType),
-	remove: (path: string, version: number) => request<null>('DELETE', `${path}?version=${version}`),
-	restore: <T>(path: string) => request<T>('POST', `${path}/restore`)
+	get: <A extends AddressFor<'get'>>(path: A, query?: QueryFor<'get', A>) =>
+		request<AnswerFor<'get', A>>('GET', withQuery(path, query)),
+	post: <A extends AddressFor<'post'>>(path: A, body: BodyFor<'post', A>) =>
+		request<AnswerFor<'post', A>>('POST', path, JSON.stringify(body), 'application/json'),
+	patch: <A extends AddressFor<'patch'>>(path: A, body: BodyFor<'patch', A>) =>
+		request<AnswerFor<'patch', A>>('PATCH', path, JSON.stringify(body), 'application/json'),
+	/** A log, as it is. */
+	sendCsv: <A extends AddressFor<'post'>>(path: A, text: string, query?: QueryFor<'post', A>) =>
+		request<AnswerFor<'post', A>>('POST', withQuery(path, query), text, 'text/csv'),
+	sendFile: <A extends AddressFor<'post'>>(path: A, file: Blob, contentType: string) =>
+		request<AnswerFor<'post', A>>('POST', path, file, contentType),
+	remove: (path: AddressFor<'delete'>, version: number) => request<null>('DELETE', withQuery(path, { version })),
+	/** Undoes a {@link api.remove}. */
+	restore: (path: AddressFor<'delete'>) => request<object>('POST', `${path}/restore`)
 };

@@ -105,9 +105,7 @@ async function catchUp(by: Follower): Promise<void> {
 	try {
 		let more = true;
 		while (more && follower === by) {
-			const missed = await api.get<{ samples: LiveSampleShown[]; more: boolean }>(
-				`live-runs/${by.id}/samples?afterMs=${by.lastMs}`
-			);
+			const missed = await api.get(`live-runs/${by.id}/samples`, { afterMs: by.lastMs });
 			take(by, missed.samples);
 			more = missed.more;
 		}

@@ -1,22 +1,17 @@
 import { invalidateAll } from '$app/navigation';
+import type { Stage } from '$lib/core/shared';
 import type { ShownVerdict } from '$lib/core/verdicts';
 import { announce, attempt } from './announce';
 import { api } from './api';
+import type { AnswerFor } from './api-shapes';
 
-interface Acknowledgement {
-	id: number;
-	version: number;
-	stage: string;
-	code: string;
-	subjectKind: string;
-	subjectId: string;
-}
+type Acknowledgement = AnswerFor<'get', 'acknowledgements'>['items'][number];
 
 const isOf = (a: Acknowledgement, { code, subject }: ShownVerdict) =>
 	a.code === code && a.subjectKind === subject?.kind && a.subjectId === String(subject?.id);
 
 /** How the pages of a bank's stage set a verdict apart: with a reason, or without to let it glow again. */
-export function settingApart(bankId: number, stage: string) {
+export function settingApart(bankId: number, stage: Stage) {
 	return async (verdict: ShownVerdict, reason: string | null): Promise<void> => {
 		const { code, subject } = verdict;
 		if (!subject) return;
@@ -26,8 +21,7 @@ export function settingApart(bankId: number, stage: string) {
 				await api.post('acknowledgements', { ...about, reason });
 				return;
 			}
-			const query = `acknowledgements?bankId=${bankId}&stage=${stage}&size=500`;
-			const { items } = await api.get<{ items: Acknowledgement[] }>(query);
+			const { items } = await api.get('acknowledgements', { bankId, stage, size: 500 });
 			const own = items.find((a) => isOf(a, verdict));
 			if (own) await api.remove(`acknowledgements/${own.id}`, own.version);
 		});

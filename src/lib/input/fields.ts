@@ -89,7 +89,7 @@ const MOST_VOLTS = 1000;
 /** A list of volts, null where one was not read. */
 export const VoltsOrNull = (): Field =>
 	checkedBy(
-		'volts',
+		'volts-or-null',
 		(value) =>
 			Array.isArray(value) &&
 			value.every((v) => v === null || (typeof v === 'number' && Number.isFinite(v) && Math.abs(v) <= MOST_VOLTS)),

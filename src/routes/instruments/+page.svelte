@@ -2,21 +2,13 @@
 	import { invalidateAll } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
 	import { ApiProblem, api } from '$lib/client/api';
+	import type { AnswerFor, BodyFor } from '$lib/client/api-shapes';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
 	import { SHEET_UNITS, type InstrumentKind } from '$lib/core/reading';
 	import InstrumentForm from '$lib/components/live/InstrumentForm.svelte';
 
 	let { data } = $props();
-	interface Tried {
-		identity: { text: string; watchdog: boolean };
-		reading: {
-			voltageV: number | null;
-			currentA: number | null;
-			resistanceOhm: number | null;
-			countedAh: number | null;
-		} | null;
-		trouble: string | null;
-	}
+	type Tried = AnswerFor<'post', `instruments/${number}/try`>;
 	let tried = $state<Record<number, Tried>>({});
 	let busy = $state<number | null>(null);
 	let fields = $state<Record<string, string>>({});
@@ -28,7 +20,7 @@
 	async function tryOne(id: number) {
 		busy = id;
 		await attempt(async () => {
-			tried = { ...tried, [id]: await api.post<Tried>(`instruments/${id}/try`, {}) };
+			tried = { ...tried, [id]: await api.post(`instruments/${id}/try`, {}) };
 		});
 		busy = null;
 		await invalidateAll();
@@ -49,9 +41,12 @@
 		}
 		return done;
 	};
-	const add = (instrument: object) => save(() => api.post('instruments', instrument));
-	const change = (id: number, version: number, instrument: object) =>
-		save(() => api.patch(`instruments/${id}`, { ...instrument, version }));
+	const add = (instrument: BodyFor<'post', 'instruments'>) => save(() => api.post('instruments', instrument));
+	const change = (
+		id: number,
+		version: number,
+		instrument: Omit<BodyFor<'patch', `instruments/${number}`>, 'version'>
+	) => save(() => api.patch(`instruments/${id}`, { ...instrument, version }));
 	async function remove(id: number, version: number, name: string) {
 		if (!(await attempt(() => api.remove(`instruments/${id}`, version)))) return;
 		announce(
@@ -131,7 +126,7 @@
 							<InstrumentForm
 								{instrument}
 								{fields}
-								onsave={(changed) => change(instrument.id, instrument.version, changed)}
+								onchange={(changed) => change(instrument.id, instrument.version, changed)}
 								oncancel={() => (edited = null)}
 							/>
 						</div>
@@ -146,7 +141,7 @@
 				None yet. Enter one below when you have one on your network.
 			</p>{/if}
 	</section>
-	{#if edited === null}<InstrumentForm instrument={null} onsave={add} {fields} />{/if}
+	{#if edited === null}<InstrumentForm instrument={null} onadd={add} {fields} />{/if}
 	<section class="grid gap-2" aria-label="The simulated bench">
 		<h2>The simulated bench</h2>
 		{#if data.book.bench}

@@ -14,7 +14,7 @@
 	async function start(wish: object) {
 		busy = true;
 		await attempt(async () => {
-			const bank = await api.post<{ id: number }>('rehearsals', wish);
+			const bank = await api.post('rehearsals', wish);
 			await goto(`/banks/${bank.id}/rehearsal`);
 		});
 		busy = false;

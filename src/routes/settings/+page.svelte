@@ -1,21 +1,46 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
-	import { attempt } from '$lib/client/announce';
-	import { api } from '$lib/client/api';
+	import { enhance } from '$app/forms';
+	import { formKept } from '$lib/client/form-kept';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
 	import { formatDate, type Settings } from '$lib/core/units';
 
-	let { data } = $props();
+	let { data, form } = $props();
 	const METERS = [
 		{ percent: 'voltMeterPercent', counts: 'voltMeterCountsMv', name: 'Voltmeter', unit: 'mV' },
 		{ percent: 'ohmMeterPercent', counts: 'ohmMeterCountsMohm', name: 'Milliohm meter', unit: 'mΩ' }
 	] as const;
-
-	async function change(part: Partial<Settings>) {
-		if (await attempt(() => api.patch('settings', part))) await invalidateAll();
-	}
+	let fields = $derived<Record<string, string>>(form?.fields ?? {});
+	const kept = formKept({ quiet: true, onfields: (refused) => (fields = refused) });
+	const send = (event: Event & { currentTarget: HTMLFormElement }) => event.currentTarget.requestSubmit();
+	/** Each is a form of its own: what is chosen here is all that is sent. */
+	const CHOICES = [
+		{
+			name: 'units',
+			label: 'Units',
+			options: [
+				{ value: 'metric', text: 'Metric: °C, kg, mm, N·m' },
+				{ value: 'us', text: 'US: °F, lb, in, in·lb' }
+			]
+		},
+		{
+			name: 'dateStyle',
+			label: 'Dates',
+			options: (['day-first', 'month-first', 'iso'] as const).map((style) => ({
+				value: style,
+				text: formatDate('2026-03-09', style)
+			}))
+		},
+		{
+			name: 'theme',
+			label: 'Look',
+			options: [
+				{ value: 'ash', text: 'Ash (light)' },
+				{ value: 'coal', text: 'Coal (dark)' }
+			]
+		}
+	] as const satisfies readonly { name: keyof Settings; label: string; options: object }[];
 </script>
 
 <svelte:head><title>Settings · Kind Ember</title></svelte:head>
@@ -23,54 +48,34 @@
 <main class="mx-auto max-w-2xl p-4">
 	<h1 class="mb-4">Settings</h1>
 	<section class="sheet grid gap-6 p-5">
-		<Choice
-			label="Units"
-			value={data.settings.units}
-			options={[
-				{ value: 'metric', text: 'Metric: °C, kg, mm, N·m' },
-				{ value: 'us', text: 'US: °F, lb, in, in·lb' }
-			]}
-			onchange={(units) => change({ units })}
-		/>
-		<Choice
-			label="Dates"
-			value={data.settings.dateStyle}
-			options={(['day-first', 'month-first', 'iso'] as const).map((style) => ({
-				value: style,
-				text: formatDate('2026-03-09', style)
-			}))}
-			onchange={(dateStyle) => change({ dateStyle })}
-		/>
-		<Choice
-			label="Look"
-			value={data.settings.theme}
-			options={[
-				{ value: 'ash', text: 'Ash (light)' },
-				{ value: 'coal', text: 'Coal (dark)' }
-			]}
-			onchange={(theme) => change({ theme })}
-		/>
+		{#each CHOICES as { name, label, options } (name)}
+			<form method="POST" use:enhance={kept} onchange={send} class="flex flex-wrap items-end gap-3">
+				<Choice {label} {name} value={data.settings[name]} {options} />
+				<button class="btn tap until-awake">Keep</button>
+			</form>
+		{/each}
 		<fieldset class="grid gap-3">
 			<legend class="field-label">Your meters</legend>
 			{#each METERS as meter (meter.name)}
-				<div class="grid grid-cols-2 gap-3">
+				<form method="POST" use:enhance={kept} onchange={send} class="grid grid-cols-2 items-end gap-3">
 					<Field
 						label="{meter.name} ±"
 						unit="% of reading"
 						type="number"
-						min="0"
+						name={meter.percent}
 						value={data.settings[meter.percent]}
-						onchange={(e) => change({ [meter.percent]: Number(e.currentTarget.value) })}
+						error={fields[meter.percent]}
 					/>
 					<Field
 						label="plus"
 						unit={meter.unit}
 						type="number"
-						min="0"
+						name={meter.counts}
 						value={data.settings[meter.counts]}
-						onchange={(e) => change({ [meter.counts]: Number(e.currentTarget.value) })}
+						error={fields[meter.counts]}
 					/>
-				</div>
+					<button class="btn tap until-awake">Keep</button>
+				</form>
 			{/each}
 			<p class="text-sm muted">
 				From the accuracy line of the meter’s leaflet; its counts written as a value. Every verdict on a reading takes

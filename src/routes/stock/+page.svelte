@@ -2,6 +2,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
 	import { ApiProblem, api } from '$lib/client/api';
+	import type { BodyFor } from '$lib/client/api-shapes';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
 	import UnpackForm from '$lib/components/receive/UnpackForm.svelte';
 	import { group } from 'd3-array';
@@ -44,7 +45,7 @@
 		picked = [];
 		await invalidateAll();
 	}
-	async function unpack(delivery: object) {
+	async function unpack(delivery: BodyFor<'post', 'deliveries'>) {
 		fields = {};
 		const done = await attempt(async () => {
 			try {

@@ -1,118 +1,124 @@
 <script lang="ts">
+	import { enhance } from '$app/forms';
+	import { formKept } from '$lib/client/form-kept';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { CHEMISTRIES, CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
+	import type { PictureCellType } from '$lib/core/stages';
 	import type { Settings } from '$lib/core/units';
-	import { CELL_TYPE_FIGURES, figureDefault, figureUnit, figuresFromForm, figuresToForm } from './bank-form';
+	import { TYPE_PREFIX } from '$lib/input/bank-form';
+	import { figuresToForm, shownFigures } from './bank-form';
 
-	interface CellTypeRecord {
+	type CellTypeRecord = PictureCellType & {
 		id: number;
-		name: string;
-		maker: string | null;
-		chemistry: Chemistry;
-		ratedAh: number;
-		terminal: string | null;
 		version: number;
-	}
-	interface BankFields {
-		name: string;
-		bankUse: string;
-		chemistry: Chemistry;
-		series: number;
-		parallel: number;
-		batteries: number;
-		cellTypeId: number | null;
-		notes: string | null;
-		endFraction: number;
-		inServiceOn: string | null;
-	}
+		maker: string | null;
+		terminal: string | null;
+	};
 	interface Props {
-		bank: BankFields | null;
+		/** The bank to change; null for a new one. */
+		bank: {
+			name: string;
+			bankUse: string;
+			chemistry: Chemistry;
+			series: number;
+			parallel: number;
+			batteries: number;
+			cellTypeId: number | null;
+			notes: string | null;
+			endFraction: number;
+			inServiceOn: string | null;
+			version: number;
+		} | null;
 		cellTypes: CellTypeRecord[];
 		settings: Settings;
-		fields: Record<string, string>;
+		/** Why the form was refused before the page was awake, by field, and what was typed. */
+		refused: { fields?: Record<string, string>; typed?: Record<string, string> } | null;
+		/** What the button says, and where the form goes. */
 		action: string;
-		/** `cellType` is null when the type is not to be made or changed; its id is null for a new one. */
-		onsave: (
-			bank: BankFields,
-			cellType: { id: number | null; version: number | null; fields: Record<string, unknown> } | null
-		) => void;
+		to?: string;
 	}
-	let { bank, cellTypes, settings, fields, action, onsave }: Props = $props();
+	let { bank, cellTypes, settings, refused, action, to }: Props = $props();
 
 	const USES = ['cabin', 'van', 'motorhome', 'boat', 'other'];
 	// svelte-ignore state_referenced_locally
-	const start = bank;
-	let form = $state<BankFields>({
-		name: start?.name ?? '',
-		bankUse: start?.bankUse ?? 'cabin',
-		chemistry: start?.chemistry ?? 'LFP',
+	const [start, typed] = [bank, refused?.typed ?? {}];
+	let fields = $derived(refused?.fields ?? {});
+	let form = $state({
+		name: typed.name ?? start?.name ?? '',
+		bankUse: typed.bankUse ?? start?.bankUse ?? 'cabin',
+		chemistry: (typed.chemistry ?? start?.chemistry ?? 'LFP') as Chemistry,
 		series: start?.series ?? 8,
 		parallel: start?.parallel ?? 1,
 		batteries: start?.batteries ?? 1,
-		cellTypeId: start?.cellTypeId ?? null,
-		notes: start?.notes ?? '',
+		notes: typed.notes ?? start?.notes ?? '',
 		endFraction: start?.endFraction ?? 0.8,
-		inServiceOn: start?.inServiceOn?.slice(0, 10) ?? null
+		inServiceOn: typed.inServiceOn ?? start?.inServiceOn?.slice(0, 10) ?? null
 	});
 	// svelte-ignore state_referenced_locally
 	let typeChoice = $state<number | 'new'>(start?.cellTypeId ?? cellTypes.at(-1)?.id ?? 'new');
 	const chosen = $derived(cellTypes.find((t) => t.id === typeChoice) ?? null);
-	let typeForm = $state<{ name: string; maker: string; terminal: string; figures: Record<string, number | null> }>(
-		blankType()
-	);
-	let showFigures = $state(false);
+	// svelte-ignore state_referenced_locally
+	let typeForm = $state(typeAsForm(chosen));
+	// svelte-ignore state_referenced_locally
+	let showFigures = $state(typeChoice === 'new');
+	const figures = $derived(shownFigures(form.chemistry, settings.units));
 
-	function blankType() {
-		return { name: '', maker: '', terminal: '', figures: figuresToForm({}, settings.units) };
+	function typeAsForm(type: CellTypeRecord | null) {
+		return {
+			name: type?.name ?? '',
+			maker: type?.maker ?? '',
+			terminal: type?.terminal ?? '',
+			figures: figuresToForm(type ?? {}, settings.units)
+		};
 	}
-	$effect(() => {
-		typeForm = chosen
-			? {
-					name: chosen.name,
-					maker: chosen.maker ?? '',
-					terminal: chosen.terminal ?? '',
-					figures: figuresToForm(chosen as unknown as Record<string, number>, settings.units)
-				}
-			: blankType();
+	function choose() {
+		typeForm = typeAsForm(chosen);
 		if (!chosen) showFigures = true;
-	});
+	}
 
 	const groupAh = $derived((Number(typeForm.figures.ratedAh) || 0) * form.parallel * form.batteries);
 	const nominalV = $derived(CHEMISTRY_FIGURES[form.chemistry].nominalV * form.series);
-
-	function submit(event: SubmitEvent) {
-		event.preventDefault();
-		const touched = showFigures || typeChoice === 'new';
-		const type = {
-			name: typeForm.name.trim(),
-			maker: typeForm.maker.trim() || null,
-			terminal: typeForm.terminal.trim() || null,
-			chemistry: form.chemistry,
-			...figuresFromForm(typeForm.figures, settings.units)
-		};
-		onsave(
-			{
-				...form,
-				name: form.name.trim(),
-				notes: form.notes || null,
-				inServiceOn: form.inServiceOn || null,
-				cellTypeId: chosen?.id ?? null
-			},
-			touched ? { id: chosen?.id ?? null, version: chosen?.version ?? null, fields: type } : null
-		);
-	}
 </script>
 
-<form onsubmit={submit} class="grid gap-4" novalidate>
+<form
+	method="POST"
+	action={to}
+	class="grid gap-4"
+	novalidate
+	use:enhance={formKept({
+		onfields: (refusals) => (fields = refusals),
+		onkept: () => (showFigures = typeChoice === 'new')
+	})}
+>
+	{#if bank}<input type="hidden" name="version" value={bank.version} />{/if}
 	<section class="sheet grid gap-4 p-4 sm:grid-cols-2">
-		<Field label="Name" bind:value={form.name} error={fields.name} required maxlength={80} />
-		<Choice label="Use" bind:value={form.bankUse} options={USES.map((u) => ({ value: u, text: u }))} />
-		<Choice label="Chemistry" bind:value={form.chemistry} options={CHEMISTRIES.map((c) => ({ value: c, text: c }))} />
+		<Field label="Name" name="name" bind:value={form.name} error={fields.name} required maxlength={80} />
+		<Choice label="Use" name="bankUse" bind:value={form.bankUse} options={USES.map((u) => ({ value: u, text: u }))} />
+		<Choice
+			label="Chemistry"
+			name="chemistry"
+			bind:value={form.chemistry}
+			options={CHEMISTRIES.map((c) => ({ value: c, text: c }))}
+		/>
 		<div class="grid grid-cols-3 gap-3">
-			<Field label="In series" type="number" bind:value={form.series} error={fields.series} min="1" />
-			<Field label="In parallel" type="number" bind:value={form.parallel} error={fields.parallel} min="1" />
-			<Field label="Batteries" type="number" bind:value={form.batteries} error={fields.batteries} min="1" />
+			<Field label="In series" type="number" name="series" bind:value={form.series} error={fields.series} min="1" />
+			<Field
+				label="In parallel"
+				type="number"
+				name="parallel"
+				bind:value={form.parallel}
+				error={fields.parallel}
+				min="1"
+			/>
+			<Field
+				label="Batteries"
+				type="number"
+				name="batteries"
+				bind:value={form.batteries}
+				error={fields.batteries}
+				min="1"
+			/>
 		</div>
 		<p class="figure sm:col-span-2" aria-live="polite">
 			{nominalV.toFixed(1)} V nominal · {form.series * form.parallel * form.batteries} cells{groupAh
@@ -127,7 +133,13 @@
 		<div class="flex flex-wrap items-end gap-3">
 			<div class="grow">
 				<label class="field-label" for="cell-type">Cell type</label>
-				<select id="cell-type" class="select tap w-full" bind:value={typeChoice}>
+				<select
+					id="cell-type"
+					name="cellTypeChoice"
+					class="select tap w-full"
+					bind:value={typeChoice}
+					onchange={choose}
+				>
 					{#each cellTypes as type (type.id)}<option value={type.id}
 							>{type.name} · {type.ratedAh} Ah {type.chemistry}</option
 						>{/each}
@@ -142,20 +154,27 @@
 				>{/if}
 		</div>
 		{#if showFigures}
+			{#if chosen}<input type="hidden" name="{TYPE_PREFIX}version" value={chosen.version} />{/if}
 			<div class="grid gap-3 sm:grid-cols-3">
-				<Field label="Type name" bind:value={typeForm.name} error={fields['cellType.name']} />
-				<Field label="Maker" bind:value={typeForm.maker} />
-				<Field label="Terminal" bind:value={typeForm.terminal} hint="for example M6 thread" />
+				<Field label="Type name" name="{TYPE_PREFIX}name" bind:value={typeForm.name} error={fields['cellType.name']} />
+				<Field label="Maker" name="{TYPE_PREFIX}maker" bind:value={typeForm.maker} />
+				<Field
+					label="Terminal"
+					name="{TYPE_PREFIX}terminal"
+					bind:value={typeForm.terminal}
+					hint="for example M6 thread"
+				/>
 			</div>
 			<div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
-				{#each CELL_TYPE_FIGURES as figure (figure.key)}
+				{#each figures as { key, label, unit, fallback } (key)}
 					<Field
-						label={figure.label}
-						unit={figureUnit(figure, settings.units)}
+						{label}
+						{unit}
 						type="number"
-						bind:value={typeForm.figures[figure.key]}
-						placeholder={figureDefault(figure, form.chemistry, settings.units)}
-						error={fields[`cellType.${figure.key}`]}
+						name="{TYPE_PREFIX}{key}"
+						bind:value={typeForm.figures[key]}
+						placeholder={fallback}
+						error={fields[TYPE_PREFIX + key]}
 					/>
 				{/each}
 			</div>
@@ -169,6 +188,7 @@
 		<Field
 			label="In service since"
 			type="date"
+			name="inServiceOn"
 			bind:value={form.inServiceOn}
 			hint="blank until it works for its living"
 		/>
@@ -176,12 +196,13 @@
 			label="End of life at"
 			unit="fraction of rated"
 			type="number"
+			name="endFraction"
 			bind:value={form.endFraction}
 			error={fields.endFraction}
 		/>
 		<div class="sm:col-span-3">
 			<label class="field-label" for="bank-notes">Notes</label>
-			<textarea id="bank-notes" class="textarea w-full" rows="2" bind:value={form.notes}></textarea>
+			<textarea id="bank-notes" name="notes" class="textarea w-full" rows="2" bind:value={form.notes}></textarea>
 		</div>
 	</section>
 	<div><button class="btn btn-primary tap">{action}</button></div>

@@ -1,76 +1,64 @@
 import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
-import { fromUserUnits, toUserUnits, unitOf, type ConvertedQuantity, type Settings } from '$lib/core/units';
+import { toUserUnits, unitOf, type Settings } from '$lib/core/units';
+import { CELL_TYPE_FIGURES, type CellTypeFigure } from '$lib/input/bank-form';
 
-/** One figure of a cell type as the form shows it. */
-export interface FigureField {
-	key: string;
+/** Name of each figure, and its unit where that does not follow the person's units. */
+const NAMES: Record<CellTypeFigure, { label: string; unit: string }> = {
+	ratedAh: { label: 'Rated capacity', unit: 'Ah' },
+	acResistanceMohm: { label: 'AC resistance', unit: 'mΩ' },
+	chargeLimitV: { label: 'Charge limit', unit: 'V' },
+	dischargeLimitV: { label: 'Discharge limit', unit: 'V' },
+	chargeCRate: { label: 'Charge rate', unit: 'C' },
+	dischargeCRate: { label: 'Discharge rate', unit: 'C' },
+	chargeColdC: { label: 'Charge, coldest', unit: '' },
+	chargeHotC: { label: 'Charge, hottest', unit: '' },
+	dischargeColdC: { label: 'Discharge, coldest', unit: '' },
+	dischargeHotC: { label: 'Discharge, hottest', unit: '' },
+	widthMm: { label: 'Width', unit: '' },
+	thicknessMm: { label: 'Thickness', unit: '' },
+	heightMm: { label: 'Height', unit: '' },
+	massKg: { label: 'Mass', unit: '' },
+	holeDepthMm: { label: 'Hole depth', unit: '' },
+	torqueNm: { label: 'Torque', unit: '' }
+};
+
+/** One figure of a cell type as the form shows it; `fallback`: the chemistry's default, marked as such. */
+export interface ShownFigure {
+	key: CellTypeFigure;
 	label: string;
 	unit: string;
-	converted: ConvertedQuantity | null;
-	/** Name of the chemistry's default, when there is one. */
-	fallback: keyof (typeof CHEMISTRY_FIGURES)['LFP'] | null;
+	fallback: string;
 }
 
-const field = (
-	key: string,
-	label: string,
-	unit: string,
-	converted: ConvertedQuantity | null = null,
-	fallback: FigureField['fallback'] = null
-): FigureField => ({ key, label, unit, converted, fallback });
+const shown = (value: number, key: CellTypeFigure, units: Settings['units']): number => {
+	const quantity = CELL_TYPE_FIGURES[key];
+	return quantity ? toUserUnits(value, quantity, units)! : value;
+};
 
-/** The maker's figures a person can give, in the order of a data sheet. */
-export const CELL_TYPE_FIGURES: readonly FigureField[] = [
-	field('ratedAh', 'Rated capacity', 'Ah'),
-	field('acResistanceMohm', 'AC resistance', 'mΩ'),
-	field('chargeLimitV', 'Charge limit', 'V', null, 'chargeLimitV'),
-	field('dischargeLimitV', 'Discharge limit', 'V', null, 'dischargeLimitV'),
-	field('chargeCRate', 'Charge rate', 'C', null, 'chargeCRate'),
-	field('dischargeCRate', 'Discharge rate', 'C', null, 'dischargeCRate'),
-	field('chargeColdC', 'Charge, coldest', '', 'temperature', 'chargeColdC'),
-	field('chargeHotC', 'Charge, hottest', '', 'temperature', 'chargeHotC'),
-	field('dischargeColdC', 'Discharge, coldest', '', 'temperature', 'dischargeColdC'),
-	field('dischargeHotC', 'Discharge, hottest', '', 'temperature', 'dischargeHotC'),
-	field('widthMm', 'Width', '', 'length'),
-	field('thicknessMm', 'Thickness', '', 'length'),
-	field('heightMm', 'Height', '', 'length'),
-	field('massKg', 'Mass', '', 'mass'),
-	field('holeDepthMm', 'Hole depth', '', 'length'),
-	field('torqueNm', 'Torque', '', 'torque')
-];
-
-/** Unit shown beside a figure. */
-export function figureUnit(figure: FigureField, units: Settings['units']): string {
-	return figure.converted ? unitOf(figure.converted, units) : figure.unit;
+/** The figures of a cell type in the order of a data sheet. */
+export function shownFigures(chemistry: Chemistry, units: Settings['units']): ShownFigure[] {
+	const defaults = CHEMISTRY_FIGURES[chemistry] as Partial<Record<CellTypeFigure, number>>;
+	return (Object.keys(CELL_TYPE_FIGURES) as CellTypeFigure[]).map((key) => {
+		const quantity = CELL_TYPE_FIGURES[key];
+		const value = defaults[key];
+		return {
+			key,
+			label: NAMES[key].label,
+			unit: quantity ? unitOf(quantity, units) : NAMES[key].unit,
+			fallback: value === undefined ? '' : `default ${Number(shown(value, key, units).toFixed(2))}`
+		};
+	});
 }
 
-/** Placeholder: the chemistry's default in the person's units, marked as such. */
-export function figureDefault(figure: FigureField, chemistry: Chemistry, units: Settings['units']): string {
-	if (!figure.fallback) return '';
-	const value = CHEMISTRY_FIGURES[chemistry][figure.fallback] as number;
-	const shown = figure.converted ? toUserUnits(value, figure.converted, units)! : value;
-	return `default ${Number(shown.toFixed(2))}`;
-}
-
-type Figures = Record<string, number | string | null | undefined>;
-
-/** Stored figures as the form shows them. */
-export function figuresToForm(stored: Figures, units: Settings['units']): Record<string, number | null> {
+/** Stored figures as the form shows them; what is not given is null. */
+export function figuresToForm(
+	stored: Partial<Record<CellTypeFigure, number | null>>,
+	units: Settings['units']
+): Record<CellTypeFigure, number | null> {
 	return Object.fromEntries(
-		CELL_TYPE_FIGURES.map(({ key, converted }) => {
-			const value = (stored[key] ?? null) as number | null;
-			const shown = converted ? toUserUnits(value, converted, units) : value;
-			return [key, shown === null ? null : Number(shown.toPrecision(6))];
+		(Object.keys(CELL_TYPE_FIGURES) as CellTypeFigure[]).map((key) => {
+			const value = stored[key] ?? null;
+			return [key, value === null ? null : Number(shown(value, key, units).toPrecision(6))];
 		})
-	);
-}
-
-/** What the form holds as figures to store; blank is null. */
-export function figuresFromForm(form: Figures, units: Settings['units']): Record<string, number | null> {
-	return Object.fromEntries(
-		CELL_TYPE_FIGURES.map(({ key, converted }) => {
-			const value = form[key] === '' || form[key] === undefined || form[key] === null ? null : Number(form[key]);
-			return [key, converted ? fromUserUnits(value, converted, units) : value];
-		})
-	);
+	) as Record<CellTypeFigure, number | null>;
 }

@@ -1,3 +1,4 @@
+import type { BodyFor } from '$lib/client/api-shapes';
 import type { PictureBattery } from '$lib/core/stages';
 
 /** A battery as the page of its bank knows it. */
@@ -50,7 +51,13 @@ export function batteryForm(battery: BatteryRow | null): BatteryForm {
 const orNull = (value: unknown) => (value === null || value === '' || value === undefined ? null : Number(value));
 
 /** What the form says, as it is sent: a battery built here has no maker’s figures. */
-export function batteryFields({ kind, joins, name, maker, ...numbers }: BatteryForm): Record<string, unknown> {
+export function batteryFields({
+	kind,
+	joins,
+	name,
+	maker,
+	...numbers
+}: BatteryForm): Omit<BodyFor<'patch', `batteries/${number}`>, 'version'> {
 	const ready = kind === 'ready-made';
 	const figures = Object.fromEntries(READY_MADE_FIELDS.map(({ key }) => [key, ready ? orNull(numbers[key]) : null]));
 	return {

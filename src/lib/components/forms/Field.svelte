@@ -1,8 +1,10 @@
 <script lang="ts">
 	import type { HTMLInputAttributes } from 'svelte/elements';
+	import NumberField from './NumberField.svelte';
 
 	interface Props extends Omit<HTMLInputAttributes, 'value'> {
 		label: string;
+		/** A number field's is the number, null when blank. */
 		value: string | number | null | undefined;
 		unit?: string;
 		hint?: string;
@@ -19,6 +21,13 @@
 		...rest
 	}: Props = $props();
 	const id = $props.id();
+	let noNumber = $state(false);
+	const shownError = $derived(noNumber ? 'Write a number, like 280.4.' : error);
+	const described = $derived({
+		id,
+		'aria-describedby': shownError || hint ? `${id}-note` : undefined,
+		'aria-invalid': shownError ? (true as const) : undefined
+	});
 </script>
 
 <div class={extra}>
@@ -26,29 +35,10 @@
 		>{label}{#if unit}&nbsp;<span class="muted font-normal">({unit})</span>{/if}</label
 	>
 	{#if type === 'number'}
-		<input
-			{id}
-			type="number"
-			step="any"
-			class="input tap figure w-full"
-			class:input-error={error}
-			bind:value
-			aria-describedby={error || hint ? `${id}-note` : undefined}
-			aria-invalid={error ? true : undefined}
-			{...rest}
-		/>
+		<NumberField bind:value bind:bad={noNumber} error={Boolean(shownError)} {...described} {...rest} />
 	{:else}
-		<input
-			{id}
-			{type}
-			class="input tap w-full"
-			class:input-error={error}
-			bind:value
-			aria-describedby={error || hint ? `${id}-note` : undefined}
-			aria-invalid={error ? true : undefined}
-			{...rest}
-		/>
+		<input {type} class="input tap w-full" class:input-error={shownError} bind:value {...described} {...rest} />
 	{/if}
-	{#if error}<p id="{id}-note" class="mt-1 text-sm ember-text">{error}</p>
+	{#if shownError}<p id="{id}-note" class="mt-1 text-sm ember-text">{shownError}</p>
 	{:else if hint}<p id="{id}-note" class="mt-1 text-sm muted">{hint}</p>{/if}
 </div>

@@ -1,47 +1,48 @@
 <script lang="ts">
+	import { enhance } from '$app/forms';
+	import { formKept } from '$lib/client/form-kept';
 	import Field from '$lib/components/forms/Field.svelte';
 
-	interface Wiring {
-		bmsA: number | null;
-		bmsResolutionV: number | null;
-		fuseA: number | null;
-		cableA: number | null;
-	}
 	interface Props {
-		battery: Wiring;
+		battery: {
+			id: number;
+			version: number;
+			bmsA: number | null;
+			bmsResolutionV: number | null;
+			fuseA: number | null;
+			cableA: number | null;
+		};
 		/** Why a field was refused, by its name. */
-		fields: Record<string, string>;
-		onkeep: (wiring: Wiring) => void;
+		refused: Record<string, string>;
+		/** Where the form goes. */
+		to: string;
 	}
-	let { battery, fields, onkeep }: Props = $props();
+	let { battery, refused, to }: Props = $props();
 	// svelte-ignore state_referenced_locally
 	const { bmsA, bmsResolutionV, fuseA, cableA } = battery;
 	let form = $state({ bmsA, bmsMv: bmsResolutionV === null ? null : bmsResolutionV * 1000, fuseA, cableA });
-
-	const number = (v: number | null) => (v === null || (v as unknown) === '' ? null : Number(v));
-	function keep(event: SubmitEvent) {
-		event.preventDefault();
-		const mv = number(form.bmsMv);
-		onkeep({
-			bmsA: number(form.bmsA),
-			bmsResolutionV: mv === null ? null : mv / 1000,
-			fuseA: number(form.fuseA),
-			cableA: number(form.cableA)
-		});
-	}
+	let fields = $derived(refused);
 </script>
 
-<form class="grid grid-cols-2 items-end gap-3 sm:grid-cols-5" onsubmit={keep}>
-	<Field label="BMS continuous" unit="A" type="number" bind:value={form.bmsA} error={fields.bmsA} />
+<form
+	method="POST"
+	action={to}
+	class="grid grid-cols-2 items-end gap-3 sm:grid-cols-5"
+	use:enhance={formKept({ onfields: (refusals) => (fields = refusals) })}
+>
+	<input type="hidden" name="batteryId" value={battery.id} />
+	<input type="hidden" name="version" value={battery.version} />
+	<Field label="BMS continuous" unit="A" type="number" name="bmsA" bind:value={form.bmsA} error={fields.bmsA} />
 	<Field
 		label="BMS resolution"
 		unit="mV"
 		type="number"
+		name="bmsResolutionV"
 		bind:value={form.bmsMv}
 		placeholder="1"
 		error={fields.bmsResolutionV}
 	/>
-	<Field label="Main fuse" unit="A" type="number" bind:value={form.fuseA} error={fields.fuseA} />
-	<Field label="Cable" unit="A" type="number" bind:value={form.cableA} error={fields.cableA} />
+	<Field label="Main fuse" unit="A" type="number" name="fuseA" bind:value={form.fuseA} error={fields.fuseA} />
+	<Field label="Cable" unit="A" type="number" name="cableA" bind:value={form.cableA} error={fields.cableA} />
 	<button class="btn btn-primary tap">Keep these</button>
 </form>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { BodyFor } from '$lib/client/api-shapes';
 	import Field from '$lib/components/forms/Field.svelte';
 	import InstrumentSelect from './InstrumentSelect.svelte';
 	import IntervalField from './IntervalField.svelte';
@@ -13,7 +14,11 @@
 		temperatureUnit: string;
 		/** Of the room where the instruments know it, in the user's unit. */
 		roomTemperature: number | null;
-		onfollow: (plan: { instruments: object; temperature: number | null; intervalMs: number | null }) => void;
+		onfollow: (plan: {
+			instruments: BodyFor<'post', 'live-runs'>['instruments'];
+			temperature: number | null;
+			intervalMs: number | null;
+		}) => void;
 	}
 	let { instruments, rehearsal, bankId, ready, temperatureUnit, roomTemperature, onfollow }: Props = $props();
 	const supplies = $derived(fitting(instruments, 'supply', rehearsal));

@@ -1,8 +1,10 @@
 <script lang="ts" module>
+	import type { BodyFor } from '$lib/client/api-shapes';
+
 	/** A capacity run as it was filled in; temperature in the user's unit. */
 	export interface CapacityPlan {
-		instruments: object;
-		phases: object[];
+		instruments: BodyFor<'post', 'live-runs'>['instruments'];
+		phases: BodyFor<'post', 'live-runs'>['phases'];
 		temperature: number | null;
 		intervalMs: number | null;
 	}
@@ -58,7 +60,7 @@
 	function plan(event: SubmitEvent) {
 		event.preventDefault();
 		const charge = {
-			kind: 'charge',
+			kind: 'charge' as const,
 			voltageV: Number(values.voltageV),
 			currentA: Number(values.chargeA),
 			tailA: Number(values.tailA)
@@ -68,7 +70,7 @@
 			currentA: Math.min(charge.currentA, Number(values.dischargeA)),
 			tailA: Math.min(charge.tailA, Number(values.dischargeA) / 2)
 		};
-		const before = chosen.supply ? [charge, { kind: 'rest', durationS: Number(values.restMin) * 60 }] : [];
+		const before = chosen.supply ? [charge, { kind: 'rest' as const, durationS: Number(values.restMin) * 60 }] : [];
 		const after =
 			chosen.supply && Number(values.backAh) > 0 ? [{ ...charge, ...gentle, stopAh: Number(values.backAh) }] : [];
 		onplan({
@@ -76,7 +78,7 @@
 			intervalMs,
 			phases: [
 				...before,
-				{ kind: 'discharge', currentA: Number(values.dischargeA), cutoffV: Number(values.cutoffV) },
+				{ kind: 'discharge' as const, currentA: Number(values.dischargeA), cutoffV: Number(values.cutoffV) },
 				...after
 			],
 			temperature:

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { BodyFor } from '$lib/client/api-shapes';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { SHEET_UNITS, USUAL_SHEET } from '$lib/core/reading';
 	import { INSTRUMENT_KINDS, type InstrumentKind } from '$lib/components/live/instrument-kinds';
@@ -19,12 +20,14 @@
 	interface Props {
 		/** The entry to change; null for a new one. */
 		instrument: EditedInstrument | null;
-		onsave: (instrument: object) => Promise<boolean>;
+		/** Stores a new entry, or what is changed of this one: of a bundled one its calibration. */
+		onadd?: (instrument: BodyFor<'post', 'instruments'>) => Promise<boolean>;
+		onchange?: (instrument: Omit<BodyFor<'patch', `instruments/${number}`>, 'version'>) => Promise<boolean>;
 		oncancel?: () => void;
 		/** Message by field, from the server. */
 		fields: Record<string, string>;
 	}
-	let { instrument, onsave, oncancel, fields }: Props = $props();
+	let { instrument, onadd, onchange, oncancel, fields }: Props = $props();
 	/** The accuracy as it is shown: percent, and the fixed part in the unit of its kind. */
 	const sheetOf = (kind: InstrumentKind, known: EditedInstrument | null) => ({
 		accuracyPercent: (known?.accuracyPercent ?? USUAL_SHEET[kind].percent) as number | null,
@@ -67,8 +70,8 @@
 			unitId: overModbus ? Number(form.unitId) : null,
 			outsideNamed: form.outsideNamed
 		};
-		if ((await onsave(instrument?.bundled ? calibration : { ...address, ...calibration })) && !instrument)
-			form = blank();
+		if (instrument) await onchange?.(instrument.bundled ? calibration : { ...address, ...calibration });
+		else if (await onadd?.({ ...address, ...calibration })) form = blank();
 	}
 	/** Another kind has another usual port and, until somebody gives it, another usual accuracy. */
 	const usual = () =>

@@ -1,12 +1,14 @@
 <script lang="ts">
+	import { enhance } from '$app/forms';
+	import type { AnswerFor } from '$lib/client/api-shapes';
+	import { formKept } from '$lib/client/form-kept';
 	import Field from '$lib/components/forms/Field.svelte';
-	import type { RunAnalysis } from '$lib/core/capacity-run';
 	import { formatDuration } from '$lib/core/units';
 
 	export interface LogDraft {
 		fileName: string;
 		text: string;
-		analysis: RunAnalysis;
+		analysis: AnswerFor<'post', 'capacity-run/analyse'>;
 	}
 	interface Props {
 		cellLabel: string;
@@ -16,9 +18,14 @@
 		onfile: (file: File) => void;
 		onstore: (temperature: number | null, bridgeGaps: boolean) => void;
 		ondrop: () => void;
-		onhand: (capacityAh: number, sdAh: number | null, temperature: number | null) => void;
+		/** A result by hand was stored. */
+		onhand: () => void;
+		cellId: number;
+		/** Why a result by hand was refused before the page was awake. */
+		refused: { fields?: Record<string, string>; typed?: Record<string, string> } | null;
 	}
-	let { cellLabel, draft, busy, temperatureUnit, onfile, onstore, ondrop, onhand }: Props = $props();
+	let { cellLabel, draft, busy, temperatureUnit, onfile, onstore, ondrop, onhand, cellId, refused }: Props = $props();
+	let fields = $derived(refused?.fields ?? {});
 	let temperature = $state<number | null>(null);
 	let bridgeGaps = $state(false);
 	let hand = $state<{ capacityAh: number | null; sdAh: number | null }>({ capacityAh: null, sdAh: null });
@@ -122,15 +129,31 @@
 			/>
 		</label>
 		<form
+			method="POST"
+			action="?/hand"
 			class="flex flex-wrap items-end gap-3"
-			onsubmit={(e) => {
-				e.preventDefault();
-				if (hand.capacityAh) onhand(Number(hand.capacityAh), hand.sdAh ? Number(hand.sdAh) : null, temperature);
-			}}
+			use:enhance={formKept({ quiet: true, onfields: (refusals) => (fields = refusals), onkept: onhand })}
 		>
-			<Field label="Or the result by hand" unit="Ah" type="number" bind:value={hand.capacityAh} />
-			<Field label="Doubt, one sd" unit="Ah" type="number" bind:value={hand.sdAh} placeholder="1 % of it" />
-			<button class="btn tap" disabled={!hand.capacityAh || busy !== null}>Store by hand</button>
+			<input type="hidden" name="cellId" value={cellId} />
+			<input type="hidden" name="temperatureC" value={temperature ?? ''} />
+			<Field
+				label="Or the result by hand"
+				unit="Ah"
+				type="number"
+				name="capacityAh"
+				bind:value={hand.capacityAh}
+				error={fields.capacityAh}
+			/>
+			<Field
+				label="Doubt, one sd"
+				unit="Ah"
+				type="number"
+				name="sdAh"
+				bind:value={hand.sdAh}
+				placeholder="1 % of it"
+				error={fields.sdAh}
+			/>
+			<button class="btn tap" disabled={busy !== null}>Store by hand</button>
 		</form>
 	{/if}
 	{#if busy}<p role="status" class="flex items-center gap-2"><progress class="progress w-40"></progress>{busy}</p>{/if}

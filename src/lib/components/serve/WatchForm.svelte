@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { BodyFor } from '$lib/client/api-shapes';
 	import IntervalField from '$lib/components/live/IntervalField.svelte';
 	import InstrumentSelect from '$lib/components/live/InstrumentSelect.svelte';
 	import { fitting, type ShownInstrument } from '$lib/components/live/instrument-choice';
@@ -6,7 +7,7 @@
 	interface Props {
 		instruments: ShownInstrument[];
 		rehearsal: boolean;
-		onwatch: (plan: { instruments: object; intervalMs: number | null }) => void;
+		onwatch: (plan: { instruments: BodyFor<'post', 'live-runs'>['instruments']; intervalMs: number | null }) => void;
 	}
 	let { instruments, rehearsal, onwatch }: Props = $props();
 	const bmses = $derived(fitting(instruments, 'bms', rehearsal));

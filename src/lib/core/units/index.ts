@@ -1,3 +1,4 @@
+export { parseNumber } from './parse-number';
 export {
 	decimalsFor,
 	formatDate,

@@ -1,27 +1,47 @@
 import type { RequestEvent } from '@sveltejs/kit';
 import { CoreError } from '$lib/core/shared';
 import { refuseHostile } from '$lib/input/plain';
-import { InputError } from '$lib/input/validate';
+import { InputError, type FieldFault } from '$lib/input/validate';
 import { DATABASE_AWAY, isDatabaseAway } from '../db/away';
 import { ServiceError } from '../errors';
 import { log } from '../log';
 import { problemResponse } from './problem';
 
-/** Any thrown thing as a problem; what is not known is logged and not shown. */
-export function problemOf(error: unknown): Response {
-	if (error instanceof InputError)
-		return problemResponse(422, error.code, 'Some fields were not accepted. Nothing was stored.', error.faults);
-	if (isDatabaseAway(error)) return problemResponse(503, 'database-away', DATABASE_AWAY);
-	if (error instanceof CoreError)
-		return problemResponse(422, error.code, error.message, [{ path: error.path, message: error.message }]);
-	if (error instanceof ServiceError) return problemResponse(error.status, error.code, error.message);
-	if (error instanceof BodyError) return problemResponse(error.status, error.code, error.message);
+/** Why a request was not carried out, in words for a person. */
+export interface Refusal {
+	status: number;
+	code: string;
+	message: string;
+	faults?: FieldFault[];
+}
+
+/** Any thrown thing as a refusal; what is not known is logged and not shown. */
+export function refusalOf(error: unknown): Refusal {
+	if (error instanceof InputError) {
+		const message = 'Some fields were not accepted. Nothing was stored.';
+		return { status: 422, code: error.code, message, faults: error.faults };
+	}
+	if (isDatabaseAway(error)) return { status: 503, code: 'database-away', message: DATABASE_AWAY };
+	if (error instanceof CoreError) {
+		const { code, message, path } = error;
+		return { status: 422, code, message, faults: [{ path, message }] };
+	}
+	if (error instanceof ServiceError || error instanceof BodyError) {
+		const { status, code, message } = error;
+		return { status, code, message };
+	}
 	log.error({ err: error }, 'unexpected error');
-	return problemResponse(
-		500,
-		'unexpected',
-		'The request could not be carried out, and it is not known whether anything was stored: look before you send it again. If it stays, look at the log where the application was started.'
-	);
+	return {
+		status: 500,
+		code: 'unexpected',
+		message:
+			'The request could not be carried out, and it is not known whether anything was stored: look before you send it again. If it stays, look at the log where the application was started.'
+	};
+}
+
+export function problemOf(error: unknown): Response {
+	const { status, code, message, faults } = refusalOf(error);
+	return problemResponse(status, code, message, faults);
 }
 
 class BodyError extends Error {

@@ -2,14 +2,15 @@ import { STAGES } from '$lib/core/shared';
 import * as compute from '$lib/input/compute';
 import { SimulationRequest } from '$lib/input/simulation';
 import { json, operation, path, query, ref, type Json } from './parts';
+import { answer } from './results';
 
 const csvBody: Json = { 'text/csv': { schema: { type: 'string' } } };
 const lines: Json = { 'application/x-ndjson': { schema: { type: 'string' } } };
 
 /** What the API computes, banks as a whole, logs and settings. */
 export function computePaths(): Json {
-	const post = (summary: string, input: { name: string }) => ({
-		post: operation(summary, { body: json(ref(input.name)) })
+	const post = (summary: string, input: { name: string }, result?: Json) => ({
+		post: operation(summary, { body: json(ref(input.name)), ...(result ? { result } : {}) })
 	});
 	return {
 		'/api/v1/health': { get: operation('Whether the server and its database are well') },
@@ -17,7 +18,8 @@ export function computePaths(): Json {
 		'/api/v1/capacity-run/analyse': {
 			post: operation('Charge, energy and faults of a capacity-run log', {
 				parameters: [query('ratedAh', 'number'), query('cutoffV', 'number'), query('bridgeGaps', 'boolean')],
-				body: csvBody
+				body: csvBody,
+				result: answer('RunAnalysis')
 			})
 		},
 		'/api/v1/match': post('Choose cells and groups', compute.MatchInput),
@@ -27,7 +29,11 @@ export function computePaths(): Json {
 		),
 		'/api/v1/limits': post('BMS, charger and load limits with reasons', compute.LimitsRequest),
 		'/api/v1/fade': post('Capacity fade with its band and end of life', compute.FadeRequest),
-		'/api/v1/is-balanced': post('Whether a bank is balanced, if the readings can tell', compute.BalanceQuestionInput),
+		'/api/v1/is-balanced': post(
+			'Whether a bank is balanced, if the readings can tell',
+			compute.BalanceQuestionInput,
+			answer('BalanceAnswer')
+		),
 		'/api/v1/settings': {
 			get: operation('Settings'),
 			patch: operation('Change settings', { body: json(ref('SettingsInput')) })
@@ -35,7 +41,7 @@ export function computePaths(): Json {
 		'/api/v1/banks/import': {
 			post: operation(
 				'Build a bank again from its exported file',
-				{ body: { ...lines, ...json({ type: 'object' }) } },
+				{ body: { ...lines, ...json({ type: 'object' }) }, result: answer('BuiltBank') },
 				201
 			)
 		},
@@ -83,6 +89,9 @@ export function computePaths(): Json {
 			],
 			post: operation('Store a capacity-run log for a cell', { body: csvBody }, 201)
 		},
-		'/api/v1/runs/{id}/curve': { parameters: [path('id')], get: operation('A run’s curve, thinned for drawing') }
+		'/api/v1/runs/{id}/curve': {
+			parameters: [path('id')],
+			get: operation('A run’s curve, thinned for drawing', { result: answer('Curve') })
+		}
 	};
 }

@@ -1,28 +1,37 @@
 import * as live from '$lib/input/live';
 import { json, operation, path, query, ref, repeatable, type Json } from './parts';
+import { answer } from './results';
 
 /** Live runs, instruments and rehearsals. */
 export function livePaths(): Json {
-	const on = (summary: string, input?: { name: string }) => ({
+	const on = (summary: string, input: { name: string } | null, result?: Json) => ({
 		parameters: [path('id')],
-		post: operation(summary, input ? { body: json(ref(input.name)) } : {})
+		post: operation(summary, {
+			...(input ? { body: json(ref(input.name)) } : {}),
+			...(result ? { result } : {})
+		})
 	});
 	const events: Json = { 'text/event-stream': { schema: { type: 'string' } } };
 	return {
-		'/api/v1/instruments/{id}/try': on('Connect, identify, take one reading'),
+		'/api/v1/instruments/{id}/try': on('Connect, identify, take one reading', null, answer('Tried')),
 		'/api/v1/live-runs': {
 			get: operation('List live runs', { parameters: [query('bankId', 'integer'), query('state', 'string')] }),
-			post: operation('Plan a live run; nothing is switched', { body: json(ref(live.LiveRunInput.name)) }, 201)
+			post: operation(
+				'Plan a live run; nothing is switched',
+				{ body: json(ref(live.LiveRunInput.name)), result: answer('PlannedLiveRun') },
+				201
+			)
 		},
 		'/api/v1/live-runs/{id}': { parameters: [path('id')], get: operation('A live run and the values to confirm') },
 		'/api/v1/live-runs/{id}/begin': on(
 			'Switch on and follow; the values must be confirmed word for word',
-			live.LiveConfirmInput
+			live.LiveConfirmInput,
+			answer('LiveView')
 		),
-		'/api/v1/live-runs/{id}/stop': on('Outputs off, end the run'),
+		'/api/v1/live-runs/{id}/stop': on('Outputs off, end the run', null, answer('LiveView')),
 		'/api/v1/live-runs/{id}/samples': {
 			parameters: [path('id'), query('afterMs', 'integer')],
-			get: operation('Stored samples')
+			get: operation('Stored samples', { result: answer('LiveSamples') })
 		},
 		'/api/v1/live-runs/stream': {
 			parameters: [query('samples', 'integer')],
@@ -30,10 +39,14 @@ export function livePaths(): Json {
 				result: events
 			})
 		},
-		'/api/v1/live-events/{id}/seen': on('A person has seen this event'),
+		'/api/v1/live-events/{id}/seen': on('A person has seen this event', null, json(ref('Recorded'))),
 		'/api/v1/rehearsals': {
 			get: operation('Scenarios that can be rehearsed'),
-			post: operation('Start a rehearsal on the simulated bench', { body: json(ref(live.RehearsalInput.name)) }, 201)
+			post: operation(
+				'Start a rehearsal on the simulated bench',
+				{ body: json(ref(live.RehearsalInput.name)), result: json(ref('Recorded')) },
+				201
+			)
 		},
 		'/api/v1/banks/{id}/rehearsal': { parameters: [path('id')], get: operation('Where a rehearsal stands') },
 		'/api/v1/banks/{id}/rehearsal/hands': on('Wiring, probes, pace of time', live.HandsInput),
@@ -48,7 +61,7 @@ export function livePaths(): Json {
 				json(ref('Recorded'))
 			)
 		},
-		'/api/v1/banks/{id}/rehearsal/probe': on('What the voltmeter shows now'),
+		'/api/v1/banks/{id}/rehearsal/probe': on('What the voltmeter shows now', null, answer('Probed')),
 		'/api/v1/banks/{id}/rehearsal/reveal': on('End the rehearsal and show the truth', live.ConclusionsInput)
 	};
 }

@@ -3,11 +3,12 @@ export type Json = Record<string, unknown>;
 
 export const json = (schema: Json): Json => ({ 'application/json': { schema } });
 export const ref = (name: string): Json => ({ $ref: `#/components/schemas/${name}` });
-export const problem = (description: string): Json => ({
+const problem = (description: string): Json => ({
 	description,
 	content: { 'application/problem+json': { schema: ref('Problem') } }
 });
-export const ERRORS: Json = {
+/** What every operation may answer instead, by status: described once. */
+export const PROBLEMS: Readonly<Record<string, Json>> = {
 	400: problem('Not readable'),
 	404: problem('No such record'),
 	405: problem('These records follow from others: they are read, not written'),
@@ -18,6 +19,9 @@ export const ERRORS: Json = {
 	422: problem('Input not accepted; `errors` has the path of each bad field'),
 	503: problem('The database is away; it is started again')
 };
+const ERRORS: Json = Object.fromEntries(
+	Object.keys(PROBLEMS).map((status) => [status, { $ref: `#/components/responses/${status}` }])
+);
 export const path = (name: string, type = 'integer'): Json => ({ name, in: 'path', required: true, schema: { type } });
 export const query = (name: string, type: string, required = false): Json => ({
 	name,

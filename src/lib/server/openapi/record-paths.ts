@@ -14,8 +14,11 @@ const pageOf = (items: Json): Json => ({
 	}
 });
 
+/** Name of the schema of a change, and of what a stored one is sure to be: any of the fields a new one is made from. */
+export const changeName = (input: InputClass<object>): string => input.name.replace(/Input$/, 'Change');
+
 /** What a record is made of, or with `id` and `version` changed by; with the parents that may come along. */
-function bodyOf({ parents, sentAlong = {} }: RecordKind, input: InputClass<object>): Json {
+function bodyOf({ parents, sentAlong = {} }: RecordKind, name: string): Json {
 	const along = Object.entries(sentAlong).map(([name, field]) => {
 		const parent = recordKind(parents[field]!.replace(/\?$/, ''));
 		return [
@@ -26,8 +29,8 @@ function bodyOf({ parents, sentAlong = {} }: RecordKind, input: InputClass<objec
 			}
 		];
 	});
-	if (along.length === 0) return ref(input.name);
-	return { allOf: [ref(input.name), { type: 'object', properties: Object.fromEntries(along) }] };
+	if (along.length === 0) return ref(name);
+	return { allOf: [ref(name), { type: 'object', properties: Object.fromEntries(along) }] };
 }
 
 /** The general addresses of every kind of record. */
@@ -35,13 +38,14 @@ export function recordPaths(): Json {
 	return Object.fromEntries(
 		OPEN_KINDS.flatMap((kind) => {
 			const { name, createInput, changeInput, filters, keyed } = kind;
-			const record = json(ref('Recorded'));
+			const stored: Json = createInput ? { allOf: [ref('Recorded'), ref(changeName(createInput))] } : ref('Recorded');
+			const record = json(stored);
 			const post = createInput
-				? operation(`Create one of ${name}`, { body: json(bodyOf(kind, createInput)), result: record }, 201)
+				? operation(`Create one of ${name}`, { body: json(bodyOf(kind, createInput.name)), result: record }, 201)
 				: null;
 			const change = {
 				allOf: [
-					{ ...(changeInput ? bodyOf(kind, changeInput) : {}), description: 'Any of these fields' },
+					...(changeInput ? [bodyOf(kind, changeName(changeInput))] : []),
 					{ type: 'object', required: ['version'], properties: { version: { type: 'integer' } } }
 				]
 			};
@@ -57,7 +61,7 @@ export function recordPaths(): Json {
 									query(f, /Id$|^battery$|^position$/.test(f) && f !== 'subjectId' ? 'integer' : 'string')
 								)
 							],
-							result: json(pageOf(ref('Recorded')))
+							result: json(pageOf(stored))
 						}),
 						...(post ? { post: keyed ? repeatable(post, record) : post } : {})
 					}

@@ -1,4 +1,15 @@
+import { redirect } from '@sveltejs/kit';
+import { bankFromForm } from '$lib/input/bank-form';
+import { formAction } from '$lib/server/http/form-action';
 import { listCellTypes } from '$lib/server/services/bank-service';
-import type { PageServerLoad } from './$types';
+import { createIn } from '$lib/server/services/record-service';
+import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async () => ({ cellTypes: await listCellTypes() });
+
+export const actions: Actions = {
+	default: formAction(async (form, { locals }) => {
+		const { record } = await createIn('banks', bankFromForm(form, locals.settings.units));
+		redirect(303, `/banks/${record.id}/receive`);
+	})
+};

@@ -1,14 +1,16 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import { enhance } from '$app/forms';
 	import { attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
+	import { formKept } from '$lib/client/form-kept';
 	import CurveChart from '$lib/components/charts/CurveChart.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
 	import Whereabouts from '$lib/components/stock/Whereabouts.svelte';
 	import { formatDateTime } from '$lib/core/units';
 
-	let { data } = $props();
-	let text = $state('');
+	let { data, form } = $props();
+	// svelte-ignore state_referenced_locally
+	let text = $state(form?.typed?.text ?? '');
 	let curves = $state<Record<number, { voltageV: number[]; dischargedAh: number[] }>>({});
 	const KINDS = {
 		arrival: 'Arrived',
@@ -21,12 +23,6 @@
 		note: 'Note'
 	} as const;
 
-	async function addNote(event: SubmitEvent) {
-		event.preventDefault();
-		if (!(await attempt(() => api.post('notes', { cellId: data.cell.id, text })))) return;
-		text = '';
-		await invalidateAll();
-	}
 	async function toggle(runId: number) {
 		if (curves[runId]) {
 			const { [runId]: _, ...rest } = curves;
@@ -34,7 +30,7 @@
 			return;
 		}
 		await attempt(async () => {
-			const { curve } = await api.get<{ curve: { voltageV: number[]; dischargedAh: number[] } }>(`runs/${runId}/curve`);
+			const { curve } = await api.get(`runs/${runId}/curve`);
 			curves = { ...curves, [runId]: curve };
 		});
 	}
@@ -56,10 +52,16 @@
 		{[data.cell.batch ? `Batch ${data.cell.batch}` : null, data.cell.code].filter(Boolean).join(' · ')}
 	</p>
 	<Whereabouts label={data.cell.label} place={data.place} considered={data.considered} settings={data.settings} />
-	<form class="sheet my-4 grid gap-2 p-4" onsubmit={addNote}>
+	<form
+		method="POST"
+		action="?/note"
+		class="sheet my-4 grid gap-2 p-4"
+		use:enhance={formKept({ quiet: true, onkept: () => (text = '') })}
+	>
 		<label class="field-label" for="note">Add a note</label>
-		<textarea id="note" class="textarea w-full" rows="2" bind:value={text} maxlength="4000"></textarea>
-		<div><button class="btn btn-primary tap" disabled={!text.trim()}>Keep the note</button></div>
+		<textarea id="note" name="text" class="textarea w-full" rows="2" bind:value={text} maxlength="4000" required
+		></textarea>
+		<div><button class="btn btn-primary tap">Keep the note</button></div>
 	</form>
 	<ol class="life">
 		{#each [...data.events].reverse() as event, i (i)}

@@ -2,6 +2,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
+	import type { BodyFor } from '$lib/client/api-shapes';
 	import ChargeLog, { type NewReading } from '$lib/components/balance/ChargeLog.svelte';
 	import BalanceQuestion from '$lib/components/balance/BalanceQuestion.svelte';
 	import { BALANCE_CHECKLIST } from '$lib/components/balance/checklist';
@@ -78,11 +79,21 @@
 		ticked = { ...ticked, [key]: done };
 		void change(() => ({ checklist: checks }));
 	}
-	async function followLive(how: { instruments: object; temperature: number | null; intervalMs: number | null }) {
+	async function followLive(how: {
+		instruments: BodyFor<'post', 'live-runs'>['instruments'];
+		temperature: number | null;
+		intervalMs: number | null;
+	}) {
 		// Ticks that are still being stored would call this page back from where it goes.
 		await queue;
 		if (!run || !plan) return;
-		const charge = { kind: 'charge', voltageV: plan.setV, currentA: plan.setA, tailA: plan.tailA, holdS: HOLD_S };
+		const charge = {
+			kind: 'charge' as const,
+			voltageV: plan.setV,
+			currentA: plan.setA,
+			tailA: plan.tailA,
+			holdS: HOLD_S
+		};
 		const { instruments, intervalMs } = how;
 		const temperatureC = fromUserUnits(how.temperature, 'temperature', data.settings.units);
 		await planLive(bank.id, {
@@ -116,9 +127,7 @@
 	}
 	async function ask(groupVoltagesV: number[], currentA: number): Promise<BalanceAnswer | null> {
 		let answer: BalanceAnswer | null = null;
-		await attempt(
-			async () => (answer = await api.post<BalanceAnswer>('is-balanced', { bankId: bank.id, groupVoltagesV, currentA }))
-		);
+		await attempt(async () => (answer = await api.post('is-balanced', { bankId: bank.id, groupVoltagesV, currentA })));
 		return answer;
 	}
 </script>

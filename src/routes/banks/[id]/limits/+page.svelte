@@ -1,7 +1,8 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import { tick } from 'svelte';
+	import { enhance } from '$app/forms';
 	import { announce, attempt } from '$lib/client/announce';
-	import { ApiProblem, api } from '$lib/client/api';
+	import { formKept } from '$lib/client/form-kept';
 	import { settingApart } from '$lib/client/set-apart';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
@@ -10,7 +11,7 @@
 	import { STRATEGIES, type LimitValue, type Strategy } from '$lib/core/limits';
 	import { formatDate, toUserUnits, unitOf } from '$lib/core/units';
 
-	let { data } = $props();
+	let { data, form } = $props();
 	const bank = $derived(data.overview.bank);
 	let batteryNumber = $state(1);
 	const built = $derived(data.overview.batteries.filter((b) => b.kind === 'built'));
@@ -30,34 +31,8 @@
 	] as const;
 	// svelte-ignore state_referenced_locally
 	let strategy = $state<Strategy>(data.limits.plan?.strategy ?? 'middle-road');
-	let fields = $state<Record<string, string>>({});
-
-	const keepStrategy = () => {
-		const plan = data.limits.plan;
-		return plan
-			? api.patch(`limit-plans/${plan.id}`, { strategy, version: plan.version })
-			: api.post('limit-plans', { strategy, bankId: bank.id });
-	};
-	async function keep(work: () => Promise<unknown>) {
-		fields = {};
-		const done = await attempt(async () => {
-			try {
-				await work();
-			} catch (error) {
-				fields = error instanceof ApiProblem ? error.fields : {};
-				throw error;
-			}
-		});
-		if (done) announce('Kept. The sheet below follows.');
-		await invalidateAll();
-	}
-	/** Fuse, cable and BMS are those of one battery; whoever keeps them has seen the strategy beside them. */
-	const keepWiring = (wiring: object) =>
-		keep(async () => {
-			if (!battery) return;
-			await api.patch(`batteries/${battery.id}`, { ...wiring, version: battery.version });
-			if (!data.limits.plan) await keepStrategy();
-		});
+	const refused = $derived(form?.fields ?? {});
+	let strategyForm: HTMLFormElement;
 	async function copy() {
 		await attempt(() => navigator.clipboard.writeText(limitsText(bank.name, values)));
 		announce('Copied.');
@@ -106,12 +81,23 @@
 		</div>
 	{/snippet}
 	<div class="sheet no-print mb-4 grid gap-4 p-4">
-		<Choice
-			label="Strategy"
-			bind:value={strategy}
-			options={STRATEGIES.map((s) => ({ value: s, text: NAMES[s] }))}
-			onchange={() => void keep(keepStrategy)}
-		/>
+		<form
+			method="POST"
+			action="?/strategy"
+			class="flex flex-wrap items-end gap-3"
+			bind:this={strategyForm}
+			use:enhance={formKept()}
+		>
+			{#if data.limits.plan}<input type="hidden" name="version" value={data.limits.plan.version} />{/if}
+			<Choice
+				label="Strategy"
+				name="strategy"
+				bind:value={strategy}
+				options={STRATEGIES.map((s) => ({ value: s, text: NAMES[s] }))}
+				onchange={() => void tick().then(() => strategyForm.requestSubmit())}
+			/>
+			<button class="btn tap until-awake">Keep</button>
+		</form>
 		{#if built.length > 1}
 			<Choice
 				label="Battery"
@@ -120,8 +106,8 @@
 				onchange={(n) => (batteryNumber = Number(n))}
 			/>
 		{/if}
-		{#key battery?.id}
-			{#if battery}<WiringForm {battery} {fields} onkeep={(wiring) => void keepWiring(wiring)} />{/if}
+		{#key `${battery?.id} ${battery?.version}`}
+			{#if battery}<WiringForm {battery} {refused} to="?/wiring" />{/if}
 		{/key}
 	</div>
 	<h2 class="hidden print:block">

@@ -1,10 +1,21 @@
+import { bankFromForm } from '$lib/input/bank-form';
 import { idOf } from '$lib/server/http/endpoint';
+import { formAction } from '$lib/server/http/form-action';
 import { loaded } from '$lib/server/http/load';
 import { CSV_TABLES } from '$lib/server/services/export-service';
+import { changeIn } from '$lib/server/services/record-service';
 import { planPage } from '$lib/server/services/stage-page-service';
-import type { PageServerLoad } from './$types';
+import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ params }) => ({
 	...(await loaded((async () => planPage(idOf(params.id, 'bank')))())),
 	tables: CSV_TABLES
 });
+
+export const actions: Actions = {
+	/** A bank and, where its figures were open, its cell type: both or neither. */
+	save: formAction(async (form, { params, locals }) => {
+		await changeIn('banks', idOf(params.id!, 'bank'), bankFromForm(form, locals.settings.units));
+		return { said: 'Saved.' };
+	})
+};

@@ -1,32 +1,14 @@
 <script lang="ts">
-	import { goto, invalidateAll } from '$app/navigation';
+	import { goto } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
-	import { ApiProblem, api } from '$lib/client/api';
-	import { saveBank } from '$lib/client/save-bank';
+	import { api } from '$lib/client/api';
 	import { settingApart } from '$lib/client/set-apart';
 	import BatteryList from '$lib/components/bank/BatteryList.svelte';
 	import BankForm from '$lib/components/bank/BankForm.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 
-	let { data } = $props();
-	let fields = $state<Record<string, string>>({});
+	let { data, form } = $props();
 	const bank = $derived(data.overview.bank);
-
-	async function save(changed: object, cellType: Parameters<typeof saveBank>[2]) {
-		fields = {};
-		const done = await attempt(async () => {
-			try {
-				await saveBank(bank, changed, cellType);
-			} catch (error) {
-				fields = error instanceof ApiProblem ? error.fields : {};
-				throw error;
-			}
-		});
-		if (done) {
-			announce('Saved.');
-			await invalidateAll();
-		}
-	}
 
 	async function putAway() {
 		const { id, version, name } = bank;
@@ -50,7 +32,7 @@
 	onsetapart={settingApart(bank.id, 'plan')}
 >
 	{#key bank.version}
-		<BankForm {bank} cellTypes={data.cellTypes} settings={data.settings} {fields} action="Save" onsave={save} />
+		<BankForm {bank} cellTypes={data.cellTypes} settings={data.settings} refused={form} action="Save" to="?/save" />
 	{/key}
 	<BatteryList batteries={data.overview.batteries} bankId={bank.id} />
 	<section class="sheet mt-4 p-4">

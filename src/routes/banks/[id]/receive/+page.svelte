@@ -4,6 +4,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
 	import { ApiProblem, api } from '$lib/client/api';
+	import type { BodyFor } from '$lib/client/api-shapes';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import MeterBar from '$lib/components/receive/MeterBar.svelte';
@@ -108,7 +109,7 @@
 
 	const range = $derived(shadeRange(known, mattersSpan));
 
-	async function unpack(delivery: object) {
+	async function unpack(delivery: BodyFor<'post', 'deliveries'>) {
 		fields = {};
 		const done = await attempt(async () => {
 			try {

@@ -23,7 +23,7 @@
 		let volts: number | null = null;
 		await attempt(async () => {
 			await api.post(`banks/${bank.id}/rehearsal/hands`, place);
-			volts = (await api.post<{ voltageV: number }>(`banks/${bank.id}/rehearsal/probe`, {})).voltageV;
+			volts = (await api.post(`banks/${bank.id}/rehearsal/probe`, {})).voltageV;
 		});
 		await invalidateAll();
 		return volts;

@@ -1,7 +1,9 @@
 <script lang="ts">
+	import { enhance } from '$app/forms';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
+	import { formKept } from '$lib/client/form-kept';
 	import { settingApart } from '$lib/client/set-apart';
 	import FadeChart from '$lib/components/charts/FadeChart.svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
@@ -14,7 +16,8 @@
 	import { USUAL_FOOTPRINT, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
 	import { formatDate, formatNumber } from '$lib/core/units';
 
-	let { data } = $props();
+	let { data, form } = $props();
+	let fields = $derived<Record<string, string>>(form?.fields ?? {});
 	const bank = $derived(data.overview.bank);
 	const cellType = $derived(data.overview.cellType);
 	const serve = $derived(data.serve!);
@@ -58,25 +61,6 @@
 			announce('Check kept.');
 		}
 		return done;
-	}
-	async function logTest(event: SubmitEvent) {
-		event.preventDefault();
-		const capacityAh = Number(test.capacityAh);
-		if (
-			!(await attempt(() =>
-				api.post('capacity-tests', {
-					bankId: bank.id,
-					battery: data.battery,
-					capacityAh,
-					sdAh: test.sdAh ? Number(test.sdAh) : capacityAh * 0.01,
-					efc: Number(test.efc ?? 0),
-					testedAt: test.testedAt
-				})
-			))
-		)
-			return;
-		test = { ...test, capacityAh: null, sdAh: null };
-		await invalidateAll();
 	}
 	async function takeOut(kind: 'service-checks' | 'capacity-tests', id: number, version: number) {
 		if (!(await attempt(() => api.remove(`${kind}/${id}`, version)))) return;
@@ -158,13 +142,37 @@
 			onwatch={(plan) => void planLive(bank.id, { kind: 'watch', ...plan, phases: [{ kind: 'watch' }] })}
 		/>
 		<CheckForm groups={bank.series} units={data.settings.units} onlog={logCheck} />
-		<form class="sheet grid items-end gap-3 p-4 sm:grid-cols-5" onsubmit={logTest}>
+		<form
+			method="POST"
+			action="?/test&battery={data.battery}"
+			class="sheet grid items-end gap-3 p-4 sm:grid-cols-5"
+			use:enhance={formKept({
+				onfields: (refusals) => (fields = refusals),
+				onkept: () => (test = { ...test, capacityAh: null, sdAh: null })
+			})}
+		>
+			<input type="hidden" name="battery" value={data.battery} />
 			<h2 class="sm:col-span-5">Log a capacity test</h2>
-			<Field label="Date" type="date" bind:value={test.testedAt} />
-			<Field label="Capacity" unit="Ah" type="number" bind:value={test.capacityAh} required />
-			<Field label="Doubt, one sd" unit="Ah" type="number" bind:value={test.sdAh} placeholder="1 % of it" />
-			<Field label="Full cycles so far" unit="EFC" type="number" bind:value={test.efc} />
-			<button class="btn btn-primary tap" disabled={!test.capacityAh}>Log the test</button>
+			<Field label="Date" type="date" name="testedAt" bind:value={test.testedAt} error={fields.testedAt} />
+			<Field
+				label="Capacity"
+				unit="Ah"
+				type="number"
+				name="capacityAh"
+				bind:value={test.capacityAh}
+				error={fields.capacityAh}
+			/>
+			<Field
+				label="Doubt, one sd"
+				unit="Ah"
+				type="number"
+				name="sdAh"
+				bind:value={test.sdAh}
+				placeholder="1 % of it"
+				error={fields.sdAh}
+			/>
+			<Field label="Full cycles so far" unit="EFC" type="number" name="efc" bind:value={test.efc} error={fields.efc} />
+			<button class="btn btn-primary tap">Log the test</button>
 		</form>
 		<section class="sheet relative overflow-x-auto p-2">
 			<h2 class="p-2">What was logged</h2>

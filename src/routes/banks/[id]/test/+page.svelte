@@ -9,13 +9,12 @@
 	import RunEntry, { type LogDraft } from '$lib/components/run/RunEntry.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
-	import type { RunAnalysis } from '$lib/core/capacity-run';
 	import { settingApart } from '$lib/client/set-apart';
 	import { planLive } from '$lib/client/plan-live';
 	import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
 	import { formatDate, formatWithDoubt, fromUserUnits, toUserUnits, unitOf } from '$lib/core/units';
 
-	let { data } = $props();
+	let { data, form } = $props();
 	let selectedId = $state<number | null>(null);
 	let draft = $state<LogDraft | null>(null);
 	let busy = $state<string | null>(null);
@@ -63,9 +62,7 @@
 		const run = selected?.run;
 		if (!run || run.source === 'hand' || curve?.runId === run.id) return;
 		void attempt(async () => {
-			const { curve: points } = await api.get<{ curve: { voltageV: number[]; dischargedAh: number[] } }>(
-				`runs/${run.id}/curve`
-			);
+			const { curve: points } = await api.get(`runs/${run.id}/curve`);
 			curve = { runId: run.id, ...points };
 		});
 	});
@@ -74,11 +71,11 @@
 		busy = `Reading ${file.name} …`;
 		await attempt(async () => {
 			const text = await file.text();
-			const rated = cellType ? `?ratedAh=${cellType.ratedAh}&cutoffV=${cellType.dischargeLimitV ?? 2.5}` : '';
+			const rated = cellType ? { ratedAh: cellType.ratedAh, cutoffV: cellType.dischargeLimitV ?? 2.5 } : {};
 			draft = {
 				fileName: file.name,
 				text,
-				analysis: await api.sendCsv<RunAnalysis>(`capacity-run/analyse${rated}`, text)
+				analysis: await api.sendCsv('capacity-run/analyse', text, rated)
 			};
 		});
 		busy = null;
@@ -86,26 +83,11 @@
 	async function store(temperature: number | null, bridgeGaps: boolean) {
 		if (!draft || !selected) return;
 		busy = 'Storing the run …';
-		const query = new URLSearchParams({ fileName: draft.fileName, bridgeGaps: String(bridgeGaps) });
-		const celsius = fromUserUnits(temperature, 'temperature', data.settings.units);
-		if (celsius !== null) query.set('temperatureC', String(celsius));
-		const done = await attempt(() => api.sendCsv(`cells/${selected.cell.id}/runs?${query}`, draft!.text));
+		const temperatureC = fromUserUnits(temperature, 'temperature', data.settings.units) ?? undefined;
+		const about = { fileName: draft.fileName, bridgeGaps, temperatureC };
+		const done = await attempt(() => api.sendCsv(`cells/${selected.cell.id}/runs`, draft!.text, about));
 		busy = null;
 		if (done) await finished(selected.cell.id, selected.cell.label);
-	}
-	async function byHand(capacityAh: number, sdAh: number | null, temperature: number | null) {
-		if (!selected) return;
-		if (
-			await attempt(() =>
-				api.post('runs', {
-					cellId: selected.cell.id,
-					capacityAh,
-					sdAh,
-					temperatureC: fromUserUnits(temperature, 'temperature', data.settings.units)
-				})
-			)
-		)
-			await finished(selected.cell.id, selected.cell.label);
 	}
 	async function finished(cellId: number, label: string) {
 		draft = null;
@@ -227,7 +209,9 @@
 						onfile={readFile}
 						onstore={store}
 						ondrop={() => (draft = null)}
-						onhand={byHand}
+						cellId={selected.cell.id}
+						refused={form}
+						onhand={() => finished(selected.cell.id, selected.cell.label)}
 					/>
 				{/if}
 			</div>

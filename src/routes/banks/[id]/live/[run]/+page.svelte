@@ -54,7 +54,7 @@
 		busy = true;
 		void askToNotify();
 		const done = await attempt(async () => {
-			view = await api.post<ShownLive>(`live-runs/${run.id}/begin`, { confirmed: data.live.values });
+			view = await api.post(`live-runs/${run.id}/begin`, { confirmed: data.live.values });
 		});
 		busy = false;
 		if (done) await invalidateAll();
@@ -63,7 +63,7 @@
 		const wasOn = view.state !== 'planned' && view.kind !== 'watch';
 		busy = true;
 		const done = await attempt(async () => {
-			view = await api.post<ShownLive>(`live-runs/${run.id}/stop`, {});
+			view = await api.post(`live-runs/${run.id}/stop`, {});
 		});
 		busy = false;
 		if (done) {

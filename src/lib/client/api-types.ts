@@ -1,0 +1,7529 @@
+// Made from the API's description by npm run docs.
+export interface paths {
+    "/api/v1/acknowledgements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List acknowledgements */
+        get: {
+            parameters: {
+                query?: {
+                    bankId?: number;
+                    page?: number;
+                    size?: number;
+                    stage?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["AcknowledgementChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of acknowledgements */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["AcknowledgementInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["AcknowledgementChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["AcknowledgementChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/acknowledgements/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of acknowledgements */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["AcknowledgementChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/acknowledgements/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["AcknowledgementChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/balance-readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List balance-readings */
+        get: {
+            parameters: {
+                query?: {
+                    balanceRunId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["BalanceReadingChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of balance-readings */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BalanceReadingInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BalanceReadingChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BalanceReadingChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/balance-readings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of balance-readings */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BalanceReadingChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BalanceReadingChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BalanceReadingChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/balance-readings/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BalanceReadingChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/balance-runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List balance-runs */
+        get: {
+            parameters: {
+                query?: {
+                    bankId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["BalanceRunChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of balance-runs */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BalanceRunInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BalanceRunChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/balance-runs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of balance-runs */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BalanceRunChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BalanceRunChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BalanceRunChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/balance-runs/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BalanceRunChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/banks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List banks */
+        get: {
+            parameters: {
+                query?: {
+                    bankUse?: string;
+                    chemistry?: string;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["BankChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of banks */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BankInput"] & {
+                        /** @description New; with its `id` and `version`, changed */
+                        cellType?: components["schemas"]["CellTypeInput"];
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BankChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/banks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of banks */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BankChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": (components["schemas"]["BankChange"] & {
+                        /** @description New; with its `id` and `version`, changed */
+                        cellType?: components["schemas"]["CellTypeInput"];
+                    }) & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BankChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/banks/{id}/candidates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Pick cells of the stock for a bank */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PickCellsInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/banks/{id}/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** The whole record of a bank, a line a record */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/x-ndjson": string;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/banks/{id}/match": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Accept groups: records placements */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["MatchGroupsInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/banks/{id}/measure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read a cell with a meter of the address book */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["MeasureInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/banks/{id}/rehearsal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Where a rehearsal stands */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/banks/{id}/rehearsal/hands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Wiring, probes, pace of time */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["HandsInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/banks/{id}/rehearsal/probe": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What the voltmeter shows now */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Probed"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/banks/{id}/rehearsal/reveal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** End the rehearsal and show the truth */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ConclusionsInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/banks/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BankChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/banks/{id}/tables/{table}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+                table: string;
+            };
+            cookie?: never;
+        };
+        /** One table of a bank as CSV */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                    table: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/csv": string;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/banks/{id}/verdicts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** What a bank is judged to need, as Home, the rail and the pages show it */
+        get: {
+            parameters: {
+                query?: {
+                    stage?: "plan" | "receive" | "test" | "match" | "balance" | "build" | "limits" | "prove" | "serve";
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: components["schemas"]["Verdict"][];
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/banks/import": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Build a bank again from its exported file */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": Record<string, never>;
+                    "application/x-ndjson": string;
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BuiltBank"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/batteries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List batteries */
+        get: {
+            parameters: {
+                query?: {
+                    bankId?: number;
+                    kind?: string;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["BatteryChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of batteries */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BatteryInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BatteryChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/batteries/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of batteries */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BatteryChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BatteryChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BatteryChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/batteries/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BatteryChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/candidates": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List candidates */
+        get: {
+            parameters: {
+                query?: {
+                    bankId?: number;
+                    cellId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["CandidateChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of candidates */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CandidateInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CandidateChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/candidates/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of candidates */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CandidateChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CandidateChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CandidateChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/candidates/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CandidateChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/capacity-run/analyse": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Charge, energy and faults of a capacity-run log */
+        post: {
+            parameters: {
+                query?: {
+                    bridgeGaps?: boolean;
+                    cutoffV?: number;
+                    ratedAh?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "text/csv": string;
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["RunAnalysis"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/capacity-tests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List capacity-tests */
+        get: {
+            parameters: {
+                query?: {
+                    bankId?: number;
+                    battery?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["CapacityTestChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of capacity-tests */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CapacityTestInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CapacityTestChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CapacityTestChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/capacity-tests/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of capacity-tests */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CapacityTestChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CapacityTestChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CapacityTestChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/capacity-tests/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CapacityTestChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/cell-types": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List cell-types */
+        get: {
+            parameters: {
+                query?: {
+                    chemistry?: string;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["CellTypeChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of cell-types */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CellTypeInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CellTypeChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/cell-types/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of cell-types */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CellTypeChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CellTypeChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CellTypeChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/cell-types/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CellTypeChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/cells": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List cells */
+        get: {
+            parameters: {
+                query?: {
+                    batch?: string;
+                    deliveryId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["CellChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of cells */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CellInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CellChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/cells/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of cells */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CellChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CellChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CellChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/cells/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CellChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/cells/{id}/runs": {
+        parameters: {
+            query?: {
+                bridgeGaps?: boolean;
+                fileName?: string;
+                temperatureC?: number;
+                testedAt?: string;
+                tester?: string;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Store a capacity-run log for a cell */
+        post: {
+            parameters: {
+                query?: {
+                    bridgeGaps?: boolean;
+                    fileName?: string;
+                    temperatureC?: number;
+                    testedAt?: string;
+                    tester?: string;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "text/csv": string;
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/deliveries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List deliveries */
+        get: {
+            parameters: {
+                query?: {
+                    bankId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["NewDeliveryChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of deliveries */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewDeliveryInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["NewDeliveryChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/deliveries/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of deliveries */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["NewDeliveryChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["DeliveryChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["NewDeliveryChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/deliveries/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["NewDeliveryChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/fade": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Capacity fade with its band and end of life */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FadeRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/groups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List groups */
+        get: {
+            parameters: {
+                query?: {
+                    batteryId?: number;
+                    page?: number;
+                    position?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: components["schemas"]["Recorded"][];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/groups/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of groups */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether the server and its database are well */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/instruments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List instruments */
+        get: {
+            parameters: {
+                query?: {
+                    kind?: string;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["InstrumentChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of instruments */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["InstrumentInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["InstrumentChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/instruments/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of instruments */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["InstrumentChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["InstrumentChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["InstrumentChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/instruments/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["InstrumentChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/instruments/{id}/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Connect, identify, take one reading */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Tried"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/is-balanced": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whether a bank is balanced, if the readings can tell */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BalanceQuestionInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BalanceAnswer"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/limit-plans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List limit-plans */
+        get: {
+            parameters: {
+                query?: {
+                    bankId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["LimitPlanChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of limit-plans */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LimitPlanInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["LimitPlanChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/limit-plans/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of limit-plans */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["LimitPlanChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LimitPlanChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["LimitPlanChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/limit-plans/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["LimitPlanChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/limits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** BMS, charger and load limits with reasons */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LimitsRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/live-events": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List live-events */
+        get: {
+            parameters: {
+                query?: {
+                    kind?: string;
+                    liveRunId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: components["schemas"]["Recorded"][];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/live-events/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of live-events */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/live-events/{id}/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A person has seen this event */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/live-runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List live runs */
+        get: {
+            parameters: {
+                query?: {
+                    bankId?: number;
+                    state?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Plan a live run; nothing is switched */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LiveRunInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["PlannedLiveRun"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/live-runs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** A live run and the values to confirm */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/live-runs/{id}/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Switch on and follow; the values must be confirmed word for word */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LiveConfirmInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LiveView"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/live-runs/{id}/samples": {
+        parameters: {
+            query?: {
+                afterMs?: number;
+            };
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Stored samples */
+        get: {
+            parameters: {
+                query?: {
+                    afterMs?: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LiveSamples"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/live-runs/{id}/stop": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Outputs off, end the run */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LiveView"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/live-runs/stream": {
+        parameters: {
+            query?: {
+                samples?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Views of every live run, and samples of one, as they come (server-sent events) */
+        get: {
+            parameters: {
+                query?: {
+                    samples?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/event-stream": string;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/match": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Choose cells and groups */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["MatchInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List notes */
+        get: {
+            parameters: {
+                query?: {
+                    cellId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["NoteChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of notes */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NoteInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["NoteChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["NoteChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/notes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of notes */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["NoteChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NoteChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["NoteChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/notes/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["NoteChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/openapi.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** This document */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/placements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List placements */
+        get: {
+            parameters: {
+                query?: {
+                    bankId?: number;
+                    battery?: number;
+                    cellId?: number;
+                    groupId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["PlacementChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of placements */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PlacementInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["PlacementChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/placements/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of placements */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["PlacementChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PlacementChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["PlacementChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/placements/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["PlacementChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List readings */
+        get: {
+            parameters: {
+                query?: {
+                    cellId?: number;
+                    page?: number;
+                    quantity?: string;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["ReadingChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of readings */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ReadingInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ReadingChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ReadingChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/readings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of readings */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ReadingChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ReadingChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ReadingChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/readings/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ReadingChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/rehearsals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Scenarios that can be rehearsed */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Start a rehearsal on the simulated bench */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RehearsalInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List runs */
+        get: {
+            parameters: {
+                query?: {
+                    cellId?: number;
+                    page?: number;
+                    size?: number;
+                    source?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["RunChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of runs */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RunInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["RunChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["RunChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/runs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of runs */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["RunChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["RunChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["RunChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/runs/{id}/curve": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** A run’s curve, thinned for drawing */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Curve"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/runs/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["RunChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/service-checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List service-checks */
+        get: {
+            parameters: {
+                query?: {
+                    bankId?: number;
+                    battery?: number;
+                    context?: string;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["ServiceCheckChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of service-checks */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ServiceCheckInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ServiceCheckChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ServiceCheckChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/service-checks/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of service-checks */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ServiceCheckChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ServiceCheckChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ServiceCheckChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/service-checks/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ServiceCheckChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Settings */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        /** Change settings */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SettingsInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/simulate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Run the model of cells, groups and batteries; refused with 422 and the reason */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SimulationRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/soc-bounds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** State-of-charge bounds a rest voltage fits */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SocBoundsInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/stock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every cell of one’s own, where it is or was */
+        get: {
+            parameters: {
+                query?: {
+                    page?: number;
+                    place?: string;
+                    q?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/verdict-changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List verdict-changes */
+        get: {
+            parameters: {
+                query?: {
+                    bankId?: number;
+                    code?: string;
+                    page?: number;
+                    size?: number;
+                    stage?: string;
+                    subjectId?: string;
+                    subjectKind?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: components["schemas"]["Recorded"][];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/verdict-changes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of verdict-changes */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+}
+export type webhooks = Record<string, never>;
+export interface components {
+    schemas: {
+        AcknowledgementChange: {
+            bankId?: number;
+            clientKey?: string | null;
+            code?: string;
+            reason?: string;
+            /** @enum {string} */
+            stage?: "plan" | "receive" | "test" | "match" | "balance" | "build" | "limits" | "prove" | "serve";
+            subjectId?: string | number;
+            /** @enum {string} */
+            subjectKind?: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "joint" | "lead" | "instrument";
+        };
+        AcknowledgementInput: {
+            bankId: number;
+            clientKey?: string | null;
+            code: string;
+            reason: string;
+            /** @enum {string} */
+            stage: "plan" | "receive" | "test" | "match" | "balance" | "build" | "limits" | "prove" | "serve";
+            subjectId: string | number;
+            /** @enum {string} */
+            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "joint" | "lead" | "instrument";
+        };
+        BalanceAnswer: {
+            /** @enum {string} */
+            answer: "balanced" | "apart" | "cannot-tell";
+            apartAh: number | null;
+            verdict: components["schemas"]["Verdict"];
+        };
+        BalanceQuestionInput: {
+            bankId: number;
+            currentA: number;
+            groupVoltagesV: number[];
+        };
+        BalanceReadingChange: {
+            balanceRunId?: number;
+            cellV?: number | null;
+            clientKey?: string | null;
+            deliveredAh?: number | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            readAt?: string;
+            supplyA?: number;
+            supplyV?: number | null;
+        };
+        BalanceReadingInput: {
+            balanceRunId: number;
+            cellV?: number | null;
+            clientKey?: string | null;
+            deliveredAh?: number | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            readAt: string;
+            supplyA: number;
+            supplyV?: number | null;
+        };
+        BalancerInput: {
+            chargingOnly?: boolean | null;
+            currentA?: number | null;
+            efficiency?: number | null;
+            kind?: ("passive" | "active") | null;
+            startV?: number | null;
+            triggerV?: number | null;
+        };
+        BalanceRunChange: {
+            bankId?: number;
+            checklist?: {
+                [key: string]: boolean;
+            } | null;
+            endedAt?: string | null;
+            leadOhm?: number;
+            startedAt?: string | null;
+            supplyA?: number;
+        };
+        BalanceRunInput: {
+            bankId: number;
+            checklist?: {
+                [key: string]: boolean;
+            } | null;
+            endedAt?: string | null;
+            leadOhm: number;
+            startedAt?: string | null;
+            supplyA: number;
+        };
+        BankChange: {
+            /** @enum {string} */
+            bankUse?: "cabin" | "van" | "motorhome" | "boat" | "other";
+            /** @default 1 */
+            batteries?: number;
+            cellTypeId?: number | null;
+            /** @enum {string} */
+            chemistry?: "LFP" | "LTO" | "NMC";
+            /** @default 0.8 */
+            endFraction?: number;
+            inServiceOn?: string | null;
+            name?: string;
+            notes?: string | null;
+            parallel?: number;
+            series?: number;
+        };
+        BankInput: {
+            /** @enum {string} */
+            bankUse: "cabin" | "van" | "motorhome" | "boat" | "other";
+            /** @default 1 */
+            batteries?: number;
+            cellTypeId?: number | null;
+            /** @enum {string} */
+            chemistry: "LFP" | "LTO" | "NMC";
+            /** @default 0.8 */
+            endFraction?: number;
+            inServiceOn?: string | null;
+            name: string;
+            notes?: string | null;
+            parallel: number;
+            series: number;
+        };
+        BatteryChange: {
+            bankId?: number;
+            bmsA?: number | null;
+            bmsChargeA?: number | null;
+            bmsDischargeA?: number | null;
+            bmsHighV?: number | null;
+            bmsLowV?: number | null;
+            bmsResolutionV?: number | null;
+            cableA?: number | null;
+            fuseA?: number | null;
+            /**
+             * @default parallel
+             * @enum {string}
+             */
+            joins?: "parallel" | "series";
+            /**
+             * @default built
+             * @enum {string}
+             */
+            kind?: "built" | "ready-made";
+            maker?: string | null;
+            mostInSeries?: number | null;
+            name?: string | null;
+            nominalV?: number | null;
+            number?: number | null;
+            parallel?: number | null;
+            ratedAh?: number | null;
+            ratedWh?: number | null;
+            series?: number | null;
+        };
+        BatteryInput: {
+            bankId: number;
+            bmsA?: number | null;
+            bmsChargeA?: number | null;
+            bmsDischargeA?: number | null;
+            bmsHighV?: number | null;
+            bmsLowV?: number | null;
+            bmsResolutionV?: number | null;
+            cableA?: number | null;
+            fuseA?: number | null;
+            /**
+             * @default parallel
+             * @enum {string}
+             */
+            joins?: "parallel" | "series";
+            /**
+             * @default built
+             * @enum {string}
+             */
+            kind?: "built" | "ready-made";
+            maker?: string | null;
+            mostInSeries?: number | null;
+            name?: string | null;
+            nominalV?: number | null;
+            number?: number | null;
+            parallel?: number | null;
+            ratedAh?: number | null;
+            ratedWh?: number | null;
+            series?: number | null;
+        };
+        BmsInput: {
+            chargeA?: number | null;
+            continuousA?: number | null;
+            resolutionV?: number | null;
+        };
+        BmsLimitsInput: {
+            cellHighReleaseV?: number | null;
+            cellHighV?: number | null;
+            cellLowReleaseV?: number | null;
+            cellLowV?: number | null;
+            chargeColdC?: number | null;
+            chargeHotC?: number | null;
+            chargeMaxA?: number | null;
+            currentDelayS?: number | null;
+            dischargeColdC?: number | null;
+            dischargeHotC?: number | null;
+            dischargeMaxA?: number | null;
+            noiseV?: number | null;
+            overCurrentReleaseS?: number | null;
+            packHighReleaseV?: number | null;
+            packHighV?: number | null;
+            packLowReleaseV?: number | null;
+            packLowV?: number | null;
+            temperatureDelayS?: number | null;
+            temperatureReleaseK?: number | null;
+            voltageDelayS?: number | null;
+        };
+        BuiltBank: components["schemas"]["Recorded"] & {
+            name: string;
+        };
+        CandidateChange: {
+            bankId?: number;
+            cellId?: number;
+        };
+        CandidateInput: {
+            bankId: number;
+            cellId: number;
+        };
+        CapacityTestChange: {
+            bankId?: number;
+            /** @default 1 */
+            battery?: number;
+            capacityAh?: number;
+            clientKey?: string | null;
+            efc?: number;
+            notes?: string | null;
+            sdAh?: number;
+            temperatureC?: number | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            testedAt?: string;
+        };
+        CapacityTestInput: {
+            bankId: number;
+            /** @default 1 */
+            battery?: number;
+            capacityAh: number;
+            clientKey?: string | null;
+            efc: number;
+            notes?: string | null;
+            sdAh: number;
+            temperatureC?: number | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            testedAt: string;
+        };
+        CellChange: {
+            batch?: string | null;
+            code?: string | null;
+            deliveryId?: number;
+            label?: string;
+            position?: number;
+        };
+        CellFigures: {
+            acResistanceMohm?: number | null;
+            chargeColdC?: number | null;
+            chargeCRate?: number | null;
+            chargeHotC?: number | null;
+            chargeLimitV?: number | null;
+            dischargeColdC?: number | null;
+            dischargeCRate?: number | null;
+            dischargeHotC?: number | null;
+            dischargeLimitV?: number | null;
+            heightMm?: number | null;
+            holeDepthMm?: number | null;
+            massKg?: number | null;
+            ratedAh: number;
+            terminal?: string | null;
+            thicknessMm?: number | null;
+            torqueNm?: number | null;
+            widthMm?: number | null;
+        };
+        CellInput: {
+            batch?: string | null;
+            code?: string | null;
+            deliveryId: number;
+            label: string;
+            position: number;
+        };
+        CellTypeChange: {
+            acResistanceMohm?: number | null;
+            chargeColdC?: number | null;
+            chargeCRate?: number | null;
+            chargeHotC?: number | null;
+            chargeLimitV?: number | null;
+            /** @enum {string} */
+            chemistry?: "LFP" | "LTO" | "NMC";
+            dischargeColdC?: number | null;
+            dischargeCRate?: number | null;
+            dischargeHotC?: number | null;
+            dischargeLimitV?: number | null;
+            heightMm?: number | null;
+            holeDepthMm?: number | null;
+            maker?: string | null;
+            massKg?: number | null;
+            name?: string;
+            ratedAh?: number;
+            terminal?: string | null;
+            thicknessMm?: number | null;
+            torqueNm?: number | null;
+            widthMm?: number | null;
+        };
+        CellTypeInput: {
+            acResistanceMohm?: number | null;
+            chargeColdC?: number | null;
+            chargeCRate?: number | null;
+            chargeHotC?: number | null;
+            chargeLimitV?: number | null;
+            /** @enum {string} */
+            chemistry: "LFP" | "LTO" | "NMC";
+            dischargeColdC?: number | null;
+            dischargeCRate?: number | null;
+            dischargeHotC?: number | null;
+            dischargeLimitV?: number | null;
+            heightMm?: number | null;
+            holeDepthMm?: number | null;
+            maker?: string | null;
+            massKg?: number | null;
+            name: string;
+            ratedAh: number;
+            terminal?: string | null;
+            thicknessMm?: number | null;
+            torqueNm?: number | null;
+            widthMm?: number | null;
+        };
+        ConclusionsInput: {
+            conclusions: components["schemas"]["FindingInput"][];
+        };
+        Curve: {
+            curve: {
+                dischargedAh: number[];
+                voltageV: number[];
+            };
+        };
+        DeliveryChange: {
+            bankId?: number | null;
+            name?: string;
+            notes?: string | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            receivedOn?: string;
+            supplier?: string | null;
+        };
+        DeliveryInput: {
+            bankId?: number | null;
+            name: string;
+            notes?: string | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            receivedOn: string;
+            supplier?: string | null;
+        };
+        FadeObservationInput: {
+            ageYears: number;
+            capacityAh: number;
+            efc: number;
+            sdAh: number;
+        };
+        FadeRequest: {
+            efcPerYear: number;
+            endFraction: number;
+            observations: components["schemas"]["FadeObservationInput"][];
+            ratedAh: number;
+        };
+        FindingInput: {
+            /** @enum {string} */
+            kind: "weak-cell" | "high-resistance" | "leaking-cell" | "wrong-print" | "loose-bar" | "swapped-leads" | "open-lead" | "biased-tester" | "supply-display" | "bms-reading";
+            where?: string | null;
+        };
+        HandsInput: {
+            probe?: ("supply" | "pack") | null;
+            probeCellId?: number | null;
+            probeLead?: number | null;
+            skipS?: number | null;
+            timeFactor?: number | null;
+            wire?: ("loose" | "parallel" | "series") | null;
+        };
+        InstrumentChange: {
+            accuracyFixed?: number | null;
+            accuracyPercent?: number | null;
+            /** @default 0 */
+            currentGainPercent?: number;
+            host?: string;
+            /** @enum {string} */
+            kind?: "supply" | "load" | "voltmeter" | "ohmmeter" | "bms" | "shunt";
+            name?: string;
+            /** @default false */
+            outsideNamed?: boolean;
+            port?: number;
+            unitId?: number | null;
+            /** @default 0 */
+            voltageOffsetV?: number;
+        };
+        InstrumentInput: {
+            accuracyFixed?: number | null;
+            accuracyPercent?: number | null;
+            /** @default 0 */
+            currentGainPercent?: number;
+            host: string;
+            /** @enum {string} */
+            kind: "supply" | "load" | "voltmeter" | "ohmmeter" | "bms" | "shunt";
+            name: string;
+            /** @default false */
+            outsideNamed?: boolean;
+            port: number;
+            unitId?: number | null;
+            /** @default 0 */
+            voltageOffsetV?: number;
+        };
+        Interval: {
+            high95: number;
+            likely: number;
+            low95: number;
+        };
+        LimitPlanChange: {
+            bankId?: number;
+            bmsA?: number | null;
+            bmsResolutionV?: number | null;
+            cableA?: number | null;
+            fuseA?: number | null;
+            /** @enum {string} */
+            strategy?: "full-span" | "middle-road" | "long-life";
+        };
+        LimitPlanInput: {
+            bankId: number;
+            bmsA?: number | null;
+            bmsResolutionV?: number | null;
+            cableA?: number | null;
+            fuseA?: number | null;
+            /** @enum {string} */
+            strategy: "full-span" | "middle-road" | "long-life";
+        };
+        LimitsRequest: {
+            bms?: components["schemas"]["BmsInput"] | null;
+            cableA?: number | null;
+            cell: components["schemas"]["CellFigures"];
+            /** @enum {string} */
+            chemistry: "LFP" | "LTO" | "NMC";
+            fuseA?: number | null;
+            measuredGroupAh?: number | null;
+            parallel: number;
+            series: number;
+            /** @enum {string} */
+            strategy: "full-span" | "middle-road" | "long-life";
+        };
+        LiveConfirmInput: {
+            confirmed: unknown[];
+        };
+        LiveInstrumentsInput: {
+            bms?: number | null;
+            load?: number | null;
+            shunt?: number | null;
+            supply?: number | null;
+            voltmeter?: number | null;
+        };
+        LivePhase: {
+            currentA: number;
+            holdS: number;
+            /** @constant */
+            kind: "charge";
+            stopAh?: number;
+            tailA: number;
+            voltageV: number;
+        } | {
+            durationS: number;
+            /** @constant */
+            kind: "rest";
+        } | {
+            currentA: number;
+            cutoffV: number;
+            /** @constant */
+            kind: "discharge";
+        } | {
+            /** @constant */
+            kind: "watch";
+        };
+        LivePhaseInput: {
+            currentA?: number | null;
+            cutoffV?: number | null;
+            durationS?: number | null;
+            holdS?: number | null;
+            /** @enum {string} */
+            kind: "charge" | "rest" | "discharge" | "watch";
+            stopAh?: number | null;
+            tailA?: number | null;
+            voltageV?: number | null;
+        };
+        LiveRunInput: {
+            balanceRunId?: number | null;
+            bankId: number;
+            cellId?: number | null;
+            deadManS?: number | null;
+            instruments: components["schemas"]["LiveInstrumentsInput"];
+            intervalMs?: number | null;
+            /** @enum {string} */
+            kind: "capacity" | "balance" | "watch";
+            phases: components["schemas"]["LivePhaseInput"][];
+            temperatureC?: number | null;
+        };
+        LiveSamples: {
+            more: boolean;
+            samples: {
+                atMs: number;
+                cellV: number | null;
+                currentA: number;
+                groupsV: number[] | null;
+                phase: number;
+                temperatureC: number | null;
+                voltageV: number | null;
+            }[];
+        };
+        LiveView: {
+            bankId: number;
+            bankName: string;
+            endedBy: string | null;
+            events: {
+                happenedAt: string;
+                id: number;
+                kind: string;
+                message: string;
+                needsPerson: boolean;
+                seenAt: string | null;
+            }[];
+            expectedAh: number | null;
+            id: number;
+            /** @enum {string} */
+            kind: "capacity" | "balance" | "watch";
+            last: {
+                atMs: number;
+                cellV: number | null;
+                currentA: number;
+                voltageV: number | null;
+            } | null;
+            phase: number;
+            phases: components["schemas"]["LivePhase"][];
+            remainingS: {
+                high: number;
+                low: number;
+            } | null;
+            runId: number | null;
+            /** @enum {string} */
+            state: "planned" | "running" | "waiting" | "ended";
+            sums: {
+                ah: number;
+                endedMs: number | null;
+                gapAh: number;
+                gapS: number;
+                startedMs: number;
+                wh: number;
+            }[];
+            toEndS: {
+                high: number;
+                low: number;
+            } | null;
+            version: number;
+        };
+        LogFaultInput: {
+            code: string;
+            message: string;
+            row?: number | null;
+        };
+        MatchCellInput: {
+            batch?: string | null;
+            capacityAh: number;
+            capacitySdAh?: number | null;
+            id: string | number;
+            resistanceMohm?: number | null;
+        };
+        MatchGroupsInput: {
+            groups: number[][];
+            placedAt?: string | null;
+            replaces?: number[] | null;
+        };
+        MatchInput: {
+            batchWish?: ("none" | "together" | "apart") | null;
+            cells: components["schemas"]["MatchCellInput"][];
+            parallel: number;
+            robust?: boolean | null;
+            series: number;
+            timeLimitS?: number | null;
+        };
+        MeasureInput: {
+            cellId: number;
+            clientKey?: string | null;
+            instrumentId: number;
+        };
+        NewDeliveryChange: {
+            bankId?: number | null;
+            batch?: string | null;
+            cellCount?: number;
+            /** @default C */
+            labelPrefix?: string;
+            name?: string;
+            notes?: string | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            receivedOn?: string;
+            supplier?: string | null;
+        };
+        NewDeliveryInput: {
+            bankId?: number | null;
+            batch?: string | null;
+            cellCount: number;
+            /** @default C */
+            labelPrefix?: string;
+            name: string;
+            notes?: string | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            receivedOn: string;
+            supplier?: string | null;
+        };
+        NoteChange: {
+            cellId?: number;
+            clientKey?: string | null;
+            text?: string;
+            writtenAt?: string | null;
+        };
+        NoteInput: {
+            cellId: number;
+            clientKey?: string | null;
+            text: string;
+            writtenAt?: string | null;
+        };
+        PickCellsInput: {
+            cellIds: number[];
+        };
+        PlacementChange: {
+            bankId?: number | null;
+            battery?: number | null;
+            cellId?: number;
+            groupId?: number | null;
+            placedAt?: string | null;
+            position?: number | null;
+            removedAt?: string | null;
+        };
+        PlacementInput: {
+            bankId?: number | null;
+            battery?: number | null;
+            cellId: number;
+            groupId?: number | null;
+            placedAt?: string | null;
+            position?: number | null;
+            removedAt?: string | null;
+        };
+        PlannedLiveRun: {
+            run: components["schemas"]["Recorded"];
+            values: string[];
+        };
+        Probed: {
+            voltageV: number;
+        };
+        /** @description RFC 9457 problem details */
+        Problem: {
+            code?: string;
+            detail?: string;
+            errors?: {
+                message?: string;
+                path?: string;
+            }[];
+            status?: number;
+            title?: string;
+            type?: string;
+        };
+        ReadingChange: {
+            cellId?: number;
+            clientKey?: string | null;
+            meter?: string | null;
+            /** @enum {string} */
+            quantity?: "restVoltage" | "acResistance" | "temperature" | "mass";
+            rawText?: string;
+            restS?: number | null;
+            takenAt?: string | null;
+        };
+        ReadingInput: {
+            cellId: number;
+            clientKey?: string | null;
+            meter?: string | null;
+            /** @enum {string} */
+            quantity: "restVoltage" | "acResistance" | "temperature" | "mass";
+            rawText: string;
+            restS?: number | null;
+            takenAt?: string | null;
+        };
+        Recorded: {
+            /** Format: date-time */
+            createdAt: string;
+            /** Format: date-time */
+            deletedAt: string | null;
+            id: number;
+            /** Format: date-time */
+            updatedAt: string;
+            version: number;
+        };
+        RehearsalInput: {
+            ready?: string | null;
+            scenario?: Record<string, never> | null;
+            seed?: number | null;
+        };
+        RunAnalysis: {
+            capacityAh: number;
+            columns: {
+                current: {
+                    factor: number;
+                    header: string;
+                    index: number;
+                    unit: string;
+                    unitStated: boolean;
+                };
+                time: {
+                    factor: number;
+                    header: string;
+                    index: number;
+                    unit: string;
+                    unitStated: boolean;
+                };
+                voltage: {
+                    factor: number;
+                    header: string;
+                    index: number;
+                    unit: string;
+                    unitStated: boolean;
+                };
+            };
+            cRate: number | null;
+            currentA: number | null;
+            durationS: number;
+            endVoltageV: number;
+            energyWh: number;
+            faults: {
+                code: string;
+                message: string;
+                row: number | null;
+            }[];
+            meanVoltageV: number | null;
+        };
+        RunChange: {
+            capacityAh?: number;
+            cellId?: number;
+            clientKey?: string | null;
+            currentA?: number | null;
+            cutoffV?: number | null;
+            energyWh?: number | null;
+            meanVoltageV?: number | null;
+            sdAh?: number | null;
+            temperatureC?: number | null;
+            testedAt?: string | null;
+            tester?: string | null;
+        };
+        RunInput: {
+            capacityAh: number;
+            cellId: number;
+            clientKey?: string | null;
+            currentA?: number | null;
+            cutoffV?: number | null;
+            energyWh?: number | null;
+            meanVoltageV?: number | null;
+            sdAh?: number | null;
+            temperatureC?: number | null;
+            testedAt?: string | null;
+            tester?: string | null;
+        };
+        ServiceCheckChange: {
+            bankId?: number;
+            /** @default 1 */
+            battery?: number;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            checkedAt?: string;
+            clientKey?: string | null;
+            /** @enum {string} */
+            context?: "full" | "empty" | "rest" | "load";
+            currentA?: number;
+            groupVoltagesV?: (number | null)[];
+            notes?: string | null;
+            temperatureC?: number | null;
+        };
+        ServiceCheckInput: {
+            bankId: number;
+            /** @default 1 */
+            battery?: number;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            checkedAt: string;
+            clientKey?: string | null;
+            /** @enum {string} */
+            context: "full" | "empty" | "rest" | "load";
+            currentA: number;
+            groupVoltagesV: (number | null)[];
+            notes?: string | null;
+            temperatureC?: number | null;
+        };
+        SettingsInput: {
+            /** @enum {string} */
+            dateStyle: "day-first" | "month-first" | "iso";
+            ohmMeterCountsMohm: number;
+            ohmMeterPercent: number;
+            /** @enum {string} */
+            theme: "ash" | "coal";
+            /** @enum {string} */
+            units: "metric" | "us";
+            voltMeterCountsMv: number;
+            voltMeterPercent: number;
+        };
+        SimulatedCellInput: {
+            capacityAh?: number | null;
+            capacityFactor?: number | null;
+            coulombicEfficiency?: number | null;
+            id: string | number;
+            massKg?: number | null;
+            resistanceFactor?: number | null;
+            selfDischargePerMonth?: number | null;
+            soc?: number | null;
+            temperatureC?: number | null;
+        };
+        SimulatedStepInput: {
+            currentA?: number | null;
+            /** @enum {string} */
+            kind: "rest" | "charge" | "discharge";
+            leadOhm?: number | null;
+            powerW?: number | null;
+            until: components["schemas"]["StepEndInput"];
+            voltageV?: number | null;
+        };
+        SimulationRequest: {
+            recordEveryS: number;
+            steps: components["schemas"]["SimulatedStepInput"][];
+            stepS: number;
+            world: components["schemas"]["WorldInput"];
+        };
+        SocBoundsInput: {
+            /** @enum {string} */
+            chemistry: "LFP" | "LTO" | "NMC";
+            meterSdV: number;
+            restS: number;
+            restVoltageV: number;
+        };
+        StepEndInput: {
+            cellHighV?: number | null;
+            cellLowV?: number | null;
+            durationS?: number | null;
+            tailA?: number | null;
+        };
+        StoredBankInput: {
+            /** @enum {string} */
+            bankUse: "cabin" | "van" | "motorhome" | "boat" | "other";
+            /** @default 1 */
+            batteries?: number;
+            cellTypeId?: number | null;
+            /** @enum {string} */
+            chemistry: "LFP" | "LTO" | "NMC";
+            /** @default 0.8 */
+            endFraction?: number;
+            inServiceOn?: string | null;
+            name: string;
+            notes?: string | null;
+            parallel: number;
+            rehearsal?: boolean | null;
+            series: number;
+        };
+        StoredCellTypeInput: {
+            acResistanceMohm?: number | null;
+            chargeColdC?: number | null;
+            chargeCRate?: number | null;
+            chargeHotC?: number | null;
+            chargeLimitV?: number | null;
+            /** @enum {string} */
+            chemistry: "LFP" | "LTO" | "NMC";
+            dischargeColdC?: number | null;
+            dischargeCRate?: number | null;
+            dischargeHotC?: number | null;
+            dischargeLimitV?: number | null;
+            heightMm?: number | null;
+            holeDepthMm?: number | null;
+            maker?: string | null;
+            massKg?: number | null;
+            name: string;
+            ratedAh: number;
+            rehearsal?: boolean | null;
+            terminal?: string | null;
+            thicknessMm?: number | null;
+            torqueNm?: number | null;
+            widthMm?: number | null;
+        };
+        StoredDeliveryInput: {
+            bankId?: number | null;
+            name: string;
+            notes?: string | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            receivedOn: string;
+            rehearsal?: boolean | null;
+            supplier?: string | null;
+        };
+        StoredGroupInput: {
+            batteryId: number;
+            position: number;
+        };
+        StoredLiveEventInput: {
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            happenedAt: string;
+            kind: string;
+            liveRunId: number;
+            message: string;
+            needsPerson: boolean;
+            seenAt?: string | null;
+        };
+        StoredLiveRunInput: {
+            balanceRunId?: number | null;
+            bankId: number;
+            cellId?: number | null;
+            deadManS: number;
+            endedAt?: string | null;
+            endedBy?: string | null;
+            expectedAh?: number | null;
+            instruments: unknown[];
+            intervalMs: number;
+            /** @enum {string} */
+            kind: "capacity" | "balance" | "watch";
+            phases: unknown[];
+            progress: Record<string, never>;
+            runId?: number | null;
+            startedAt?: string | null;
+            /** @enum {string} */
+            state: "planned" | "running" | "waiting" | "ended";
+            temperatureC?: number | null;
+        };
+        StoredReadingInput: {
+            cellId: number;
+            clientKey?: string | null;
+            meter?: string | null;
+            /** @enum {string} */
+            quantity: "restVoltage" | "acResistance" | "temperature" | "mass";
+            rawText: string;
+            rawUnit: string;
+            restS?: number | null;
+            sd: number;
+            takenAt?: string | null;
+            value: number;
+        };
+        StoredRehearsalInput: {
+            bankId: number;
+            conclusions?: unknown[] | null;
+            judgement?: Record<string, never> | null;
+            revealedAt?: string | null;
+            saved?: string | null;
+            scenario: Record<string, never>;
+        };
+        StoredRunInput: {
+            capacityAh: number;
+            cellId: number;
+            clientKey?: string | null;
+            cRate?: number | null;
+            currentA?: number | null;
+            cutoffV?: number | null;
+            durationS?: number | null;
+            endVoltageV?: number | null;
+            energyWh?: number | null;
+            faults?: components["schemas"]["LogFaultInput"][] | null;
+            fileName?: string | null;
+            meanVoltageV?: number | null;
+            sdAh?: number | null;
+            /** @enum {string} */
+            source: "log" | "hand" | "live";
+            temperatureC?: number | null;
+            testedAt?: string | null;
+            tester?: string | null;
+        };
+        Subject: {
+            id: number | string;
+            /** @enum {string} */
+            kind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "joint" | "lead" | "instrument";
+            label: string;
+        };
+        Tried: {
+            identity: {
+                ownClock: boolean;
+                text: string;
+                watchdog: boolean;
+            };
+            reading: {
+                atMs: number;
+                countedAh: number | null;
+                currentA: number | null;
+                resistanceOhm: number | null;
+                voltageV: number | null;
+            } | null;
+            trouble: string | null;
+        };
+        /** @description A judgement as data, with its sentences; the facts of each code are in docs/verdicts.md */
+        Verdict: {
+            /** @enum {string} */
+            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "correction-refused" | "untested" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-refused" | "join-checked" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "limits-no-room" | "limits-waiting" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "fade-end" | "fade-prior" | "fade" | "not-judged";
+            doubt: string | null;
+            facts: Record<string, never>;
+            finding: string;
+            members: components["schemas"]["Subject"][];
+            next: string | null;
+            rule: string;
+            /** @description Why a person has set it apart */
+            setApart?: string;
+            /** @enum {string} */
+            stage?: "plan" | "receive" | "test" | "match" | "balance" | "build" | "limits" | "prove" | "serve";
+            subject: components["schemas"]["Subject"];
+            title: string;
+            /** @enum {string} */
+            warmth: "calm" | "open" | "look" | "stop";
+        };
+        WiringInput: {
+            groups?: (string | number)[][] | null;
+            /** @enum {string} */
+            kind: "loose" | "parallel" | "series";
+            linkOhm?: number | null;
+        };
+        WorldInput: {
+            ambientC?: number | null;
+            balancer?: components["schemas"]["BalancerInput"] | null;
+            bms?: components["schemas"]["BmsLimitsInput"] | null;
+            cells: components["schemas"]["SimulatedCellInput"][];
+            /** @enum {string} */
+            chemistry: "LFP" | "LTO" | "NMC";
+            seed?: number | null;
+            wiring: components["schemas"]["WiringInput"];
+        };
+    };
+    responses: {
+        /** @description Not readable */
+        400: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description No such record */
+        404: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description These records follow from others: they are read, not written */
+        405: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description The body came too slowly */
+        408: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description Changed elsewhere, or in conflict */
+        409: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description Body too large */
+        413: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description Another content-type is wanted */
+        415: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description Input not accepted; `errors` has the path of each bad field */
+        422: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+        /** @description The database is away; it is started again */
+        503: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/problem+json": components["schemas"]["Problem"];
+            };
+        };
+    };
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
+}
+export type $defs = Record<string, never>;
+export type operations = Record<string, never>;

@@ -1,0 +1,39 @@
+import type { SubmitFunction } from '@sveltejs/kit';
+import { ApiProblem } from './api';
+import { announce, refused } from './announce';
+
+interface Told {
+	/** Why fields were refused, by their name; empty while it is sent. */
+	onfields?: (fields: Record<string, string>) => void;
+	/** It was kept, and the page shows it. */
+	onkept?: () => void;
+	/** Nothing is said when it was kept: the page shows it at once. */
+	quiet?: boolean;
+}
+
+const away = () =>
+	new ApiProblem(
+		0,
+		'unreachable',
+		'The server does not answer. What you typed is kept here; try again when it is back.',
+		{}
+	);
+
+/** How a plain form is sent while the page is awake: what is typed stays, a refusal is said, the page follows. */
+export const formKept =
+	({ onfields, onkept, quiet = false }: Told = {}): SubmitFunction =>
+	() => {
+		onfields?.({});
+		return async ({ result, update }) => {
+			if (result.type === 'failure') {
+				const { message = '', fields = {} } = (result.data ?? {}) as Partial<ApiProblem>;
+				onfields?.(fields);
+				refused(new ApiProblem(result.status, 'refused', message, fields));
+				return;
+			}
+			if (result.type === 'error') return refused(away());
+			if (result.type === 'success' && !quiet) announce((result.data as { said?: string })?.said ?? 'Kept.');
+			await update({ reset: false });
+			onkept?.();
+		};
+	};

@@ -1,0 +1,118 @@
+import { json, ref, type Json } from './parts';
+
+/** What answers are made of. Every field is always there; `maybe` ones may be null. */
+const number: Json = { type: 'number' };
+const integer: Json = { type: 'integer' };
+const text: Json = { type: 'string' };
+const truth: Json = { type: 'boolean' };
+const words = (...of: string[]): Json => ({ type: 'string', enum: of });
+const maybe = (schema: Json): Json => ({ anyOf: [schema, { type: 'null' }] });
+const list = (items: Json): Json => ({ type: 'array', items });
+const object = (properties: Record<string, Json>, optional: readonly string[] = []): Json => ({
+	type: 'object',
+	required: Object.keys(properties).filter((name) => !optional.includes(name)),
+	properties
+});
+/** Of one kind among several, told apart by `kind`. */
+const kind = (name: string, properties: Record<string, Json>, optional: readonly string[] = []): Json =>
+	object({ kind: { type: 'string', const: name }, ...properties }, optional);
+
+const column = object({ index: integer, header: text, unit: text, factor: number, unitStated: truth });
+const sums = object({
+	startedMs: number,
+	endedMs: maybe(number),
+	ah: number,
+	wh: number,
+	gapS: number,
+	gapAh: number
+});
+const duration = object({ low: number, high: number });
+const liveEvent = object({
+	id: integer,
+	kind: text,
+	message: text,
+	happenedAt: text,
+	needsPerson: truth,
+	seenAt: maybe(text)
+});
+
+/** Answers that are no stored records, by the name they have in the description. */
+export const RESULTS = {
+	Interval: object({ low95: number, likely: number, high95: number }),
+	RunAnalysis: object({
+		capacityAh: number,
+		energyWh: number,
+		meanVoltageV: maybe(number),
+		currentA: maybe(number),
+		cRate: maybe(number),
+		durationS: number,
+		endVoltageV: number,
+		faults: list(object({ code: text, message: text, row: maybe(integer) })),
+		columns: object({ time: column, voltage: column, current: column })
+	}),
+	Curve: object({ curve: object({ voltageV: list(number), dischargedAh: list(number) }) }),
+	BalanceAnswer: object({
+		answer: words('balanced', 'apart', 'cannot-tell'),
+		apartAh: maybe(number),
+		verdict: ref('Verdict')
+	}),
+	LivePhase: {
+		oneOf: [
+			kind('charge', { voltageV: number, currentA: number, tailA: number, holdS: number, stopAh: number }, ['stopAh']),
+			kind('rest', { durationS: number }),
+			kind('discharge', { currentA: number, cutoffV: number }),
+			kind('watch', {})
+		]
+	},
+	LiveView: object({
+		id: integer,
+		bankId: integer,
+		bankName: text,
+		version: integer,
+		kind: words('capacity', 'balance', 'watch'),
+		state: words('planned', 'running', 'waiting', 'ended'),
+		phase: integer,
+		phases: list(ref('LivePhase')),
+		sums: list(sums),
+		last: maybe(object({ atMs: number, voltageV: maybe(number), currentA: number, cellV: maybe(number) })),
+		remainingS: maybe(duration),
+		toEndS: maybe(duration),
+		expectedAh: maybe(number),
+		events: list(liveEvent),
+		endedBy: maybe(text),
+		runId: maybe(integer)
+	}),
+	LiveSamples: object({
+		samples: list(
+			object({
+				atMs: number,
+				phase: integer,
+				voltageV: maybe(number),
+				currentA: number,
+				cellV: maybe(number),
+				temperatureC: maybe(number),
+				groupsV: maybe(list(number))
+			})
+		),
+		more: truth
+	}),
+	PlannedLiveRun: object({ run: ref('Recorded'), values: list(text) }),
+	Tried: object({
+		identity: object({ text, ownClock: truth, watchdog: truth }),
+		reading: maybe(
+			object({
+				atMs: number,
+				voltageV: maybe(number),
+				currentA: maybe(number),
+				resistanceOhm: maybe(number),
+				countedAh: maybe(number)
+			})
+		),
+		trouble: maybe(text)
+	}),
+	Probed: object({ voltageV: number }),
+	BuiltBank: { allOf: [ref('Recorded'), object({ name: text })] }
+} satisfies Record<string, Json>;
+
+/** An answer by its name among {@link RESULTS}. */
+export const answer = (name: keyof typeof RESULTS): Json => json(ref(name));
