@@ -1,4 +1,4 @@
-// npm run bench: builds and runs the benchmarks. `-- --only core,load,scale` runs a part.
+// npm run bench: builds and runs the benchmarks. `-- --only core,load,fuzz,scale` runs a part.
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { MARIADB, checkNode, ensureBuild, ensurePackages, ensurePrograms, root } from './steps/machine.mjs';
@@ -15,5 +15,6 @@ if (wanted('core'))
 	holds &&=
 		spawnSync(process.execPath, [join(root, 'build-tools', 'bench.js')], { cwd: root, stdio: 'inherit' }).status === 0;
 if (wanted('load')) holds = (await (await import('./steps/bench-server.mjs')).benchServer()) && holds;
+if (wanted('fuzz')) holds = (await (await import('./steps/bench-server.mjs')).benchFuzz()) && holds;
 if (wanted('scale')) holds = (await (await import('./steps/bench-scale.mjs')).benchScale()) && holds;
 process.exit(holds ? 0 : 1);

@@ -134,8 +134,8 @@ function keepDoing(work) {
 	};
 }
 
-/** @returns whether the bound holds */
-export async function benchServer() {
+/** The application with a database and a simulated bench of its own, while some work is done with it. */
+async function withApplication(work) {
 	const folder = mkdtempSync(join(tmpdir(), 'kind-ember-bench-'));
 	const mariadb = await startPrivateMariadb(folder);
 	const [port, benchPort] = [await freePort(), await freePort()];
@@ -145,19 +145,27 @@ export async function benchServer() {
 		env: { ...serverEnvironment(mariadb.url, port, benchPort), LOG_LEVEL: 'error' },
 		stdio: ['ignore', 'ignore', 'inherit']
 	});
-	const address = `http://127.0.0.1:${port}/api/v1`;
-	const api = apiAt(`http://127.0.0.1:${port}`);
+	const site = `http://127.0.0.1:${port}`;
+	const isWell = () =>
+		fetch(`${site}/api/v1/health`).then(
+			(r) => r.ok,
+			() => false
+		);
 	try {
-		for (
-			let i = 0;
-			i < 200 &&
-			!(await fetch(`${address}/health`).then(
-				(r) => r.ok,
-				() => false
-			));
-			i++
-		)
-			await pause(100);
+		for (let i = 0; i < 200 && !(await isWell()); i++) await pause(100);
+		return await work(site, apiAt(site));
+	} finally {
+		server.kill('SIGKILL');
+		bench.kill('SIGKILL');
+		await mariadb.stop();
+		rmSync(folder, { recursive: true, force: true });
+	}
+}
+
+/** @returns whether the bound holds */
+export const benchServer = () =>
+	withApplication(async (site, api) => {
+		const address = `${site}/api/v1`;
 		const idle = await healthTimes(address, REQUESTS);
 		const file = await bankFile(address, api);
 		const runs = await startLiveRuns(api);
@@ -179,10 +187,42 @@ export async function benchServer() {
 			`${holds ? 'holds ' : 'BROKEN'}  health with ${OF_EACH} simulations, ${OF_EACH} matchings, ${OF_EACH} imports and ${runs.length} live runs at once (${samples.join(' and ')} samples, ${stillRunning} simulations still going at the end, ${matchings} matchings and ${imports} imports done): p95 ${p95.toFixed(1)} ms, median ${at(busy, 0.5).toFixed(1)} ms, worst ${busy.at(-1).toFixed(0)} ms; idle p95 ${at(idle, 0.95).toFixed(1)} ms (bound: p95 < ${BOUND_MS} ms)`
 		);
 		return holds;
-	} finally {
-		server.kill('SIGKILL');
-		bench.kill('SIGKILL');
-		await mariadb.stop();
-		rmSync(folder, { recursive: true, force: true });
-	}
-}
+	});
+
+const FUZZED = { requests: 6000, atOnce: 8, boundMs: 2000, seed: 20_261_101 };
+
+/** How long the application takes over whatever is sent to it. @returns whether the bound holds */
+export const benchFuzz = () =>
+	withApplication(async (site, { get, post }) => {
+		const { fuzzer } = await import(join(root, 'build-tools', 'fuzz.js'));
+		const type = await post('cell-types', { name: 'Fuzz', chemistry: 'LFP', ratedAh: 100 });
+		const bank = { name: 'Fuzz', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1, cellTypeId: type.id };
+		const { id: bankId } = await post('banks', bank);
+		await post('deliveries', { bankId, name: 'Crate', receivedOn: '2026-03-09', cellCount: 6 });
+		const ids = [bankId, bankId, ...Array.from({ length: 12 }, (_, i) => i + 1)];
+		const next = fuzzer(await get('openapi.json'), FUZZED.seed, ids);
+		const times = [];
+		let failed = 0;
+		const sendOn = async () => {
+			while (times.length < FUZZED.requests) {
+				const { method, url, contentType, body } = next();
+				const begun = performance.now();
+				const response = await fetch(`${site}${url}`, {
+					method,
+					body,
+					headers: contentType ? { 'content-type': contentType } : {}
+				});
+				await response.arrayBuffer();
+				times.push(performance.now() - begun);
+				if (response.status >= 500) failed++;
+			}
+		};
+		await Promise.all(Array.from({ length: FUZZED.atOnce }, sendOn));
+		times.sort((a, b) => a - b);
+		const p99 = at(times, 0.99);
+		const holds = p99 < FUZZED.boundMs && failed === 0;
+		console.log(
+			`${holds ? 'holds ' : 'BROKEN'}  ${times.length} requests by the description, sound and broken, ${FUZZED.atOnce} at once: p99 ${p99.toFixed(0)} ms, median ${at(times, 0.5).toFixed(0)} ms, worst ${times.at(-1).toFixed(0)} ms, ${failed} answered 5xx (bounds: p99 < ${FUZZED.boundMs} ms, none)`
+		);
+		return holds;
+	});

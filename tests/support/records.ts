@@ -1,12 +1,11 @@
 import {
 	bankCapacities,
-	deliveryTrays,
+	judgedTrays,
 	limitsState,
 	matchState,
 	type BalanceState,
 	type BatteryService,
 	type CellCapacity,
-	type DeliveryTray,
 	type LimitsState,
 	type MatchState
 } from '$lib/core/stages';
@@ -27,7 +26,8 @@ export const restore = <T>(kind: string, id: number): Promise<T> =>
 	restoreRecord(recordKind(kind), id) as Promise<unknown> as Promise<T>;
 
 /** What the stages of a bank know of it. */
-export const traysOf = async (bankId: number): Promise<DeliveryTray[]> => deliveryTrays(await loadBankPicture(bankId));
+export const traysOf = async (bankId: number): Promise<ReturnType<typeof judgedTrays>> =>
+	judgedTrays(await loadBankPicture(bankId));
 export const capacitiesOf = async (bankId: number): Promise<CellCapacity[]> =>
 	bankCapacities(await loadBankPicture(bankId));
 export const matchOf = async (bankId: number): Promise<MatchState> => matchState(await loadBankPicture(bankId));

@@ -13,7 +13,7 @@ import { CoreError } from '../shared';
 import { say, type Verdict } from '../verdicts';
 import type { BankPicture, PictureBalanceRun } from './picture';
 import { bankSubject, isInService } from './picture-parts';
-import { deliveryTrays } from './receive';
+import { judgedTrays } from './receive';
 import type { StageJudgement } from './stage-judgement';
 import { bankCapacities } from './test';
 
@@ -46,7 +46,7 @@ export interface BalanceState {
 /** The placed cells with what is known of their charge. */
 function balanceCells(picture: BankPicture): BalanceCell[] {
 	const { cells, cellType } = picture;
-	const soc = new Map(deliveryTrays(picture).flatMap((t) => Object.entries(t.socByCell)));
+	const soc = new Map(judgedTrays(picture).flatMap((t) => Object.entries(t.socByCell)));
 	const byCell = new Map(bankCapacities(picture).map((c) => [c.cell.id, c]));
 	return cells
 		.filter((c) => c.groupId !== null)

@@ -24,7 +24,7 @@ export type {
 } from './picture';
 export { bankSubject, isInService, placedCells } from './picture-parts';
 export { judgePlanStage } from './plan';
-export { CRATE_REST_S, deliveryTrays, judgeReceiveStage, type DeliveryTray } from './receive';
+export { CRATE_REST_S, deliveryTrays, judgedTrays, judgeReceiveStage, type DeliveryTray } from './receive';
 export { statusOf, type StageJudgement } from './stage-judgement';
 export {
 	batteryService,

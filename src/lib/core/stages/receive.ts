@@ -1,3 +1,4 @@
+import { group } from 'd3-array';
 import type { SocBounds } from '../chemistry';
 import { judgeDelivery, meterSd } from '../reading';
 import { say, type Subject, type Verdict } from '../verdicts';
@@ -9,10 +10,13 @@ import { setAside, type StageJudgement } from './stage-judgement';
 /** Rest assumed of a cell as it comes out of its crate, s: two days of transport. */
 export const CRATE_REST_S = 2 * 86400;
 
-/** A delivery as it lies on its tray, with what is thought of it. */
+/** A delivery as it lies on its tray. */
 export interface DeliveryTray {
 	delivery: PictureDelivery;
 	cells: readonly PictureCell[];
+}
+/** The same with what is thought of it. */
+interface JudgedTray extends DeliveryTray {
 	verdicts: Verdict[];
 	/** Arrival state of charge per cell id, for the cells that have a rest voltage. */
 	socByCell: Record<number, SocBounds>;
@@ -21,11 +25,17 @@ export interface DeliveryTray {
 const deliverySubject = ({ id, name }: PictureDelivery): Subject => ({ kind: 'delivery', id, label: name });
 
 /** Each delivery with cells in play as a tray, oldest first. */
-export const deliveryTrays = oncePerPicture((picture): DeliveryTray[] =>
-	picture.deliveries.map((delivery) => {
-		const cells = picture.cells.filter((c) => c.deliveryId === delivery.id);
-		return { delivery, cells, ...judgeTray(picture, cells, deliverySubject(delivery)) };
-	})
+export function deliveryTrays({ deliveries, cells }: BankPicture): DeliveryTray[] {
+	const byDelivery = group(cells, (c) => c.deliveryId);
+	return deliveries.map((delivery) => ({ delivery, cells: byDelivery.get(delivery.id) ?? [] }));
+}
+
+/** Each tray of {@link deliveryTrays}, judged. */
+export const judgedTrays = oncePerPicture((picture): JudgedTray[] =>
+	deliveryTrays(picture).map((tray) => ({
+		...tray,
+		...judgeTray(picture, tray.cells, deliverySubject(tray.delivery))
+	}))
 );
 
 function judgeTray({ bank, cellType, meters }: BankPicture, cells: readonly PictureCell[], subject: Subject) {
@@ -50,7 +60,7 @@ function judgeTray({ bank, cellType, meters }: BankPicture, cells: readonly Pict
 
 /** The verdicts on what arrived, and whether every cell that is needed is here and read. */
 export function judgeReceiveStage(picture: BankPicture): StageJudgement {
-	const trays = deliveryTrays(picture);
+	const trays = judgedTrays(picture);
 	const concerned = concernedCells(picture);
 	const wanted = wantedCells(picture);
 	const unread = concerned.filter((c) => !c.readings.restVoltage || !c.readings.acResistance);
