@@ -4,7 +4,7 @@
 	import { ApiProblem, api } from '$lib/client/api';
 	import type { AnswerFor, BodyFor } from '$lib/client/api-shapes';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
-	import { SHEET_UNITS, type InstrumentKind } from '$lib/core/reading';
+	import { INSTRUMENT_SHEETS, type InstrumentKind } from '$lib/core/reading';
 	import InstrumentForm from '$lib/components/live/InstrumentForm.svelte';
 
 	let { data } = $props();
@@ -61,7 +61,7 @@
 	}
 	/** Accuracy as a sheet says it. */
 	const sheetWords = (i: { kind: InstrumentKind; accuracyPercent: number; accuracyFixed: number }) =>
-		`${i.accuracyPercent} % and ${Number((i.accuracyFixed * SHEET_UNITS[i.kind].perUnit).toPrecision(3))} ${SHEET_UNITS[i.kind].unit}`;
+		`${i.accuracyPercent} % and ${Number((i.accuracyFixed * INSTRUMENT_SHEETS[i.kind].perUnit).toPrecision(3))} ${INSTRUMENT_SHEETS[i.kind].unit}`;
 	const figure = (t: Tried) =>
 		t.reading
 			? [

@@ -1,8 +1,7 @@
 <script lang="ts">
 	import type { BodyFor } from '$lib/client/api-shapes';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { SHEET_UNITS, USUAL_SHEET } from '$lib/core/reading';
-	import { INSTRUMENT_KINDS, type InstrumentKind } from '$lib/components/live/instrument-kinds';
+	import { INSTRUMENT_KINDS, INSTRUMENT_SHEETS, type InstrumentKind } from '$lib/core/reading';
 
 	export interface EditedInstrument {
 		name: string;
@@ -30,9 +29,9 @@
 	let { instrument, onadd, onchange, oncancel, fields }: Props = $props();
 	/** The accuracy as it is shown: percent, and the fixed part in the unit of its kind. */
 	const sheetOf = (kind: InstrumentKind, known: EditedInstrument | null) => ({
-		accuracyPercent: (known?.accuracyPercent ?? USUAL_SHEET[kind].percent) as number | null,
+		accuracyPercent: (known?.accuracyPercent ?? INSTRUMENT_SHEETS[kind].usual.percent) as number | null,
 		accuracyFixed: Number(
-			((known?.accuracyFixed ?? USUAL_SHEET[kind].fixed) * SHEET_UNITS[kind].perUnit).toPrecision(6)
+			((known?.accuracyFixed ?? INSTRUMENT_SHEETS[kind].usual.fixed) * INSTRUMENT_SHEETS[kind].perUnit).toPrecision(6)
 		) as number | null
 	});
 	const blank = () => ({
@@ -58,7 +57,7 @@
 		event.preventDefault();
 		const calibration = {
 			accuracyPercent: Number(form.accuracyPercent),
-			accuracyFixed: Number(form.accuracyFixed) / SHEET_UNITS[form.kind].perUnit,
+			accuracyFixed: Number(form.accuracyFixed) / INSTRUMENT_SHEETS[form.kind].perUnit,
 			voltageOffsetV: Number(form.voltageOffsetMv) / 1000,
 			currentGainPercent: Number(form.currentGainPercent)
 		};
@@ -86,7 +85,10 @@
 			<div>
 				<label class="field-label" for="{id}-kind">Kind</label>
 				<select id="{id}-kind" class="select tap w-full" bind:value={form.kind} onchange={usual}>
-					{#each INSTRUMENT_KINDS as kind (kind.value)}<option value={kind.value}>{kind.text}</option>{/each}
+					{#each INSTRUMENT_KINDS as kind (kind)}
+						{@const { name, speaks } = INSTRUMENT_SHEETS[kind]}
+						<option value={kind}>{name} ({speaks})</option>
+					{/each}
 				</select>
 			</div>
 			<Field label="Address" bind:value={form.host} required placeholder="192.168.1.40" error={fields.host} />
@@ -96,7 +98,7 @@
 		<Field label="Accuracy" unit="± %" type="number" bind:value={form.accuracyPercent} error={fields.accuracyPercent} />
 		<Field
 			label="and"
-			unit="± {SHEET_UNITS[form.kind].unit}"
+			unit="± {INSTRUMENT_SHEETS[form.kind].unit}"
 			type="number"
 			bind:value={form.accuracyFixed}
 			error={fields.accuracyFixed}

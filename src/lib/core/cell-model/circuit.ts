@@ -1,4 +1,4 @@
-import { HYSTERESIS_V, restVoltageCurve, CHEMISTRIES, type Chemistry } from '../chemistry';
+import { HYSTERESIS_V, byChemistry, restVoltageCurve, type Chemistry } from '../chemistry';
 import { uniformCubic, type UniformCubic } from '../shared';
 import type { CellParameters } from './parameters';
 
@@ -29,16 +29,14 @@ const AC_SHARE = 0.7;
 /** Bins of the rest-voltage table: every point of the tables lies on a multiple of 0.5 %. */
 const CURVE_BINS = 200;
 
-const CURVES = Object.fromEntries(
-	CHEMISTRIES.map((chemistry) => [chemistry, uniformCubic(restVoltageCurve(chemistry), CURVE_BINS)])
-) as Record<Chemistry, UniformCubic>;
+const CURVES = byChemistry((_, chemistry) => uniformCubic(restVoltageCurve(chemistry), CURVE_BINS));
 
 /** Rest voltage over SoC, made for many readings. */
 export const openCircuitCurve = (chemistry: Chemistry): UniformCubic => CURVES[chemistry];
 export const hysteresisOf = (chemistry: Chemistry): number => HYSTERESIS_V[chemistry];
 
-/** Terminal voltage above which a cell leaks faster and faster, V (LFP from the model; others where their curve ends). */
-export const LEAK_RISES_ABOVE_V: Record<Chemistry, number> = { LFP: 3.45, LTO: 2.65, NMC: 4.18 };
+/** Terminal voltage above which a cell leaks faster and faster, V. */
+export const LEAK_RISES_ABOVE_V: Record<Chemistry, number> = byChemistry((kind) => kind.leakRisesAboveV);
 /** Leakage grows by this many times itself per volt above. */
 export const LEAK_RISE_PER_V = 20 / 0.2;
 

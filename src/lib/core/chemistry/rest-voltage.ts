@@ -1,81 +1,21 @@
 import { CoreError, monotoneCurve, requireFinite, requireNotNegative, type MonotoneCurve } from '../shared';
-import { CHEMISTRIES, type Chemistry } from './chemistry';
-
-/** SoC in percent and rest voltage in V at 25 °C, mean of charge and discharge branches. Typical figures, no maker's data. */
-const REST_POINTS: Record<Chemistry, readonly (readonly [number, number])[]> = {
-	LFP: [
-		[0, 2.8],
-		[1, 2.93],
-		[2, 3.01],
-		[3, 3.07],
-		[5, 3.14],
-		[7.5, 3.182],
-		[10, 3.203],
-		[15, 3.226],
-		[20, 3.248],
-		[25, 3.264],
-		[30, 3.277],
-		[35, 3.286],
-		[40, 3.29],
-		[50, 3.294],
-		[60, 3.303],
-		[65, 3.318],
-		[70, 3.329],
-		[75, 3.331],
-		[80, 3.332],
-		[90, 3.334],
-		[95, 3.336],
-		[97, 3.34],
-		[98, 3.347],
-		[99, 3.37],
-		[99.5, 3.4],
-		[100, 3.46]
-	],
-	LTO: [
-		[0, 1.8],
-		[2, 2.0],
-		[5, 2.1],
-		[10, 2.15],
-		[30, 2.2],
-		[50, 2.25],
-		[70, 2.31],
-		[90, 2.41],
-		[97, 2.5],
-		[100, 2.65]
-	],
-	NMC: [
-		[0, 3.0],
-		[3, 3.3],
-		[10, 3.45],
-		[20, 3.55],
-		[40, 3.63],
-		[50, 3.68],
-		[60, 3.75],
-		[70, 3.86],
-		[80, 3.95],
-		[90, 4.06],
-		[100, 4.18]
-	]
-};
+import { CHEMISTRIES, byChemistry, type Chemistry } from './chemistry';
 
 /** Volts per unit of SoC beyond the ends of the table: below 0 % and above 100 %. */
 const SLOPE_BELOW = 100;
 const SLOPE_ABOVE = 25;
 
 /** Half-width of the hysteresis loop on the plateau, V (default). */
-export const HYSTERESIS_V: Record<Chemistry, number> = { LFP: 0.008, LTO: 0.006, NMC: 0.01 };
+export const HYSTERESIS_V: Record<Chemistry, number> = byChemistry((kind) => kind.hysteresisV);
 
-const CURVES = Object.fromEntries(
-	CHEMISTRIES.map((chemistry) => [
-		chemistry,
-		monotoneCurve(
-			REST_POINTS[chemistry].map(([soc]) => soc / 100),
-			REST_POINTS[chemistry].map(([, volts]) => volts),
-			SLOPE_BELOW,
-			SLOPE_ABOVE
-		)
-	])
-) as Record<Chemistry, MonotoneCurve>;
+const CURVES = byChemistry(({ restPoints }) =>
+	monotoneCurve(
+		restPoints.map(([soc]) => soc / 100),
+		restPoints.map(([, volts]) => volts),
+		SLOPE_BELOW,
+		SLOPE_ABOVE
+	)
+);
 
 /** Rest-voltage curve of a chemistry: V over SoC (fraction), PCHIP through the default table. */
 export function restVoltageCurve(chemistry: Chemistry): MonotoneCurve {

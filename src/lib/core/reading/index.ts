@@ -12,10 +12,4 @@ export {
 	type QuantityFigures
 } from './quantity';
 export { questionReading, type Question } from './question';
-export {
-	INSTRUMENT_KINDS,
-	SHEET_UNITS,
-	USUAL_SHEET,
-	type InstrumentKind,
-	type InstrumentSheet
-} from './instrument-sheet';
+export { INSTRUMENT_KINDS, INSTRUMENT_SHEETS, type InstrumentKind, type InstrumentSheet } from './instrument-sheet';

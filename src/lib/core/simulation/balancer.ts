@@ -1,4 +1,4 @@
-import type { Chemistry } from '../chemistry';
+import { byChemistry, type Chemistry } from '../chemistry';
 import type { Battery } from './battery';
 import { CoreError, requireNotNegative, requirePositive } from '../shared';
 
@@ -22,7 +22,7 @@ const DEFAULTS: Record<Balancer['kind'], Omit<Balancer, 'kind' | 'startV'>> = {
 	active: { currentA: 2, triggerV: 0.01, efficiency: 0.85, chargingOnly: false }
 };
 /** Where the curve begins to rise to full, V. */
-const START_V: Record<Chemistry, number> = { LFP: 3.4, LTO: 2.5, NMC: 4.05 };
+const START_V: Record<Chemistry, number> = byChemistry((kind) => kind.risesToFullFromV);
 
 /** @throws CoreError naming the field */
 export function completeBalancer(spec: Partial<Balancer>, chemistry: Chemistry, path = 'balancer'): Balancer {

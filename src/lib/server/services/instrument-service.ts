@@ -1,5 +1,5 @@
 import { lookup } from 'node:dns/promises';
-import type { InstrumentKind, InstrumentSheet } from '$lib/core/reading';
+import { INSTRUMENT_KINDS, INSTRUMENT_SHEETS, type InstrumentKind } from '$lib/core/reading';
 import { instruments, type Instrument } from '../records';
 import { checkAddress, isLoopback, refuseNever } from '../records/instruments/address';
 import { ServiceError } from '../errors';
@@ -110,24 +110,6 @@ export function asServiceError(error: unknown): unknown {
 	return error instanceof InstrumentError ? new ServiceError(409, `instrument-${error.fault}`, error.message) : error;
 }
 
-const BENCH_NAMES: Record<InstrumentKind, string> = {
-	supply: 'Bench supply',
-	load: 'Electronic load',
-	voltmeter: 'Voltmeter',
-	ohmmeter: 'Milliohm meter',
-	bms: 'BMS',
-	shunt: 'Shunt'
-};
-/** Accuracy of the bundled instruments as their sheets would say it. */
-const BENCH_SHEET: Record<InstrumentKind, InstrumentSheet> = {
-	supply: { percent: 0.1, fixed: 0.01 },
-	load: { percent: 0.1, fixed: 0.01 },
-	voltmeter: { percent: 0.02, fixed: 0.0005 },
-	ohmmeter: { percent: 0.5, fixed: 0.000_002 },
-	bms: { percent: 0.02, fixed: 0.001 },
-	shunt: { percent: 0.2, fixed: 0.01 }
-};
-
 const inTurn = oneAtATime();
 
 /** The six instruments of the bundled bench in the address book, entered when they are not there yet: once, whoever asks first. */
@@ -136,17 +118,18 @@ export const bundledInstruments = (): Promise<Record<InstrumentKind, Instrument>
 async function enterBundled(): Promise<Record<InstrumentKind, Instrument>> {
 	const known = (await instruments.all({})).filter((i) => i.bundled);
 	const entries = await Promise.all(
-		(Object.keys(BENCH_NAMES) as InstrumentKind[]).map(async (kind) => {
+		INSTRUMENT_KINDS.filter((kind) => INSTRUMENT_SHEETS[kind].bench !== null).map(async (kind) => {
+			const { name, bench } = INSTRUMENT_SHEETS[kind];
 			const fresh = {
-				name: `${BENCH_NAMES[kind]} (simulated)`,
+				name: `${name} (simulated)`,
 				kind,
 				host: '127.0.0.1',
 				port: 1,
 				unitId: null,
 				bundled: true,
 				outsideNamed: false,
-				accuracyPercent: BENCH_SHEET[kind].percent,
-				accuracyFixed: BENCH_SHEET[kind].fixed
+				accuracyPercent: bench!.percent,
+				accuracyFixed: bench!.fixed
 			};
 			return [kind, known.find((i) => i.kind === kind) ?? (await instruments.insert(fresh))] as const;
 		})

@@ -1,4 +1,4 @@
-import { USUAL_SHEET } from '$lib/core/reading';
+import { INSTRUMENT_SHEETS } from '$lib/core/reading';
 import { defineKind } from '../kind';
 import { refuseRemovalUnderRun } from '../live-runs/under-run';
 import { checkAddress } from './address';
@@ -15,7 +15,7 @@ export const instrumentKind = defineKind<Instrument>({
 	columns: null,
 	archivedWith: null,
 	prepare: async (fields: InstrumentInput) => {
-		const usual = USUAL_SHEET[fields.kind];
+		const usual = INSTRUMENT_SHEETS[fields.kind].usual;
 		return {
 			...fields,
 			accuracyPercent: fields.accuracyPercent ?? usual.percent,
