@@ -1,8 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { restVoltageCurve } from '../chemistry';
 import {
+	USUAL_NATURE,
 	acResistanceMohm,
 	circuitConstants,
+	coldShareAt,
 	completeCell,
 	createCells,
 	simulateDischarge,
@@ -63,6 +66,59 @@ describe('a simulated 206 Ah cell', () => {
 		expect(simulateDischarge({ parameters: aged, soc: 1 }, 20.6, 2.5, 1, 60).capacityAh).toBeCloseTo(0.8 * 206, 0);
 		expect(circuitConstants(aged, 25).r0Ohm).toBe(circuitConstants(tested(), 25).r0Ohm);
 	});
+});
+
+describe('the cold', () => {
+	it.each([
+		[25, 0],
+		[15, 0.029],
+		[0, 0.125],
+		[40, 0]
+	])('at %s °C keeps back a share of %s', (temperatureC, share) =>
+		expect(coldShareAt(temperatureC)).toBeCloseTo(share, 9)
+	);
+	it('keeps it back only while current is drawn: emptied at 5 °C and left to rest it climbs to the rest voltage of what it holds', () => {
+		const cold = tested({ temperatureC: 5, massKg: 1e9 });
+		const { end, capacityAh } = simulateDischarge({ parameters: cold, soc: 1 }, 20.6, 2.5, 1, 60);
+		// z0 at 20 K below is 0.086: more than that is still there.
+		expect(1 - capacityAh / 206).toBeGreaterThan(0.086);
+		const held = end.soc[0]!;
+		const rested = restV(after(end, 0, 12 * 3600, 60));
+		expect(Math.abs(rested - (restVoltageCurve('LFP').at(held) - 0.008))).toBeLessThan(0.003);
+		expect(rested).toBeGreaterThan(3.1);
+	});
+	it('takes less from a small current, and nothing from a charge', () => {
+		const surfaceAfter = (currentA: number) => {
+			const cells = createCells([{ parameters: tested({ temperatureC: 0, massKg: 1e9 }), soc: 0.5 }], 0);
+			return after(cells, currentA, 5 * 1500, 10).surface[0]!;
+		};
+		const { kappa } = circuitConstants(tested(), 0);
+		// 0.01 C is a fifth of 0.05 C: a fifth of 12.5 %.
+		expect(surfaceAfter(-2.06)).toBeCloseTo((-0.025 - kappa * 0.01) * (1 - Math.exp(-5)), 4);
+		expect(surfaceAfter(2.06)).toBeCloseTo(kappa * 0.01 * (1 - Math.exp(-5)), 6);
+	});
+});
+
+describe('a world whose cells are not typical', () => {
+	const nature = { ...USUAL_NATURE, curveOffsetV: [0.008, -0.008, 0.004, 0, -0.005] };
+	it('has its own curve through the offsets, which never falls', () => {
+		const at = (soc: number) => restV(createCells([{ parameters: tested(), soc }], 25, nature));
+		const typical = restVoltageCurve('LFP');
+		expect(at(0.25)).toBeCloseTo(typical.at(0.25) - 0.008, 4);
+		expect(at(1)).toBeCloseTo(typical.at(1) - 0.005, 4);
+		for (let soc = 0.01; soc <= 1; soc += 0.01) expect(at(soc)).toBeGreaterThan(at(soc - 0.01));
+	});
+	it('has its own resistance, hysteresis, leak and cold', () => {
+		const own = { ...USUAL_NATURE, resistance: 1.5, hysteresis: 2, coldShare: 0.4, selfDischarge: 3 };
+		const cells = createCells([{ parameters: tested({ temperatureC: 0 }), soc: 0.5, branch: 1 }], 0, own);
+		expect(cells.hysteresisV[0]).toBeCloseTo(0.016, 9);
+		expect(cells.coldShare[0]).toBeCloseTo(0.05, 9);
+		expect(cells.r0Ohm[0]! / circuitConstants(tested(), 0).r0Ohm).toBeCloseTo(1.5, 9);
+	});
+	it('refuses offsets that are not five', () =>
+		expect(() => createCells([{ parameters: tested(), soc: 0.5 }], 25, { ...nature, curveOffsetV: [0] })).toThrow(
+			/curveOffsetV/
+		));
 });
 
 describe('heat', () => {

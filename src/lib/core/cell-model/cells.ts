@@ -1,14 +1,15 @@
 import type { Chemistry } from '../chemistry';
 import { CoreError, cubicAt, cubicSlopeAt, requireFinite, type UniformCubic } from '../shared';
 import {
+	COLD_FULL_C_RATE,
 	HEAT_CAPACITY_J_PER_KG_K,
 	MONTH_S,
 	OVER_CHARGE,
 	OVER_DISCHARGE,
-	circuitConstants,
-	hysteresisOf,
-	openCircuitCurve
+	circuitConstants
 } from './circuit';
+import { loopV, natureCurve } from './curve';
+import { USUAL_NATURE, type CellNature } from './nature';
 import type { CellParameters } from './parameters';
 
 /** One cell to simulate: what it is and where it stands. */
@@ -43,7 +44,10 @@ const STATE = [
 export interface Cells {
 	count: number;
 	chemistry: Chemistry;
+	nature: CellNature;
 	curve: UniformCubic;
+	/** Half-width of the hysteresis loop, V. */
+	loopV: number;
 	parameters: readonly CellParameters[];
 	ambientC: number;
 	capacityAh: Float64Array;
@@ -60,7 +64,7 @@ export interface Cells {
 	r0Ohm: Float64Array;
 	r1Ohm: Float64Array;
 	kappa: Float64Array;
-	unreachable: Float64Array;
+	coldShare: Float64Array;
 	/** Rest voltage of the surface, its slope in V per unit of SoC, and rest voltage of the bulk. */
 	surfaceV: Float64Array;
 	slopeV: Float64Array;
@@ -79,11 +83,12 @@ export interface Cells {
 /** Constants are worked out again when a cell's temperature has moved by this much: 0.003 % of its resistance. */
 const TEMPERATURE_GRAIN_K = 0.01;
 
-/** What the cold puts out of reach lowers the voltage by no more than this: enough to end any discharge, V. */
-const COLD_TAKES_V = 0.8;
-
 /** @throws CoreError when cells differ in chemistry, or a state of charge lies outside −5 % … 108 % */
-export function createCells(starting: readonly StartingCell[], ambientC: number): Cells {
+export function createCells(
+	starting: readonly StartingCell[],
+	ambientC: number,
+	nature: CellNature = USUAL_NATURE
+): Cells {
 	const count = starting.length;
 	const chemistry = starting[0]?.parameters.chemistry ?? 'LFP';
 	requireFinite(ambientC, 'ambientC');
@@ -97,23 +102,25 @@ export function createCells(starting: readonly StartingCell[], ambientC: number)
 	const cells: Cells = {
 		count,
 		chemistry,
-		curve: openCircuitCurve(chemistry),
+		nature,
+		curve: natureCurve(chemistry, nature),
+		loopV: loopV(chemistry, nature),
 		parameters: starting.map((c) => c.parameters),
 		ambientC,
 		capacityAh: column((c) => c.parameters.capacityAh * c.parameters.capacityFactor),
 		efficiency: column((c) => c.parameters.coulombicEfficiency),
-		leakPerS: column((c) => c.parameters.selfDischargePerMonth / MONTH_S),
+		leakPerS: column((c) => (c.parameters.selfDischargePerMonth * nature.selfDischarge) / MONTH_S),
 		heatCapacityJPerK: column((c) => c.parameters.massKg * HEAT_CAPACITY_J_PER_KG_K),
 		soc: column((c) => c.soc),
 		surface: column(),
 		polarisationV: column(),
-		hysteresisV: column((c) => (c.branch ?? 0) * hysteresisOf(chemistry)),
+		hysteresisV: column((c) => (c.branch ?? 0) * loopV(chemistry, nature)),
 		temperatureC: column((c) => c.parameters.temperatureC),
 		constantsAtC: column(() => Infinity),
 		r0Ohm: column(),
 		r1Ohm: column(),
 		kappa: column(),
-		unreachable: column(),
+		coldShare: column(),
 		surfaceV: column(),
 		slopeV: column(),
 		bulkV: column(),
@@ -138,27 +145,29 @@ export function refreshCells(cells: Cells): void {
 export function refreshCell(cells: Cells, i: number): void {
 	const temperatureC = cells.temperatureC[i];
 	if (Math.abs(temperatureC! - cells.constantsAtC[i]!) > TEMPERATURE_GRAIN_K) {
-		const constants = circuitConstants(cells.parameters[i]!, temperatureC!);
+		const constants = circuitConstants(cells.parameters[i]!, temperatureC!, cells.nature);
 		cells.constantsAtC[i] = temperatureC!;
 		cells.r0Ohm[i] = constants.r0Ohm;
 		cells.r1Ohm[i] = constants.r1Ohm;
 		cells.kappa[i] = constants.kappa;
-		cells.unreachable[i] = constants.unreachable;
+		cells.coldShare[i] = constants.coldShare;
 	}
-	const soc = cells.soc[i];
-	const reach = 1 / (1 - cells.unreachable[i]!);
-	const surface = soc! + cells.surface[i]!;
-	const cold = (surface - cells.unreachable[i]!) * reach;
-	cells.surfaceV[i] = cubicAt(cells.curve, cold);
-	cells.slopeV[i] = cubicSlopeAt(cells.curve, cold) * reach;
-	if (cold < 0) {
-		const floorV = cubicAt(cells.curve, surface) - COLD_TAKES_V;
-		if (floorV > cells.surfaceV[i]) {
-			cells.surfaceV[i] = floorV;
-			cells.slopeV[i] = cubicSlopeAt(cells.curve, surface);
-		}
-	}
-	cells.bulkV[i] = cubicAt(cells.curve, soc!);
+	const soc = cells.soc[i]!;
+	// No surface is emptier than an emptied cell: below, the voltage means nothing.
+	const surface = Math.max(OVER_DISCHARGE.to, soc + cells.surface[i]!);
+	cells.surfaceV[i] = cubicAt(cells.curve, surface);
+	cells.slopeV[i] = cubicSlopeAt(cells.curve, surface);
+	cells.bulkV[i] = cubicAt(cells.curve, soc);
+}
+
+/**
+ * Where the surface of a cell goes under a steady current, fraction of SoC against its bulk: `κ·I/C`, and in the cold, while it is
+ * discharged, the share that cannot be reached: `z0·min(1, |I|/(0.05·C))` less.
+ */
+export function surfaceEnd(cells: Cells, i: number, currentA: number): number {
+	const rate = currentA / cells.capacityAh[i]!;
+	const cold = rate < 0 ? cells.coldShare[i]! * Math.min(1, -rate / COLD_FULL_C_RATE) : 0;
+	return cells.kappa[i]! * rate - cold;
 }
 
 /** Voltage behind the series resistance, V. */

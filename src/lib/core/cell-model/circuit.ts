@@ -1,5 +1,5 @@
-import { HYSTERESIS_V, byChemistry, restVoltageCurve, type Chemistry } from '../chemistry';
-import { uniformCubic, type UniformCubic } from '../shared';
+import { byChemistry, type Chemistry } from '../chemistry';
+import { USUAL_NATURE, type CellNature } from './nature';
 import type { CellParameters } from './parameters';
 
 /**
@@ -10,8 +10,6 @@ export const SURFACE_TAU_S = 1500;
 export const FAST_TAU_S = 30;
 /** How fast hysteresis follows the charge moved, per unit of SoC. */
 export const HYSTERESIS_RATE = 40;
-/** Heat given to the air per kelvin in a closed box, W/K a cell. */
-export const COOLING_W_PER_K = 0.5;
 export const HEAT_CAPACITY_J_PER_KG_K = 1000;
 export const MONTH_S = 30.4375 * 86400;
 
@@ -21,20 +19,14 @@ const R1_SHARE = 0.6;
 const ARRHENIUS_K = 2600;
 const RATED_K = 298.15;
 const ZERO_C_K = 273.15;
-const UNREACHABLE_PER_K = 0.005;
+/** Share of charge a discharge in the cold cannot reach, per K and per K² below 25 °C: 12.5 % at 0 °C, 2.9 % at 15 °C. */
+const COLD_SHARE = { perK: 0.0015, perK2: 0.00014 };
 /** The cold never puts more than this out of reach, so that the model keeps a cell to speak of. */
-const MOST_UNREACHABLE = 0.5;
+const MOST_COLD_SHARE = 0.5;
+/** From this C-rate on the whole of that share is out of reach; below it in proportion. */
+export const COLD_FULL_C_RATE = 0.05;
 /** A 1 kHz meter reads this share of the series resistance. */
 const AC_SHARE = 0.7;
-/** Bins of the rest-voltage table: every point of the tables lies on a multiple of 0.5 %. */
-const CURVE_BINS = 200;
-
-const CURVES = byChemistry((_, chemistry) => uniformCubic(restVoltageCurve(chemistry), CURVE_BINS));
-
-/** Rest voltage over SoC, made for many readings. */
-export const openCircuitCurve = (chemistry: Chemistry): UniformCubic => CURVES[chemistry];
-export const hysteresisOf = (chemistry: Chemistry): number => HYSTERESIS_V[chemistry];
-
 /** Terminal voltage above which a cell leaks faster and faster, V. */
 export const LEAK_RISES_ABOVE_V: Record<Chemistry, number> = byChemistry((kind) => kind.leakRisesAboveV);
 /** Leakage grows by this many times itself per volt above. */
@@ -54,22 +46,29 @@ export interface CircuitConstants {
 	r1Ohm: number;
 	/** Surface charge (fraction of SoC) per C-rate. */
 	kappa: number;
-	/** Fraction of charge the cold puts out of reach. */
-	unreachable: number;
+	/** Fraction of charge a discharge cannot reach in the cold. */
+	coldShare: number;
+}
+
+/** Share of its charge a cell cannot give in the cold, at 0.05 C or more: z0 = 0.0015·ΔT + 0.00014·ΔT², ΔT = 25 °C − T; 0 above 25 °C. */
+export function coldShareAt(temperatureC: number): number {
+	const below = Math.max(0, 25 - temperatureC);
+	return Math.min(MOST_COLD_SHARE, COLD_SHARE.perK * below + COLD_SHARE.perK2 * below ** 2);
 }
 
 /** Circuit constants of a cell at a temperature, °C. */
 export function circuitConstants(
 	cell: Pick<CellParameters, 'capacityAh' | 'resistanceFactor'>,
-	temperatureC: number
+	temperatureC: number,
+	nature: CellNature = USUAL_NATURE
 ): CircuitConstants {
 	const cold = coldFactor(temperatureC);
-	const r0Ohm = ((R0_OHM_AH * cell.resistanceFactor) / cell.capacityAh) * cold;
+	const r0Ohm = ((R0_OHM_AH * cell.resistanceFactor * nature.resistance) / cell.capacityAh) * cold;
 	return {
 		r0Ohm,
 		r1Ohm: R1_SHARE * r0Ohm,
-		kappa: SURFACE_KAPPA * cold,
-		unreachable: Math.min(MOST_UNREACHABLE, Math.max(0, UNREACHABLE_PER_K * (25 - temperatureC)))
+		kappa: SURFACE_KAPPA * nature.kappa * cold,
+		coldShare: Math.min(MOST_COLD_SHARE, coldShareAt(temperatureC) * nature.coldShare)
 	};
 }
 

@@ -1,4 +1,6 @@
-export { acResistanceMohm, circuitConstants, openCircuitCurve, type CircuitConstants } from './circuit';
+export { acResistanceMohm, circuitConstants, coldShareAt, type CircuitConstants } from './circuit';
+export { openCircuitCurve } from './curve';
+export { CLOSED_BOX_W_PER_K, FREE_AIR_W_PER_K, USUAL_NATURE, type CellNature } from './nature';
 export { completeCell, type CellParameters, type CellSpec } from './parameters';
 export {
 	copyState,

@@ -1,15 +1,13 @@
 import { cubicIntegral } from '../shared';
-import { refreshCell, terminalVoltageV, type Cells } from './cells';
+import { refreshCell, surfaceEnd, terminalVoltageV, type Cells } from './cells';
 import {
-	COOLING_W_PER_K,
 	FAST_TAU_S,
 	HYSTERESIS_RATE,
 	LEAK_RISES_ABOVE_V,
 	LEAK_RISE_PER_V,
 	OVER_CHARGE,
 	OVER_DISCHARGE,
-	SURFACE_TAU_S,
-	hysteresisOf
+	SURFACE_TAU_S
 } from './circuit';
 
 /** Exponentials that depend on the step length alone. */
@@ -41,10 +39,15 @@ export function midSourceVoltageV(cells: Cells, i: number, decay: StepDecay): nu
 	);
 }
 
-/** By how much a steady current (per A) has raised the source voltage by the middle of a step, beside the series resistance, Ω. */
+/**
+ * By how much a steady current (per A) has raised the source voltage by the middle of a step, beside the series resistance, Ω.
+ * What the cold takes is no line in the current: its share per ampere is that of the current now flowing.
+ */
 export function midRiseOhm(cells: Cells, i: number, decay: StepDecay): number {
-	const perAmpere = decay.stepS / 7200 + cells.kappa[i]! * (1 - decay.halfSurface);
-	return (cells.slopeV[i]! * perAmpere) / cells.capacityAh[i]! + cells.r1Ohm[i]! * (1 - decay.halfFast);
+	const nowA = cells.currentA[i]!;
+	const surfacePerAmpere = nowA < 0 ? surfaceEnd(cells, i, nowA) / nowA : cells.kappa[i]! / cells.capacityAh[i]!;
+	const perAmpere = decay.stepS / 7200 / cells.capacityAh[i]! + surfacePerAmpere * (1 - decay.halfSurface);
+	return cells.slopeV[i]! * perAmpere + cells.r1Ohm[i]! * (1 - decay.halfFast);
 }
 
 /** Share of a current that changes the charge; less in the over-charge and over-discharge regions. */
@@ -69,7 +72,7 @@ function leakedFraction(cells: Cells, i: number, currentA: number, stepS: number
 export function expectedSwingV(cells: Cells, i: number, decay: StepDecay): number {
 	const rate = cells.currentA[i]! / cells.capacityAh[i]!;
 	const bulk = (rate * decay.stepS) / 3600;
-	const surface = (cells.kappa[i]! * rate - cells.surface[i]!) * (1 - decay.surface);
+	const surface = (surfaceEnd(cells, i, cells.currentA[i]!) - cells.surface[i]!) * (1 - decay.surface);
 	return cells.slopeV[i]! * Math.abs(bulk + surface);
 }
 
@@ -90,12 +93,12 @@ export function stepCell(cells: Cells, i: number, decay: StepDecay): number {
 	const storedAh = movedAh * storedShare(cells, i, currentA!);
 	const leakedAh = leakedFraction(cells, i, currentA!, stepS) * capacityAh!;
 	const fastEnd = currentA! * r1Ohm!;
-	const surfaceEnd = (cells.kappa[i]! * currentA!) / capacityAh!;
+	const surfaceTo = surfaceEnd(cells, i, currentA!);
 	cells.soc[i]! += (storedAh - leakedAh) / capacityAh!;
-	cells.surface[i] = surfaceEnd + (cells.surface[i]! - surfaceEnd) * decay.surface;
+	cells.surface[i] = surfaceTo + (cells.surface[i]! - surfaceTo) * decay.surface;
 	cells.polarisationV[i] = fastEnd + (fast0! - fastEnd) * decay.fast;
 	if (currentA !== 0) {
-		const branch = currentA! > 0 ? hysteresisOf(cells.chemistry) : -hysteresisOf(cells.chemistry);
+		const branch = currentA! > 0 ? cells.loopV : -cells.loopV;
 		const followed = Math.exp(-HYSTERESIS_RATE * Math.abs(movedAh / capacityAh!));
 		cells.hysteresisV[i] = branch + (hysteresis0! - branch) * followed;
 	}
@@ -120,8 +123,9 @@ export function stepCell(cells: Cells, i: number, decay: StepDecay): number {
 }
 
 function warmCell(cells: Cells, i: number, heatW: number, stepS: number): void {
-	const settledC = cells.ambientC + heatW / COOLING_W_PER_K;
-	const kept = Math.exp((-COOLING_W_PER_K * stepS) / cells.heatCapacityJPerK[i]!);
+	const { coolingWPerK } = cells.nature;
+	const settledC = cells.ambientC + heatW / coolingWPerK;
+	const kept = Math.exp((-coolingWPerK * stepS) / cells.heatCapacityJPerK[i]!);
 	cells.temperatureC[i] = settledC + (cells.temperatureC[i]! - settledC) * kept;
 }
 

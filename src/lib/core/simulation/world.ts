@@ -1,4 +1,13 @@
-import { completeCell, createCells, type CellSpec, type Cells } from '../cell-model';
+import {
+	CLOSED_BOX_W_PER_K,
+	FREE_AIR_W_PER_K,
+	USUAL_NATURE,
+	completeCell,
+	createCells,
+	type CellNature,
+	type CellSpec,
+	type Cells
+} from '../cell-model';
 import { CHEMISTRIES, type Chemistry } from '../chemistry';
 import { CoreError, requireFinite, requireNotNegative, seededRandom } from '../shared';
 import { completeBalancer, type Balancer } from './balancer';
@@ -20,6 +29,8 @@ export interface SimulatedWorld {
 	wiring: { kind: Wiring; groups?: (string | number)[][]; linkOhm?: number };
 	bms?: Partial<BmsLimits>;
 	balancer?: Partial<Balancer>;
+	/** How its cells differ from the typical cell; cooling as the wiring has it: a battery stands in its box. */
+	nature?: Partial<CellNature>;
 }
 
 const DEFAULT_SOC = 0.5;
@@ -53,7 +64,12 @@ export function prepareWorld(world: SimulatedWorld): Prepared {
 			parameters: completeCell({ temperatureC: ambientC, ...spec, chemistry: world.chemistry }, `world.cells.${i}`),
 			soc: soc ?? DEFAULT_SOC
 		})),
-		ambientC
+		ambientC,
+		{
+			...USUAL_NATURE,
+			coolingWPerK: world.wiring.kind === 'series' ? CLOSED_BOX_W_PER_K : FREE_AIR_W_PER_K,
+			...world.nature
+		}
 	);
 	const { kind, linkOhm = 0 } = world.wiring;
 	requireNotNegative(linkOhm, 'world.wiring.linkOhm');

@@ -1,0 +1,1 @@
+export { intervalOf, snapshotBounds, type Interval, type Snapshot, type SnapshotBounds } from './snapshot';
