@@ -92,7 +92,9 @@ test('every main view is accessible in both themes, runs without an error and st
 test('the theme chosen is there before the page is drawn', async ({ page, request }) => {
 	for (const theme of ['coal', 'ash']) {
 		await page.goto('/settings');
+		const kept = page.waitForResponse((r) => r.request().method() === 'POST');
 		await page.getByRole('radio', { name: new RegExp(theme, 'i') }).click();
+		await kept;
 		await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
 		expect(await (await request.get('/')).text()).toContain(`data-theme="${theme}"`);
 	}
@@ -123,9 +125,12 @@ test('units and dates follow the settings', async ({ page, request }) => {
 	const { items } = (await (await request.get('/api/v1/banks?size=100')).json()) as { items: Named[] };
 	const damson = items.find((b) => b.name === 'Damson Rise')!.id;
 	await page.goto('/settings');
-	await page.getByRole('radio', { name: /^US/ }).click();
-	await page.getByRole('radio', { name: '2026-03-09' }).click();
-	await expect(page.getByRole('radio', { name: '2026-03-09' })).toBeChecked();
+	for (const choice of [/^US/, '2026-03-09']) {
+		const kept = page.waitForResponse((r) => r.request().method() === 'POST');
+		await page.getByRole('radio', { name: choice }).click();
+		await kept;
+		await expect(page.getByRole('radio', { name: choice })).toBeChecked();
+	}
 	await page.goto(`/banks/${damson}/limits`);
 	await expect(page.getByRole('row', { name: /Charge too hot 113 °F 104 °F/ })).toBeVisible();
 	await request.patch('/api/v1/settings', { data: { units: 'metric', dateStyle: 'day-first' } });
