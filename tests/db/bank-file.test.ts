@@ -4,7 +4,17 @@ import { startLive } from '$lib/core/live-run';
 import { readyScenario } from '$lib/core/rehearsal';
 import { insertLiveSamples } from '$lib/server/db/live-samples';
 import { readRunSamples } from '$lib/server/db/run-samples';
-import { cells, liveEvents, liveRuns, rehearsals, runs, type Bank, type Cell } from '$lib/server/records';
+import {
+	acknowledgements,
+	batteries,
+	cells,
+	liveEvents,
+	liveRuns,
+	rehearsals,
+	runs,
+	type Bank,
+	type Cell
+} from '$lib/server/records';
 import { importFirstFormat } from '$lib/server/services/import-service';
 import { acceptMatch, currentPlacements } from '$lib/server/services/match-service';
 import { importRun } from '$lib/server/services/run-service';
@@ -67,6 +77,12 @@ beforeAll(async () => {
 	await liveEvents.insert({
 		...{ liveRunId: live.id, happenedAt: '2026-03-22T02:00:00Z', kind: 'gap', message: 'x', needsPerson: false }
 	});
+	const [battery] = await batteries.all({ bankId: bank.id });
+	const apart = { bankId: bank.id, reason: 'seen', facts: {}, acknowledgedAt: '2026-04-03T00:00:00Z' };
+	await acknowledgements.insertMany([
+		{ ...apart, stage: 'test', code: 'capacity-unsure', subjectKind: 'cell', subjectId: String(a) },
+		{ ...apart, stage: 'build', code: 'lead-open', subjectKind: 'lead', subjectId: `${battery!.id}/2` }
+	]);
 	await rehearsals.insert({ bankId: bank.id, scenario: readyScenario('first-crate'), saved: null });
 });
 afterAll(() => pool.destroy());
@@ -82,13 +98,20 @@ describe('a bank’s file', () => {
 			'live-runs',
 			'live-samples',
 			'live-events',
-			'rehearsals'
+			'rehearsals',
+			'acknowledgements'
 		])
 			expect(kinds, kind).toContain(kind);
 		const copy = await importText(first);
 		expect(copy.id).not.toBe(bank.id);
 		const names = (text: string) => text.replaceAll(' (2)', '');
 		expect(comparable(names(await exportText(copy.id)))).toEqual(comparable(first));
+		// What was set apart is set apart of the same cell and lead, by their new ids.
+		const [ofCell, ofLead] = await acknowledgements.all({ bankId: copy.id });
+		expect((await cells.get(Number(ofCell!.subjectId))).label).toBe(tray[0]!.label);
+		expect(ofCell!.subjectId).not.toBe(String(tray[0]!.id));
+		const [battery] = await batteries.all({ bankId: copy.id });
+		expect(ofLead!.subjectId).toBe(`${battery!.id}/2`);
 	});
 	it('is refused whole when it is cut short, from elsewhere, newer, or broken; and nothing of it is stored', async () => {
 		const text = await exportText(bank.id);

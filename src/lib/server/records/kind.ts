@@ -28,6 +28,8 @@ export interface RecordKind<Row extends Recorded = Recorded> {
 	 * only when it is named anew.
 	 */
 	parents: Readonly<Record<string, string>>;
+	/** It names a record of any kind: the field that says which kind of subject, and the one with its id. */
+	names?: { kindField: string; idField: string };
 	/** Names under which a parent may come along in the same request, new or changed, and the field that then names it. */
 	sentAlong?: Readonly<Record<string, string>>;
 	/** Fields a list may be filtered by. */

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import type { SubjectKind } from '$lib/core/verdicts';
 import { readLiveSamples } from '../db/live-samples';
 import { database } from '../db/connection';
 import { readRunSamplesFrom } from '../db/run-samples';
@@ -8,6 +9,7 @@ import { toCsv } from '../formats/csv';
 import { banks } from '../records';
 import type { RecordKind } from '../records/kind';
 import { RECORD_KINDS, recordKind } from '../records/registry';
+import { recordOfSubject } from '../records/subject-kinds';
 
 const BOOKKEEPING = ['version', 'createdAt', 'updatedAt', 'deletedAt'];
 
@@ -59,6 +61,10 @@ const parentKind = (kind: RecordKind, field: string) => kind.parents[field]!.rep
 
 /** Lets go of loose references to what stays behind. @returns whether the record can do without the others */
 function keepReferences(row: Plain, kind: RecordKind, chosen: Chosen): boolean {
+	if (kind.names) {
+		const subject = recordOfSubject(row[kind.names.kindField] as SubjectKind, String(row[kind.names.idField]));
+		if (!chosen.get(subject.name)?.has(subject.recordId)) return false;
+	}
 	for (const [field, name] of Object.entries(kind.parents)) {
 		if (row[field] === null || row[field] === undefined) continue;
 		if (chosen.get(parentKind(kind, field))?.has(row[field] as number)) continue;

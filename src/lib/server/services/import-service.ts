@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import type { SubjectKind } from '$lib/core/verdicts';
 import { InputError, validated } from '$lib/input/validate';
 import { refuseHostile } from '$lib/input/plain';
 import { database } from '../db/connection';
@@ -12,6 +13,7 @@ import { layOut } from '../records/banks/lay-out';
 import { noteCause } from '../records/causes';
 import type { Fields, RecordKind } from '../records/kind';
 import { RECORD_KINDS } from '../records/registry';
+import { recordOfSubject } from '../records/subject-kinds';
 import { oneAtATime } from '../one-at-a-time';
 import { firstFormatLines } from '../threads/first-format';
 
@@ -92,6 +94,11 @@ class BankImport {
 		for (const [field, name] of Object.entries(kind.parents)) {
 			if (own[field] === null || own[field] === undefined) continue;
 			own[field] = this.idOf(name.replace(/\?$/, ''), own[field], `${path}.${field}`);
+		}
+		if (kind.names) {
+			const { kindField, idField } = kind.names;
+			const { name, recordId, rest } = recordOfSubject(own[kindField] as SubjectKind, String(own[idField]));
+			own[idField] = `${this.idOf(name, recordId, `${path}.${idField}`)}${rest}`;
 		}
 		return adapted(kind, own);
 	}

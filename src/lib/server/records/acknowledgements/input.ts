@@ -1,6 +1,7 @@
 import { STAGES, type Stage } from '$lib/core/shared';
 import { SUBJECT_KINDS, type SubjectKind } from '$lib/core/verdicts';
-import { ClientKey, Identity, Maybe, OneOf, Text, Whole } from '$lib/input/fields';
+import { IsObject } from 'class-validator';
+import { ClientKey, Identity, Maybe, OneOf, Text, When, Whole } from '$lib/input/fields';
 
 /** "Seen, set apart": a verdict a person has looked at, and why it may stay as it is. */
 export class AcknowledgementInput {
@@ -11,4 +12,9 @@ export class AcknowledgementInput {
 	@Identity() subjectId!: string | number;
 	@Text(400, 1) reason!: string;
 	@Maybe() @ClientKey() clientKey?: string;
+}
+
+export class StoredAcknowledgementInput extends AcknowledgementInput {
+	@IsObject() facts!: object;
+	@When() acknowledgedAt!: string;
 }

@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 import type { Verdict } from '$lib/core/verdicts';
 import { InputError } from '$lib/input/validate';
 import { defineKind } from '../kind';
-import { AcknowledgementInput } from './input';
+import { AcknowledgementInput, StoredAcknowledgementInput } from './input';
 import { acknowledgements, type Acknowledgement } from './row';
 
 /** The verdict as it was last judged. @throws InputError when it does not stand (any more) */
@@ -33,8 +33,9 @@ export const acknowledgementKind = defineKind<Acknowledgement>({
 	filters: ['bankId', 'stage'],
 	columns: null,
 	keyed: true,
-	// It names its subject by this book's ids.
-	archivedWith: null,
+	names: { kindField: 'subjectKind', idField: 'subjectId' },
+	storedInput: StoredAcknowledgementInput,
+	archivedWith: 'bankId',
 	async prepare(input: AcknowledgementInput, tx) {
 		const { facts } = await standing(input, tx);
 		return { ...input, subjectId: String(input.subjectId), facts, acknowledgedAt: new Date().toISOString() };
