@@ -1,4 +1,4 @@
-import { restVoltageCurve } from '$lib/core/chemistry';
+import { HYSTERESIS_V, restVoltageCurve } from '$lib/core/chemistry';
 import { matchCells } from '$lib/core/matching';
 import { normalDraw, type Random } from '$lib/core/shared';
 import type { CellTypeInput } from '$lib/server/records/cell-types/input';
@@ -42,6 +42,9 @@ const EFC_PER_YEAR = 140;
 const FADE = { q0: 1.015, a: 0.021, b: 5e-5 };
 /** Group whose self-discharge is higher, and by how much, Ah a year. */
 const LAGGING = { group: 10, ahPerYear: 0.85 };
+/** Where its charge ends, fraction, and what a cell adds to its rest voltage while charged, Ω·Ah. */
+const END_OF_CHARGE_SOC = 1.003;
+const CHARGING_OHM_AH = 0.08;
 
 /** An orchard cabin with six years of checks and capacity tests; one group slowly falls behind. */
 export async function loadDamsonRise(random: Random, now: Date): Promise<void> {
@@ -128,15 +131,18 @@ async function yearlyRound(random: Random, bankId: number, year: number, now: Da
 	const efc = EFC_PER_YEAR * year;
 	const fraction = FADE.q0 - FADE.a * Math.sqrt(year) - FADE.b * efc;
 	const curve = restVoltageCurve('LFP');
+	const currentA = Number(normalDraw(random, 5, 0.6).toFixed(1));
+	// Read while it charges: on the upper branch of the hysteresis, and above the resistance.
+	const chargingV = HYSTERESIS_V.LFP + (currentA * CHARGING_OHM_AH) / 280;
 	const groupVoltagesV = Array.from({ length: 16 }, (_, g) => {
 		const behindAh = (g + 1 === LAGGING.group ? LAGGING.ahPerYear * year : 0) + normalDraw(random, 0, 0.08);
-		return Number(curve.at(0.9955 - behindAh / 280).toFixed(3));
+		return Number((curve.at(END_OF_CHARGE_SOC - behindAh / 280) + chargingV).toFixed(3));
 	});
 	await make('service-checks', {
 		bankId,
 		checkedAt: daysBefore(now, days + 1),
 		context: 'full',
-		currentA: Number(normalDraw(random, 5, 0.6).toFixed(1)),
+		currentA,
 		temperatureC: 17,
 		groupVoltagesV
 	});

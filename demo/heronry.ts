@@ -59,7 +59,7 @@ export async function loadHeronry(random: Random, now: Date): Promise<void> {
 	const crate = drawCrate(random, { ratedAh: 230, count: 20, capacityMean: 1.01, capacitySd: 0.012, soc: 0.47 });
 	crate[12] = { ...crate[12]!, soc: 0.215 };
 	crate[6]!.truth.resistanceFactor = 1.24;
-	crate[10] = { ...crate[10]!, soc: 0.0105 };
+	crate[10] = { ...crate[10]!, soc: -0.0042 };
 	const rows = await cells.all({ deliveryId: delivery.id });
 	const readAt = daysBefore(now, 0.1);
 	for (const [i, cell] of crate.slice(0, READ_SO_FAR).entries()) {

@@ -28,6 +28,7 @@ function shown(checker, type, node) {
 		ts.TypeFormatFlags.NoTruncation | ts.TypeFormatFlags.UseSingleQuotesForStringLiteralType
 	);
 	if (text === 'Measured') return 'value ± sd';
+	if (text === 'Interval') return '95 % interval';
 	if (text === 'Chemistry') return 'LFP, LTO or NMC';
 	return text.replace(/readonly /g, '').replaceAll('Measured', 'value ± sd');
 }

@@ -100,7 +100,7 @@ describe('a live run is refused', () => {
 		const run = await plan(here(), [charge, discharge], { cellId: here().crate[1]!.id });
 		const { cells } = here().server.world.bench();
 		const before = cells.soc[1];
-		cells.soc[1] = 0.012;
+		cells.soc[1] = -0.006;
 		await expect(begin(run.id)).rejects.toThrow(/under the discharge limit of 2\.50 V.*ask its maker/);
 		expect(here().server.world.bench().supply.on).toBe(false);
 		cells.soc[1] = before!;

@@ -38,7 +38,7 @@ it('shows every cell of one’s own with where it is, by search and place, and n
 it('warns of a cell that its bank judges, whoever looks for cells to pick', async () => {
 	expect(await find('H-11')).toMatchObject({
 		warning: { code: 'deep-discharged', warmth: 'stop' },
-		restVoltageV: 2.34
+		restVoltageV: 2.379
 	});
 	expect((await find('H-02')).warning).toBeNull();
 });

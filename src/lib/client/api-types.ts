@@ -6453,13 +6453,17 @@ export interface components {
         BalanceAnswer: {
             /** @enum {string} */
             answer: "balanced" | "apart" | "cannot-tell";
-            apartAh: number | null;
+            apartAh: components["schemas"]["Interval"] | null;
             verdict: components["schemas"]["Verdict"];
         };
         BalanceQuestionInput: {
-            bankId: number;
+            bankId?: number | null;
+            cellsPerReading?: number | null;
+            chemistry?: ("LFP" | "LTO" | "NMC") | null;
             currentA: number;
+            groupAh?: number | null;
             groupVoltagesV: number[];
+            meterSdV?: number | null;
         };
         BalanceReadingChange: {
             balanceRunId?: number;
@@ -7256,6 +7260,20 @@ export interface components {
             durationS?: number | null;
             tailA?: number | null;
         };
+        StoredAcknowledgementInput: {
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            acknowledgedAt: string;
+            bankId: number;
+            clientKey?: string | null;
+            code: string;
+            facts: Record<string, never>;
+            reason: string;
+            /** @enum {string} */
+            stage: "plan" | "receive" | "test" | "match" | "balance" | "build" | "limits" | "prove" | "serve";
+            subjectId: string | number;
+            /** @enum {string} */
+            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "joint" | "lead" | "instrument";
+        };
         StoredBankInput: {
             /** @enum {string} */
             bankUse: "cabin" | "van" | "motorhome" | "boat" | "other";
@@ -7404,7 +7422,7 @@ export interface components {
         /** @description A judgement as data, with its sentences; the facts of each code are in docs/verdicts.md */
         Verdict: {
             /** @enum {string} */
-            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "correction-refused" | "untested" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-refused" | "join-checked" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "limits-no-room" | "limits-waiting" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "fade-end" | "fade-prior" | "fade" | "not-judged";
+            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "correction-refused" | "untested" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-refused" | "join-checked" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "limits-no-room" | "limits-waiting" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "fade-end" | "fade-prior" | "fade" | "not-judged";
             doubt: string | null;
             facts: Record<string, never>;
             finding: string;

@@ -79,10 +79,16 @@ export class MatchGroupsInput {
 	@Maybe() @IsArray() @AtMost(4096) @IsInt({ each: true }) replaces?: number[];
 }
 
+/** Of a bank, or of a battery that is not kept here: then its chemistry and the capacity of a group. */
 export class BalanceQuestionInput {
-	@Whole(1, 2 ** 31) bankId!: number;
+	@Maybe() @Whole(1, 2 ** 31) bankId?: number | null;
+	@Maybe() @OneOf(CHEMISTRIES) chemistry?: Chemistry | null;
+	@Maybe() @Num(0.1, 100_000) groupAh?: number | null;
 	@IsArray() @ArrayMinSize(2) @AtMost(128) @Volts() groupVoltagesV!: number[];
 	@Num(-10_000, 10_000) currentA!: number;
+	@Maybe() @Num(0, 1) meterSdV?: number | null;
+	/** Cells in series each reading is over. */
+	@Maybe() @Whole(1, 24) cellsPerReading?: number | null;
 }
 
 /** Cells picked for a bank. */

@@ -1,5 +1,5 @@
 export { chargeVerdicts } from './judge-charge';
-export { isBalanced, type BalanceAnswer, type BalanceQuestion } from './is-balanced';
+export { isBalanced, misread, type BalanceAnswer, type BalanceQuestion, type BalancedEnd } from './is-balanced';
 export { checkJoin, type JoinCheck } from './join';
 export {
 	TAIL_C_RATE,

@@ -1,39 +1,50 @@
 import { restVoltageCurve, type Chemistry } from '../chemistry';
-import { CoreError, requireFinite, requirePositive } from '../shared';
-import { WHOLE_BANK, measured, say, type Subject, type Verdict } from '../verdicts';
+import { CoreError, requireFinite, requireNotNegative, requirePositive, type Interval } from '../shared';
+import { snapshotBounds, whatWasRead, type Read } from '../snapshot';
+import { WHOLE_BANK, say, type Subject, type Verdict } from '../verdicts';
+
+/** The end a battery was balanced at: there its groups stand together. */
+export type BalancedEnd = 'top' | 'bottom';
 
 export interface BalanceQuestion {
 	chemistry: Chemistry;
-	/** One voltage a group, position 1 first, all read within a minute. */
+	/** As read, one a group (or unit), position 1 first, all within a minute. */
 	groupVoltagesV: readonly number[];
 	/** Amperes into the battery while they were read. */
 	currentA: number;
 	groupAh: number;
+	/** One standard deviation of the meter at such a reading. */
 	meterSdV: number;
+	/** Cells in series each reading is over; 1 when missing. */
+	cellsPerReading?: number;
+	/** Where it was balanced; missing or null when nobody knows. */
+	balancedAt?: BalancedEnd | null;
 }
 
 export interface BalanceAnswer {
 	answer: 'balanced' | 'apart' | 'cannot-tell';
-	/** Charge between the fullest and the emptiest group, Ah; null when it cannot be told. */
-	apartAh: number | null;
+	/** Charge between the fullest and the emptiest group, Ah; null when the readings bound nothing. */
+	apartAh: Interval | null;
 	verdict: Verdict;
 }
 
-/** The curve tells charge apart where it is at least this steep, V per unit of SoC: a mV is then a tenth of a percent or less. */
+/** The curve tells charge apart where it is at least this steep, V per unit of SoC. */
 const STEEP_V_PER_SOC = 0.6;
-/** Apart by less than this share of a group's capacity counts as balanced at the top (default). */
+/** Apart by no more than this share of a group's capacity counts as balanced (default). */
 const BALANCED_SHARE = 0.01;
 /** Above this current the readings hold resistance as well as charge, in C. */
 const LOADED_C_RATE = 0.06;
 
 /**
- * "Is it balanced?" answered only from readings that can tell: every group on the steep top (or bottom) of the curve
- * and next to no current. From the plateau it refuses and says what to read instead.
+ * "Is it balanced?" answered by the interval that the readings support: balanced when all of it lies within 1 % of a group's
+ * capacity, apart when none of it does. What no group can have is named and not judged; units of several cells can be shown
+ * apart, never balanced: what is inside is not seen. At the bottom of a battery that was balanced at the top the groups part
+ * by their capacities: no fault.
  * @param subject the battery that was read
- * @throws CoreError `no-readings`, `not-a-number`
+ * @throws CoreError `no-readings`, `not-a-number`, `not-positive`
  */
 export function isBalanced(question: BalanceQuestion, subject: Subject = WHOLE_BANK): BalanceAnswer {
-	const { groupVoltagesV: volts, groupAh } = question;
+	const { groupVoltagesV: volts, groupAh, chemistry, meterSdV, cellsPerReading = 1 } = question;
 	if (volts.length < 2)
 		throw new CoreError(
 			'no-readings',
@@ -42,38 +53,61 @@ export function isBalanced(question: BalanceQuestion, subject: Subject = WHOLE_B
 		);
 	volts.forEach((v, i) => requireFinite(v, `groupVoltagesV.${i}`));
 	requirePositive(groupAh, 'groupAh');
-	const curve = restVoltageCurve(question.chemistry);
-	const spread = { spreadV: Math.max(...volts) - Math.min(...volts), groups: volts.length };
-	const onPlateau = volts.filter((v) => curve.slopeAt(curve.xOf(v)) < STEEP_V_PER_SOC).length;
-	if (Math.abs(question.currentA) > LOADED_C_RATE * groupAh)
-		return refused(say('balance-loaded', 'open', subject, { ...spread, currentA: question.currentA }));
-	if (onPlateau === volts.length) return refused(say('balance-plateau', 'open', subject, spread));
-	if (onPlateau > 0) return refused(say('balance-partly', 'open', subject, { ...spread, onPlateau }));
-	return told(
-		question,
-		volts.map((v) => curve.xOf(v)),
-		spread.spreadV,
-		subject
-	);
+	requirePositive(cellsPerReading, 'cellsPerReading');
+	requireNotNegative(meterSdV, 'meterSdV');
+	requireFinite(question.currentA, 'currentA');
+	const read = whatWasRead(volts, chemistry, cellsPerReading);
+	if (read.kind !== 'groups') return { answer: 'cannot-tell', apartAh: null, verdict: misread(read, subject) };
+	const cellV = volts.map((v) => v / cellsPerReading);
+	const { apartAh, soc } = snapshotBounds({ ...question, groupVoltagesV: cellV, meterSdV: meterSdV / cellsPerReading });
+	return answered(question, cellV, apartAh, soc as number[], subject);
 }
 
-const refused = (verdict: Verdict): BalanceAnswer => ({ answer: 'cannot-tell', apartAh: null, verdict });
+/** What is said of readings that cannot be those of groups. */
+export function misread(read: Exclude<Read, { kind: 'groups' }>, subject: Subject): Verdict {
+	switch (read.kind) {
+		case 'cumulative':
+			return say('read-cumulative', 'open', subject, { differencesV: read.differencesV });
+		case 'units':
+			return say('read-units', 'open', subject, { cells: read.cells });
+		case 'impossible':
+			return say('read-impossible', 'look', subject, {
+				group: read.index + 1,
+				volts: read.volts,
+				mostV: read.mostV,
+				meantV: read.meantV
+			});
+	}
+}
 
-function told(question: BalanceQuestion, socs: readonly number[], spreadV: number, subject: Subject): BalanceAnswer {
-	const curve = restVoltageCurve(question.chemistry);
-	const apart = Math.max(...socs) - Math.min(...socs);
-	const apartAh = apart * question.groupAh;
-	const flattest = Math.min(...socs.map((s) => curve.slopeAt(s)));
-	const sdAh = ((Math.SQRT2 * question.meterSdV) / flattest) * question.groupAh;
-	const balanced = apart <= BALANCED_SHARE;
-	const end = socs[0]! > 0.5 ? 'top' : 'bottom';
-	return {
-		answer: balanced ? 'balanced' : 'apart',
+function answered(
+	{ chemistry, currentA, groupAh, cellsPerReading = 1, balancedAt = null }: BalanceQuestion,
+	cellV: readonly number[],
+	apartAh: Interval,
+	soc: readonly number[],
+	subject: Subject
+): BalanceAnswer {
+	const curve = restVoltageCurve(chemistry);
+	const onPlateau = cellV.filter((v) => curve.slopeAt(curve.xOf(v)) < STEEP_V_PER_SOC).length;
+	const end: BalancedEnd = Math.min(...soc) < 1 - Math.max(...soc) ? 'bottom' : 'top';
+	const limitAh = BALANCED_SHARE * groupAh;
+	const facts = {
+		spreadV: Math.max(...cellV) - Math.min(...cellV),
+		groups: cellV.length,
 		apartAh,
-		verdict: say(balanced ? `balanced-${end}` : `apart-${end}`, balanced ? 'calm' : 'look', subject, {
-			spreadV,
-			apartAh: measured(apartAh, sdAh),
-			balancedShare: BALANCED_SHARE
-		})
+		balancedShare: BALANCED_SHARE,
+		cellsPerReading,
+		chemistry
 	};
+	const tell = (answer: BalanceAnswer['answer'], verdict: Verdict): BalanceAnswer => ({ answer, apartAh, verdict });
+	if (end === 'bottom' && balancedAt === 'top' && onPlateau < cellV.length)
+		return tell('cannot-tell', say('parted-at-bottom', 'calm', subject, facts));
+	if (apartAh.low95 > limitAh) return tell('apart', say(`apart-${end}`, 'look', subject, facts));
+	if (apartAh.high95 <= limitAh && cellsPerReading === 1)
+		return tell('balanced', say(`balanced-${end}`, 'calm', subject, facts));
+	if (Math.abs(currentA) > LOADED_C_RATE * groupAh)
+		return tell('cannot-tell', say('balance-loaded', 'open', subject, { ...facts, currentA }));
+	if (onPlateau === cellV.length) return tell('cannot-tell', say('balance-plateau', 'open', subject, facts));
+	if (onPlateau > 0) return tell('cannot-tell', say('balance-partly', 'open', subject, { ...facts, onPlateau }));
+	return tell('cannot-tell', say('balance-unsure', 'open', subject, facts));
 }

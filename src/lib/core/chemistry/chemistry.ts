@@ -17,6 +17,9 @@ export const byChemistry = <T>(of: (kind: ChemistryKind, chemistry: Chemistry) =
 /** Default figures per chemistry (typical; the cell maker's own take precedence). Volts per cell, degrees Celsius. */
 export const CHEMISTRY_FIGURES: Record<Chemistry, ChemistryFigures> = byChemistry((kind) => kind.figures);
 
+/** Where a cell's curve begins to rise to full, V: above it charge shows, below it stands on the plateau. */
+export const KNEE_V: Record<Chemistry, number> = byChemistry((kind) => kind.risesToFullFromV);
+
 /** A voltage so many times the highest a cell can rest at is no single cell's (default). */
 const ABOVE_ONE_CELL = 1.2;
 

@@ -1,3 +1,3 @@
-export { CHEMISTRIES, CHEMISTRY_FIGURES, byChemistry, mostOfOneCellV, type Chemistry } from './chemistry';
+export { CHEMISTRIES, CHEMISTRY_FIGURES, KNEE_V, byChemistry, mostOfOneCellV, type Chemistry } from './chemistry';
 export type { ChemistryFigures } from './kinds/kind';
 export { HYSTERESIS_V, restVoltageCurve, socBounds, type SocBounds } from './rest-voltage';

@@ -1,6 +1,9 @@
+import { sum } from 'd3-array';
+import { misread, type BalancedEnd } from '../balance';
 import { restVoltageCurve, type Chemistry } from '../chemistry';
-import { CoreError, requireFinite, requirePositive } from '../shared';
-import { WHOLE_BANK, measured, say, type Subject, type Verdict } from '../verdicts';
+import { CoreError, requireFinite, requirePositive, type Interval } from '../shared';
+import { snapshotBounds, whatWasRead } from '../snapshot';
+import { WHOLE_BANK, say, type Subject, type Verdict } from '../verdicts';
 
 /** How the battery stood when its cells were read. */
 export const CHECK_CONTEXTS = ['full', 'empty', 'rest', 'load'] as const;
@@ -18,6 +21,8 @@ export interface BatteryContext {
 	chemistry: Chemistry;
 	groupAh: number;
 	meterSdV: number;
+	/** The end its groups were brought together at; null or missing when nobody knows. */
+	balancedAt?: BalancedEnd | null;
 	/** What its verdicts are about; the groups by position, from 1. This bank when missing. */
 	subjects?: { battery: Subject; groups: readonly Subject[] };
 }
@@ -27,7 +32,7 @@ export interface CheckJudgement {
 	judged: boolean;
 	reason: string;
 	/** Charge of each group against the mean of the others, Ah, position 1 first; null where it cannot be told. */
-	driftAh: (number | null)[];
+	driftAh: (Interval | null)[];
 	verdicts: Verdict[];
 }
 
@@ -41,9 +46,9 @@ const LOAD_C_RATE = 0.1;
 const LOOK_SHARE = 0.01;
 
 /**
- * What a service check can answer, in its own context only: drift of charge at the top (full) or bottom (empty). At
- * rest on the plateau or under load it is kept and not judged, and says why. A reading whose context contradicts its
- * voltages or current is not judged either.
+ * What a service check can answer, in its own context only: drift of charge at the top (full) or, for a battery balanced at the
+ * bottom, there (empty). At rest on the plateau or under load it is kept and not judged, and says why. A reading whose context
+ * contradicts its voltages or current is not judged either, nor one that no group can have.
  * @throws CoreError `no-readings`, `not-a-number`, `not-positive`
  */
 export function judgeCheck(check: ServiceCheck, battery: BatteryContext): CheckJudgement {
@@ -57,6 +62,16 @@ export function judgeCheck(check: ServiceCheck, battery: BatteryContext): CheckJ
 			'groupVoltagesV',
 			`groupVoltagesV requires two or more read groups, got ${read.length}`
 		);
+	const seen = whatWasRead(check.groupVoltagesV, battery.chemistry);
+	if (seen.kind !== 'groups') {
+		const verdict = misread(seen, battery.subjects?.battery ?? WHOLE_BANK);
+		return {
+			judged: false,
+			reason: verdict.finding,
+			driftAh: check.groupVoltagesV.map(() => null),
+			verdicts: [verdict]
+		};
+	}
 	const reason = wrongContext(check, read, battery);
 	if (reason !== null) return notJudged(check, reason, battery);
 	return judged(check, battery);
@@ -83,6 +98,8 @@ function wrongContext(check: ServiceCheck, read: readonly number[], battery: Bat
 				: null;
 		case 'empty':
 			if (rate > TAIL_C_RATE) return `Marked as empty, but ${amps} flowed. Read again at rest.`;
+			if (battery.balancedAt !== 'bottom')
+				return 'At the bottom of a battery that was balanced at the top the groups part by their capacities: that is no fault. Kept, not judged: read them full.';
 			return Math.min(...socs) > EMPTY_SOC
 				? `Marked as empty, but the lowest group is at ${Math.min(...read).toFixed(3)} V: on the plateau it cannot show drift. Kept, not judged.`
 				: null;
@@ -99,75 +116,75 @@ function notJudged(check: ServiceCheck, reason: string, { subjects }: BatteryCon
 }
 
 function judged(check: ServiceCheck, battery: BatteryContext): CheckJudgement {
-	const curve = restVoltageCurve(battery.chemistry);
-	const socs = check.groupVoltagesV.map((v) => (v === null ? null : curve.xOf(v)));
-	const driftAh = socs.map((soc, i) => {
-		if (soc === null) return null;
-		const others = socs.filter((s, k): s is number => s !== null && k !== i);
-		return (soc - others.reduce((a, b) => a + b, 0) / others.length) * battery.groupAh;
+	const { driftAh } = snapshotBounds({
+		chemistry: battery.chemistry,
+		groupVoltagesV: check.groupVoltagesV,
+		currentA: check.currentA,
+		groupAh: battery.groupAh,
+		meterSdV: battery.meterSdV
 	});
-	const sdAh = driftDoubtAh(check, battery);
 	return {
 		judged: true,
 		reason: `Read ${check.context}: the curve is steep enough to tell charge.`,
 		driftAh,
-		verdicts: [driftVerdict(check, battery, driftAh, sdAh)]
+		verdicts: [driftVerdict(check, battery, driftAh)]
 	};
 }
 
-/** Doubt of one drift: the meter over the slope at the flattest group read. */
-function driftDoubtAh(check: ServiceCheck, battery: BatteryContext): number {
-	const curve = restVoltageCurve(battery.chemistry);
-	const flattest = Math.min(
-		...check.groupVoltagesV.filter((v): v is number => v !== null).map((v) => curve.slopeAt(curve.xOf(v)))
-	);
-	return (battery.meterSdV / Math.max(flattest, 0.02)) * battery.groupAh;
-}
+/** The least a group can be away from the others by its interval, Ah. */
+const leastAway = ({ low95, high95 }: Interval) => Math.max(0, low95, -high95);
+const mostAway = ({ low95, high95 }: Interval) => Math.max(-low95, high95);
 
-function driftVerdict(
-	check: ServiceCheck,
-	battery: BatteryContext,
-	driftAh: readonly (number | null)[],
-	sdAh: number
-): Verdict {
-	const worst = driftAh.reduce<number>(
-		(best, d, i) => (d !== null && (best < 0 || Math.abs(d) > Math.abs(driftAh[best]!)) ? i : best),
-		-1
-	);
-	const amount = driftAh[worst]!;
+function driftVerdict(check: ServiceCheck, battery: BatteryContext, driftAh: readonly (Interval | null)[]): Verdict {
 	const limit = LOOK_SHARE * battery.groupAh;
-	const apart = Math.abs(amount) > limit;
-	const sure = Math.abs(Math.abs(amount) - limit) > 1.645 * sdAh;
+	const known = driftAh.flatMap((drift, i) => (drift === null ? [] : [{ drift, group: i + 1 }]));
+	// Whoever is surest to be away, or else whoever may be furthest.
+	const worst = known.reduce((best, one) => {
+		const [least, most] = [leastAway(one.drift), mostAway(one.drift)];
+		const bestLeast = leastAway(best.drift);
+		return least > bestLeast || (least === bestLeast && most > mostAway(best.drift)) ? one : best;
+	});
 	const facts = {
-		driftAh: measured(amount, sdAh),
+		driftAh: worst.drift,
 		limitAh: limit,
 		limitShare: LOOK_SHARE,
 		end: check.context === 'full' ? ('top' as const) : ('bottom' as const),
-		group: worst + 1
+		group: worst.group
 	};
 	const { battery: whole = WHOLE_BANK, groups = [] } = battery.subjects ?? {};
-	const group = groups[worst] ?? whole;
-	if (!apart) return say('no-drift', 'calm', whole, facts);
-	return sure ? say('drift', 'look', group, facts) : say('drift-unsure', 'open', group, facts);
+	const group = groups[worst.group - 1] ?? whole;
+	if (leastAway(worst.drift) > limit) return say('drift', 'look', group, facts);
+	if (known.every(({ drift }) => mostAway(drift) <= limit)) return say('no-drift', 'calm', whole, facts);
+	return say('drift-unsure', 'open', group, facts);
 }
 
 export interface DatedDrift {
 	/** Years since the battery went into service. */
 	ageYears: number;
-	driftAh: readonly (number | null)[];
+	driftAh: readonly (Interval | null)[];
 }
 
+/** An interval spans this many standard deviations. */
+const INTERVAL_SDS = 2 * 1.96;
+
 /**
- * Slope of each group's drift, Ah a month (least squares), which is its difference in self-discharge.
+ * Slope of each group's drift, Ah a month, which is its difference in self-discharge: least squares, each check by how well it can
+ * tell.
  * @param drifts judged checks of one context, any order; fewer than two for a group gives null
  */
 export function driftSlopes(drifts: readonly DatedDrift[], groups: number): (number | null)[] {
 	return Array.from({ length: groups }, (_, g) => {
-		const points = drifts.flatMap((d) => (d.driftAh[g] == null ? [] : [{ x: d.ageYears * 12, y: d.driftAh[g]! }]));
+		const points = drifts.flatMap(({ ageYears, driftAh }) => {
+			const own = driftAh[g];
+			if (own == null) return [];
+			const sd = Math.max(1e-6, (own.high95 - own.low95) / INTERVAL_SDS);
+			return [{ x: ageYears * 12, y: own.likely, weight: 1 / sd ** 2 }];
+		});
 		if (points.length < 2) return null;
-		const meanX = points.reduce((s, p) => s + p.x, 0) / points.length;
-		const meanY = points.reduce((s, p) => s + p.y, 0) / points.length;
-		const sxx = points.reduce((s, p) => s + (p.x - meanX) ** 2, 0);
-		return sxx === 0 ? null : points.reduce((s, p) => s + (p.x - meanX) * (p.y - meanY), 0) / sxx;
+		const all = sum(points, (p) => p.weight);
+		const meanX = sum(points, (p) => p.weight * p.x) / all;
+		const meanY = sum(points, (p) => p.weight * p.y) / all;
+		const sxx = sum(points, (p) => p.weight * (p.x - meanX) ** 2);
+		return sxx === 0 ? null : sum(points, (p) => p.weight * (p.x - meanX) * (p.y - meanY)) / sxx;
 	});
 }

@@ -176,25 +176,43 @@ describe('fade projection', () => {
 
 describe('service checks', () => {
 	const battery = { chemistry: 'LFP' as const, groupAh: 200, meterSdV: 0.001 };
-	it('reads drift at the top: 3.40 V among 3.46 V is half a percent behind, 1 Ah of 200', () => {
-		const judged = judgeCheck({ context: 'full', currentA: 3, groupVoltagesV: [3.46, 3.4, 3.46, 3.46] }, battery);
+	it('reads drift at the top: 3.40 V among 3.46 V is about half a percent behind, 1 Ah of 200', () => {
+		const judged = judgeCheck({ context: 'full', currentA: 0, groupVoltagesV: [3.46, 3.4, 3.46, 3.46] }, battery);
 		expect(judged.judged).toBe(true);
-		expect(judged.driftAh[1]).toBeCloseTo(-1, 6);
+		expect(judged.driftAh[1]!.low95).toBeLessThan(-1);
+		expect(judged.driftAh[1]!.high95).toBeGreaterThan(-1);
 		expect(judged.verdicts[0]!.code).toBe('no-drift');
 	});
-	it('names the group that lags beyond a percent', () => {
-		const judged = judgeCheck({ context: 'full', currentA: 3, groupVoltagesV: [3.46, 3.347, 3.46, 3.46] }, battery);
-		expect(judged.driftAh[1]).toBeCloseTo(-4, 6);
-		expect(judged.verdicts[0]).toMatchObject({
-			code: 'drift',
-			warmth: 'look',
-			title: 'Group 2 is 4.0 Ah behind at the top'
-		});
+	it('names the group that lags, by what is certain: how far a group on the plateau lags does not show', () => {
+		const judged = judgeCheck({ context: 'full', currentA: 3, groupVoltagesV: [3.6, 3.345, 3.6, 3.6] }, battery);
+		const { low95, high95 } = judged.driftAh[1]!;
+		// 2 to 33 % of 200 Ah.
+		expect(high95).toBeLessThan(-2.5);
+		expect(low95).toBeLessThan(-40);
+		expect(judged.verdicts[0]).toMatchObject({ code: 'drift', warmth: 'look' });
+		expect(judged.verdicts[0]!.title).toMatch(/^Group 2 is at least \d\.\d Ah behind at the top$/);
+	});
+	it('is not sure of a group that may lag by less than a percent or by much more', () => {
+		const judged = judgeCheck({ context: 'full', currentA: 3, groupVoltagesV: [3.46, 3.36, 3.46, 3.46] }, battery);
+		expect(judged.verdicts[0]).toMatchObject({ code: 'drift-unsure', warmth: 'open' });
+	});
+	it('calls what no group can have by its name, and judges nothing', () => {
+		const judged = judgeCheck({ context: 'full', currentA: 0, groupVoltagesV: [6.858, -3.428, 6.857, 3.43] }, battery);
+		expect(judged).toMatchObject({ judged: false, verdicts: [{ code: 'read-impossible', warmth: 'look' }] });
+	});
+	it('does not call a battery that was balanced at the top apart at the bottom', () => {
+		const check = { context: 'empty', currentA: 0, groupVoltagesV: [2.8, 3.1, 3.1, 3.1] } as const;
+		for (const balancedAt of ['top', null] as const)
+			expect(judgeCheck(check, { ...battery, balancedAt })).toMatchObject({
+				judged: false,
+				reason: expect.stringContaining('no fault')
+			});
+		expect(judgeCheck(check, { ...battery, balancedAt: 'bottom' })).toMatchObject({ judged: true });
 	});
 	it.each([
 		['full', 2, [3.334, 3.335], /on the plateau/],
 		['full', 40, [3.46, 3.45], /still flowed/],
-		['empty', 0, [3.25, 3.26], /on the plateau/],
+		['empty', 0, [3.25, 3.26], /part by their capacities/],
 		['rest', 0, [3.33, 3.33], /read alike within millivolts/],
 		['rest', 9, [3.33, 3.33], /but 9\.0 A flowed/],
 		['load', -60, [3.2, 3.21], /hold resistance as well as charge/]
@@ -205,18 +223,19 @@ describe('service checks', () => {
 	});
 	it('skips a group that was not read and needs two', () => {
 		expect(
-			judgeCheck({ context: 'empty', currentA: 0, groupVoltagesV: [3.0, null, 2.93] }, battery).driftAh[1]
+			judgeCheck({ context: 'full', currentA: 0, groupVoltagesV: [3.5, null, 3.49] }, battery).driftAh[1]
 		).toBeNull();
 		expect(() => judgeCheck({ context: 'full', currentA: 0, groupVoltagesV: [3.4, null] }, battery)).toThrow(
 			/two or more read groups, got 1/
 		);
 	});
 	it('gives the slope of drift in Ah a month', () => {
+		const of = (likely: number) => ({ low95: likely - 1, likely, high95: likely + 1 });
 		expect(
 			driftSlopes(
 				[
-					{ ageYears: 0, driftAh: [0, null] },
-					{ ageYears: 1, driftAh: [-6, 1] }
+					{ ageYears: 0, driftAh: [of(0), null] },
+					{ ageYears: 1, driftAh: [of(-6), of(1)] }
 				],
 				2
 			)

@@ -6,3 +6,4 @@ export { WARMTHS, warmestFirst, warmestOf, type Warmth } from './warmth';
 export { cubicAt, cubicIntegral, cubicSlopeAt, uniformCubic, type UniformCubic } from './uniform-cubic';
 export { STAGES, STAGE_NAMES, type Stage, type StageStatus } from './stage';
 export type { RunningWork } from './running-work';
+export { intervalOf, type Interval } from './interval';

@@ -1,1 +1,2 @@
-export { intervalOf, snapshotBounds, type Interval, type Snapshot, type SnapshotBounds } from './snapshot';
+export { snapshotBounds, type Snapshot, type SnapshotBounds } from './snapshot';
+export { whatWasRead, type Read } from './what-was-read';

@@ -2,6 +2,7 @@ import { bisectLeft, cumsum } from 'd3-array';
 import { HYSTERESIS_V, restVoltageCurve, type Chemistry } from '../chemistry';
 import {
 	CoreError,
+	intervalOf,
 	mean,
 	median,
 	normalDraw,
@@ -10,6 +11,7 @@ import {
 	requirePositive,
 	robustSd,
 	seededRandom,
+	type Interval,
 	type Random
 } from '../shared';
 import { drawnCurve } from './drawn-curve';
@@ -26,13 +28,6 @@ export interface Snapshot {
 	meterSdV: number;
 }
 
-/** An interval that holds the truth with 95 %, and its median. */
-export interface Interval {
-	low95: number;
-	likely: number;
-	high95: number;
-}
-
 export interface SnapshotBounds {
 	/** Charge between the fullest and the emptiest group that was read, Ah. */
 	apartAh: Interval;
@@ -42,8 +37,11 @@ export interface SnapshotBounds {
 	soc: (number | null)[];
 }
 
-/** What is not known of any cell, one standard deviation (default): factors as the natural logarithm. */
-const DOUBT = { hysteresis: 0.4, resistance: 0.25, jointOhmAh: 0.012 };
+/**
+ * What is not known of any cell, one standard deviation (default): hysteresis and resistance as the logarithm of a factor; joints,
+ * Ω·Ah; at rest, how far one group may stand in its hysteresis loop from the others, as a share of the loop.
+ */
+const DOUBT = { hysteresis: 0.4, resistance: 0.25, jointOhmAh: 0.012, unlikeHysteresis: 0.5 };
 /** R0 + R1 of a cell, Ω·Ah. */
 const RESISTANCE_OHM_AH = 0.08;
 /** Below this C-rate nobody knows which way the current last flowed. */
@@ -90,24 +88,19 @@ const againstOthers = (socs: readonly number[], k: number): number => {
 	return socs[k]! - (sum - socs[k]!) / (socs.length - 1);
 };
 
-/** The middle 95 % of draws, and their median. */
-export function intervalOf(draws: readonly number[]): Interval {
-	const sorted = [...draws].sort((a, b) => a - b);
-	const at = (share: number) => sorted[Math.min(sorted.length - 1, Math.round(share * (sorted.length - 1)))]!;
-	return { low95: at(0.025), likely: at(0.5), high95: at(0.975) };
-}
-
 /** States of charge of the groups in each drawn world, in the order of the voltages. */
 function chargeDraws({ chemistry, groupAh, currentA, meterSdV }: Snapshot, volts: readonly number[]): number[][] {
 	const random = seededRandom(SEED);
 	const draw = (sd: number) => normalDraw(random, 0, sd);
 	const rate = currentA / groupAh;
-	const groupSdV = Math.hypot(meterSdV, Math.abs(rate) * DOUBT.jointOhmAh);
+	const isStill = Math.abs(rate) < STILL_C_RATE;
+	const unlikeV = isStill ? DOUBT.unlikeHysteresis * HYSTERESIS_V[chemistry] : 0;
+	const groupSdV = Math.hypot(meterSdV, Math.abs(rate) * DOUBT.jointOhmAh, unlikeV);
 	const drawVolts = ownVoltages(volts, groupSdV, random);
 	const typical = restVoltageCurve(chemistry);
 	return Array.from({ length: DRAWS }, () => {
 		const loopV = HYSTERESIS_V[chemistry] * Math.exp(draw(DOUBT.hysteresis));
-		const branch = Math.abs(rate) < STILL_C_RATE ? 2 * random() - 1 : Math.sign(rate);
+		const branch = isStill ? 2 * random() - 1 : Math.sign(rate);
 		const shared = branch * loopV + rate * RESISTANCE_OHM_AH * Math.exp(draw(DOUBT.resistance));
 		const curve = drawnCurve(typical, random);
 		return drawVolts().map((v) => curve.socOf(v - shared));

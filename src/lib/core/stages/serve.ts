@@ -11,7 +11,7 @@ import {
 import { CoreError } from '../shared';
 import { say, type Verdict } from '../verdicts';
 import type { BankPicture, PictureBattery } from './picture';
-import { batterySubject, groupSubjects, isInService } from './picture-parts';
+import { balancedEnd, batterySubject, groupSubjects, isInService } from './picture-parts';
 import type { StageJudgement } from './stage-judgement';
 
 const YEAR_MS = 365.25 * 86400e3;
@@ -123,6 +123,7 @@ export function batteryService(
 		chemistry: picture.bank.chemistry,
 		groupAh: ratedAh,
 		meterSdV: meterSd(picture.meters.restVoltage, 3.4),
+		balancedAt: balancedEnd(picture),
 		subjects
 	};
 	const checks = allChecks

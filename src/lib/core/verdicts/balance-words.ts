@@ -1,3 +1,6 @@
+import { KNEE_V, type Chemistry } from '../chemistry';
+import type { Interval } from '../shared';
+import { rangeWords } from './range-words';
 import type { Measured, Said, Words } from './verdict';
 
 export type ChargePhase = 'not-started' | 'constant-current' | 'lead-limited' | 'taper' | 'held';
@@ -44,15 +47,16 @@ interface JoinFacts {
 	cRate: number;
 }
 
-interface SpreadFacts {
+interface ApartFacts {
+	/** Of one cell. */
 	spreadV: number;
 	groups: number;
-}
-
-interface ApartFacts {
-	spreadV: number;
-	apartAh: Measured;
+	/** Between the fullest and the emptiest group. */
+	apartAh: Interval;
+	/** Apart by no more than this share of a group counts as balanced. */
 	balancedShare: number;
+	cellsPerReading: number;
+	chemistry: Chemistry;
 }
 
 export interface BalanceFacts {
@@ -73,11 +77,21 @@ export interface BalanceFacts {
 	/** A balance was planned and its supply is not on. */
 	'balance-waiting': { ticked: number };
 	/** Group voltages under current. */
-	'balance-loaded': SpreadFacts & { currentA: number };
+	'balance-loaded': ApartFacts & { currentA: number };
 	/** Group voltages all on the plateau. */
-	'balance-plateau': SpreadFacts;
+	'balance-plateau': ApartFacts;
 	/** Group voltages of which some are on the plateau. */
-	'balance-partly': SpreadFacts & { onPlateau: number };
+	'balance-partly': ApartFacts & { onPlateau: number };
+	/** At an end of the curve, and yet too near the limit to be sure; or whole units, whose cells are not seen. */
+	'balance-unsure': ApartFacts;
+	/** At the bottom of a battery that was balanced at the top: its groups part there by their capacities. */
+	'parted-at-bottom': ApartFacts;
+	/** The voltages rise from reading to reading: each was read from the battery's negative. */
+	'read-cumulative': { differencesV: readonly number[] };
+	/** The voltages are those of whole units of several cells. */
+	'read-units': { cells: number };
+	/** A voltage no such group can have; `meantV`: what it may have been meant to be. */
+	'read-impossible': { group: number; volts: number; mostV: number; meantV: number | null };
 	/** Together at the top. */
 	'balanced-top': ApartFacts;
 	/** Apart at the top. */
@@ -96,23 +110,32 @@ const joinFigures = ({ facts }: Said<JoinFacts>) => ({
 	rule: joinRule(facts.cRate)
 });
 
-const cannotTell = (finding: string, rule: string, next: string) => ({
+const mv = ({ spreadV }: { spreadV: number }) => `${Math.round(spreadV * 1000)} mV`;
+const share = ({ balancedShare }: ApartFacts) => `${balancedShare * 100} %`;
+
+/** What cannot be told, with the interval that can. */
+const cannotTell = (facts: ApartFacts, finding: string, rule: string, next: string) => ({
 	title: 'These readings cannot tell',
 	finding: `${finding}.`,
-	doubt: 'Any answer from here would be a guess.',
+	doubt: `From these readings the groups may be apart by ${rangeWords(facts.apartAh, 'Ah')} (95 %).`,
 	rule,
 	next
 });
-const mv = ({ spreadV }: { spreadV: number }) => `${Math.round(spreadV * 1000)} mV`;
+const readHigher = ({ chemistry }: ApartFacts) =>
+	`Charge until the first group passes ${(KNEE_V[chemistry] + 0.05).toFixed(2)} V, let the current fall to the tail, and read all groups then.`;
 
 const answer =
 	(end: 'top' | 'bottom', balanced: boolean) =>
 	({ facts }: Said<ApartFacts>) => ({
-		title: balanced ? `Balanced at the ${end}` : `Apart by ${facts.apartAh.value.toFixed(1)} Ah at the ${end}`,
-		finding: `${mv(facts)} between highest and lowest, ${facts.apartAh.value.toFixed(2)} Ah on this part of the curve.`,
-		doubt: `± ${facts.apartAh.sd.toFixed(2)} Ah from the meter.${end === 'bottom' ? ' It says nothing about the top.' : ' At the bottom the groups will part again by their difference in capacity.'}`,
-		rule: `Balanced when the groups are within ${facts.balancedShare * 100} % of capacity (default).`,
-		next: balanced ? null : 'Balance again, or let the BMS work near full and read again in a week.'
+		title: balanced ? `Balanced at the ${end}` : `Apart by at least ${facts.apartAh.low95.toFixed(1)} Ah at the ${end}`,
+		finding: `${mv(facts)} between highest and lowest: ${rangeWords(facts.apartAh, 'Ah')} apart, likeliest near ${facts.apartAh.likely.toFixed(1)} Ah.`,
+		doubt: `95 %, from meter, joints, hysteresis and the curve itself${balanced ? '' : ': the low end is certain, the high end is where the plateau hides charge'}.${end === 'bottom' ? ' It says nothing about the top.' : ' At the bottom the groups will part again by their difference in capacity.'}`,
+		rule: `Balanced when all of that lies within ${share(facts)} of a group’s capacity (default).`,
+		next: balanced
+			? null
+			: end === 'top'
+				? 'Balance again, or let the BMS work near full and read again in a week.'
+				: 'Bring the groups together at the end they are to stand together at.'
 	});
 
 export const BALANCE_WORDS: Words<BalanceFacts> = {
@@ -172,22 +195,69 @@ export const BALANCE_WORDS: Words<BalanceFacts> = {
 	}),
 	'balance-loaded': ({ facts }) =>
 		cannotTell(
+			facts,
 			`${mv(facts)} apart at ${facts.currentA.toFixed(0)} A`,
 			'Under current, joints and resistance look like charge.',
 			'Wait until the current is below the tail, then read again.'
 		),
 	'balance-plateau': ({ facts }) =>
 		cannotTell(
-			`${mv(facts)} apart, every group on the plateau`,
+			facts,
+			`${mv(facts)} apart, every ${facts.cellsPerReading > 1 ? 'unit' : 'group'} on the plateau`,
 			'There, groups a third apart in charge read alike within a few millivolts.',
-			'Charge until the first group passes 3.45 V, let the current fall to the tail, and read all groups then.'
+			readHigher(facts)
 		),
 	'balance-partly': ({ facts }) =>
 		cannotTell(
+			facts,
 			`${mv(facts)} apart; ${facts.onPlateau} of ${facts.groups} groups still on the plateau`,
-			'They are certainly apart if this is the end of a charge, but by how much cannot be told.',
-			'Go on charging at a few amperes; watch the highest group, and read again when all are above 3.40 V.'
+			'How much charge a group on the plateau lacks does not show there.',
+			`Go on charging at a few amperes; watch the highest group, and read again when all are above ${KNEE_V[facts.chemistry].toFixed(2)} V.`
 		),
+	'balance-unsure': ({ facts }) =>
+		cannotTell(
+			facts,
+			`${mv(facts)} apart`,
+			facts.cellsPerReading > 1
+				? 'A reading over several cells does not show one of them.'
+				: `Too near ${share(facts)} of a group’s capacity to be sure either way.`,
+			facts.cellsPerReading > 1
+				? 'Read every cell, or trust each unit’s own BMS for what is inside.'
+				: 'Read again an hour of charge later, or with a finer meter.'
+		),
+	'parted-at-bottom': ({ facts }) => ({
+		title: 'Parted at the bottom, as it should be',
+		finding: `${mv(facts)} between highest and lowest: ${rangeWords(facts.apartAh, 'Ah')} apart.`,
+		doubt: 'It says nothing about the top, where this battery was balanced.',
+		rule: 'A battery balanced at the top stands together there; at the bottom its groups part by their capacities.',
+		next: 'To see whether it is balanced, read the groups at the end of a full charge.'
+	}),
+	'read-cumulative': ({ facts: { differencesV } }) => ({
+		title: 'These rise from reading to reading',
+		finding: `Each looks as if read from the battery’s negative. The groups would then be ${differencesV.map((v) => v.toFixed(3)).join(', ')} V.`,
+		doubt: 'Nothing was judged.',
+		rule: 'A group’s voltage is the difference of two neighbouring readings.',
+		next: 'If they were read from the battery’s negative, take the differences.'
+	}),
+	'read-units': ({ facts: { cells } }) => ({
+		title: `These are voltages of ${cells} cells each`,
+		finding: `No single group can have them; ${cells} cells in series can.`,
+		doubt: 'Nothing was judged: what is inside a unit does not show.',
+		rule: 'A voltage is judged as that of what was read.',
+		next: `Say that each reading is over ${cells} cells, or read every cell.`
+	}),
+	'read-impossible': ({ facts: { group, volts, mostV, meantV } }) => ({
+		title: `${volts} V is no group’s voltage`,
+		finding: `Reading ${group} lies ${volts < 0 ? 'below 0 V' : `above the ${mostV.toFixed(2)} V such a group can have`}.`,
+		doubt: 'Nothing was judged.',
+		rule: 'A reading that cannot be is questioned before it is used.',
+		next:
+			volts < 0
+				? 'Turn the probes and read again; if it stays, that cell stands the other way round: join nothing.'
+				: meantV === null
+					? 'Read it again.'
+					: `If ${meantV.toFixed(3)} V was meant, write that; otherwise read it again.`
+	}),
 	'balanced-top': answer('top', true),
 	'apart-top': answer('top', false),
 	'balanced-bottom': answer('bottom', true),

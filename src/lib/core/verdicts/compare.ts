@@ -1,4 +1,5 @@
 import { isMeasured } from './measured';
+import { isInterval } from './range-words';
 import type { Fact, Verdict, VerdictFacts } from './verdict';
 
 /** Facts that follow from others of the same verdict, or from how many were read: they decide nothing by themselves. */
@@ -21,6 +22,7 @@ function moved(before: Fact | undefined, now: Fact | undefined): boolean {
 	if (before === undefined || now === undefined) return before !== now;
 	if (isMeasured(before) && isMeasured(now))
 		return Math.abs(now.value - before.value) > BEYOND * Math.max(before.sd, 0) && now.value !== before.value;
+	if (isInterval(before) && isInterval(now)) return now.likely < before.low95 || now.likely > before.high95;
 	if (Array.isArray(before) && Array.isArray(now))
 		return before.length !== now.length || before.some((fact, i) => moved(fact as Fact, now[i] as Fact));
 	if (typeof before === 'object' && before !== null && typeof now === 'object' && now !== null)

@@ -1,8 +1,10 @@
-import type { Measured, Said, Words } from './verdict';
+import type { Interval } from '../shared';
+import { rangeWords } from './range-words';
+import type { Said, Words } from './verdict';
 
 interface DriftFacts {
 	/** Charge of the group against the mean of the others, Ah. */
-	driftAh: Measured;
+	driftAh: Interval;
 	limitAh: number;
 	/** Limit as a share of a group. */
 	limitShare: number;
@@ -46,16 +48,27 @@ const drift =
 	({ facts, subject }: Said<DriftFacts>) => {
 		const { driftAh, limitAh, limitShare, end, group } = facts;
 		const label = subject.kind === 'group' ? subject.label : `Group ${group}`;
-		const by = `${Math.abs(driftAh.value).toFixed(1)} Ah ${driftAh.value < 0 ? 'behind' : 'ahead'}`;
+		const [low, high] = [driftAh.low95, driftAh.high95];
+		const way = driftAh.likely < 0 ? 'behind' : 'ahead';
+		const away = high < 0 ? { low95: -high, high95: -low } : { low95: low, high95: high };
+		const both = low < 0 && high > 0;
+		const range = both
+			? `between ${(-low).toFixed(1)} Ah behind and ${high.toFixed(1)} Ah ahead`
+			: `${rangeWords(away, 'Ah')} ${way}`;
 		return {
-			title: kind === 'none' ? `The groups are together at the ${end}` : `${label} is ${by} at the ${end}`,
-			finding: `Furthest from the mean of the others: group ${group}, ${by}.`,
-			doubt: `± ${driftAh.sd.toFixed(1)} Ah from the meter${kind === 'unsure' ? ': too near the limit to be sure' : ''}.`,
+			title:
+				kind === 'none'
+					? `The groups are together at the ${end}`
+					: kind === 'sure'
+						? `${label} is at least ${away.low95.toFixed(1)} Ah ${way} at the ${end}`
+						: `${label} may be apart at the ${end}`,
+			finding: `Group ${group} is ${range} of the mean of the others, likeliest ${Math.abs(driftAh.likely).toFixed(1)} Ah ${way}.`,
+			doubt: `95 %, from meter, joints, hysteresis and the curve itself${kind === 'unsure' ? ': too near the limit to be sure' : ''}.`,
 			rule: `Look above ${limitShare * 100} % of a group, ${limitAh.toFixed(1)} Ah (default).`,
 			next: {
 				none: null,
 				sure: 'Let the balancer work at the top for a week, then check again.',
-				unsure: 'Read again with a finer meter at the end of the next full charge.'
+				unsure: 'Read again with a finer meter at the end of the next full charge, an hour later into its tail.'
 			}[kind]
 		};
 	};

@@ -28,7 +28,13 @@ describe('a verdict', () => {
 				'look',
 				{ kind: 'group', id, label: `Group ${id}` },
 				{
-					...{ driftAh: measured(ah, 0.1), limitAh: 1, limitShare: 0.01, end: 'top' as const, group: id }
+					...{
+						driftAh: { low95: ah - 0.2, likely: ah, high95: ah + 0.2 },
+						limitAh: 1,
+						limitShare: 0.01,
+						end: 'top' as const,
+						group: id
+					}
 				}
 			);
 		expect(sameVerdict(at(1, -2), at(1, -3))).toBe(true);
@@ -59,6 +65,11 @@ describe('facts have moved', () => {
 		expect(factsMoved({ a: measured(1, 0) }, { a: measured(1, 0) })).toBe(false);
 		expect(factsMoved({ a: measured(1, 0) }, { a: measured(1.001, 0) })).toBe(true);
 		expect(factsMoved({ robustZ: 5 }, { robustZ: 9 })).toBe(false);
+	});
+	it('an interval moves when its middle leaves what it held', () => {
+		const within = { apartAh: { low95: 6, likely: 30, high95: 90 } };
+		expect(factsMoved(within, { apartAh: { low95: 20, likely: 60, high95: 95 } })).toBe(false);
+		expect(factsMoved(within, { apartAh: { low95: 1, likely: 4, high95: 8 } })).toBe(true);
 	});
 });
 

@@ -53,7 +53,7 @@ export const RESULTS = {
 	Curve: object({ curve: object({ voltageV: list(number), dischargedAh: list(number) }) }),
 	BalanceAnswer: object({
 		answer: words('balanced', 'apart', 'cannot-tell'),
-		apartAh: maybe(number),
+		apartAh: maybe(ref('Interval')),
 		verdict: ref('Verdict')
 	}),
 	LivePhase: {

@@ -1,24 +1,58 @@
 import { isBalanced, type BalanceAnswer } from '$lib/core/balance';
 import { meterSd } from '$lib/core/reading';
+import { balancedEnd, bankSubject, ratedGroupAh } from '$lib/core/stages';
 import type { BalanceQuestionInput } from '$lib/input/compute';
-import { banks, cellTypes } from '../records';
+import { InputError } from '$lib/input/validate';
+import { loadBankPicture } from '../bank-picture/load';
 import { currentMeters } from '../records/settings/settings';
 
-/** Capacity of a cell nobody has named the type of, Ah (default). */
-const ASSUMED_CELL_AH = 100;
+/** A meter nobody described, one sd at a cell's voltage, V (default). */
+const USUAL_METER_SD_V = 0.002;
 
-/** "Is it balanced?" for group voltages read now. */
+/** "Is it balanced?" for group voltages read now. @throws InputError when neither a bank nor a battery's figures are given */
 export async function answerIsBalanced(input: BalanceQuestionInput): Promise<BalanceAnswer> {
-	const bank = await banks.get(input.bankId);
-	const type = bank.cellTypeId === null ? null : await cellTypes.get(bank.cellTypeId);
-	return isBalanced(
-		{
-			chemistry: bank.chemistry,
-			groupVoltagesV: input.groupVoltagesV,
-			currentA: input.currentA,
-			groupAh: (type?.ratedAh ?? ASSUMED_CELL_AH) * bank.parallel,
-			meterSdV: meterSd((await currentMeters()).restVoltage, Math.abs(input.groupVoltagesV[0] ?? 0))
-		},
-		{ kind: 'bank', id: bank.id, label: bank.name }
-	);
+	return input.bankId == null ? ofBattery(input) : ofBank(input.bankId, input);
 }
+
+function ofBattery({ chemistry, groupAh, ...input }: BalanceQuestionInput): BalanceAnswer {
+	if (chemistry == null || groupAh == null)
+		throw new InputError(
+			(['chemistry', 'groupAh'] as const)
+				.filter((path) => (path === 'chemistry' ? chemistry : groupAh) == null)
+				.map((path) => ({ path, message: `${path} is required where there is no bankId` }))
+		);
+	return isBalanced({ ...asked(input, USUAL_METER_SD_V), chemistry, groupAh });
+}
+
+async function ofBank(bankId: number, input: BalanceQuestionInput): Promise<BalanceAnswer> {
+	const picture = await loadBankPicture(bankId);
+	const { bank, batteries } = picture;
+	const built = batteries.find((b) => b.kind === 'built') ?? batteries[0];
+	const firstV = Math.abs(input.groupVoltagesV[0]!);
+	const question = asked(input, meterSd((await currentMeters()).restVoltage, firstV));
+	const answer = isBalanced(
+		{
+			...question,
+			chemistry: bank.chemistry,
+			groupAh: built ? ratedGroupAh(picture, built) : 100 * bank.parallel,
+			balancedAt: balancedEnd(picture)
+		},
+		bankSubject(picture)
+	);
+	const groups = built?.series ?? bank.series;
+	if (answer.apartAh !== null && question.cellsPerReading === 1 && input.groupVoltagesV.length !== groups)
+		throw new InputError([
+			{
+				path: 'groupVoltagesV',
+				message: `requires ${groups} voltages, one a group, got ${input.groupVoltagesV.length}`
+			}
+		]);
+	return answer;
+}
+
+const asked = (input: Omit<BalanceQuestionInput, 'chemistry' | 'groupAh'>, usualSdV: number) => ({
+	groupVoltagesV: input.groupVoltagesV,
+	currentA: input.currentA,
+	meterSdV: input.meterSdV ?? usualSdV,
+	cellsPerReading: input.cellsPerReading ?? 1
+});

@@ -14,6 +14,7 @@
 	import CheckForm, { type NewCheck } from '$lib/components/serve/CheckForm.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
+	import type { Interval } from '$lib/core/shared';
 	import { formatDate, formatNumber } from '$lib/core/units';
 
 	let { data, form } = $props();
@@ -31,12 +32,20 @@
 		testedAt: new Date().toISOString().slice(0, 10)
 	});
 
+	/** An interval too wide for its middle to stand alone. */
+	const wide = (d: Interval | null) =>
+		d && d.high95 - d.low95 > 0.005 * ratedAh ? `${formatNumber(d.low95, 0)} … ${formatNumber(d.high95, 0)}` : null;
 	const drawn = $derived.by((): DrawnCell[] => {
 		const drift = judged?.judgement.driftAh ?? Array.from({ length: series }, () => null);
-		const shades = shadesOf(drift, 0.01 * ratedAh);
+		const shades = shadesOf(
+			drift.map((d) => d?.likely ?? null),
+			0.01 * ratedAh
+		);
 		const volts = judged?.check.groupVoltagesV ?? [];
 		return Array.from({ length: series }, (_, i) => {
-			const warm = drift[i] != null && Math.abs(drift[i]!) > 0.01 * ratedAh;
+			const own = drift[i] ?? null;
+			const limitAh = 0.01 * ratedAh;
+			const warm = own !== null && (own.low95 > limitAh || own.high95 < -limitAh);
 			const slope = serve.driftPerMonthAh[i] ?? null;
 			return {
 				id: i + 1,
@@ -44,12 +53,12 @@
 					bank.parallel > 1
 						? `Group ${i + 1}`
 						: `${i + 1} ${data.placements.find((p) => p.position === i + 1)?.label ?? ''}`.trim(),
-				figure: drift[i] == null ? null : formatNumber(drift[i], 1),
-				minor: volts[i] == null ? null : `${volts[i]!.toFixed(3)} V`,
+				figure: own === null ? null : formatNumber(own.likely, 1),
+				minor: wide(own) ?? (volts[i] == null ? null : `${volts[i]!.toFixed(3)} V`),
 				shade: shades[i] ?? null,
 				warmth: warm ? 'look' : 'calm',
 				mark: warm
-					? `${Math.abs(drift[i]!).toFixed(1)} Ah ${drift[i]! < 0 ? 'behind' : 'ahead'}${slope !== null && Math.abs(slope) > 0.01 ? `, ${formatNumber(slope, 2)} a month` : ''}`
+					? `at least ${Math.max(own!.low95, -own!.high95).toFixed(1)} Ah ${own!.likely < 0 ? 'behind' : 'ahead'}${slope !== null && Math.abs(slope) > 0.01 ? `, ${formatNumber(slope, 2)} a month` : ''}`
 					: null
 			};
 		});
