@@ -17,6 +17,7 @@ export default defineConfig({
 				serve: here('./src/lib/server/http/serve.ts'),
 				demo: here('./demo/main.ts'),
 				bench: here('./bench/main.ts'),
+				truth: here('./truth/main.ts'),
 				'stand-ins': here('./stand-ins/main.ts'),
 				'match-thread': here('./src/lib/workers/match-thread.ts'),
 				'simulation-thread': here('./src/lib/workers/simulation-thread.ts'),

@@ -1,0 +1,23 @@
+import { seededRandom } from '$lib/core/shared';
+import type { Answer } from './answer';
+import { QUESTIONS } from './questions';
+import { drawWorld } from './world';
+
+/** Far apart, so that the worlds of two seeds have nothing in common. */
+const SEED_STRIDE = 7919;
+
+/**
+ * Asks every question of each of so many worlds; the same seed gives the same worlds, whatever else is asked of them.
+ * @param onWorld told after each world how many are done
+ */
+export function askWorlds(worlds: number, seed: number, onWorld: (done: number) => void = () => undefined): Answer[] {
+	const answers: Answer[] = [];
+	for (let w = 0; w < worlds; w++) {
+		QUESTIONS.forEach((question, q) => {
+			const random = seededRandom(seed + w * SEED_STRIDE + q * 104_729);
+			answers.push(...question.ask(drawWorld(random)));
+		});
+		onWorld(w + 1);
+	}
+	return answers;
+}

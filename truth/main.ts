@@ -1,0 +1,35 @@
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { askWorlds } from './ask-worlds';
+import { coveragePlot, coverageTable, detectionTable, reliabilityTable } from './report';
+import { coverages, detections, reliabilities } from './summary';
+
+/** `npm run truth`: judges seeded worlds that differ from the model, and says how often what is stated is true. */
+function argument(name: string, usual: number): number {
+	const at = process.argv.indexOf(name);
+	return at > 0 ? Number(process.argv[at + 1]) : usual;
+}
+
+const worlds = argument('--worlds', 600);
+const seed = argument('--seed', 1);
+const begunMs = Date.now();
+const answers = askWorlds(worlds, seed, (done) => {
+	if (done % 20 === 0 || done === worlds) {
+		const minutes = (Date.now() - begunMs) / 60_000;
+		process.stderr.write(`\r${done} of ${worlds} worlds, ${minutes.toFixed(1)} min `);
+	}
+});
+process.stderr.write('\n');
+const held = coverages(answers);
+const text = [
+	coverageTable(held),
+	'',
+	...reliabilities(answers).flatMap((r) => [reliabilityTable(r), '']),
+	detectionTable(detections(answers)),
+	''
+].join('\n');
+console.log(text);
+if (process.argv.includes('--write')) {
+	writeFileSync(join('docs', 'truth-figures.md'), `${worlds} worlds, seed ${seed}.\n\n${text}`);
+	writeFileSync(join('docs', 'truth-coverage.svg'), coveragePlot(held));
+}

@@ -1,0 +1,10 @@
+import type { Question } from '../answer';
+import { arrivalCharge } from './arrival-charge';
+import { capacity } from './capacity';
+import { delivery } from './delivery';
+import { fade } from './fade';
+import { join } from './join';
+import { snapshot } from './snapshot';
+
+/** Everything that is asked of every world. A new verdict brings its question here. */
+export const QUESTIONS: readonly Question[] = [arrivalCharge, delivery, capacity, join, snapshot, fade];
