@@ -5,16 +5,21 @@ import { between } from '../world';
 
 const END = 0.8;
 const AHEAD_YEARS = 3;
+/** Share of batteries that fade faster late. */
+const LATE_SHARE = 0.15;
 
 /** Capacity tests of some years, and what they say of the years to come. Some worlds fade faster late, as no law foresees. */
 export const fade: Question = {
 	name: 'fade',
 	ask({ random, ratedAh }): Answer[] {
-		const above = (mean: number, sd: number) => Math.max(0, normalDraw(random, mean, sd));
+		const above = (mean: number, sd: number): number => {
+			const drawn = normalDraw(random, mean, sd);
+			return drawn > 0 ? drawn : above(mean, sd);
+		};
 		const q0 = normalDraw(random, 1.02, 0.03);
 		const a = above(0.015, 0.01);
 		const b = above(4e-5, 2.5e-5);
-		const late = random() < 0.5 ? 0 : Math.abs(normalDraw(random, 0, 0.0015));
+		const late = random() > LATE_SHARE ? 0 : Math.abs(normalDraw(random, 0, 0.0015));
 		const efcPerYear = between(random, 40, 250);
 		const truth = (years: number) => q0 - a * Math.sqrt(years) - b * efcPerYear * years - late * years ** 2;
 		const tests = 2 + Math.floor(random() * 7);

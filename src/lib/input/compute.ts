@@ -55,7 +55,8 @@ export class LimitsRequest {
 
 export class FadeObservationInput {
 	@Num(0, 100) ageYears!: number;
-	@Num(0, 1e6) efc!: number;
+	/** Null: nobody counted. */
+	@Maybe() @Num(0, 1e6) efc?: number | null;
 	@Num(0.001, 100_000) capacityAh!: number;
 	@Num(0.0001, 100_000) sdAh!: number;
 }
@@ -68,7 +69,8 @@ export class FadeRequest {
 	@ValidateNested({ each: true })
 	@Type(() => FadeObservationInput)
 	observations!: FadeObservationInput[];
-	@Num(0, 10_000) efcPerYear!: number;
+	/** Null: nobody knows. */
+	@Maybe() @Num(0, 10_000) efcPerYear?: number | null;
 }
 
 export class MatchGroupsInput {

@@ -30,13 +30,19 @@ export interface SocBounds {
 	verdict: 'resolved' | 'wide' | 'below-empty' | 'above-full';
 	/** The half-width in volts the bounds were widened by, and what it is made of. */
 	widenedByV: number;
-	parts: { meterV: number; hysteresisV: number; restV: number };
+	parts: { meterV: number; hysteresisV: number; curveV: number; restV: number };
 }
 
 /** Bounds no wider than this fraction count as resolved. */
 const RESOLVED_WIDTH = 0.15;
-/** Bounds cover this many standard deviations of the meter: two-sided 95 %. */
-const METER_SDS = 1.96;
+/** Bounds cover this many standard deviations: two-sided 95 %. */
+const BOUND_SDS = 1.96;
+/** Where in its loop a cell rests is anybody's guess, and how wide the loop is good to a factor of 1.5: 95 % of that, in half-widths. */
+const HYSTERESIS_95 = 1.33;
+/** Doubt of the typical curve, one sd: on the plateau and its edges, and at the steep top (default), V. */
+const CURVE_SD_V = { plateau: 0.005, top: 0.015 };
+/** The steep top begins here, fraction. */
+const TOP_SOC = 0.985;
 /** Voltage still to settle right after a load is removed (V), decaying with this time constant (s): default. */
 const UNSETTLED_V = 0.03;
 const SETTLE_S = 1500;
@@ -44,8 +50,8 @@ const SETTLE_S = 1500;
 const FULL_MARGIN_V = 0.19;
 
 /**
- * The states of charge a rest voltage can mean: an interval, never a point. Widened by the meter (95 %), by
- * hysteresis and by what an incomplete rest leaves unsettled.
+ * The states of charge a rest voltage can mean: an interval, never a point, that holds the truth with 95 %. Widened by the meter,
+ * by hysteresis and by the doubt of the curve itself, in quadrature; and by what an incomplete rest leaves unsettled.
  * @param restVoltageV volts at the cell's terminals, no current
  * @param meterSdV one standard deviation of the meter at this reading, V
  * @param restS seconds without current; 0 when unknown
@@ -61,14 +67,15 @@ export function socBounds(chemistry: Chemistry, restVoltageV: number, meterSdV: 
 	requireFinite(restVoltageV, 'restVoltageV');
 	requireNotNegative(meterSdV, 'meterSdV');
 	requireNotNegative(restS, 'restS');
+	const curve = CURVES[chemistry];
 	const parts = {
-		meterV: METER_SDS * meterSdV,
-		hysteresisV: HYSTERESIS_V[chemistry],
+		meterV: BOUND_SDS * meterSdV,
+		hysteresisV: HYSTERESIS_95 * HYSTERESIS_V[chemistry],
+		curveV: BOUND_SDS * (restVoltageV > curve.at(TOP_SOC) ? CURVE_SD_V.top : CURVE_SD_V.plateau),
 		restV: UNSETTLED_V * Math.exp(-restS / SETTLE_S)
 	};
-	// Added, not in quadrature: hysteresis and a short rest are systematic, and these are bounds.
-	const widenedByV = parts.meterV + parts.hysteresisV + parts.restV;
-	const curve = CURVES[chemistry];
+	// What an incomplete rest leaves goes one way only: added, not in quadrature.
+	const widenedByV = Math.hypot(parts.meterV, parts.hysteresisV, parts.curveV) + parts.restV;
 	const clamp = (soc: number) => Math.min(1, Math.max(0, soc));
 	const lowFraction = clamp(curve.xOf(restVoltageV - widenedByV));
 	const highFraction = clamp(curve.xOf(restVoltageV + widenedByV));

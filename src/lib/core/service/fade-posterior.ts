@@ -18,6 +18,10 @@ export const FADE_PRIOR = {
 
 /** Weighted draws from the posterior of q0, a and b; weights sum to 1. */
 export interface FadePosterior {
+	/** Each observation against what those before it foretold, in sd of both doubts; in the order given. */
+	surprises: number[];
+	/** Logarithm of how likely the observations are by the prior, up to what is the same for all courses. */
+	logEvidence: number;
 	q0: Float64Array;
 	a: Float64Array;
 	b: Float64Array;
@@ -26,6 +30,8 @@ export interface FadePosterior {
 
 /** Points of the quadrature along a, b given a, and q0 given both. More changes the band by less than 0.0005. */
 const POINTS = { a: 61, b: 15, q0: 9 };
+/** Where several courses are weighed against each other, each takes fewer. */
+export const FEWER_POINTS: typeof POINTS = { a: 25, b: 9, q0: 5 };
 /** The grid along a reaches this many sd from its mean. */
 const REACH_SDS = 5;
 
@@ -39,7 +45,11 @@ type Matrix3 = [Triple, Triple, Triple];
  * @param observations any order; none gives the prior
  * @throws CoreError `not-positive`, `negative`, `not-a-number`
  */
-export function fadePosterior(ratedAh: number, observations: readonly FadeObservation[]): FadePosterior {
+export function fadePosterior(
+	ratedAh: number,
+	observations: readonly FadeObservation[],
+	points = POINTS
+): FadePosterior {
 	requirePositive(ratedAh, 'ratedAh');
 	observations.forEach((o, i) => {
 		requireNotNegative(o.ageYears, `observations.${i}.ageYears`);
@@ -47,15 +57,17 @@ export function fadePosterior(ratedAh: number, observations: readonly FadeObserv
 		requirePositive(o.capacityAh, `observations.${i}.capacityAh`);
 		requirePositive(o.sdAh, `observations.${i}.sdAh`);
 	});
-	const { mean, covariance } = normalPosterior(ratedAh, observations);
-	return truncated(mean, covariance);
+	const { mean, covariance, surprises, logEvidence } = normalPosterior(ratedAh, observations);
+	return { ...truncated(mean, covariance, points), surprises, logEvidence };
 }
 
 /** Sequential (Kalman) update of the normal prior, one observation at a time: no matrix is inverted. */
 function normalPosterior(
 	ratedAh: number,
 	observations: readonly FadeObservation[]
-): { mean: Triple; covariance: Matrix3 } {
+): { mean: Triple; covariance: Matrix3; surprises: number[]; logEvidence: number } {
+	const surprises: number[] = [];
+	let logEvidence = 0;
 	let mean: Triple = [FADE_PRIOR.q0.mean, FADE_PRIOR.a.mean, FADE_PRIOR.b.mean];
 	let covariance: Matrix3 = [
 		[FADE_PRIOR.q0.sd ** 2, 0, 0],
@@ -67,10 +79,12 @@ function normalPosterior(
 		const ph = covariance.map((row) => row[0] * h[0] + row[1] * h[1] + row[2] * h[2]) as Triple;
 		const innovationVariance = h[0] * ph[0] + h[1] * ph[1] + h[2] * ph[2] + (o.sdAh / ratedAh) ** 2;
 		const innovation = o.capacityAh / ratedAh - (h[0] * mean[0] + h[1] * mean[1] + h[2] * mean[2]);
+		surprises.push(innovation / Math.sqrt(innovationVariance));
+		logEvidence -= (innovation ** 2 / innovationVariance + Math.log(innovationVariance)) / 2;
 		mean = mean.map((m, i) => m + (ph[i]! / innovationVariance) * innovation) as Triple;
 		covariance = covariance.map((row, i) => row.map((c, j) => c - (ph[i]! * ph[j]!) / innovationVariance)) as Matrix3;
 	}
-	return { mean, covariance };
+	return { mean, covariance, surprises, logEvidence };
 }
 
 /** Quantile of a normal truncated to values above 0, from a probability of the truncated law. */
@@ -82,7 +96,11 @@ function truncatedQuantile(mean: number, sd: number, probability: number): numbe
 	return Math.max(0, mean + sd * normalQuantile(Math.min(1 - 1e-15, Math.max(1e-15, p))));
 }
 
-function truncated(mean: Triple, covariance: Matrix3): FadePosterior {
+function truncated(
+	mean: Triple,
+	covariance: Matrix3,
+	points: typeof POINTS
+): Omit<FadePosterior, 'surprises' | 'logEvidence'> {
 	const sdA = Math.sqrt(covariance[1][1]);
 	const slopeB = covariance[1][2] / covariance[1][1];
 	const sdB = Math.sqrt(Math.max(1e-18, covariance[2][2] - slopeB * covariance[1][2]));
@@ -90,31 +108,30 @@ function truncated(mean: Triple, covariance: Matrix3): FadePosterior {
 	const low = Math.max(0, mean[1] - REACH_SDS * sdA);
 	// Where the density has fallen as far below its largest allowed value as REACH_SDS below a free mode.
 	const high = mean[1] > 0 ? mean[1] + REACH_SDS * sdA : mean[1] + Math.hypot(mean[1], REACH_SDS * sdA);
-	const count = POINTS.a * POINTS.b * POINTS.q0;
-	const draws: FadePosterior = {
+	const count = points.a * points.b * points.q0;
+	const draws = {
 		q0: new Float64Array(count),
 		a: new Float64Array(count),
 		b: new Float64Array(count),
 		weight: new Float64Array(count)
 	};
 	let n = 0;
-	for (let i = 0; i < POINTS.a; i++) {
-		const a = low + ((high - low) * (i + 0.5)) / POINTS.a;
+	for (let i = 0; i < points.a; i++) {
+		const a = low + ((high - low) * (i + 0.5)) / points.a;
 		const meanB = mean[2] + slopeB * (a - mean[1]);
 		const logWeight = -0.5 * ((a - mean[1]) / sdA) ** 2 + logNormalCdf(meanB / sdB);
-		for (let j = 0; j < POINTS.b; j++) {
-			const b = truncatedQuantile(meanB, sdB, (j + 0.5) / POINTS.b);
+		for (let j = 0; j < points.b; j++) {
+			const b = truncatedQuantile(meanB, sdB, (j + 0.5) / points.b);
 			const meanQ = mean[0] + slopes[0] * (a - mean[1]) + slopes[1] * (b - mean[2]);
-			for (let k = 0; k < POINTS.q0; k++, n++) {
+			for (let k = 0; k < points.q0; k++, n++) {
 				draws.a[n] = a;
 				draws.b[n] = b;
-				draws.q0[n] = meanQ + sdQ * normalQuantile((k + 0.5) / POINTS.q0);
+				draws.q0[n] = meanQ + sdQ * normalQuantile((k + 0.5) / points.q0);
 				draws.weight[n] = logWeight;
 			}
 		}
 	}
-	draws.weight = normalised(draws.weight);
-	return draws;
+	return { ...draws, weight: normalised(draws.weight) };
 }
 
 /** Weights that sum to 1 from their logarithms, however small all of them are. */

@@ -1,19 +1,14 @@
 import { CoreError, requireNotNegative, requirePositive } from '../shared';
-import {
-	FADE_PRIOR,
-	fadePosterior,
-	weightedQuantiles,
-	type FadeObservation,
-	type FadePosterior
-} from './fade-posterior';
+import { fadeCourses, type CapacityObservation, type FadeCourse, type FadeCourses } from './fade-courses';
+import { FADE_PRIOR, weightedQuantiles } from './fade-posterior';
 
 export interface FadeInput {
 	ratedAh: number;
 	/** The end of life as a fraction of rated, e.g. 0.8. */
 	endFraction: number;
-	observations: readonly FadeObservation[];
-	/** Equivalent full cycles a year from the last observation on. */
-	efcPerYear: number;
+	observations: readonly CapacityObservation[];
+	/** Equivalent full cycles a year from the last observation on; null when nobody knows. */
+	efcPerYear?: number | null;
 }
 
 export interface FadePoint {
@@ -39,6 +34,11 @@ export interface FadeProjection {
 		b: ParameterSummary;
 		observations: number;
 		mostlyPrior: boolean;
+		/** The tests left the band of the law: their doubt counts `noiseFactor` times, and a late, steeper course is admitted. */
+		misfit: boolean;
+		noiseFactor: number;
+		/** The test that fits least, and by how many sd it differs from what those before it foretold. */
+		oddest: { ageYears: number; surprise: number } | null;
 	};
 }
 
@@ -60,8 +60,8 @@ interface Stretch {
 }
 
 /** How the battery was and will be cycled: through the observations, then at the rate given. In rising age, from 0. */
-function stretchesOf({ observations, efcPerYear }: FadeInput): Stretch[] {
-	const known = [{ ageYears: 0, efc: 0 }, ...[...observations].sort((a, b) => a.ageYears - b.ageYears)];
+function stretchesOf({ observations, efcPerYear }: FadeCourse): Stretch[] {
+	const known = [{ ageYears: 0, efc: 0 }, ...observations];
 	return known.flatMap(({ ageYears, efc }, i) => {
 		const next = known[i + 1];
 		if (!next) return [{ fromYears: ageYears, fromEfc: efc, efcPerYear }];
@@ -89,52 +89,88 @@ export function projectFade(input: FadeInput): FadeProjection {
 			'endFraction',
 			`endFraction requires a fraction between 0 and 1, got ${input.endFraction}`
 		);
-	requireNotNegative(input.efcPerYear, 'efcPerYear');
+	if (input.efcPerYear != null) requireNotNegative(input.efcPerYear, 'efcPerYear');
 	requirePositive(input.ratedAh, 'ratedAh');
-	const draws = fadePosterior(input.ratedAh, input.observations);
-	const stretches = stretchesOf(input);
-	const [low95, median, high95] = weightedQuantiles(
-		endAges(draws, stretches, input.endFraction),
-		draws.weight,
-		[0.025, 0.5, 0.975]
-	);
+	const found = fadeCourses(input.ratedAh, input.observations, input.efcPerYear ?? null);
+	const ways = found.courses.map((course) => ({ course, stretches: stretchesOf(course) }));
+	const weight = joined(ways.map(({ course }) => course.posterior.weight.map((w) => w * course.weight)));
+	const ends = joined(ways.map((way) => endAges(way, input.endFraction)));
+	const [low95, median, high95] = weightedQuantiles(ends, weight, [0.025, 0.5, 0.975]);
 	const lastAge = Math.max(0, ...input.observations.map((o) => o.ageYears));
 	const until = Math.min(HORIZON_YEARS, Math.max(SHORTEST_CURVE_YEARS, lastAge * 1.5, median! * 1.1));
-	const curve = Array.from({ length: CURVE_POINTS + 1 }, (_, i) => {
-		const ageYears = (until * i) / CURVE_POINTS;
-		return fadePoint(draws, ageYears, efcAt(stretches, ageYears));
-	});
+	const curve = Array.from({ length: CURVE_POINTS + 1 }, (_, i) => fadePoint(ways, weight, (until * i) / CURVE_POINTS));
 	return {
 		curve,
 		endAgeYears: { low95: low95!, median: median!, high95: high95! },
-		posterior: summarise(draws, input.observations.length)
+		posterior: summarise(found, weight, input.observations.length)
 	};
 }
 
-function fadePoint(draws: FadePosterior, ageYears: number, efc: number): FadePoint {
-	const root = Math.sqrt(ageYears);
-	const values = new Float64Array(draws.q0.length);
-	let mean = 0;
-	for (let i = 0; i < values.length; i++) {
-		values[i] = draws.q0[i]! - draws.a[i]! * root - draws.b[i]! * efc;
-		mean += values[i]! * draws.weight[i]!;
+/** A course, and how it was and will be cycled by it. */
+interface Way {
+	course: FadeCourse;
+	stretches: Stretch[];
+}
+
+function joined(parts: readonly Float64Array[]): Float64Array {
+	if (parts.length === 1) return parts[0]!;
+	const all = new Float64Array(parts.reduce((n, part) => n + part.length, 0));
+	let at = 0;
+	for (const part of parts) {
+		all.set(part, at);
+		at += part.length;
 	}
-	const [low95, high95] = weightedQuantiles(values, draws.weight, [0.025, 0.975]);
+	return all;
+}
+
+function fadePoint(ways: readonly Way[], weight: Float64Array, ageYears: number): FadePoint {
+	const root = Math.sqrt(ageYears);
+	const values = joined(
+		ways.map(({ course: { posterior, latePerYear2 }, stretches }) => {
+			const efc = efcAt(stretches, ageYears);
+			const late = latePerYear2 * ageYears ** 2;
+			return posterior.q0.map((q0, i) => q0 - posterior.a[i]! * root - posterior.b[i]! * efc - late);
+		})
+	);
+	const mean = values.reduce((sum, v, i) => sum + v * weight[i]!, 0);
+	const [low95, high95] = weightedQuantiles(values, weight, [0.025, 0.975]);
 	return { ageYears, mean, low95: low95!, high95: high95! };
 }
 
-/** For each draw the age at which it passes the end. The curve falls with age because a, b ≥ 0: it passes once. */
-function endAges(draws: FadePosterior, stretches: readonly Stretch[], endFraction: number): Float64Array {
-	return draws.q0.map((q0, i) => {
+/** For each draw the age at which it passes the end. The curve falls with age because a, b, c ≥ 0: it passes once. */
+function endAges({ course: { posterior, latePerYear2: c }, stretches }: Way, endFraction: number): Float64Array {
+	return posterior.q0.map((q0, i) => {
 		const margin = q0 - endFraction;
 		if (margin <= 0) return 0;
-		const [a, b] = [draws.a[i], draws.b[i]];
-		const isPassedBy = ({ fromYears, fromEfc }: Stretch) => a! * Math.sqrt(fromYears) + b! * fromEfc >= margin;
+		const [a, b] = [posterior.a[i]!, posterior.b[i]!];
+		const isPassedBy = ({ fromYears, fromEfc }: Stretch) =>
+			a * Math.sqrt(fromYears) + b * fromEfc + c * fromYears ** 2 >= margin;
 		// Cycled before the first moment told of, and past the end by then.
 		if (isPassedBy(stretches[0]!)) return stretches[0]!.fromYears;
 		const after = stretches.findIndex((s, k) => k > 0 && isPassedBy(s));
-		return Math.min(HORIZON_YEARS, passedWithin(stretches.at(after < 0 ? -1 : after - 1)!, a!, b!, margin));
+		const last = stretches.at(after < 0 ? -1 : after - 1)!;
+		const age = c === 0 ? passedWithin(last, a, b, margin) : passedLate(last, a, b, c, margin);
+		return Math.min(HORIZON_YEARS, age);
 	});
+}
+
+/** With a late course no formula gives the age: halved until it is known to a day. */
+const LATE_HALVINGS = 15;
+function passedLate(
+	{ fromYears, fromEfc, efcPerYear }: Stretch,
+	a: number,
+	b: number,
+	c: number,
+	margin: number
+): number {
+	let [low, high] = [fromYears, HORIZON_YEARS];
+	for (let k = 0; k < LATE_HALVINGS; k++) {
+		const t = (low + high) / 2;
+		const lost = a * Math.sqrt(t) + b * (fromEfc + efcPerYear * (t - fromYears)) + c * t * t;
+		if (lost < margin) low = t;
+		else high = t;
+	}
+	return high;
 }
 
 /** Age, years, at which a·√t + b·N(t) reaches the margin in a stretch where N is linear: a quadratic in √t, solved without cancellation. */
@@ -144,12 +180,18 @@ function passedWithin({ fromYears, fromEfc, efcPerYear }: Stretch, a: number, b:
 	return root * root;
 }
 
-function summarise(draws: FadePosterior, observations: number): FadeProjection['posterior'] {
-	const of = (values: Float64Array): ParameterSummary => {
-		const mean = values.reduce((sum, v, i) => sum + v * draws.weight[i]!, 0);
-		return { mean, sd: Math.sqrt(values.reduce((sum, v, i) => sum + (v - mean) ** 2 * draws.weight[i]!, 0)) };
+function summarise(
+	{ courses, misfit, noiseFactor, oddest }: FadeCourses,
+	weight: Float64Array,
+	observations: number
+): FadeProjection['posterior'] {
+	const of = (name: 'q0' | 'a' | 'b'): ParameterSummary => {
+		const values = joined(courses.map(({ posterior }) => posterior[name]));
+		const mean = values.reduce((sum, v, i) => sum + v * weight[i]!, 0);
+		return { mean, sd: Math.sqrt(values.reduce((sum, v, i) => sum + (v - mean) ** 2 * weight[i]!, 0)) };
 	};
-	const [q0, a, b] = [of(draws.q0), of(draws.a), of(draws.b)];
+	const [q0, a, b] = [of('q0'), of('a'), of('b')];
 	const narrowed = a.sd < 0.7 * FADE_PRIOR.a.sd || b.sd < 0.7 * FADE_PRIOR.b.sd;
-	return { q0, a, b, observations, mostlyPrior: observations < PRIOR_OBSERVATIONS || !narrowed };
+	const mostlyPrior = observations < PRIOR_OBSERVATIONS || !narrowed;
+	return { q0, a, b, observations, mostlyPrior, misfit, noiseFactor, oddest };
 }

@@ -1,3 +1,4 @@
+export type { CapacityObservation } from './fade-courses';
 export { HORIZON_YEARS, projectFade, type FadeInput, type FadePoint, type FadeProjection } from './fade';
 export {
 	FADE_PRIOR,

@@ -12,7 +12,7 @@ export function judgeFade(
 	subject: Subject = WHOLE_BANK
 ): Verdict {
 	const { low95, median, high95 } = projection.endAgeYears;
-	const { mostlyPrior, observations } = projection.posterior;
+	const { mostlyPrior, observations, misfit, oddest } = projection.posterior;
 	const facts = {
 		endFraction,
 		low95,
@@ -20,8 +20,10 @@ export function judgeFade(
 		high95,
 		horizonYears: HORIZON_YEARS,
 		tests: observations,
-		mostlyPrior
+		mostlyPrior,
+		oddAgeYears: misfit ? (oddest?.ageYears ?? null) : null
 	};
 	if (median <= ageYears) return say('fade-end', 'look', subject, facts);
+	if (misfit) return say('fade-misfit', 'look', subject, facts);
 	return mostlyPrior ? say('fade-prior', 'open', subject, facts) : say('fade', 'calm', subject, facts);
 }

@@ -121,6 +121,41 @@ describe('fade projection', () => {
 			}
 		);
 	});
+	it('of tests that fall ever faster says so, and its band holds them: 281 … 233 Ah over eight years, cycles not counted', () => {
+		const years = [0, 1.6, 3.2, 4.8, 6.4, 8];
+		const observations = [281, 277, 268, 258, 244, 233].map((capacityAh, i) => ({
+			...{ ageYears: years[i]!, efc: null, capacityAh, sdAh: 1.4 }
+		}));
+		const projection = projectFade({ ratedAh: 280, endFraction: 0.8, observations, efcPerYear: null });
+		expect(projection.posterior).toMatchObject({ misfit: true });
+		// A parabola through the last three passes 224 Ah at about nine years.
+		expect(projection.endAgeYears.low95).toBeLessThan(9.2);
+		expect(projection.endAgeYears.high95).toBeLessThan(13);
+		const at = projection.curve.reduce((a, b) => (Math.abs(b.ageYears - 8) < Math.abs(a.ageYears - 8) ? b : a));
+		expect(at.low95).toBeLessThan(233 / 280 + 0.01);
+		const verdict = judgeFade(projection, 0.8, 8);
+		expect(verdict).toMatchObject({ code: 'fade-misfit', warmth: 'look' });
+		expect(verdict.finding).toMatch(/The test at \d\.\d years fits least/);
+	});
+	it('is not sure of what cycles nobody counted did: its band is wider than with none, and than with as many as usual', () => {
+		const tests = sixYears(2).map((o) => ({ ...o, efc: null }));
+		const width = (observations: typeof tests | FadeObservation[], efcPerYear: number | null) => {
+			const { low95, high95 } = projectFade({ ratedAh: 230, endFraction: 0.8, observations, efcPerYear }).endAgeYears;
+			return high95 - low95;
+		};
+		expect(width(tests, null)).toBeGreaterThan(width(sixYears(2), 120));
+	});
+	it('a sound history is no misfit, and the odd test out is named all the same', () => {
+		const { posterior } = projectFade({ ratedAh: 230, endFraction: 0.8, observations: sixYears(2), efcPerYear: 120 });
+		expect(posterior).toMatchObject({ misfit: false, noiseFactor: 1 });
+		const odd = sixYears(2).map((o, i) => (i === 3 ? { ...o, capacityAh: o.capacityAh - 12 } : o));
+		expect(projectFade({ ratedAh: 230, endFraction: 0.8, observations: odd, efcPerYear: 120 }).posterior).toMatchObject(
+			{
+				misfit: true,
+				oddest: { ageYears: 3 }
+			}
+		);
+	});
 	it('refuses an end of 80 and an observation without doubt', () => {
 		expect(() => projectFade({ ratedAh: 230, endFraction: 80, observations: [], efcPerYear: 100 })).toThrow(
 			/between 0 and 1, got 80/

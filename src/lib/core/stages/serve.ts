@@ -15,8 +15,8 @@ import { balancedEnd, batterySubject, groupSubjects, isInService } from './pictu
 import type { StageJudgement } from './stage-judgement';
 
 const YEAR_MS = 365.25 * 86400e3;
-/** Cycles a year assumed until tests tell (default). */
-const ASSUMED_EFC_PER_YEAR = 100;
+/** Cycles counted over less tell nothing of those to come, years. */
+const COUNTED_FOR_YEARS = 0.25;
 /** Capacity of a cell nobody has named the type of, Ah (default). */
 const ASSUMED_CELL_AH = 100;
 
@@ -39,7 +39,8 @@ export interface TestRow {
 	testedAt: string;
 	capacityAh: number;
 	sdAh: number;
-	efc: number;
+	/** Equivalent full cycles; null: nobody counted. */
+	efc: number | null;
 	temperatureC: number | null;
 	notes: string | null;
 }
@@ -59,7 +60,8 @@ export interface BatteryService {
 	projection: FadeProjection | null;
 	verdicts: Verdict[];
 	ageYears: number;
-	efcPerYear: number;
+	/** Null when nobody counted. */
+	efcPerYear: number | null;
 }
 
 const ageOf = ({ bank }: BankPicture, iso: string): number =>
@@ -132,8 +134,8 @@ export function batteryService(
 	const tests = allTests
 		.filter((t) => t.battery === battery.number)
 		.map((t) => ({ ...t, ageYears: ageOf(picture, t.testedAt) }));
-	const last = tests.at(-1);
-	const efcPerYear = last && last.ageYears > 0.25 ? last.efc / last.ageYears : ASSUMED_EFC_PER_YEAR;
+	const last = tests.findLast((t) => t.efc !== null && t.ageYears > COUNTED_FOR_YEARS);
+	const efcPerYear = last ? last.efc! / last.ageYears : null;
 	const { endFraction } = picture.bank;
 	const projection = tests.length ? project({ ratedAh, endFraction, observations: tests, efcPerYear }) : null;
 	const ageYears = ageOf(picture, nowIso);

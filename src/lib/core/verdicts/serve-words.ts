@@ -22,6 +22,8 @@ interface FadeFacts {
 	horizonYears: number;
 	tests: number;
 	mostlyPrior: boolean;
+	/** Age of the test that fits least, where the tests left the band of the law; null where they did not. */
+	oddAgeYears: number | null;
 }
 
 export interface ServeFacts {
@@ -37,6 +39,8 @@ export interface ServeFacts {
 	'drift-unsure': DriftFacts;
 	/** Capacity has probably passed the chosen end. */
 	'fade-end': FadeFacts;
+	/** The tests leave the band that the usual law foretells: doubts widened, a late, steeper course admitted. */
+	'fade-misfit': FadeFacts;
 	/** A projection that is almost all prior. */
 	'fade-prior': FadeFacts;
 	/** When the chosen end of capacity is passed. */
@@ -110,6 +114,18 @@ export const SERVE_WORDS: Words<ServeFacts> = {
 	drift: drift('sure'),
 	'drift-unsure': drift('unsure'),
 	'fade-end': fade(true),
+	'fade-misfit': (said) => {
+		const { finding, ...words } = fade(false)(said);
+		const odd = said.facts.oddAgeYears;
+		return {
+			...words,
+			title: 'Capacity does not fade as such cells usually do',
+			finding: `${words.title}. ${finding}${odd === null ? '' : ` The test at ${odd.toFixed(1)} years fits least.`}`,
+			doubt:
+				'Wider than the tests’ own doubt, and with a late, steeper fall admitted: the law of the earlier years does not hold.',
+			next: 'Test again under the same conditions; look for a group that has fallen behind, heat, or a tester that changed.'
+		};
+	},
 	'fade-prior': fade(false),
 	fade: fade(false)
 };

@@ -6,7 +6,7 @@ const USUAL_DOUBT = 0.01;
 
 /** Logs a capacity test of a battery. @param fields as typed; without a doubt of its own it takes the usual one */
 export async function logCapacityTest(bankId: number, fields: Record<string, unknown>): Promise<void> {
-	const { capacityAh, sdAh, efc } = fields;
+	const { capacityAh, sdAh } = fields;
 	const doubt = sdAh ?? (typeof capacityAh === 'number' ? capacityAh * USUAL_DOUBT : null);
-	await createRecord(recordKind('capacity-tests'), { ...fields, bankId, sdAh: doubt, efc: efc ?? 0 });
+	await createRecord(recordKind('capacity-tests'), { ...fields, bankId, sdAh: doubt });
 }

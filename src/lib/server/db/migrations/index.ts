@@ -4,6 +4,7 @@ import * as live from './002-live-bench';
 import * as minutes from './003-live-minutes';
 import * as stock from './004-stock';
 import * as judgements from './005-judgements';
+import * as cycles from './006-uncounted-cycles';
 
 interface Migration {
 	name: string;
@@ -16,7 +17,8 @@ const MIGRATIONS: Migration[] = [
 	{ name: '002-live-bench', up: live.up },
 	{ name: '003-live-minutes', up: minutes.up },
 	{ name: '004-stock', up: stock.up },
-	{ name: '005-judgements', up: judgements.up }
+	{ name: '005-judgements', up: judgements.up },
+	{ name: '006-uncounted-cycles', up: cycles.up }
 ];
 
 /** Knex reads migrations from this list instead of a folder, so that they are part of the build. */

@@ -6,7 +6,8 @@ export class CapacityTestInput {
 	@When() testedAt!: string;
 	@Num(0.001, 100_000) capacityAh!: number;
 	@Num(0.0001, 10_000) sdAh!: number;
-	@Num(0, 1e6) efc!: number;
+	/** Equivalent full cycles so far; null: nobody counted. */
+	@Maybe() @Num(0, 1e6) efc?: number | null;
 	@Maybe() @Num(-60, 100) temperatureC?: number | null;
 	@Maybe() @Text(4000) notes?: string | null;
 	@Maybe() @ClientKey() clientKey?: string;

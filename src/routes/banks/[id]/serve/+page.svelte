@@ -136,12 +136,13 @@
 					ageYears={serve.ageYears}
 				/>
 				<p class="text-sm muted">
-					Dots: tests ± 2 sd. Band: where the true capacity lies with 95 %. {serve.efcPerYear.toFixed(0)} full cycles a year
-					from here on. Calendar fade {(serve.projection.posterior.a.mean * 100).toFixed(1)} ± {(
-						serve.projection.posterior.a.sd * 100
-					).toFixed(1)} % per √year; cycles {(serve.projection.posterior.b.mean * 1e5).toFixed(1)} ± {(
-						serve.projection.posterior.b.sd * 1e5
-					).toFixed(1)} % per 1000.
+					Dots: tests ± 2 sd. Band: where the true capacity lies with 95 %. {serve.efcPerYear === null
+						? 'Nobody counted the cycles; 75 to 225 a year are taken'
+						: `${serve.efcPerYear.toFixed(0)} full cycles a year`} from here on. Calendar fade {(
+						serve.projection.posterior.a.mean * 100
+					).toFixed(1)} ± {(serve.projection.posterior.a.sd * 100).toFixed(1)} % per √year; cycles {(
+						serve.projection.posterior.b.mean * 1e5
+					).toFixed(1)} ± {(serve.projection.posterior.b.sd * 1e5).toFixed(1)} % per 1000.
 				</p>
 			</section>
 		{/if}
@@ -180,7 +181,15 @@
 				placeholder="1 % of it"
 				error={fields.sdAh}
 			/>
-			<Field label="Full cycles so far" unit="EFC" type="number" name="efc" bind:value={test.efc} error={fields.efc} />
+			<Field
+				label="Full cycles so far"
+				unit="EFC"
+				type="number"
+				placeholder="not counted"
+				name="efc"
+				bind:value={test.efc}
+				error={fields.efc}
+			/>
 			<button class="btn btn-primary tap">Log the test</button>
 		</form>
 		<section class="sheet relative overflow-x-auto p-2">
@@ -211,9 +220,9 @@
 						<tr
 							><td class="whitespace-nowrap">{formatDate(t.testedAt, data.settings.dateStyle)}</td><td>Capacity test</td
 							><td class="figure whitespace-nowrap">{t.capacityAh.toFixed(1)} ± {t.sdAh.toFixed(1)} Ah</td><td
-								>{((t.capacityAh / ratedAh) * 100).toFixed(1)} % of rated, {t.efc.toFixed(0)} EFC{t.notes
-									? ` “${t.notes}”`
-									: ''}</td
+								>{((t.capacityAh / ratedAh) * 100).toFixed(1)} % of rated, {t.efc === null
+									? 'cycles not counted'
+									: `${t.efc.toFixed(0)} EFC`}{t.notes ? ` “${t.notes}”` : ''}</td
 							><td
 								><button class="btn btn-ghost tap" onclick={() => takeOut('capacity-tests', t.id, t.version)}
 									>Take out</button
