@@ -14,14 +14,14 @@ module.exports = {
 			name: 'every-arrow-seen',
 			severity: 'error',
 			comment: 'An import this check cannot follow is an arrow it cannot judge.',
-			from: { path: '^(src|demo|bench|stand-ins)/' },
+			from: { path: '^(src|demo|bench|truth|stand-ins)/' },
 			to: { couldNotResolve: true, pathNot: '^\\$(app|env)/|^\\./\\$types|^@sveltejs/kit$|^svelte' }
 		},
 		{
 			name: 'declared',
 			severity: 'error',
 			comment: 'What is imported is declared.',
-			from: { path: '^(src|demo|bench|stand-ins)/' },
+			from: { path: '^(src|demo|bench|truth|stand-ins)/' },
 			to: { dependencyTypes: ['npm-no-pkg', 'npm-unknown'] }
 		},
 		rule(
@@ -46,7 +46,7 @@ module.exports = {
 		{
 			name: 'core-through-index-outside',
 			severity: 'error',
-			from: { path: '^(src/(?!lib/core/)|demo/|bench/|stand-ins/)' },
+			from: { path: '^(src/(?!lib/core/)|demo/|bench/|truth/|stand-ins/)' },
 			to: { path: '^src/lib/core/[^/]+/(?!index\\.ts)' }
 		},
 		rule(

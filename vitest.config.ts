@@ -19,7 +19,13 @@ export default defineConfig({
 					// A busy machine is no failure.
 					testTimeout: 120_000,
 					hookTimeout: 120_000,
-					include: ['src/**/*.test.ts', 'demo/**/*.test.ts', 'stand-ins/**/*.test.ts', 'tests/drivers/**/*.test.ts']
+					include: [
+						'src/**/*.test.ts',
+						'demo/**/*.test.ts',
+						'truth/**/*.test.ts',
+						'stand-ins/**/*.test.ts',
+						'tests/drivers/**/*.test.ts'
+					]
 				}
 			},
 			{

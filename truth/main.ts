@@ -1,4 +1,4 @@
-import { writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { askWorlds } from './ask-worlds';
 import { coveragePlot, coverageTable, detectionTable, reliabilityTable } from './report';
@@ -29,7 +29,10 @@ const text = [
 	''
 ].join('\n');
 console.log(text);
+const PAGE = join('docs', 'truth.md');
+const FIGURES = /(<!-- figures -->)[\s\S]*(<!-- end of figures -->)/;
 if (process.argv.includes('--write')) {
-	writeFileSync(join('docs', 'truth-figures.md'), `${worlds} worlds, seed ${seed}.\n\n${text}`);
+	const figures = `$1\n${worlds} worlds, seed ${seed}.\n\n${text}$2`;
+	writeFileSync(PAGE, readFileSync(PAGE, 'utf8').replace(FIGURES, figures));
 	writeFileSync(join('docs', 'truth-coverage.svg'), coveragePlot(held));
 }

@@ -90,7 +90,7 @@ function newest(dir) {
 /** Builds when a source is newer than the last build. */
 export function ensureBuild() {
 	const stamp = join(root, 'build', '.built');
-	const sources = ['src', 'demo', 'bench', 'stand-ins', 'static'].map((d) => join(root, d)).filter(existsSync);
+	const sources = ['src', 'demo', 'bench', 'truth', 'stand-ins', 'static'].map((d) => join(root, d)).filter(existsSync);
 	const configs = ['package-lock.json', 'svelte.config.js', 'vite.config.ts', 'vite.tools.config.ts'].map(
 		(f) => statSync(join(root, f)).mtimeMs
 	);

@@ -33,6 +33,8 @@ export const fade: Question = {
 		const { curve, endAgeYears } = projectFade({ ratedAh, endFraction: END, observations, efcPerYear });
 		const age = tests - 1 + AHEAD_YEARS;
 		const next = curve.findIndex((p) => p.ageYears >= age);
+		// Where no test foretells a late course, no honest band can hold it: told apart, so that neither hides the other.
+		const where = late === 0 ? '' : ', of a battery that fades faster late';
 		const answers: Answer[] = [];
 		if (next > 0) {
 			const [p, q] = [curve[next - 1]!, curve[next]!];
@@ -40,7 +42,7 @@ export const fade: Question = {
 			const at = (x: number, y: number) => x + share * (y - x);
 			answers.push({
 				kind: 'interval',
-				of: 'capacity three years on',
+				of: `capacity three years on${where}`,
 				low: at(p.low95, q.low95),
 				high: at(p.high95, q.high95),
 				truth: truth(age),
@@ -51,7 +53,7 @@ export const fade: Question = {
 		while (end < 60 && truth(end) > END) end += 0.05;
 		answers.push({
 			kind: 'interval',
-			of: 'age at 80 % of rated, years',
+			of: `age at 80 % of rated, years${where}`,
 			low: endAgeYears.low95,
 			high: endAgeYears.high95 >= 59.9 ? Infinity : endAgeYears.high95,
 			truth: end,

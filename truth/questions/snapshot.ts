@@ -21,7 +21,12 @@ function lags(random: Random, groups: number): number[] {
 }
 
 /** A battery charged to its first full group, and held there until somebody reads it. */
-function charged(world: TruthWorld): { volts: number[]; soc: number[]; capacityAh: number[]; currentA: number } {
+export function chargedBattery(world: TruthWorld): {
+	volts: number[];
+	soc: number[];
+	capacityAh: number[];
+	currentA: number;
+} {
 	const { random, ratedAh, nature } = world;
 	const groups = oneOf(random, [4, 8, 16]);
 	const behind = lags(random, groups);
@@ -56,7 +61,7 @@ export const snapshot: Question = {
 	name: 'snapshot near full',
 	ask(world) {
 		const { ratedAh, random } = world;
-		const { volts, soc, capacityAh, currentA } = charged(world);
+		const { volts, soc, capacityAh, currentA } = chargedBattery(world);
 		const meter = drawMeter(random, 'restVoltage');
 		const groupVoltagesV = volts.map((v) => Number(meter.read(v).toFixed(3)));
 		const read = { chemistry: 'LFP' as const, groupAh: ratedAh, meterSdV: meter.sd(3.4) };

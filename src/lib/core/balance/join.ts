@@ -4,13 +4,17 @@ import type { BalanceCell } from './plan';
 
 /** Joining current above this C-rate of the smaller cell is refused (default). */
 const JOIN_C_RATE = 0.5;
-/** Bars and two joints of a link, Ω (default). */
-const LINK_OHM = 0.0002;
+/** Bars and two joints of a link, Ω: 0.1 to 0.4 mΩ (default). */
+const LINK_OHM = 0.00023;
 /** DC resistance over the AC reading, and the assumed AC reading when none was taken: 0.035 Ω·Ah. */
 const DC_OVER_AC = 1 / 0.7;
 const ASSUMED_AC_OHM_AH = 0.035;
-/** Doubt of the peak, one sd as a share: resistances from AC readings, links assumed. */
-const PEAK_DOUBT = 0.33;
+/** Doubt of a link, one sd, Ω; of a DC resistance from an AC reading, and of one nobody read, as a share (default). */
+const LINK_SD_OHM = 0.00007;
+const READ_SHARE = 0.06;
+const UNREAD_SHARE = 0.3;
+/** What a meter nobody described may err between two readings, one sd, V. */
+const METER_SD_V = 0.002;
 
 export interface JoinCheck {
 	/** Largest current in the first instant when the odd cell meets the others, A; null when a voltage is missing. */
@@ -35,9 +39,14 @@ export function checkJoin(cells: readonly BalanceCell[], subject: Subject = WHOL
 		const facts = { unread: unread.length, of: cells.length, cRate: JOIN_C_RATE };
 		return { peakA: null, limitA, verdict: say('join-unknown', 'stop', subject, facts, unread.map(cellSubject)) };
 	}
-	const { peakA, cell, differenceV } = worstJoin(cells);
+	const { peakA, cell, differenceV, totalOhm } = worstJoin(cells);
+	const doubtShare = Math.hypot(
+		LINK_SD_OHM / totalOhm,
+		cells.some((c) => c.resistanceMohm === null) ? UNREAD_SHARE : READ_SHARE,
+		METER_SD_V / Math.max(differenceV, METER_SD_V)
+	);
 	const facts = {
-		peakA: measured(peakA, peakA * PEAK_DOUBT),
+		peakA: measured(peakA, peakA * doubtShare),
 		limitA,
 		differenceV,
 		worst: cell.label,
@@ -50,7 +59,12 @@ export function checkJoin(cells: readonly BalanceCell[], subject: Subject = WHOL
 	return { peakA, limitA, verdict };
 }
 
-function worstJoin(cells: readonly BalanceCell[]): { cell: BalanceCell; peakA: number; differenceV: number } {
+function worstJoin(cells: readonly BalanceCell[]): {
+	cell: BalanceCell;
+	peakA: number;
+	differenceV: number;
+	totalOhm: number;
+} {
 	return cells
 		.map((cell, i) => {
 			const others = cells.filter((_, k) => k !== i);
@@ -58,7 +72,8 @@ function worstJoin(cells: readonly BalanceCell[]): { cell: BalanceCell; peakA: n
 			const othersV = others.reduce((sum, c) => sum + c.restVoltageV! / resistanceOhm(c), 0) / (conductance || 1);
 			const differenceV = others.length ? Math.abs(cell.restVoltageV! - othersV) : 0;
 			const othersOhm = conductance ? 1 / conductance : 0;
-			return { cell, differenceV, peakA: differenceV / (resistanceOhm(cell) + othersOhm + LINK_OHM) };
+			const totalOhm = resistanceOhm(cell) + othersOhm + LINK_OHM;
+			return { cell, differenceV, totalOhm, peakA: differenceV / totalOhm };
 		})
 		.reduce((a, b) => (b.peakA > a.peakA ? b : a));
 }

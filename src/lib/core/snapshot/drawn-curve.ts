@@ -7,7 +7,7 @@ export interface DrawnCurve {
 }
 
 /** Doubt of the typical curve, one sd: on the plateau and its edges, and on the steep ends (default). */
-const CURVE_SD_V = { plateau: 0.005, steep: 0.015 };
+const CURVE_SD_V = { plateau: 0.0045, steep: 0.012 };
 /** Where an end begins to be steep, and its width, fraction. */
 const STEEP = { top: 0.97, bottom: 0.03, width: 0.03 };
 /** What a cell can hold: below empty, and forced above full. */

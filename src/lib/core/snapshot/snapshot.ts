@@ -41,7 +41,7 @@ export interface SnapshotBounds {
  * What is not known of any cell, one standard deviation (default): hysteresis and resistance as the logarithm of a factor; joints,
  * Ω·Ah; at rest, how far one group may stand in its hysteresis loop from the others, as a share of the loop.
  */
-const DOUBT = { hysteresis: 0.4, resistance: 0.25, jointOhmAh: 0.012, unlikeHysteresis: 0.5 };
+const DOUBT = { hysteresis: 0.35, resistance: 0.22, jointOhmAh: 0.01, unlikeHysteresis: 0.5 };
 /** R0 + R1 of a cell, Ω·Ah. */
 const RESISTANCE_OHM_AH = 0.08;
 /** Below this C-rate nobody knows which way the current last flowed. */

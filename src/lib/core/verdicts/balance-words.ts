@@ -105,8 +105,8 @@ export interface BalanceFacts {
 const joinRule = (cRate: number) =>
 	`Peak current ΔV ÷ (both resistances + links) against ${cRate} C of the smallest cell.`;
 const joinFigures = ({ facts }: Said<JoinFacts>) => ({
-	finding: `At most about ${facts.peakA.value.toFixed(0)} A for a moment (${facts.worst}, ${Math.round(facts.differenceV * 1000)} mV from the others); limit ${facts.limitA.toFixed(0)} A.`,
-	doubt: 'Resistances from the AC reading × 1.4, links 0.2 mΩ: good to about a third.',
+	finding: `${facts.peakA.value.toFixed(0)} ± ${(1.96 * facts.peakA.sd).toFixed(0)} A for a moment (${facts.worst}, ${Math.round(facts.differenceV * 1000)} mV from the others); limit ${facts.limitA.toFixed(0)} A.`,
+	doubt: '95 %: DC resistance from the AC reading × 1.4, links of 0.1 to 0.4 mΩ, and the meter.',
 	rule: joinRule(facts.cRate)
 });
 
