@@ -108,7 +108,15 @@ if (wanted('lint')) check('format', bin('prettier'), ['--check', '.']);
 if (wanted('lint')) check('lint', bin('eslint'), ['.']);
 if (wanted('types')) check('types', bin('svelte-check'), ['--tsconfig', './tsconfig.json', '--fail-on-warnings']);
 if (wanted('layers'))
-	check('layers', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'src', 'demo', 'bench', 'truth', 'stand-ins']);
+	check('layers', bin('depcruise'), [
+		'--config',
+		'.dependency-cruiser.cjs',
+		'src',
+		'demo',
+		'bench',
+		'truth',
+		'stand-ins'
+	]);
 if (wanted('unit')) vitest('unit', 'unit', {});
 mariadb = ['db', 'e2e'].some(wanted) ? await startPrivateMariadb(join(work, 'data'), { passing: true }) : null;
 try {

@@ -228,7 +228,7 @@ describe('service checks', () => {
 		expect(judged.verdicts[0]!.title).toMatch(/^Group 2 is at least \d\.\d Ah behind at the top$/);
 	});
 	it('is not sure of a group that may lag by less than a percent or by much more', () => {
-		const judged = judgeCheck({ context: 'full', currentA: 3, groupVoltagesV: [3.46, 3.36, 3.46, 3.46] }, battery);
+		const judged = judgeCheck({ context: 'full', currentA: 3, groupVoltagesV: [3.46, 3.375, 3.46, 3.46] }, battery);
 		expect(judged.verdicts[0]).toMatchObject({ code: 'drift-unsure', warmth: 'open' });
 	});
 	it('calls what no group can have by its name, and judges nothing', () => {
