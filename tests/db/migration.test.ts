@@ -3,7 +3,16 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { migrate, openDatabase, useDatabase } from '$lib/server/db/connection';
 import { startLive } from '$lib/core/live-run';
 import { readLiveMinutes } from '$lib/server/db/live-minutes';
-import { banks, batteries, cellTypes, limitPlans, liveRuns, placements, readings } from '$lib/server/records';
+import {
+	banks,
+	batteries,
+	capacityTests,
+	cellTypes,
+	limitPlans,
+	liveRuns,
+	placements,
+	readings
+} from '$lib/server/records';
 import { listCellTypes } from '$lib/server/services/bank-service';
 import { bankOverview } from '$lib/server/services/overview-service';
 import { make, traysOf } from '../support/records';
@@ -53,6 +62,18 @@ beforeAll(async () => {
 		placed(128, 3, { cell_id: other, battery: 32 }),
 		placed(3, 1, { removed_at: new Date(2026, 0, 2) })
 	]);
+	const tested = (days: number, efc: number) => ({
+		...{
+			bank_id: bankId,
+			battery: 1,
+			tested_at: new Date(Date.now() + days * 86_400_000),
+			capacity_ah: 99,
+			sd_ah: 1,
+			efc
+		},
+		...stamp
+	});
+	await pool('capacity_tests').insert([tested(1, 0), tested(400, 0), tested(800, 120)]);
 	await pool('limit_plans').insert({ bank_id: bankId, strategy: 'long-life', bms_a: 100, fuse_a: 125, ...stamp });
 });
 afterAll(() => pool.destroy());
@@ -118,10 +139,13 @@ describe('a database of the first release', () => {
 			[210_000, 13.3]
 		]);
 	});
+	it('does not take cycles nobody counted for none: a blank after a month of work is not known', async () => {
+		expect((await capacityTests.all({})).map((t) => t.efc)).toEqual([0, null, 120]);
+	});
 	it('is left alone the second time', async () => {
 		await migrate(pool);
 		expect((await pool('knex_migrations').orderBy('name').select('name')).map((m: { name: string }) => m.name)).toEqual(
-			['001-first-bench', '002-live-bench', '003-live-minutes', '004-stock', '005-judgements']
+			['001-first-bench', '002-live-bench', '003-live-minutes', '004-stock', '005-judgements', '006-uncounted-cycles']
 		);
 	});
 });

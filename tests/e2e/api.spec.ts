@@ -26,6 +26,22 @@ test('computes without a bank', async ({ request }) => {
 		})
 	).json();
 	expect(bounds).toMatchObject({ verdict: 'wide', lowFraction: expect.any(Number), highFraction: expect.any(Number) });
+	const slipped = await request.post('/api/v1/soc-bounds', {
+		data: { chemistry: 'LFP', restVoltageV: 33, meterSdV: 0.002, restS: 0 }
+	});
+	expect(slipped.status()).toBe(422);
+	expect((await slipped.json()).errors[0]).toMatchObject({
+		path: 'restVoltageV',
+		message: expect.stringContaining('If 3.300 V was meant')
+	});
+	const tail = { chemistry: 'LFP', groupAh: 280, groupVoltagesV: [3.61, 3.345, 3.609, 3.612], currentA: 8.4 };
+	const balanced = await (await request.post('/api/v1/is-balanced', { data: tail })).json();
+	expect(balanced).toMatchObject({ answer: 'apart', verdict: { code: 'apart-top' } });
+	expect(balanced.apartAh.low95).toBeLessThan(22.4);
+	expect(balanced.apartAh.high95).toBeGreaterThan(22.4);
+	const units = { ...tail, groupVoltagesV: [13.14, 13.16, 13.13, 13.14], currentA: 0, cellsPerReading: 4 };
+	expect((await (await request.post('/api/v1/is-balanced', { data: units })).json()).answer).toBe('cannot-tell');
+	expect((await request.post('/api/v1/is-balanced', { data: { ...tail, chemistry: null } })).status()).toBe(422);
 	const log = 'time_s,voltage_V,current_A\n0,3.3,-10\n1800,3.2,-10\n3600,3.1,-10';
 	const run = await (
 		await request.post('/api/v1/capacity-run/analyse?ratedAh=100', {

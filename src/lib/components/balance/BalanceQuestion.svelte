@@ -15,6 +15,11 @@
 	let answer = $state<BalanceAnswer | null>(null);
 	let error = $state<string | null>(null);
 
+	function takeDifferences() {
+		const { differencesV } = answer!.verdict.facts as { differencesV: readonly number[] };
+		text = differencesV.map((v) => v.toFixed(3)).join(' ');
+		answer = null;
+	}
 	async function submit(event: SubmitEvent) {
 		event.preventDefault();
 		try {
@@ -23,6 +28,7 @@
 				.split(/[\s;]+/)
 				.filter(Boolean)
 				.map((t) => parseReading(t, 'restVoltage').value);
+			answer = null;
 			error = volts.length < 2 ? 'Give at least two voltages, one a group, with spaces between.' : null;
 			if (!error) answer = await ask(volts, Number(currentA ?? 0));
 		} catch (cause) {
@@ -44,5 +50,10 @@
 		<Field label="Current" unit="A" type="number" bind:value={currentA} />
 		<button class="btn btn-primary tap sm:mt-6">Ask</button>
 	</form>
-	{#if answer}<VerdictList verdicts={[answer.verdict]} />{/if}
+	{#if answer}
+		<VerdictList verdicts={[answer.verdict]} />
+		{#if answer.verdict.code === 'read-cumulative'}
+			<div><button type="button" class="btn tap" onclick={takeDifferences}>Take the differences</button></div>
+		{/if}
+	{/if}
 </section>

@@ -2,16 +2,21 @@
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import Choice from '$lib/components/forms/Choice.svelte';
+	import Misread from '$lib/components/verdicts/Misread.svelte';
+	import type { Chemistry } from '$lib/core/chemistry';
 	import type { CheckContext } from '$lib/core/service';
+	import { whatWasRead } from '$lib/core/snapshot';
 
 	interface Props {
 		groupsV: number[];
+		chemistry: Chemistry;
 		bankId: number;
 		currentA: number;
 		atMs: number;
 	}
-	let { groupsV, bankId, currentA, atMs }: Props = $props();
+	let { groupsV, chemistry, bankId, currentA, atMs }: Props = $props();
 	let context = $state<CheckContext>('rest');
+	const read = $derived(whatWasRead(groupsV, chemistry));
 	const spreadMv = $derived((Math.max(...groupsV) - Math.min(...groupsV)) * 1000);
 
 	/** What the BMS shows now becomes a check of the bank. */
@@ -35,10 +40,12 @@
 				<span class="muted">{g + 1}</span> <span class="figure text-lg font-semibold">{v.toFixed(3)}</span>
 			</li>{/each}
 	</ol>
-	<p class="muted">
-		{spreadMv.toFixed(0)} mV between highest and lowest. What that means depends on whether they are full, empty, resting
-		or under load.
-	</p>
+	{#if read.kind === 'groups'}
+		<p class="muted">
+			{spreadMv.toFixed(0)} mV between highest and lowest. What that means depends on whether they are full, empty, resting
+			or under load.
+		</p>
+	{:else}<Misread {read} />{/if}
 	<div class="mt-3 flex flex-wrap items-end gap-3">
 		<Choice
 			label="They are"

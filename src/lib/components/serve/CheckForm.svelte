@@ -1,7 +1,10 @@
 <script lang="ts">
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
+	import Misread from '$lib/components/verdicts/Misread.svelte';
+	import type { Chemistry } from '$lib/core/chemistry';
 	import { parseReading, splitPastedColumn } from '$lib/core/reading';
+	import { whatWasRead, type Read } from '$lib/core/snapshot';
 	import { CoreError } from '$lib/core/shared';
 	import type { CheckContext } from '$lib/core/service';
 	import type { ServiceRow } from '$lib/core/stages';
@@ -10,10 +13,11 @@
 	export type NewCheck = Omit<ServiceRow, 'id' | 'version' | 'battery'>;
 	interface Props {
 		groups: number;
+		chemistry: Chemistry;
 		units: Settings['units'];
 		onlog: (check: NewCheck) => Promise<boolean>;
 	}
-	let { groups, units, onlog }: Props = $props();
+	let { groups, chemistry, units, onlog }: Props = $props();
 	const CONTEXTS: readonly { value: CheckContext; text: string }[] = [
 		{ value: 'full', text: 'Full: end of charge' },
 		{ value: 'empty', text: 'Empty' },
@@ -28,6 +32,8 @@
 	// svelte-ignore state_referenced_locally
 	let volts = $state<string[]>(Array.from({ length: groups }, () => ''));
 	let error = $state<string | null>(null);
+	/** What was typed cannot be groups: asked about once, kept unjudged when it is logged all the same. */
+	let odd = $state<Exclude<Read, { kind: 'groups' }> | null>(null);
 
 	function paste(event: ClipboardEvent, from: number) {
 		const lines = splitPastedColumn(event.clipboardData?.getData('text') ?? '');
@@ -57,6 +63,8 @@
 					'Give the current, 0 when none flows: it decides what the voltages can tell.'
 				);
 			error = null;
+			const read = whatWasRead(groupVoltagesV, chemistry);
+			if (read.kind !== 'groups' && odd === null) return void (odd = read);
 			const done = await onlog({
 				checkedAt: date,
 				context,
@@ -65,7 +73,10 @@
 				groupVoltagesV,
 				notes: notes || null
 			});
-			if (done) volts = volts.map(() => '');
+			if (done) {
+				volts = volts.map(() => '');
+				odd = null;
+			}
 		} catch (cause) {
 			error = cause instanceof CoreError ? cause.message : String(cause);
 		}
@@ -91,6 +102,7 @@
 						class="input tap figure w-full px-2"
 						inputmode="decimal"
 						bind:value={volts[i]}
+						oninput={() => (odd = null)}
 						onpaste={(e) => paste(e, i)}
 						onkeydown={(e) => next(e, i)}
 						aria-label="Group {i + 1}, volts"
@@ -99,6 +111,17 @@
 			{/each}
 		</div>
 	</fieldset>
+	{#if odd}
+		<Misread
+			read={odd}
+			ondifferences={odd.kind === 'cumulative' && odd.differencesV.length === groups
+				? (differences) => {
+						volts = differences.map((v) => v.toFixed(3));
+						odd = null;
+					}
+				: undefined}
+		/>
+	{/if}
 	{#if error}<p class="ember-text font-semibold" role="alert">{error}</p>{/if}
-	<div><button type="submit" class="btn btn-primary tap">Log the check</button></div>
+	<div><button type="submit" class="btn btn-primary tap">{odd ? 'Log it all the same' : 'Log the check'}</button></div>
 </form>

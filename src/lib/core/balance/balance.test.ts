@@ -203,6 +203,13 @@ describe('is it balanced?', () => {
 		});
 		expect(over([14.2, 14.2, 14.2])).toMatchObject({ answer: 'cannot-tell', verdict: { code: 'balance-unsure' } });
 	});
+	it('names two exchanged balance leads behind what a BMS reads, and says stop', () => {
+		// Leads 1 and 2 in each other’s place: 2 cells, −1 cell, 2 cells.
+		expect(ask([6.858, -3.428, 6.857, 3.43])).toMatchObject({
+			answer: 'cannot-tell',
+			verdict: { code: 'leads-exchanged', warmth: 'stop', facts: { leads: [1, 2] } }
+		});
+	});
 	it('questions a slipped decimal point and a reversed probe instead of judging them', () => {
 		expect(ask([34.5, 3.451, 3.449])).toMatchObject({
 			answer: 'cannot-tell',

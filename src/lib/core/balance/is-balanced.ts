@@ -70,6 +70,8 @@ export function misread(read: Exclude<Read, { kind: 'groups' }>, subject: Subjec
 			return say('read-cumulative', 'open', subject, { differencesV: read.differencesV });
 		case 'units':
 			return say('read-units', 'open', subject, { cells: read.cells });
+		case 'exchanged':
+			return say('leads-exchanged', 'stop', subject, { leads: read.leads });
 		case 'impossible':
 			return say('read-impossible', 'look', subject, {
 				group: read.index + 1,

@@ -39,7 +39,7 @@ export function checkJoin(cells: readonly BalanceCell[], subject: Subject = WHOL
 		const facts = { unread: unread.length, of: cells.length, cRate: JOIN_C_RATE };
 		return { peakA: null, limitA, verdict: say('join-unknown', 'stop', subject, facts, unread.map(cellSubject)) };
 	}
-	const { peakA, cell, differenceV, totalOhm } = worstJoin(cells);
+	const { peakA, cell, differenceV, above, totalOhm } = worstJoin(cells);
 	const doubtShare = Math.hypot(
 		LINK_SD_OHM / totalOhm,
 		cells.some((c) => c.resistanceMohm === null) ? UNREAD_SHARE : READ_SHARE,
@@ -49,6 +49,7 @@ export function checkJoin(cells: readonly BalanceCell[], subject: Subject = WHOL
 		peakA: measured(peakA, peakA * doubtShare),
 		limitA,
 		differenceV,
+		above,
 		worst: cell.label,
 		cRate: JOIN_C_RATE
 	};
@@ -63,6 +64,8 @@ function worstJoin(cells: readonly BalanceCell[]): {
 	cell: BalanceCell;
 	peakA: number;
 	differenceV: number;
+	/** It rests above the others. */
+	above: boolean;
 	totalOhm: number;
 } {
 	return cells
@@ -71,9 +74,10 @@ function worstJoin(cells: readonly BalanceCell[]): {
 			const conductance = others.reduce((sum, c) => sum + 1 / resistanceOhm(c), 0);
 			const othersV = others.reduce((sum, c) => sum + c.restVoltageV! / resistanceOhm(c), 0) / (conductance || 1);
 			const differenceV = others.length ? Math.abs(cell.restVoltageV! - othersV) : 0;
+			const above = others.length > 0 && cell.restVoltageV! > othersV;
 			const othersOhm = conductance ? 1 / conductance : 0;
 			const totalOhm = resistanceOhm(cell) + othersOhm + LINK_OHM;
-			return { cell, differenceV, totalOhm, peakA: differenceV / totalOhm };
+			return { cell, differenceV, above, totalOhm, peakA: differenceV / totalOhm };
 		})
 		.reduce((a, b) => (b.peakA > a.peakA ? b : a));
 }

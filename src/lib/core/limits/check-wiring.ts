@@ -1,14 +1,35 @@
 import { WHOLE_BANK, say, type Subject, type Verdict } from '../verdicts';
 
+/** Main fuse, cable and BMS of a battery, A; null where nobody has said. */
+export interface Wiring {
+	fuseA: number | null;
+	cableA: number | null;
+	bmsA: number | null;
+}
+
+/** A fuse is to carry the continuous current with so much to spare. */
+const FUSE_MARGIN = 1.25;
+
 /**
- * A fuse guards the cable behind it: its rating is not above what the cable carries (models, conductors and fuses).
- * @param fuseA, cableA amps, null where nobody has said: then nothing is said
+ * Fuse, cable and BMS against each other, every pair: the fuse not above the cable (it guards it), the cable not below what the BMS
+ * lets through, the fuse at least 1.25 × that (models, conductors and fuses). What is blank cannot be compared, and that is said.
  */
-export function checkWiring(
-	{ fuseA, cableA }: { fuseA: number | null; cableA: number | null },
-	subject: Subject = WHOLE_BANK
-): Verdict[] {
-	return fuseA !== null && cableA !== null && fuseA > cableA
-		? [say('fuse-over-cable', 'stop', subject, { fuseA, cableA })]
-		: [];
+export function checkWiring(wiring: Wiring, subject: Subject = WHOLE_BANK): Verdict[] {
+	const { fuseA, cableA, bmsA } = wiring;
+	const verdicts: Verdict[] = [];
+	if (fuseA !== null && cableA !== null && fuseA > cableA)
+		verdicts.push(say('fuse-over-cable', 'stop', subject, { fuseA, cableA }));
+	if (bmsA !== null && cableA !== null && bmsA > cableA)
+		verdicts.push(say('bms-over-cable', 'look', subject, { bmsA, cableA }));
+	if (bmsA !== null && fuseA !== null && fuseA < FUSE_MARGIN * bmsA)
+		verdicts.push(say('fuse-under-bms', 'look', subject, { bmsA, fuseA, margin: FUSE_MARGIN }));
+	const blank = [
+		...(fuseA === null ? ['main fuse'] : []),
+		...(cableA === null ? ['cable'] : []),
+		...(bmsA === null ? ['BMS'] : [])
+	];
+	if (blank.length) verdicts.push(say('wiring-unknown', 'open', subject, { blank }));
+	else if (verdicts.length === 0)
+		verdicts.push(say('wiring-holds', 'calm', subject, { fuseA: fuseA!, cableA: cableA!, bmsA: bmsA! }));
+	return verdicts;
 }

@@ -1,5 +1,5 @@
 export { checkChain } from './check-chain';
-export { checkWiring } from './check-wiring';
+export { checkWiring, type Wiring } from './check-wiring';
 export { computeLimits, type LimitValue } from './limits';
 export type { CellLimits, LimitsInput } from './limits-input';
 export { STRATEGIES, STRATEGY_FIGURES, type Strategy } from './strategies';

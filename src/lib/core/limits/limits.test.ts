@@ -117,14 +117,23 @@ describe('the chain', () => {
 
 describe('wiring', () => {
 	it.each([
-		[400, 20, ['fuse-over-cable']],
-		[200, 200, []],
-		[200, 245, []],
-		[null, 20, []],
-		[400, null, []]
-	])('a fuse of %s A before a cable of %s A', (fuseA, cableA, codes) => {
-		const verdicts = checkWiring({ fuseA, cableA });
+		[400, 150, 100, ['fuse-over-cable']],
+		[200, 245, 150, ['wiring-holds']],
+		// 1.25 × 150 A is 187.5 A.
+		[187.5, 187.5, 150, ['wiring-holds']],
+		[187, 187, 150, ['fuse-under-bms']],
+		[100, 120, 150, ['bms-over-cable', 'fuse-under-bms']],
+		[400, 150, null, ['fuse-over-cable', 'wiring-unknown']],
+		[null, null, null, ['wiring-unknown']]
+	])('a fuse of %s A, a cable of %s A and a BMS of %s A', (fuseA, cableA, bmsA, codes) => {
+		const verdicts = checkWiring({ fuseA, cableA, bmsA });
 		expect(verdicts.map((v) => v.code)).toEqual(codes);
-		for (const v of verdicts) expect(v).toMatchObject({ warmth: 'stop', facts: { fuseA, cableA } });
+		// A fuse that does not guard its cable is nothing to go on with.
+		expect(verdicts.some((v) => v.warmth === 'stop')).toBe(codes.includes('fuse-over-cable'));
 	});
+	it('says what is blank: it is not in order because nobody wrote it down', () =>
+		expect(checkWiring({ fuseA: null, cableA: 120, bmsA: null })[0]).toMatchObject({
+			warmth: 'open',
+			facts: { blank: ['main fuse', 'BMS'] }
+		}));
 });

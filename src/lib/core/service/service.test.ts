@@ -233,7 +233,7 @@ describe('service checks', () => {
 	});
 	it('calls what no group can have by its name, and judges nothing', () => {
 		const judged = judgeCheck({ context: 'full', currentA: 0, groupVoltagesV: [6.858, -3.428, 6.857, 3.43] }, battery);
-		expect(judged).toMatchObject({ judged: false, verdicts: [{ code: 'read-impossible', warmth: 'look' }] });
+		expect(judged).toMatchObject({ judged: false, verdicts: [{ code: 'leads-exchanged', warmth: 'stop' }] });
 	});
 	it('does not call a battery that was balanced at the top apart at the bottom', () => {
 		const check = { context: 'empty', currentA: 0, groupVoltagesV: [2.8, 3.1, 3.1, 3.1] } as const;

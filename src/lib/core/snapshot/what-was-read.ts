@@ -7,6 +7,8 @@ export type Read =
 	| { kind: 'cumulative'; differencesV: number[] }
 	/** Each over so many cells in series: whole units. */
 	| { kind: 'units'; cells: number }
+	/** Groups as a BMS sees them whose balance leads (from 1, at the first group's plus) stand in each other's place. */
+	| { kind: 'exchanged'; leads: number[] }
 	/** One that no such group can have; `index` from 0. `meantV`: what it would be with its decimal point elsewhere. */
 	| { kind: 'impossible'; index: number; volts: number; mostV: number; meantV: number | null };
 
@@ -30,10 +32,12 @@ export function whatWasRead(
 	const mostV = mostOfOneCellV(chemistry);
 	const odd = read.find(({ volts }) => volts > mostV || volts < 0);
 	if (!odd) return { kind: 'groups' };
-	if (cellsPerReading === 1) {
+	if (cellsPerReading === 1 && read.length > 1) {
 		const volts = read.map((r) => r.volts);
 		const differencesV = staircase(volts, mostV);
 		if (differencesV) return { kind: 'cumulative', differencesV };
+		const leads = exchangedLeads(volts, mostV);
+		if (leads) return { kind: 'exchanged', leads };
 		const cells = unitCells(volts, chemistry);
 		if (cells !== null) return { kind: 'units', cells };
 	}
@@ -59,6 +63,16 @@ function staircase(volts: readonly number[], mostV: number): number[] | null {
 	const first = rising[0]!;
 	if (Math.abs(first) < LEAST_STEP_V) return steps;
 	return first <= mostV && first >= LEAST_STEP_V ? [first, ...steps] : null;
+}
+
+/** The two leads whose exchange makes every group one that can be; null where no exchange does. */
+function exchangedLeads(volts: readonly number[], mostV: number): number[] | null {
+	let node = 0;
+	const nodes = volts.map((v) => (node += v));
+	const inOrder = [...nodes].sort((a, b) => a - b);
+	if (!staircase(inOrder, mostV) || inOrder[0]! < LEAST_STEP_V) return null;
+	const moved = nodes.flatMap((n, i) => (n === inOrder[i] ? [] : [i + 1]));
+	return moved.length === 2 ? moved : null;
 }
 
 /** Cells in series that would make every reading one of such a unit, nearest to the nominal voltage; null where none do. */

@@ -8,7 +8,7 @@ export {
 	type BankJudgement,
 	type SetApart
 } from './judge-bank';
-export { judgeLimitsStage, limitsState, type BatteryLimits, type LimitsState } from './limits';
+export { judgeLimitsStage, limitsState, type BatteryLimits, type LatestTest, type LimitsState } from './limits';
 export { judgeMatchStage, matchState, type MatchCandidate, type MatchState, type PlacedGroup } from './match';
 export type {
 	BankPicture,

@@ -1,6 +1,6 @@
 import { checkChain, checkWiring, computeLimits, type LimitValue, type LimitsInput } from '../limits';
 import { CoreError } from '../shared';
-import { say, type Verdict } from '../verdicts';
+import { measured, say, type Verdict } from '../verdicts';
 import { matchState, type PlacedGroup } from './match';
 import type { BankPicture, PictureBattery, PictureCellType } from './picture';
 import { bankSubject, batterySubject, placedCells } from './picture-parts';
@@ -64,17 +64,43 @@ export function limitsState(picture: BankPicture): LimitsState {
 	return { plan, batteries: built.map((b) => limitsOf(picture, b, cellType, smallestOf(b, groups))) };
 }
 
-/** The verdicts on the limits of a bank. */
-export function judgeLimitsStage(picture: BankPicture): StageJudgement {
+/** The latest capacity test of a battery in service. */
+export interface LatestTest {
+	battery: number;
+	capacityAh: number;
+	sdAh: number;
+	testedAt: string;
+}
+
+/** A test must have found less by so many of its own sd before it is news. */
+const LESS_BY_SDS = 2;
+
+/** What was measured since of a battery whose limits reckon with more. */
+function capacitySince(picture: BankPicture, own: BatteryLimits, tests: readonly LatestTest[]): Verdict[] {
+	const test = tests.find((t) => t.battery === own.battery.number);
+	const usedAh = own.values.find((v) => v.key === 'capacityAh')?.value ?? null;
+	if (!test || usedAh === null || test.capacityAh + LESS_BY_SDS * test.sdAh >= usedAh) return [];
+	const facts = { usedAh, testedAh: measured(test.capacityAh, test.sdAh), testedOn: test.testedAt };
+	return [say('capacity-since', 'open', batterySubject(picture, own.battery), facts)];
+}
+
+/** The verdicts on the limits of a bank. @param tests the latest capacity test of each battery */
+export function judgeLimitsStage(picture: BankPicture, tests: readonly LatestTest[] = []): StageJudgement {
 	const state = limitsState(picture);
 	const { plan } = state;
 	const subject = bankSubject(picture);
 	// Values that break the chain, or that cannot be, are chosen and not done.
-	const wiring = picture.batteries.flatMap((b) => checkWiring(b, batterySubject(picture, b)));
-	const own = [...wiring, ...state.batteries.map((b) => b.verdict)];
-	const done = plan !== null && own.every((v) => v.warmth === 'calm');
+	// Of a ready-made battery only what somebody said of its fuse and cable can be compared.
+	const wiring = picture.batteries.flatMap((b) => {
+		const known = b.kind === 'built' ? plan !== null || b.fuseA !== null : b.fuseA !== null && b.cableA !== null;
+		return known ? checkWiring(b, batterySubject(picture, b)) : [];
+	});
+	const since = state.batteries.flatMap((b) => capacitySince(picture, b, tests));
+	const own = [...wiring, ...state.batteries.map((b) => b.verdict), ...since];
+	const isMended = (v: Verdict) => v.warmth === 'calm' || v.warmth === 'open';
+	const done = plan !== null && own.every(isMended);
 	// Ready-made batteries bring their own limits.
-	if (picture.batteries.every((b) => b.kind !== 'built')) return { verdicts: wiring, done: wiring.length === 0 };
+	if (picture.batteries.every((b) => b.kind !== 'built')) return { verdicts: wiring, done: wiring.every(isMended) };
 	if (!picture.cellType)
 		return {
 			verdicts: [...wiring, say('no-cell-type', plan ? 'look' : 'open', subject, { wantedFor: 'limits' })],

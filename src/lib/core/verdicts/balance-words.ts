@@ -41,8 +41,9 @@ export function unmetWords(unmet: Unmet): string {
 interface JoinFacts {
 	peakA: Measured;
 	limitA: number;
-	/** Of the cell furthest from the others. */
+	/** Of the cell furthest from the others, and whether it rests above them. */
 	differenceV: number;
+	above: boolean;
 	worst: string;
 	cRate: number;
 }
@@ -90,6 +91,8 @@ export interface BalanceFacts {
 	'read-cumulative': { differencesV: readonly number[] };
 	/** The voltages are those of whole units of several cells. */
 	'read-units': { cells: number };
+	/** The voltages are those of a battery whose balance leads are exchanged; leads count from 1 at the first group’s plus. */
+	'leads-exchanged': { leads: readonly number[] };
 	/** A voltage no such group can have; `meantV`: what it may have been meant to be. */
 	'read-impossible': { group: number; volts: number; mostV: number; meantV: number | null };
 	/** Together at the top. */
@@ -149,7 +152,7 @@ export const BALANCE_WORDS: Words<BalanceFacts> = {
 	'join-refused': (said) => ({
 		title: `${said.facts.worst} must not join the others yet`,
 		...joinFigures(said),
-		next: `Charge ${said.facts.worst} on its own until it is within ${Math.floor((said.facts.limitA / said.facts.peakA.value) * said.facts.differenceV * 1000)} mV of the others.`
+		next: `${said.facts.above ? `Draw ${said.facts.worst} down, or bring the others up to it,` : `Charge ${said.facts.worst} on its own`} until it is within ${Math.floor((said.facts.limitA / said.facts.peakA.value) * said.facts.differenceV * 1000)} mV of the others.`
 	}),
 	'join-checked': (said) => ({
 		title: 'Joining current stays within the limit',
@@ -245,6 +248,13 @@ export const BALANCE_WORDS: Words<BalanceFacts> = {
 		doubt: 'Nothing was judged: what is inside a unit does not show.',
 		rule: 'A voltage is judged as that of what was read.',
 		next: `Say that each reading is over ${cells} cells, or read every cell.`
+	}),
+	'leads-exchanged': ({ facts: { leads } }) => ({
+		title: `Balance leads ${leads.join(' and ')} look exchanged`,
+		finding: `Read in another order, the leads would show groups that can be: leads ${leads.join(' and ')} stand in each other’s place.`,
+		doubt: 'By these readings alone; a meter at the plug tells for sure.',
+		rule: 'Each balance lead reads one group more than the one before it, against the battery’s negative.',
+		next: 'Take the balance plug out of the BMS now. Read each lead against the battery’s negative before it goes back.'
 	}),
 	'read-impossible': ({ facts: { group, volts, mostV, meantV } }) => ({
 		title: `${volts} V is no group’s voltage`,

@@ -1,4 +1,4 @@
-import type { Words } from './verdict';
+import type { Measured, Words } from './verdict';
 
 /** Two values of which the first must stay below the second. */
 export interface BrokenLink {
@@ -22,6 +22,16 @@ export interface LimitsFacts {
 	'chain-broken': { links: readonly BrokenLink[]; releases: readonly BadRelease[] };
 	/** A main fuse rated above what its cable carries. */
 	'fuse-over-cable': { fuseA: number; cableA: number };
+	/** The BMS may let through more than the cable carries. */
+	'bms-over-cable': { bmsA: number; cableA: number };
+	/** The main fuse has no room above what the BMS lets through; `margin`: how many times it is to be. */
+	'fuse-under-bms': { bmsA: number; fuseA: number; margin: number };
+	/** Main fuse, cable or BMS are not known, and so cannot be compared. */
+	'wiring-unknown': { blank: readonly string[] };
+	/** Main fuse, cable and BMS fit each other. */
+	'wiring-holds': { fuseA: number; cableA: number; bmsA: number };
+	/** A capacity test in service found less than the limits reckon with. */
+	'capacity-since': { usedAh: number; testedAh: Measured; testedOn: string };
 	/** The cell type’s figures leave no window to work in. */
 	'limits-no-room': { cause: string; reason: string };
 	/** Cells are placed and no strategy is chosen. */
@@ -37,8 +47,8 @@ function brokenTitle({ links, releases }: LimitsFacts['chain-broken']): string {
 
 export const LIMITS_WORDS: Words<LimitsFacts> = {
 	'chain-holds': ({ facts: { links } }) => ({
-		title: 'The chain of limits holds',
-		finding: `${links} links and every release checked.`,
+		title: 'The set-points are in order',
+		finding: `${links} links of voltage and temperature and every release checked; fuse, cable and BMS are judged apart.`,
 		doubt: 'Checked on paper: a trip is proved only by making it happen.',
 		rule: 'Charger below BMS, BMS below cell, load cut-off above BMS, releases inside limits.',
 		next: null
@@ -60,6 +70,42 @@ export const LIMITS_WORDS: Words<LimitsFacts> = {
 			'What a cable carries depends on its insulation, bundling and heat: take the figure of its maker for where it lies.',
 		rule: 'Main fuse ≤ what the cable carries, and ≥ 1.25 × the continuous current. Local codes come first.',
 		next: 'Fit a smaller fuse or a thicker cable before anything is joined.'
+	}),
+	'bms-over-cable': ({ facts: { bmsA, cableA } }) => ({
+		title: 'The BMS lets through more than the cable carries',
+		finding: `The BMS is rated ${bmsA} A, the cable carries ${cableA} A.`,
+		doubt:
+			'With the over-current trip of the sheet below set in the BMS the cable is guarded; without it, only by the fuse.',
+		rule: 'Cable ≥ continuous current of the BMS.',
+		next: 'Fit a thicker cable, or set the BMS’s over-current trip as the sheet says and prove it.'
+	}),
+	'fuse-under-bms': ({ facts: { bmsA, fuseA, margin } }) => ({
+		title: 'The fuse has no room above the BMS',
+		finding: `The BMS lets ${bmsA} A through, the fuse is rated ${fuseA} A; ${margin} × would be ${(bmsA * margin).toFixed(0)} A.`,
+		doubt: 'A fuse that is loaded to its rating ages and opens without a fault.',
+		rule: `Main fuse ≥ ${margin} × continuous current, and ≤ what the cable carries.`,
+		next: 'Fit a larger fuse if the cable carries it, or set the BMS’s over-current trip lower.'
+	}),
+	'wiring-unknown': ({ facts: { blank } }) => ({
+		title: 'Cannot tell whether fuse, cable and BMS fit',
+		finding: `Not known: ${blank.join(', ')}.`,
+		doubt: null,
+		rule: 'Main fuse ≤ cable, ≥ 1.25 × BMS; cable ≥ BMS. What is blank cannot be compared.',
+		next: 'Write down what is fitted, by its own label.'
+	}),
+	'wiring-holds': ({ facts: { fuseA, cableA, bmsA } }) => ({
+		title: 'Fuse, cable and BMS fit each other',
+		finding: `BMS ${bmsA} A, fuse ${fuseA} A, cable ${cableA} A.`,
+		doubt: 'What a cable carries depends on its insulation, bundling and heat; what a fuse breaks is on its sheet.',
+		rule: 'Main fuse ≤ cable, ≥ 1.25 × BMS; cable ≥ BMS. Local codes come first.',
+		next: null
+	}),
+	'capacity-since': ({ facts: { usedAh, testedAh, testedOn } }) => ({
+		title: 'The battery has less than the limits reckon with',
+		finding: `The limits use ${usedAh.toFixed(1)} Ah; the test of ${testedOn.slice(0, 10)} found ${testedAh.value.toFixed(1)} ± ${testedAh.sd.toFixed(1)} Ah.`,
+		doubt: 'If other conditions explain the difference, test again under the same as before.',
+		rule: 'Capacity in BMS and shunt = the smallest measured group, as it is now.',
+		next: 'Write the tested capacity into BMS and shunt.'
 	}),
 	'limits-no-room': ({ facts: { reason } }) => ({
 		title: 'These figures leave no room',

@@ -1,10 +1,21 @@
+import { misread } from '$lib/core/balance';
 import { socBounds, type SocBounds } from '$lib/core/chemistry';
+import { whatWasRead } from '$lib/core/snapshot';
+import { WHOLE_BANK } from '$lib/core/verdicts';
+import { InputError } from '$lib/input/validate';
 import { computeLimits, type LimitValue } from '$lib/core/limits';
 import type { LimitsRequest, SocBoundsInput } from '$lib/input/compute';
 
 /** State-of-charge bounds a rest voltage fits. */
-export const chargeBounds = ({ chemistry, restVoltageV, meterSdV, restS }: SocBoundsInput): SocBounds =>
-	socBounds(chemistry, restVoltageV, meterSdV, restS);
+/** What charge a rest voltage can mean. @throws InputError for a voltage no single cell can have */
+export function chargeBounds({ chemistry, restVoltageV, meterSdV, restS }: SocBoundsInput): SocBounds {
+	const read = whatWasRead([restVoltageV], chemistry);
+	if (read.kind !== 'groups') {
+		const { finding, next } = misread(read, WHOLE_BANK);
+		throw new InputError([{ path: 'restVoltageV', message: `${finding} ${next ?? ''}`.trim() }]);
+	}
+	return socBounds(chemistry, restVoltageV, meterSdV, restS);
+}
 
 /** BMS, charger and load limits with reasons. */
 export const limitValues = (request: LimitsRequest): { values: LimitValue[] } => ({ values: computeLimits(request) });

@@ -151,7 +151,7 @@
 			rehearsal={bank.rehearsal}
 			onwatch={(plan) => void planLive(bank.id, { kind: 'watch', ...plan, phases: [{ kind: 'watch' }] })}
 		/>
-		<CheckForm groups={bank.series} units={data.settings.units} onlog={logCheck} />
+		<CheckForm chemistry={bank.chemistry} groups={bank.series} units={data.settings.units} onlog={logCheck} />
 		<form
 			method="POST"
 			action="?/test&battery={data.battery}"

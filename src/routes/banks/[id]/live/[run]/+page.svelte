@@ -134,6 +134,7 @@
 		{/if}
 		{#if samples.some((s) => s.groupsV)}<WatchedGroups
 				groupsV={samples.findLast((s) => s.groupsV)!.groupsV!}
+				chemistry={data.overview.bank.chemistry}
 				bankId={run.bankId}
 				currentA={view.last?.currentA ?? 0}
 				atMs={view.last?.atMs ?? 0}
