@@ -145,7 +145,15 @@ describe('a database of the first release', () => {
 	it('is left alone the second time', async () => {
 		await migrate(pool);
 		expect((await pool('knex_migrations').orderBy('name').select('name')).map((m: { name: string }) => m.name)).toEqual(
-			['001-first-bench', '002-live-bench', '003-live-minutes', '004-stock', '005-judgements', '006-uncounted-cycles']
+			[
+				'001-first-bench',
+				'002-live-bench',
+				'003-live-minutes',
+				'004-stock',
+				'005-judgements',
+				'006-uncounted-cycles',
+				'007-turned-cells'
+			]
 		);
 	});
 });

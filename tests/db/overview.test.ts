@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Bank } from '$lib/server/records';
-import { batteries, cells, type Battery } from '$lib/server/records';
+import { balanceRuns, batteries, cells, type Battery } from '$lib/server/records';
 import { insertRunSamples, readRunSamples } from '$lib/server/db/run-samples';
 import { acceptMatch } from '$lib/server/services/match-service';
 import { bankOverview } from '$lib/server/services/overview-service';
@@ -68,6 +68,11 @@ it('follows a bank from an empty plan to service', async () => {
 	// Ended is not done: nothing was read.
 	expect(await stage(bank.id)).toBe('balance');
 	expect(await bankVerdicts(bank.id, 'balance')).toMatchObject([{ code: 'balance-ended', warmth: 'look' }]);
+	// Gone on with where it was left: it is running again, by the record as it is.
+	const left = await balanceRuns.get(run.id);
+	await change('balance-runs', run.id, { endedAt: null, version: left.version });
+	expect((await bankOverview(bank.id)).running).toMatchObject([{ what: 'Top balance' }]);
+	await change('balance-runs', run.id, { endedAt: '2026-01-07T08:00:00Z', version: left.version + 1 });
 	for (const readAt of ['2026-01-06T20:00:00Z', '2026-01-06T20:31:00Z'])
 		await make('balance-readings', { balanceRunId: run.id, readAt, supplyV: 3.65, supplyA: 0.5, cellV: 3.65 });
 	expect(await bankVerdicts(bank.id, 'balance')).toEqual([]);

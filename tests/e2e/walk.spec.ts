@@ -144,6 +144,16 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 		await page.getByRole('button', { name: 'Ask' }).click();
 		await expect(page.getByRole('heading', { name: 'These readings cannot tell' })).toBeVisible();
 		await page.getByRole('button', { name: 'The supply is off: end the balance' }).click();
+		// At 20 A it is not done: it is asked about, ended as such, and can be gone on with.
+		await page.getByRole('button', { name: 'Let it go on' }).click();
+		await page.getByRole('button', { name: 'The supply is off: end the balance' }).click();
+		await page.getByRole('button', { name: 'End it, not proved balanced' }).click();
+		await expect(page.getByRole('heading', { name: /^Ended at \d+ to \d+ %, not proved balanced$/ })).toBeVisible();
+		await expect(page.getByText('leads 10 mΩ', { exact: false })).toBeVisible();
+		await page.getByRole('button', { name: 'Go on with this balance' }).click();
+		await expect(page.getByRole('button', { name: 'Log it' })).toBeVisible();
+		await page.getByRole('button', { name: 'The supply is off: end the balance' }).click();
+		await page.getByRole('button', { name: 'End it, not proved balanced' }).click();
 		await expect(page.getByText(/Last one ended/)).toBeVisible();
 	});
 

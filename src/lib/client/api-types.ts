@@ -6674,6 +6674,8 @@ export interface components {
             code?: string | null;
             deliveryId?: number;
             label?: string;
+            /** @default false */
+            plusTurned?: boolean;
             position?: number;
         };
         CellFigures: {
@@ -6700,6 +6702,8 @@ export interface components {
             code?: string | null;
             deliveryId: number;
             label: string;
+            /** @default false */
+            plusTurned?: boolean;
             position: number;
         };
         CellTypeChange: {
@@ -7422,7 +7426,7 @@ export interface components {
         /** @description A judgement as data, with its sentences; the facts of each code are in docs/verdicts.md */
         Verdict: {
             /** @enum {string} */
-            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "correction-refused" | "untested" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-refused" | "join-checked" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "limits-no-room" | "limits-waiting" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
+            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "correction-refused" | "untested" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-refused" | "join-checked" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "limits-no-room" | "limits-waiting" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
             doubt: string | null;
             facts: Record<string, never>;
             finding: string;

@@ -24,7 +24,12 @@ export function startMatching(
 		};
 		worker.onerror = () => failed(new Error('The matching worker could not run in this browser.'));
 		remote
-			.match(problem, timeLimitS, proxy(onProgress))
+			// What a listener gives back stays here: page state cannot be sent to a worker.
+			.match(
+				problem,
+				timeLimitS,
+				proxy((progress: MatchProgress) => void onProgress(progress))
+			)
 			.then(done, failed)
 			.finally(() => worker.terminate());
 	});

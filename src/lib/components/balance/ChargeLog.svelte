@@ -2,7 +2,7 @@
 	import Field from '$lib/components/forms/Field.svelte';
 	import type { ChargeProgress } from '$lib/core/balance';
 	import type { LoggedReading } from '$lib/core/stages';
-	import { PHASE_WORDS } from '$lib/core/verdicts';
+	import { PHASE_WORDS, unmetWords } from '$lib/core/verdicts';
 	import { formatDateTime, formatDuration, formatPercent, type Settings } from '$lib/core/units';
 
 	export type NewReading = Pick<LoggedReading, 'supplyV' | 'supplyA' | 'cellV' | 'deliveredAh'>;
@@ -10,15 +10,18 @@
 		readings: readonly LoggedReading[];
 		progress: ChargeProgress | null;
 		toDeliverAh: { low: number; high: number };
+		/** It was ended: shown, not written any more. */
+		ended: boolean;
 		dateStyle: Settings['dateStyle'];
 		onlog: (reading: NewReading) => Promise<boolean>;
 		onremove: (id: number, version: number) => void;
 		onend: () => void;
 	}
-	let { readings, progress, toDeliverAh, dateStyle, onlog, onremove, onend }: Props = $props();
+	let { readings, progress, toDeliverAh, ended, dateStyle, onlog, onremove, onend }: Props = $props();
 	const blank = () => ({ supplyV: null, supplyA: null, cellV: null, deliveredAh: null });
 	let form = $state<Record<keyof NewReading, number | null>>(blank());
 
+	const unmetList = $derived((progress?.unmet ?? []).map(unmetWords).join('; '));
 	const number = (v: number | null) => (v === null || (v as unknown) === '' ? null : Number(v));
 	async function log(event: SubmitEvent) {
 		event.preventDefault();
@@ -30,6 +33,8 @@
 		};
 		if (await onlog(reading)) form = blank();
 	}
+	/** Ending what is not done is asked about once. */
+	let sure = $state(false);
 	const share = (ah: number, of: number) => formatPercent(Math.min(1, ah / of));
 </script>
 
@@ -51,13 +56,13 @@
 			</p>
 		{/if}
 	</div>
-	<form class="my-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-5" onsubmit={log}>
-		<Field label="Supply" unit="V" type="number" bind:value={form.supplyV} />
-		<Field label="Supply" unit="A" type="number" bind:value={form.supplyA} required />
-		<Field label="Cells, meter" unit="V" type="number" bind:value={form.cellV} />
-		<Field label="Delivered" unit="Ah" type="number" bind:value={form.deliveredAh} />
-		<button class="btn btn-primary tap">Log it</button>
-	</form>
+	{#if !ended}<form class="my-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-5" onsubmit={log}>
+			<Field label="Supply" unit="V" type="number" bind:value={form.supplyV} />
+			<Field label="Supply" unit="A" type="number" bind:value={form.supplyA} required />
+			<Field label="Cells, meter" unit="V" type="number" bind:value={form.cellV} />
+			<Field label="Delivered" unit="Ah" type="number" bind:value={form.deliveredAh} />
+			<button class="btn btn-primary tap">Log it</button>
+		</form>{/if}
 	<div class="relative overflow-x-auto">
 		<table class="table">
 			<thead>
@@ -86,9 +91,25 @@
 			</tbody>
 		</table>
 	</div>
-	<button class="btn {progress?.done ? 'btn-primary' : ''} tap mt-3" onclick={onend}
-		>The supply is off: end the balance</button
-	>
+	{#if ended}
+		<!-- Nothing more to do here: the page says how to go on. -->
+	{:else if sure && !progress?.done}
+		<div class="mt-3 grid gap-2" role="alert">
+			<p class="font-semibold ember-text">
+				It is not done: {unmetList || 'no reading proves it'}. Ended now, it is not proved balanced; you can go on with
+				it later.
+			</p>
+			<div class="flex flex-wrap gap-2">
+				<button class="btn tap" onclick={onend}>End it, not proved balanced</button>
+				<button class="btn btn-primary tap" onclick={() => (sure = false)}>Let it go on</button>
+			</div>
+		</div>
+	{:else}
+		<button
+			class="btn {progress?.done ? 'btn-primary' : ''} tap mt-3"
+			onclick={() => (progress?.done ? onend() : (sure = true))}>The supply is off: end the balance</button
+		>
+	{/if}
 	<p class="mt-2 text-sm muted">
 		Swelling, heat or smell: switch off at the wall and step back. Do not leave full cells held at the limit.
 	</p>

@@ -13,7 +13,9 @@
 
 	const step = (shade: number | null) => (shade === null ? 'none' : Math.min(4, Math.floor(shade * 5)));
 	const spoken = (cell: DrawnCell) =>
-		[cell.label, cell.figure ?? 'not read', cell.minor, cell.mark].filter(Boolean).join(', ');
+		[cell.label, cell.figure ?? 'not read', cell.minor, cell.turned ? 'plus on the other side' : null, cell.mark]
+			.filter(Boolean)
+			.join(', ');
 </script>
 
 <ul class="tray sheet" aria-label={label} style:--aspect={footprint.thicknessMm / footprint.widthMm}>
@@ -29,11 +31,13 @@
 				aria-label={spoken(cell)}
 				onclick={() => onpick?.(cell.id)}
 			>
-				<span class="terminal plus" aria-hidden="true">+</span>
+				<span class="terminal {cell.turned ? 'minus top' : 'plus'}" aria-hidden="true">{cell.turned ? '−' : '+'}</span>
 				<span class="name">{cell.label}</span>
 				<span class="figure main">{cell.figure ?? '·'}</span>
 				<span class="figure minor">{cell.minor ?? ''}</span>
-				<span class="terminal minus" aria-hidden="true">−</span>
+				<span class="terminal bottom {cell.turned ? 'plus' : 'minus'}" aria-hidden="true"
+					>{cell.turned ? '+' : '−'}</span
+				>
 			</button>
 			<span class="mark" data-warmth={cell.warmth}>{cell.mark ?? ''}</span>
 		</li>
@@ -95,6 +99,8 @@
 	}
 	.minus {
 		border: 1.5px solid var(--color-base-content);
+	}
+	.bottom {
 		margin-top: auto;
 	}
 	.name {

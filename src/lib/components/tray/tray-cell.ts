@@ -13,6 +13,8 @@ export interface DrawnCell {
 	warmth: Warmth;
 	/** A few words under a warm cell. */
 	mark: string | null;
+	/** Its plus is on the other side than printed: drawn turned. */
+	turned?: boolean;
 }
 
 /** Footprint of a cell from above, mm. */

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { unmetWords } from '../verdicts';
 import {
 	checkJoin,
+	chargeAfter,
 	estimateTopCharge,
 	isBalanced,
 	judgeProgress,
@@ -80,9 +81,38 @@ describe('balance plan', () => {
 	it('asks for cells', () => expect(() => planTopBalance([], setup)).toThrow(/Match cells first/));
 });
 
+describe('how far a charge came', () => {
+	it('of 800 Ah that lacked 320 to 480 Ah, 200 Ah in: 65 to 85 %', () =>
+		expect(chargeAfter({ totalAh: 800, toDeliverAh: { low: 320, high: 480 } }, 200)).toEqual({
+			low: 0.65,
+			high: 0.85
+		}));
+	it('is never more than full', () =>
+		expect(chargeAfter({ totalAh: 100, toDeliverAh: { low: 10, high: 90 } }, 95)).toEqual({ low: 1, high: 1 }));
+});
+
 describe('joining', () => {
 	it('passes cells that rest alike', () =>
 		expect(checkJoin([cell(1), cell(2, { restVoltageV: 3.296 })]).verdict.code).toBe('join-checked'));
+	it('stops at a cell that read negative until its plus is recorded: joined by the print it is a short circuit', () => {
+		const { peakA, verdict } = checkJoin([cell(1), cell(2, { polarityOpen: true })]);
+		expect(peakA).toBeNull();
+		expect(verdict).toMatchObject({ code: 'join-polarity', warmth: 'stop', members: [{ id: 2 }] });
+	});
+	it('tells a cell that rests above the others to be drawn down, not charged', () => {
+		const high = checkJoin([
+			cell(1, { restVoltageV: 3.1 }),
+			cell(2, { restVoltageV: 3.1 }),
+			cell(3, { restVoltageV: 3.45 })
+		]);
+		expect(high.verdict.next).toMatch(/^Draw .* down, or bring the others up to it, until/);
+		const low = checkJoin([
+			cell(1, { restVoltageV: 3.45 }),
+			cell(2, { restVoltageV: 3.45 }),
+			cell(3, { restVoltageV: 3.1 })
+		]);
+		expect(low.verdict.next).toMatch(/^Charge .* on its own until/);
+	});
 	it('works the peak current by hand for two cells', () => {
 		// 20 mV over 2 × 0.25 mΩ + 0.23 mΩ = 27.40 A
 		const check = checkJoin([cell(1), cell(2, { restVoltageV: 3.314 })]);

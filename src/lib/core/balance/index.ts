@@ -3,6 +3,7 @@ export { isBalanced, misread, type BalanceAnswer, type BalanceQuestion, type Bal
 export { checkJoin, type JoinCheck } from './join';
 export {
 	TAIL_C_RATE,
+	chargeAfter,
 	parallelBars,
 	planTopBalance,
 	type BalanceCell,

@@ -34,6 +34,11 @@ function resistanceOhm(cell: BalanceCell): number {
  */
 export function checkJoin(cells: readonly BalanceCell[], subject: Subject = WHOLE_BANK): JoinCheck {
 	const limitA = JOIN_C_RATE * Math.min(...cells.map((c) => requirePositive(c.capacityAh, 'capacityAh')));
+	const reversed = cells.filter((c) => c.polarityOpen);
+	if (reversed.length > 0) {
+		const verdict = say('join-polarity', 'stop', subject, { cells: reversed.length }, reversed.map(cellSubject));
+		return { peakA: null, limitA, verdict };
+	}
 	const unread = cells.filter((c) => c.restVoltageV === null);
 	if (unread.length > 0) {
 		const facts = { unread: unread.length, of: cells.length, cRate: JOIN_C_RATE };

@@ -10,6 +10,8 @@ export interface BalanceCell {
 	socLow: number;
 	socHigh: number;
 	restVoltageV: number | null;
+	/** It read negative and nobody has recorded that its plus is on the other side. */
+	polarityOpen?: boolean;
 	/** For the joining check; null when not measured. */
 	resistanceMohm: number | null;
 }
@@ -28,6 +30,8 @@ export interface BalancePlan {
 	toDeliverAh: { low: number; high: number };
 	durationS: { low: number; high: number };
 	atWorst: ChargeEstimate;
+	/** Sum of the cells' capacities, Ah. */
+	totalAh: number;
 	barsNeeded: number;
 	setV: number;
 	setA: number;
@@ -38,6 +42,15 @@ export interface BalancePlan {
 
 /** Tail below this share of one cell's capacity per hour means full (default). */
 export const TAIL_C_RATE = 0.02;
+
+/** Charge of the row, fraction of full, after so much has gone in: bounds, because what it held before is known as bounds. */
+export function chargeAfter(
+	{ toDeliverAh, totalAh }: Pick<BalancePlan, 'toDeliverAh' | 'totalAh'>,
+	deliveredAh: number
+): { low: number; high: number } {
+	const share = (missingAh: number) => Math.min(1, Math.max(0, (totalAh - missingAh + deliveredAh) / totalAh));
+	return { low: share(toDeliverAh.high), high: share(toDeliverAh.low) };
+}
 
 /** Bars joining n cells in parallel: one a side between neighbours, 2·(n − 1). */
 export function parallelBars(cells: number): number {
@@ -75,6 +88,7 @@ export function planTopBalance(cells: readonly BalanceCell[], setup: BalanceSetu
 		toDeliverAh,
 		durationS: { low: atBest.durationS, high: atWorst.durationS },
 		atWorst,
+		totalAh,
 		barsNeeded: parallelBars(cells.length),
 		setV,
 		setA,

@@ -12,6 +12,10 @@ export interface ArrivedCell {
 	/** One standard deviation of each reading by the meter it was taken with; null where there is none. */
 	restVoltageSdV: number | null;
 	acResistanceSdMohm: number | null;
+	/** Its voltage was read after it had been tested, charged or put to work: that says nothing of how it arrived. */
+	readLater?: boolean;
+	/** Somebody has recorded that its plus is on the other side than printed. */
+	plusTurned?: boolean;
 }
 
 type WithVoltage = ArrivedCell & { restVoltageV: number; restVoltageSdV: number };
@@ -50,7 +54,7 @@ export function judgeDelivery(
 	// A cell outside its limits has its own verdict; among the others it would only blur the comparison.
 	const { dischargeLimitV, plausibleRestV } = CHEMISTRY_FIGURES[context.chemistry];
 	const comparable = withVoltage.filter(
-		(c) => c.restVoltageV >= dischargeLimitV && c.restVoltageV <= plausibleRestV[1]
+		(c) => !c.readLater && c.restVoltageV >= dischargeLimitV && c.restVoltageV <= plausibleRestV[1]
 	);
 	const unread = cells.filter((c) => c.restVoltageV === null || c.acResistanceMohm === null);
 	const verdicts = [
@@ -80,7 +84,12 @@ function missingVerdict(unread: readonly ArrivedCell[], total: number, subject: 
 const polarityVerdicts = (cells: readonly WithVoltage[]): Verdict[] =>
 	cells
 		.filter((c) => c.restVoltageV < 0)
-		.map((c) => say('polarity', 'look', cellSubject(c), { restVoltageV: readVolts(c) }));
+		.map((c) =>
+			say('polarity', c.plusTurned ? 'calm' : 'look', cellSubject(c), {
+				restVoltageV: readVolts(c),
+				recorded: c.plusTurned === true
+			})
+		);
 
 function deepVerdicts(cells: readonly WithVoltage[], { chemistry }: DeliveryContext): Verdict[] {
 	const limitV = CHEMISTRY_FIGURES[chemistry].dischargeLimitV;

@@ -145,6 +145,11 @@ describe('verdicts on a delivery', () => {
 		expect(verdicts.filter((v) => cellsOf(v).includes(7)).map((v) => v.code)).toEqual(['polarity']);
 		expect(socByCell[7]!.verdict).toBe('wide');
 	});
+	it('is calm about a turned cell once somebody has recorded it', () => {
+		const turned = { ...cell(7, -3.2945, 0.18), plusTurned: true };
+		const { verdicts } = judgeDelivery([...ordinary, turned], context);
+		expect(verdicts.find((v) => v.code === 'polarity')).toMatchObject({ warmth: 'calm', facts: { recorded: true } });
+	});
 	it('names the low cell, the resistive cell and the missing one', () => {
 		const { verdicts } = judgeDelivery(
 			[...ordinary, cell(7, 3.253, 0.18), cell(8, 3.294, 0.24), cell(9, null, null)],
@@ -156,6 +161,19 @@ describe('verdicts on a delivery', () => {
 			members: [{ kind: 'cell', id: 9, label: 'H-9' }],
 			next: 'Read H-9 next.'
 		});
+	});
+	it('does not judge how cells arrived by what was read after they were tested: neither charge nor who stands apart', () => {
+		const emptied = { ...cell(7, 2.79, 0.18), readLater: true };
+		expect(judgeDelivery([...ordinary, emptied], context).verdicts.map((v) => v.code)).toEqual([
+			'resistance-agrees',
+			'charge-unknown'
+		]);
+		const all = ordinary.map((c) => ({ ...c, restVoltageV: 2.79, readLater: true }));
+		expect(judgeDelivery(all, context).verdicts.map((v) => v.code)).toEqual(['resistance-agrees']);
+		// What harms a cell does so whenever it is read.
+		expect(judgeDelivery([...ordinary, { ...cell(7, 1.9, 0.18), readLater: true }], context).verdicts[0]!.code).toBe(
+			'deep-discharged'
+		);
 	});
 	it('doubts each cell by the meter it was read with', () => {
 		const coarse = { ...cell(7, 1.9, null), restVoltageSdV: 0.025 };

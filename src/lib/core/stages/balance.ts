@@ -1,4 +1,5 @@
 import {
+	chargeAfter,
 	chargeVerdicts,
 	checkJoin,
 	judgeProgress,
@@ -10,7 +11,7 @@ import {
 } from '../balance';
 import { CHEMISTRY_FIGURES } from '../chemistry';
 import { CoreError } from '../shared';
-import { say, type Verdict } from '../verdicts';
+import { say, type Subject, type Verdict } from '../verdicts';
 import type { BankPicture, PictureBalanceRun } from './picture';
 import { bankSubject, isInService } from './picture-parts';
 import { judgedTrays } from './receive';
@@ -32,7 +33,7 @@ export interface LoggedReading {
 }
 
 export interface BalanceState {
-	cells: BalanceCell[];
+	cells: (BalanceCell & { plusTurned: boolean })[];
 	run: PictureBalanceRun | null;
 	readings: readonly LoggedReading[];
 	supply: { supplyA: number; leadOhm: number };
@@ -44,13 +45,13 @@ export interface BalanceState {
 }
 
 /** The placed cells with what is known of their charge. */
-function balanceCells(picture: BankPicture): BalanceCell[] {
+function balanceCells(picture: BankPicture): BalanceState['cells'] {
 	const { cells, cellType } = picture;
 	const soc = new Map(judgedTrays(picture).flatMap((t) => Object.entries(t.socByCell)));
 	const byCell = new Map(bankCapacities(picture).map((c) => [c.cell.id, c]));
 	return cells
 		.filter((c) => c.groupId !== null)
-		.map(({ id, label, readings: { restVoltage, acResistance } }) => {
+		.map(({ id, label, plusTurned, readings: { restVoltage, acResistance } }) => {
 			const { capacityAh = null, run = null } = byCell.get(id) ?? {};
 			const reading = restVoltage ?? null;
 			// A capacity run changes a cell’s charge: what was read before it says nothing any more.
@@ -62,6 +63,8 @@ function balanceCells(picture: BankPicture): BalanceCell[] {
 				capacityAh: capacityAh ?? cellType?.ratedAh ?? 100,
 				socLow: bounds?.lowFraction ?? 0,
 				socHigh: bounds?.highFraction ?? 1,
+				plusTurned,
+				polarityOpen: reading !== null && reading.value < 0 && !plusTurned,
 				// A cell that read negative is turned before it is joined.
 				restVoltageV: outdated || reading === null ? null : Math.abs(reading.value),
 				resistanceMohm: acResistance?.value ?? null
@@ -125,6 +128,16 @@ export const isCharging = (run: PictureBalanceRun | null): boolean =>
 const unhurried = (verdict: Verdict): Verdict =>
 	verdict.code === 'join-unknown' ? { ...verdict, warmth: 'open' } : verdict;
 
+/** A charge that was ended before it was done: how far it came, and what was missing. */
+function endedVerdict({ plan, progress }: BalanceState, subject: Subject): Verdict {
+	const reached = plan && progress ? chargeAfter(plan, progress.deliveredAh) : null;
+	return say('balance-ended', 'look', subject, {
+		unmet: progress?.unmet ?? [],
+		chargeLow: reached?.low ?? null,
+		chargeHigh: reached?.high ?? null
+	});
+}
+
 /** The verdicts on a balance: whether the cells may be joined, then how the charge stands. */
 export function judgeBalanceStage(picture: BankPicture, state: BalanceState): StageJudgement {
 	const { run, join, progress } = state;
@@ -134,8 +147,7 @@ export function judgeBalanceStage(picture: BankPicture, state: BalanceState): St
 	if (isCharging(run)) return { verdicts: progress ? chargeVerdicts(progress, subject) : [], done };
 	if (done || !join) return { verdicts: [], done };
 	if (!run) return { verdicts: [unhurried(join.verdict)], done };
-	if (run.endedAt !== null)
-		return { verdicts: [say('balance-ended', 'look', subject, { unmet: progress?.unmet ?? [] })], done };
+	if (run.endedAt !== null) return { verdicts: [endedVerdict(state, subject)], done };
 	const ticked = Object.values(run.checklist ?? {}).filter(Boolean).length;
 	return { verdicts: [join.verdict, say('balance-waiting', 'open', subject, { ticked })], done };
 }

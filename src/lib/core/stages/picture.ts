@@ -92,6 +92,8 @@ export interface PictureCell {
 	deliveryId: number;
 	position: number;
 	batch: string | null;
+	/** Its plus is on the other side than printed, as somebody recorded. */
+	plusTurned: boolean;
 	readings: Partial<Record<Quantity, PictureReading>>;
 	/** In the order they were made. */
 	runs: readonly PictureRun[];

@@ -38,18 +38,37 @@ export const judgedTrays = oncePerPicture((picture): JudgedTray[] =>
 	}))
 );
 
-function judgeTray({ bank, cellType, meters }: BankPicture, cells: readonly PictureCell[], subject: Subject) {
+/** Whether a voltage was read after the cell had been tested, charged in a row or put to work. */
+function readLater({ bank, balanceRun }: BankPicture, cell: PictureCell): boolean {
+	const takenAt = cell.readings.restVoltage?.takenAt;
+	if (!takenAt) return false;
+	const charged = cell.groupId === null ? null : balanceRun?.startedAt;
+	const since = [...cell.runs.map((r) => r.testedAt), charged, cell.groupId === null ? null : bank.inServiceOn];
+	return since.some((at) => at != null && Date.parse(at) < Date.parse(takenAt));
+}
+
+function judgeTray(picture: BankPicture, cells: readonly PictureCell[], subject: Subject) {
+	const { bank, cellType, meters } = picture;
 	// A typed reading is doubted by the meter as the settings describe it today; one read live by the sheet of its instrument.
 	const sdOf = (quantity: 'restVoltage' | 'acResistance', r: PictureReading | undefined) =>
 		!r ? null : r.meter ? r.sd : meterSd(meters[quantity], r.value);
-	const arrived = cells.map(({ id, label, readings: { restVoltage, acResistance } }) => ({
-		id,
-		label,
-		restVoltageV: restVoltage?.value ?? null,
-		acResistanceMohm: acResistance?.value ?? null,
-		restVoltageSdV: sdOf('restVoltage', restVoltage),
-		acResistanceSdMohm: sdOf('acResistance', acResistance)
-	}));
+	const arrived = cells.map((cell) => {
+		const {
+			id,
+			label,
+			readings: { restVoltage, acResistance }
+		} = cell;
+		return {
+			id,
+			label,
+			readLater: readLater(picture, cell),
+			plusTurned: cell.plusTurned,
+			restVoltageV: restVoltage?.value ?? null,
+			acResistanceMohm: acResistance?.value ?? null,
+			restVoltageSdV: sdOf('restVoltage', restVoltage),
+			acResistanceSdMohm: sdOf('acResistance', acResistance)
+		};
+	});
 	const restS = Math.min(CRATE_REST_S, ...cells.map((c) => c.readings.restVoltage?.restS ?? CRATE_REST_S));
 	return judgeDelivery(
 		arrived,

@@ -63,6 +63,8 @@ interface ApartFacts {
 export interface BalanceFacts {
 	/** Cells without a rest voltage since they were last charged or discharged; members are those cells. */
 	'join-unknown': { unread: number; of: number; cRate: number };
+	/** Cells that read negative and are not recorded as turned; members are those cells. */
+	'join-polarity': { cells: number };
 	/** One cell too far from the others to be joined. */
 	'join-refused': JoinFacts;
 	/** The joining current stays within the limit. */
@@ -72,7 +74,7 @@ export interface BalanceFacts {
 	/** A parallel charge goes on: what is still missing. */
 	'balance-unmet': { phase: ChargePhase; unmet: readonly Unmet[] };
 	/** A parallel charge was ended before it was done: what was still missing. */
-	'balance-ended': { unmet: readonly Unmet[] };
+	'balance-ended': { unmet: readonly Unmet[]; chargeLow: number | null; chargeHigh: number | null };
 	/** The current is low although the cells are below the set voltage. */
 	'lead-drop': { leadOhm: number | null };
 	/** A balance was planned and its supply is not on. */
@@ -149,6 +151,13 @@ export const BALANCE_WORDS: Words<BalanceFacts> = {
 		rule: joinRule(cRate),
 		next: `Read ${members[0]?.label ?? 'them'} with your meter.`
 	}),
+	'join-polarity': ({ members }) => ({
+		title: `${members.map((m) => m.label).join(', ')}: joined by the print this is a short circuit`,
+		finding: 'Read with the red probe on the printed plus it shows less than 0 V.',
+		doubt: 'Exchanged probes would do the same to every cell you read with them.',
+		rule: 'Nothing is joined until the plus of every cell is known by the meter.',
+		next: 'Read it again. If it stays, record in Receive that its plus is on the other side, and mark the cell.'
+	}),
 	'join-refused': (said) => ({
 		title: `${said.facts.worst} must not join the others yet`,
 		...joinFigures(said),
@@ -173,14 +182,17 @@ export const BALANCE_WORDS: Words<BalanceFacts> = {
 		rule: 'Done: set voltage, tail below 0.02 C of one cell for 30 minutes, meter at the cells agrees.',
 		next: 'Read supply and meter again when you pass by.'
 	}),
-	'balance-ended': ({ facts: { unmet } }) => ({
-		title: 'Ended, not proved balanced',
+	'balance-ended': ({ facts: { unmet, chargeLow, chargeHigh } }) => ({
+		title:
+			chargeLow === null || chargeHigh === null
+				? 'Ended, not proved balanced'
+				: `Ended at ${Math.round(chargeLow * 100)} to ${Math.round(chargeHigh * 100)} %, not proved balanced`,
 		finding: unmet.length
 			? `What was missing when it was ended: ${unmet.map(unmetWords).join('. ')}.`
 			: 'No reading kept here proves it.',
 		doubt: 'It may be balanced all the same: nothing recorded here tells.',
 		rule: 'Done: set voltage, tail below 0.02 C of one cell for 30 minutes, meter at the cells agrees.',
-		next: 'Plan another balance and read it to its end.'
+		next: 'Go on with it where it was left, and read it to its end.'
 	}),
 	'lead-drop': ({ facts: { leadOhm } }) => ({
 		title: 'Low current is the leads, not a full battery',

@@ -14,7 +14,7 @@ export interface ReceiveFacts {
 	/** Cells of a delivery without a voltage or a resistance; members are those cells. */
 	'not-read': { total: number; unread: number; withoutVoltage: number; withoutResistance: number };
 	/** A cell that reads negative with the red probe on the printed plus. */
-	polarity: { restVoltageV: Measured };
+	polarity: { restVoltageV: Measured; recorded: boolean };
 	/** A cell that rests under the discharge limit of its chemistry. */
 	'deep-discharged': { restVoltageV: Measured; limitV: number; chemistry: Chemistry };
 	/** A reading that no one cell can have. */
@@ -81,11 +81,15 @@ export const RECEIVE_WORDS: Words<ReceiveFacts> = {
 				: `Read ${members[0]?.label ?? 'them'} next.`
 	}),
 	polarity: ({ facts, subject }) => ({
-		title: `${subject.label} reads negative: its plus is not where it is printed`,
+		title: facts.recorded
+			? `${subject.label} stands the other way round, as recorded`
+			: `${subject.label} reads negative: its plus is not where it is printed`,
 		finding: `${volts(facts.restVoltageV)} with the red probe on the printed plus.`,
 		doubt: 'Exchanged probes would do the same to every cell you read with them.',
 		rule: 'Polarity goes by the meter, not by the print: built in by its print such a cell is a short circuit.',
-		next: 'Check the probes, read it again, and mark the true plus on the cell before anything is joined.'
+		next: facts.recorded
+			? 'Mark the true plus on the cell itself; every tray draws it turned.'
+			: 'Check the probes, read it again, mark the true plus on the cell and record it here before anything is joined.'
 	}),
 	'deep-discharged': ({ facts: { restVoltageV, limitV, chemistry }, subject }) => ({
 		title: `${subject.label} arrived below ${limitV.toFixed(2)} V`,

@@ -55,7 +55,7 @@ const capacity =
 export const TEST_WORDS: Words<TestFacts> = {
 	'capacity-short': capacity(
 		(label) => `${label} is short`,
-		() => 'Note it for the supplier report, and match it with care.'
+		() => 'Write to the supplier with these figures, and match it with care.'
 	),
 	'capacity-meets': capacity(
 		(label) => `${label} meets its rating`,

@@ -90,12 +90,13 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		cellType,
 		meters,
 		deliveries: crates,
-		cells: cells.map(({ id, label, deliveryId, position, batch, groupId }): PictureCell => ({
+		cells: cells.map(({ id, label, deliveryId, position, batch, plusTurned, groupId }): PictureCell => ({
 			id,
 			label,
 			deliveryId,
 			position,
 			batch,
+			plusTurned: Boolean(plusTurned),
 			readings: readings.get(id) ?? {},
 			runs: byCell.get(id) ?? [],
 			groupId

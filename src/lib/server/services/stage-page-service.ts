@@ -34,12 +34,12 @@ async function pageOf<Own extends object>(bankId: number, stage: Stage, own: Pro
 /** A tray as its page draws it: what was judged of it comes with the verdicts. */
 const shownTray = ({ delivery, cells }: DeliveryTray) => ({
 	delivery,
-	cells: cells.map(({ id, label, readings }) => ({ id, label, readings }))
+	cells: cells.map(({ id, label, plusTurned, readings }) => ({ id, label, plusTurned, readings }))
 });
 
 /** A cell under test as its page draws it. */
 const shownCapacity = ({ cell, run, capacityAh, sdAh, refused, judgement }: CellCapacity) => ({
-	cell: { id: cell.id, label: cell.label },
+	cell: { id: cell.id, label: cell.label, plusTurned: cell.plusTurned },
 	run,
 	capacityAh,
 	sdAh,

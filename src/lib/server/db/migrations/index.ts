@@ -5,6 +5,7 @@ import * as minutes from './003-live-minutes';
 import * as stock from './004-stock';
 import * as judgements from './005-judgements';
 import * as cycles from './006-uncounted-cycles';
+import * as turned from './007-turned-cells';
 
 interface Migration {
 	name: string;
@@ -18,7 +19,8 @@ const MIGRATIONS: Migration[] = [
 	{ name: '003-live-minutes', up: minutes.up },
 	{ name: '004-stock', up: stock.up },
 	{ name: '005-judgements', up: judgements.up },
-	{ name: '006-uncounted-cycles', up: cycles.up }
+	{ name: '006-uncounted-cycles', up: cycles.up },
+	{ name: '007-turned-cells', up: turned.up }
 ];
 
 /** Knex reads migrations from this list instead of a folder, so that they are part of the build. */

@@ -1,4 +1,4 @@
-import { Maybe, Text, Whole } from '$lib/input/fields';
+import { Maybe, Text, Whole, YesNo } from '$lib/input/fields';
 
 export class CellInput {
 	@Whole(1, 2 ** 31) deliveryId!: number;
@@ -6,4 +6,6 @@ export class CellInput {
 	@Whole(1, 5000) position!: number;
 	@Maybe() @Text(60) batch?: string | null;
 	@Maybe() @Text(60) code?: string | null;
+	/** Its plus is on the other side than printed, by a meter. */
+	@YesNo() plusTurned: boolean = false;
 }

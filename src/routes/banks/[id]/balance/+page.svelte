@@ -24,6 +24,8 @@
 	const plan = $derived(balance.plan);
 	const run = $derived(balance.run);
 	const running = $derived(run !== null && run.startedAt !== null && run.endedAt === null);
+	const ended = $derived(run !== null && run.startedAt !== null && run.endedAt !== null);
+	const proved = $derived(ended && balance.progress?.done === true);
 	// svelte-ignore state_referenced_locally
 	let supply = $state({
 		supplyA: data.balance.supply.supplyA as number | null,
@@ -39,11 +41,13 @@
 			id: c.id,
 			label: c.label,
 			figure: c.restVoltageV === null ? null : c.restVoltageV.toFixed(3),
-			minor: `${Math.round(c.socLow * 100)}–${Math.round(c.socHigh * 100)} %`,
+			// What it held on arrival says nothing once charge has gone in.
+			minor: running || ended ? null : `${Math.round(c.socLow * 100)}–${Math.round(c.socHigh * 100)} %`,
 			shade: null,
 			warmth:
 				balance.join && cellsOf(balance.join.verdict).includes(c.id) && !running ? balance.join.verdict.warmth : 'calm',
-			mark: null
+			mark: c.plusTurned ? 'turned' : null,
+			turned: c.plusTurned
 		}))
 	);
 
@@ -74,6 +78,10 @@
 			await invalidateAll();
 		});
 		return queue;
+	}
+	async function end() {
+		await change(() => ({ endedAt: new Date().toISOString() }));
+		announce('The balance is ended.', () => void change(() => ({ endedAt: null })));
 	}
 	function tick(key: string, done: boolean) {
 		ticked = { ...ticked, [key]: done };
@@ -155,32 +163,72 @@
 				}}
 				label="Cells in the parallel row, rest voltage and bounds of charge on arrival"
 			/>
-			<dl class="sheet grid grid-cols-2 gap-3 p-4 sm:grid-cols-4">
-				<div>
-					<dt class="text-sm muted">Charge to deliver</dt>
-					<dd class="figure text-xl font-semibold">
-						{plan.toDeliverAh.low.toFixed(0)}–{plan.toDeliverAh.high.toFixed(0)} Ah
-					</dd>
-				</div>
-				<div>
-					<dt class="text-sm muted">It takes</dt>
-					<dd class="figure text-xl font-semibold">
-						{formatDuration(plan.durationS.low)} – {formatDuration(plan.durationS.high)}
-					</dd>
-				</div>
-				<div>
-					<dt class="text-sm muted">Supply</dt>
-					<dd class="figure text-xl font-semibold">{plan.setV.toFixed(2)} V, {plan.setA.toFixed(0)} A</dd>
-				</div>
-				<div>
-					<dt class="text-sm muted">Bars</dt>
-					<dd class="figure text-xl font-semibold">{plan.barsNeeded}</dd>
-				</div>
-			</dl>
-			<p class="-mt-2 text-[0.95rem] muted">
-				The bounds are wide because rest voltage on the plateau hides the charge. At {plan.setA.toFixed(0)} A the leads take
-				{(plan.leadDropV * 1000).toFixed(0)} mV. Done when the current stays below {plan.tailA.toFixed(1)} A.
-			</p>
+			{#if proved}
+				<section class="sheet grid gap-2 p-4" aria-label="After the charge">
+					<h2>Full and balanced: what comes now</h2>
+					<ol class="list-decimal pl-6">
+						<li>Supply off at the wall, its leads off the row.</li>
+						<li>Bars off, one at a time, insulated tools; cover the terminals.</li>
+						<li>
+							Let the cells stand for an hour or more, then read each in <a
+								class="underline"
+								href="/banks/{bank.id}/receive">Receive</a
+							>: alike within a few millivolts, and falling together.
+						</li>
+						<li>Do not store them full for months; build, or draw them down to the middle.</li>
+					</ol>
+				</section>
+			{:else if !ended}
+				<dl class="sheet grid grid-cols-2 gap-3 p-4 sm:grid-cols-4">
+					<div>
+						<dt class="text-sm muted">Charge to deliver</dt>
+						<dd class="figure text-xl font-semibold">
+							{plan.toDeliverAh.low.toFixed(0)}–{plan.toDeliverAh.high.toFixed(0)} Ah
+						</dd>
+					</div>
+					<div>
+						<dt class="text-sm muted">It takes</dt>
+						<dd class="figure text-xl font-semibold">
+							{formatDuration(plan.durationS.low)} – {formatDuration(plan.durationS.high)}
+						</dd>
+					</div>
+					<div>
+						<dt class="text-sm muted">Supply</dt>
+						<dd class="figure text-xl font-semibold">{plan.setV.toFixed(2)} V, {plan.setA.toFixed(0)} A</dd>
+					</div>
+					<div>
+						<dt class="text-sm muted">Bars</dt>
+						<dd class="figure text-xl font-semibold">{plan.barsNeeded}</dd>
+					</div>
+				</dl>
+				<p class="-mt-2 text-[0.95rem] muted">
+					The bounds are wide because rest voltage on the plateau hides the charge. At {plan.setA.toFixed(0)} A the leads
+					take
+					{(plan.leadDropV * 1000).toFixed(0)} mV. Done when the current stays below {plan.tailA.toFixed(1)} A.
+				</p>
+			{/if}
+			{#if ended && run}
+				<ChargeLog
+					readings={balance.readings}
+					progress={balance.progress}
+					toDeliverAh={plan.toDeliverAh}
+					ended
+					dateStyle={data.settings.dateStyle}
+					onlog={log}
+					onremove={removeReading}
+					onend={() => undefined}
+				/>
+				{#if !proved}
+					<div class="sheet flex flex-wrap items-center gap-3 p-4">
+						<button class="btn btn-primary tap" onclick={() => change(() => ({ endedAt: null }))}
+							>Go on with this balance</button
+						>
+						<p class="muted">
+							The log goes on where it was left. Check the supply against your meter before it goes on again.
+						</p>
+					</div>
+				{/if}
+			{/if}
 			{#if !run || run.endedAt}
 				<form
 					class="sheet flex flex-wrap items-end gap-3 p-4"
@@ -198,7 +246,9 @@
 						min="0"
 						hint="10 is usual for clamps"
 					/>
-					<button class="btn btn-primary tap">{run ? 'Plan another balance' : 'Plan this balance'}</button>
+					<button class="btn {run ? '' : 'btn-primary'} tap"
+						>{run ? 'Plan another balance' : 'Plan this balance'}</button
+					>
 					{#if run?.endedAt}<p>Last one ended {formatDateTime(run.endedAt, data.settings.dateStyle)}.</p>{/if}
 				</form>
 			{:else if !running}
@@ -243,10 +293,11 @@
 					readings={balance.readings}
 					progress={balance.progress}
 					toDeliverAh={plan.toDeliverAh}
+					ended={false}
 					dateStyle={data.settings.dateStyle}
 					onlog={log}
 					onremove={removeReading}
-					onend={() => void change(() => ({ endedAt: new Date().toISOString() }))}
+					onend={() => void end()}
 				/>
 			{/if}
 			<BalanceQuestion groups={bank.series} {ask} />

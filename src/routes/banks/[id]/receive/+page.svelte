@@ -99,6 +99,7 @@
 				minor: minor === null ? null : `${formatNumber(minor, 3)} ${QUANTITY_FIGURES[other].unit}`,
 				shade: shades[i] ?? null,
 				warmth: warmestOf(own),
+				turned: cell.plusTurned,
 				mark: own[0] ? shortMark(own[0]) : null
 			};
 		});
@@ -124,6 +125,20 @@
 		await invalidateAll();
 		deliveryIndex = data.trays.length - 1;
 		await begin();
+	}
+	const selectedCell = $derived(tray?.cells.find((c) => c.id === entry.selectedId) ?? null);
+	const readsNegative = $derived((selectedCell?.readings.restVoltage?.value ?? 0) < 0);
+	/** By the meter, and not by the print. */
+	async function recordPlus(plusTurned: boolean) {
+		const cell = selectedCell;
+		if (!cell) return;
+		const done = await attempt(async () => {
+			const { version } = await api.get(`cells/${cell.id}`);
+			await api.patch(`cells/${cell.id}`, { plusTurned, version });
+		});
+		if (!done) return;
+		announce(plusTurned ? `${cell.label} is drawn turned from now on.` : `${cell.label} is drawn as printed.`);
+		await invalidateAll();
 	}
 	function pick(id: number) {
 		entry.pick(id);
@@ -225,6 +240,13 @@
 			{#if entry.selected}<a
 					class="tap inline-flex items-center underline underline-offset-4"
 					href="/cells/{entry.selected.id}">Passport of {entry.selected.label}</a
+				>{/if}
+			{#if selectedCell && (selectedCell.plusTurned || readsNegative)}<button
+					class="tap underline underline-offset-4 {selectedCell.plusTurned ? '' : 'font-bold'}"
+					onclick={() => void recordPlus(!selectedCell.plusTurned)}
+					>{selectedCell.plusTurned
+						? `${selectedCell.label}: plus is where it is printed`
+						: `Record: plus of ${selectedCell.label} is on the other side`}</button
 				>{/if}
 			<button class="tap underline underline-offset-4" onclick={() => (unpacking = !unpacking)}
 				>Unpack another delivery</button

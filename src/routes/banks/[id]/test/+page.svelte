@@ -54,6 +54,7 @@
 			minor: c.sdAh === null ? null : `± ${c.sdAh.toFixed(1)} Ah`,
 			shade: shades[i] ?? null,
 			warmth: warmest.get(c.cell.id) ?? 'calm',
+			turned: c.cell.plusTurned,
 			mark: c.refused ? 'test again' : c.outcome === 'short' ? 'short' : c.outcome === 'unsure' ? 'cannot tell' : null
 		}));
 	});
