@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { clearRecords, loadDemo } from '$demo/load';
 import { banks } from '$lib/server/records';
+import { bankVerdicts } from '$lib/server/judgements/store';
 import { homeOverview } from '$lib/server/services/overview-service';
 import { expectOneVoice } from '../support/consistency';
 import { freshDatabase } from '../support/database';
@@ -36,6 +37,8 @@ it('finds again what was hidden: the short cell, the leaking group, the age of t
 	expect(projection!.endAgeYears.high95).toBeGreaterThan(18.2);
 });
 it('has banks at different stages, one with something running, warmest first', async () => {
+	// Home waits for no judging that takes long: here it is waited for.
+	for (const { id } of await banks.all({})) await bankVerdicts(id, 'plan');
 	const { real } = await homeOverview(new URLSearchParams());
 	expect(real.map((o) => [o.name, o.current])).toEqual([
 		['Heronry', 'receive'],

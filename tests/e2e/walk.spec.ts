@@ -186,7 +186,9 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 		await page.getByLabel(/^Current/).fill('1');
 		await groups(['3.460', '3.347', '3.460', '3.460']);
 		await page.getByRole('button', { name: 'Log the check' }).click();
-		await expect(page.getByRole('heading', { name: 'Group 2 is 2.0 Ah behind at the top' }).first()).toBeVisible();
+		await expect(
+			page.getByRole('heading', { name: /^Group 2 is at least \d+\.\d Ah behind at the top$/ }).first()
+		).toBeVisible();
 		await page.getByLabel('Capacity', { exact: false }).last().fill('101');
 		await page.getByRole('button', { name: 'Log the test' }).click();
 		await expect(page.getByRole('img', { name: /Capacity as a fraction of rated/ })).toBeVisible();

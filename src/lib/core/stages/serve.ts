@@ -1,12 +1,13 @@
 import { meterSd } from '../reading';
 import {
 	driftSlopes,
-	judgeCheck,
 	judgeFade,
+	type BatteryContext,
 	type CheckContext,
 	type CheckJudgement,
 	type FadeInput,
-	type FadeProjection
+	type FadeProjection,
+	type ServiceCheck
 } from '../service';
 import { CoreError } from '../shared';
 import { say, type Verdict } from '../verdicts';
@@ -74,7 +75,12 @@ export const ratedGroupAh = ({ cellType }: BankPicture, battery: PictureBattery)
 		: (cellType?.ratedAh ?? ASSUMED_CELL_AH) * battery.parallel;
 
 /** A check that cannot be judged at all is kept and says why. */
-function judgedCheck(check: ServiceRow, context: Parameters<typeof judgeCheck>[1], groups: number): JudgedCheck {
+function judgedCheck(
+	check: ServiceRow,
+	context: BatteryContext,
+	groups: number,
+	judge: ServiceHistory['judge']
+): JudgedCheck {
 	try {
 		if (check.groupVoltagesV.length !== groups)
 			throw new CoreError(
@@ -82,7 +88,7 @@ function judgedCheck(check: ServiceRow, context: Parameters<typeof judgeCheck>[1
 				'groupVoltagesV',
 				`${check.groupVoltagesV.length} groups were read, the battery has ${groups} now. Kept, not judged.`
 			);
-		return { check, judgement: judgeCheck(check, context) };
+		return { check, judgement: judge(check, context) };
 	} catch (error) {
 		if (!(error instanceof CoreError)) throw error;
 		const reason = error.code === 'no-readings' ? 'Fewer than two groups were read. Kept, not judged.' : error.message;
@@ -111,13 +117,15 @@ export interface ServiceHistory {
 	nowIso: string;
 	/** Computes a projection, or remembers it. */
 	project(input: FadeInput): FadeProjection;
+	/** Judges a check, or remembers it. */
+	judge(check: ServiceCheck, battery: BatteryContext): CheckJudgement;
 }
 
 /** The years of one battery: its checks judged in their context, drift, capacity tests and the projected fade. */
 export function batteryService(
 	picture: BankPicture,
 	battery: PictureBattery,
-	{ checks: allChecks, tests: allTests, nowIso, project }: ServiceHistory
+	{ checks: allChecks, tests: allTests, nowIso, project, judge }: ServiceHistory
 ): BatteryService {
 	const ratedAh = ratedGroupAh(picture, battery);
 	const subjects = { battery: batterySubject(picture, battery), groups: groupSubjects(picture, battery) };
@@ -130,7 +138,7 @@ export function batteryService(
 	};
 	const checks = allChecks
 		.filter((c) => c.battery === battery.number)
-		.map((check) => judgedCheck(check, context, battery.series));
+		.map((check) => judgedCheck(check, context, battery.series, judge));
 	const tests = allTests
 		.filter((t) => t.battery === battery.number)
 		.map((t) => ({ ...t, ageYears: ageOf(picture, t.testedAt) }));

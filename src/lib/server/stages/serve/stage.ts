@@ -2,6 +2,7 @@ import { judgeServeStage, serveState, type BankPicture, type BatteryService } fr
 import { capacityTests, serviceChecks } from '../../records';
 import { defineStage } from '../stage';
 import { fadeProjection } from './fade-projections';
+import { checkJudgement } from './judged-checks';
 
 /** Every battery's years of service. */
 export async function serveFacts(
@@ -10,7 +11,7 @@ export async function serveFacts(
 ): Promise<BatteryService[]> {
 	const bankId = picture.bank.id;
 	const [checks, tests] = await Promise.all([serviceChecks.all({ bankId }), capacityTests.all({ bankId })]);
-	return serveState(picture, { checks, tests, nowIso, project: fadeProjection });
+	return serveState(picture, { checks, tests, nowIso, project: fadeProjection, judge: checkJudgement });
 }
 
 export const serveStage = defineStage({
