@@ -48,7 +48,7 @@
 					toDeliverAh.low
 				)} of it), {PHASE_WORDS[progress.phase]}
 				{#if progress.leadOhm !== null}· leads {(progress.leadOhm * 1000).toFixed(0)} mΩ{/if}
-				{#if progress.remainingS}
+				{#if progress.remainingS && !ended}
 					· <strong
 						>{formatDuration(progress.remainingS.low)} to {formatDuration(progress.remainingS.high)} to go</strong
 					>

@@ -115,6 +115,8 @@ const joinFigures = ({ facts }: Said<JoinFacts>) => ({
 	rule: joinRule(facts.cRate)
 });
 
+/** A row that may hold this much may have been full. */
+const FULL_SHARE = 0.99;
 const mv = ({ spreadV }: { spreadV: number }) => `${Math.round(spreadV * 1000)} mV`;
 const share = ({ balancedShare }: ApartFacts) => `${balancedShare * 100} %`;
 
@@ -190,7 +192,10 @@ export const BALANCE_WORDS: Words<BalanceFacts> = {
 		finding: unmet.length
 			? `What was missing when it was ended: ${unmet.map(unmetWords).join('. ')}.`
 			: 'No reading kept here proves it.',
-		doubt: 'It may be balanced all the same: nothing recorded here tells.',
+		doubt:
+			chargeHigh !== null && chargeHigh < FULL_SHARE
+				? 'By what went in it was not full yet, so nothing has balanced it.'
+				: 'It may be balanced all the same: nothing recorded here tells.',
 		rule: 'Done: set voltage, tail below 0.02 C of one cell for 30 minutes, meter at the cells agrees.',
 		next: 'Go on with it where it was left, and read it to its end.'
 	}),

@@ -57,8 +57,8 @@ const drift =
 		const away = high < 0 ? { low95: -high, high95: -low } : { low95: low, high95: high };
 		const both = low < 0 && high > 0;
 		const range = both
-			? `between ${(-low).toFixed(1)} Ah behind and ${high.toFixed(1)} Ah ahead`
-			: `${rangeWords(away, 'Ah')} ${way}`;
+			? `between ${(-low).toFixed(1)} Ah behind and ${high.toFixed(1)} Ah ahead of`
+			: `${rangeWords(away, 'Ah')} ${way === 'ahead' ? 'ahead of' : 'behind'}`;
 		return {
 			title:
 				kind === 'none'
@@ -66,7 +66,7 @@ const drift =
 					: kind === 'sure'
 						? `${label} is at least ${away.low95.toFixed(1)} Ah ${way} at the ${end}`
 						: `${label} may be apart at the ${end}`,
-			finding: `Group ${group} is ${range} of the mean of the others, likeliest ${Math.abs(driftAh.likely).toFixed(1)} Ah ${way}.`,
+			finding: `Group ${group} is ${range} the mean of the others, likeliest ${Math.abs(driftAh.likely).toFixed(1)} Ah ${way}.`,
 			doubt: `95 %, from meter, joints, hysteresis and the curve itself${kind === 'unsure' ? ': too near the limit to be sure' : ''}.`,
 			rule: `Look above ${limitShare * 100} % of a group, ${limitAh.toFixed(1)} Ah (default).`,
 			next: {
