@@ -31,9 +31,11 @@ describe('what is stated, in worlds that differ from the model', () => {
 		expect(promised.map((c) => c.of).sort()).toEqual([
 			'age at 80 % of rated, years',
 			'capacity at 25 °C and 0.2 C',
+			'capacity by two testers together',
 			'capacity three years on',
 			'charge between fullest and emptiest group',
 			'drift of a group at the top',
+			'gain of a tester',
 			'peak current at joining',
 			'state of charge from a rest voltage'
 		]));

@@ -19,7 +19,7 @@
 {@render children()}
 {#if data.isLive}<LiveAlarm bankId={page.route.id?.startsWith('/banks/[id]') ? Number(page.params.id) : null} />{/if}
 <Toaster
-	position="bottom-center"
+	position="bottom-right"
 	theme={data.settings.theme === 'coal' ? 'dark' : 'light'}
 	closeButton
 	toastOptions={{

@@ -24,14 +24,14 @@ it('shows every kind of verdict on cells and years', async () => {
 	const outcomes = (await capacitiesOf(await idOf('Cogwheel'))).map((c) => c.judgement?.outcome);
 	expect(new Set(outcomes)).toEqual(new Set(['short', 'unsure', 'meets']));
 	const serve = await serveOf(await idOf('Damson Rise'), now.toISOString());
-	expect(serve.verdicts.map((v) => v.code)).toEqual(['drift', 'check-not-judged', 'fade']);
+	expect(serve.verdicts.map((v) => v.code)).toEqual(['drift', 'check-not-judged', 'drift-grows', 'fade']);
 });
 it('finds again what was hidden: the short cell, the leaking group, the age of the end', async () => {
 	const capacities = await capacitiesOf(await idOf('Cogwheel'));
 	expect(capacities[3]!.capacityAh).toBeGreaterThan(98);
 	expect(capacities[3]!.capacityAh).toBeLessThan(102.5);
 	const { driftPerMonthAh, projection } = await serveOf(await idOf('Damson Rise'), now.toISOString());
-	expect(driftPerMonthAh[9]).toBeCloseTo(-0.85 / 12, 1);
+	expect(driftPerMonthAh[9]!.ahPerMonth).toBeCloseTo(-0.85 / 12, 1);
 	// 1.015 − 0.021·√t − 0.007·t = 0.8 at t = 18.2 years
 	expect(projection!.endAgeYears.low95).toBeLessThan(18.2);
 	expect(projection!.endAgeYears.high95).toBeGreaterThan(18.2);

@@ -5,6 +5,7 @@ import { delivery } from './delivery';
 import { fade } from './fade';
 import { join } from './join';
 import { snapshot } from './snapshot';
+import { testers } from './testers';
 
 /** Everything that is asked of every world. A new verdict brings its question here. */
-export const QUESTIONS: readonly Question[] = [arrivalCharge, delivery, capacity, join, snapshot, fade];
+export const QUESTIONS: readonly Question[] = [arrivalCharge, delivery, capacity, join, snapshot, fade, testers];

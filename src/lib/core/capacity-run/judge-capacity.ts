@@ -16,20 +16,25 @@ export interface CapacityJudgement {
 /**
  * Measured against rated: `p = P(true < rated)` for a normal doubt; *short* above 0.95, *meets* below 0.05,
  * otherwise *unsure* with the measurement that would decide.
+ * Testers that disagree about the cell by more than it differs from rated decide nothing.
  * @param sdAh one standard deviation, Ah; 0 means exact
+ * @param testersApartAh between the testers it was run on, Ah; null with one
  */
 export function judgeCapacity(
 	cell: { id: number; label: string },
 	capacityAh: number,
 	sdAh: number,
-	ratedAh: number
+	ratedAh: number,
+	testersApartAh: number | null = null
 ): CapacityJudgement {
 	requirePositive(capacityAh, 'capacityAh');
 	requireNotNegative(sdAh, 'sdAh');
 	requirePositive(ratedAh, 'ratedAh');
 	const probabilityShort = sdAh === 0 ? Number(capacityAh < ratedAh) : normalCdf((ratedAh - capacityAh) / sdAh);
-	const outcome =
-		probabilityShort > DECISION_PROBABILITY
+	const disagree = testersApartAh !== null && testersApartAh > Math.abs(capacityAh - ratedAh);
+	const outcome = disagree
+		? 'unsure'
+		: probabilityShort > DECISION_PROBABILITY
 			? 'short'
 			: probabilityShort < 1 - DECISION_PROBABILITY
 				? 'meets'
@@ -42,7 +47,8 @@ export function judgeCapacity(
 			capacityAh: measured(capacityAh, sdAh),
 			ratedAh,
 			probabilityShort,
-			decidedBeyond: DECISION_PROBABILITY
+			decidedBeyond: DECISION_PROBABILITY,
+			testersApartAh
 		})
 	};
 }

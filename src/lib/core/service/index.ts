@@ -12,9 +12,11 @@ export {
 	CHECK_CONTEXTS,
 	driftSlopes,
 	judgeCheck,
+	judgeGrowth,
 	type BatteryContext,
 	type CheckContext,
 	type CheckJudgement,
 	type DatedDrift,
+	type DriftSlope,
 	type ServiceCheck
 } from './service-check';

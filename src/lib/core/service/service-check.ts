@@ -3,7 +3,7 @@ import { misread, type BalancedEnd } from '../balance';
 import { restVoltageCurve, type Chemistry } from '../chemistry';
 import { CoreError, requireFinite, requirePositive, type Interval } from '../shared';
 import { snapshotBounds, whatWasRead } from '../snapshot';
-import { WHOLE_BANK, say, type Subject, type Verdict } from '../verdicts';
+import { WHOLE_BANK, measured, say, type Subject, type Verdict } from '../verdicts';
 
 /** How the battery stood when its cells were read. */
 export const CHECK_CONTEXTS = ['full', 'empty', 'rest', 'load'] as const;
@@ -167,12 +167,20 @@ export interface DatedDrift {
 /** An interval spans this many standard deviations. */
 const INTERVAL_SDS = 2 * 1.96;
 
+/** How fast a group moves away from the others. */
+export interface DriftSlope {
+	ahPerMonth: number;
+	sd: number;
+	/** Checks it is from. */
+	checks: number;
+}
+
 /**
  * Slope of each group's drift, Ah a month, which is its difference in self-discharge: least squares, each check by how well it can
  * tell.
  * @param drifts judged checks of one context, any order; fewer than two for a group gives null
  */
-export function driftSlopes(drifts: readonly DatedDrift[], groups: number): (number | null)[] {
+export function driftSlopes(drifts: readonly DatedDrift[], groups: number): (DriftSlope | null)[] {
 	return Array.from({ length: groups }, (_, g) => {
 		const points = drifts.flatMap(({ ageYears, driftAh }) => {
 			const own = driftAh[g];
@@ -185,6 +193,38 @@ export function driftSlopes(drifts: readonly DatedDrift[], groups: number): (num
 		const meanX = sum(points, (p) => p.weight * p.x) / all;
 		const meanY = sum(points, (p) => p.weight * p.y) / all;
 		const sxx = sum(points, (p) => p.weight * (p.x - meanX) ** 2);
-		return sxx === 0 ? null : sum(points, (p) => p.weight * (p.x - meanX) * (p.y - meanY)) / sxx;
+		if (sxx === 0) return null;
+		const ahPerMonth = sum(points, (p) => p.weight * (p.x - meanX) * (p.y - meanY)) / sxx;
+		return { ahPerMonth, sd: 1 / Math.sqrt(sxx), checks: points.length };
+	});
+}
+
+/** A drift grows when so many checks say so beyond so many sd, and by so much of a group a year (default). */
+const GROWS = { checks: 3, sds: 2.5, sharePerYear: 0.001 };
+
+/**
+ * The group that moves away steadily, though it may not be far away yet; null where none does beyond its doubt.
+ * @param slopes position 1 first; @param groupAh rated capacity of a group
+ */
+export function judgeGrowth(
+	slopes: readonly (DriftSlope | null)[],
+	groupAh: number,
+	subjects: readonly Subject[]
+): Verdict | null {
+	const growing = slopes.flatMap((slope, i) =>
+		slope !== null &&
+		slope.checks >= GROWS.checks &&
+		Math.abs(slope.ahPerMonth) > GROWS.sds * slope.sd &&
+		Math.abs(slope.ahPerMonth) * 12 > GROWS.sharePerYear * groupAh
+			? [{ ...slope, group: i + 1 }]
+			: []
+	);
+	if (growing.length === 0) return null;
+	const worst = growing.reduce((a, b) => (Math.abs(b.ahPerMonth) / b.sd > Math.abs(a.ahPerMonth) / a.sd ? b : a));
+	const subject = subjects[worst.group - 1] ?? WHOLE_BANK;
+	return say('drift-grows', 'look', subject, {
+		ahPerMonth: measured(worst.ahPerMonth, worst.sd),
+		checks: worst.checks,
+		group: worst.group
 	});
 }

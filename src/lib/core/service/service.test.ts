@@ -6,6 +6,7 @@ import {
 	fadePosterior,
 	judgeCheck,
 	judgeFade,
+	judgeGrowth,
 	projectFade,
 	weightedQuantiles,
 	type FadeObservation
@@ -264,6 +265,20 @@ describe('service checks', () => {
 			/two or more read groups, got 1/
 		);
 	});
+	it('a group that falls from check to check is not together with the others, though it is not far away yet', () => {
+		const checks = [3.49, 3.47, 3.42, 3.39].map((v, year) => ({
+			ageYears: year,
+			driftAh: judgeCheck({ context: 'full', currentA: 0, groupVoltagesV: [3.49, v, 3.491, 3.489] }, battery).driftAh
+		}));
+		const slopes = driftSlopes(checks, 4);
+		const verdict = judgeGrowth(slopes, 200, []);
+		expect(verdict).toMatchObject({ code: 'drift-grows', warmth: 'look', facts: { group: 2, checks: 4 } });
+		expect(verdict!.finding).toMatch(/^By 0\.0\d ± 0\.0\d Ah a month/);
+		// Two checks, or a battery that only scatters, say nothing of the kind.
+		expect(judgeGrowth(driftSlopes(checks.slice(0, 2), 4), 200, [])).toBeNull();
+		const still = checks.map((c, i) => ({ ...c, driftAh: checks[i % 2]!.driftAh }));
+		expect(judgeGrowth(driftSlopes(still, 4), 200, [])).toBeNull();
+	});
 	it('gives the slope of drift in Ah a month', () => {
 		const of = (likely: number) => ({ low95: likely - 1, likely, high95: likely + 1 });
 		expect(
@@ -274,6 +289,6 @@ describe('service checks', () => {
 				],
 				2
 			)
-		).toEqual([-0.5, null]);
+		).toMatchObject([{ ahPerMonth: -0.5, checks: 2 }, null]);
 	});
 });

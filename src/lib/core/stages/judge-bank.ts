@@ -5,7 +5,7 @@ import { bankSubject, isInService, placedCells } from './picture-parts';
 import { statusOf, type StageJudgement } from './stage-judgement';
 
 /** By what edition of the rules a bank was judged: raised whenever a rule changes, so that what changed with it is told. */
-export const EDITION = 2;
+export const EDITION = 3;
 
 /** Stages named on the rail that are not part of this version. */
 export const LATER_STAGES: readonly Stage[] = ['build', 'prove'];

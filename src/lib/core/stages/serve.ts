@@ -1,10 +1,12 @@
 import { meterSd } from '../reading';
 import {
 	driftSlopes,
+	judgeGrowth,
 	judgeFade,
 	type BatteryContext,
 	type CheckContext,
 	type CheckJudgement,
+	type DriftSlope,
 	type FadeInput,
 	type FadeProjection,
 	type ServiceCheck
@@ -57,7 +59,7 @@ export interface BatteryService {
 	checks: JudgedCheck[];
 	tests: (TestRow & { ageYears: number })[];
 	/** Ah a month by group from checks read full; null where fewer than two. */
-	driftPerMonthAh: (number | null)[];
+	driftPerMonthAh: (DriftSlope | null)[];
 	projection: FadeProjection | null;
 	verdicts: Verdict[];
 	ageYears: number;
@@ -148,18 +150,21 @@ export function batteryService(
 	const projection = tests.length ? project({ ratedAh, endFraction, observations: tests, efcPerYear }) : null;
 	const ageYears = ageOf(picture, nowIso);
 	const full = checks.filter((c) => c.judgement.judged && c.check.context === 'full');
+	const driftPerMonthAh = driftSlopes(
+		full.map((c) => ({ ageYears: ageOf(picture, c.check.checkedAt), driftAh: c.judgement.driftAh })),
+		battery.series
+	);
+	const grows = judgeGrowth(driftPerMonthAh, ratedAh, subjects.groups);
 	return {
 		battery,
 		ratedAh,
 		checks,
 		tests,
-		driftPerMonthAh: driftSlopes(
-			full.map((c) => ({ ageYears: ageOf(picture, c.check.checkedAt), driftAh: c.judgement.driftAh })),
-			battery.series
-		),
+		driftPerMonthAh,
 		projection,
 		verdicts: [
 			...latestVerdicts(checks, picture, battery),
+			...(grows ? [grows] : []),
 			...(projection ? [judgeFade(projection, endFraction, ageYears, subjects.battery)] : [])
 		],
 		ageYears,

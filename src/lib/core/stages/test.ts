@@ -1,9 +1,12 @@
 import {
 	TESTER_GAIN_SD,
+	jointCapacities,
 	judgeCapacity,
 	judgeTesting,
 	toStandardConditions,
-	type CapacityJudgement
+	type CapacityJudgement,
+	type JointCapacity,
+	type StandardRun
 } from '../capacity-run';
 import { CoreError } from '../shared';
 import { oncePerPicture } from './once-per-picture';
@@ -25,24 +28,57 @@ export interface CellCapacity {
 	judgement: CapacityJudgement | null;
 }
 
-function capacityOf(cell: PictureCell, cellType: PictureCellType | null): CellCapacity {
-	const run = cell.runs.at(-1) ?? null;
-	if (!run) return { cell, run, capacityAh: null, sdAh: null, refused: null, judgement: null };
-	try {
-		const measured = { capacityAh: run.capacityAh, sdAh: run.sdAh ?? run.capacityAh * TESTER_GAIN_SD };
-		const { capacityAh, sdAh } = toStandardConditions(measured, run.temperatureC, run.cRate, STANDARD_C_RATE);
-		const judgement = cellType ? judgeCapacity(cell, capacityAh, sdAh, cellType.ratedAh) : null;
-		return { cell, run, capacityAh, sdAh, refused: null, judgement };
-	} catch (error) {
-		if (!(error instanceof CoreError)) throw error;
-		return { cell, run, capacityAh: null, sdAh: null, refused: error.message, judgement: null };
-	}
+/** Runs of a cell that are this much older than its latest are of another cell, so to say, ms: a cell ages. */
+const SAME_AGE_MS = 365.25 * 86400e3;
+
+/** A run that ended above its cut-off gives a lower bound and no capacity. */
+const endedEarly = (run: PictureRun): boolean => run.faults?.some((f) => f.code === 'ends-early') ?? false;
+
+/** A cell's runs brought to standard conditions, and why its latest could not be. */
+function standardRuns(cell: PictureCell): { standard: StandardRun[]; refused: string | null } {
+	const latest = cell.runs.at(-1);
+	if (!latest) return { standard: [], refused: null };
+	const since = Date.parse(latest.testedAt) - SAME_AGE_MS;
+	let refused: string | null = null;
+	const standard = cell.runs
+		.filter((r) => Date.parse(r.testedAt) >= since)
+		.flatMap((run): StandardRun[] => {
+			if (endedEarly(run)) {
+				refused = `The discharge ended above its cut-off: the cell has at least ${run.capacityAh.toFixed(1)} Ah. Run it to its end.`;
+				return [];
+			}
+			try {
+				const measured = { capacityAh: run.capacityAh, sdAh: run.sdAh ?? run.capacityAh * TESTER_GAIN_SD };
+				const { capacityAh, sdAh } = toStandardConditions(measured, run.temperatureC, run.cRate, STANDARD_C_RATE);
+				return [{ cellId: cell.id, tester: run.tester, capacityAh, sdAh }];
+			} catch (error) {
+				if (!(error instanceof CoreError)) throw error;
+				refused = error.message;
+				return [];
+			}
+		});
+	return { standard, refused: standard.length ? null : refused };
 }
 
-/** The capacity each cell in play is believed to have: its latest run, corrected, against rated. Tray order. */
-export const bankCapacities = oncePerPicture(({ cells, cellType }): CellCapacity[] =>
-	cells.map((cell) => capacityOf(cell, cellType))
-);
+function capacityOf(
+	cell: PictureCell,
+	cellType: PictureCellType | null,
+	joint: JointCapacity | null,
+	refused: string | null
+): CellCapacity {
+	const run = cell.runs.at(-1) ?? null;
+	if (!joint) return { cell, run, capacityAh: null, sdAh: null, refused, judgement: null };
+	const { capacityAh, sdAh, testersApartAh } = joint;
+	const judgement = cellType ? judgeCapacity(cell, capacityAh, sdAh, cellType.ratedAh, testersApartAh) : null;
+	return { cell, run, capacityAh, sdAh, refused: null, judgement };
+}
+
+/** The capacity each cell in play is believed to have: all its runs of a year, corrected, testers compared. Tray order. */
+export const bankCapacities = oncePerPicture(({ cells, cellType }): CellCapacity[] => {
+	const own = cells.map((cell) => ({ cell, ...standardRuns(cell) }));
+	const { byCell } = jointCapacities(own.flatMap((c) => c.standard));
+	return own.map(({ cell, refused }) => capacityOf(cell, cellType, byCell.get(cell.id) ?? null, refused));
+});
 
 /** The verdicts on what was tested. In service nobody is asked to test the cells. */
 export function judgeTestStage(picture: BankPicture): StageJudgement {

@@ -1,6 +1,6 @@
 import type { Interval } from '../shared';
 import { rangeWords } from './range-words';
-import type { Said, Words } from './verdict';
+import type { Measured, Said, Words } from './verdict';
 
 interface DriftFacts {
 	/** Charge of the group against the mean of the others, Ah. */
@@ -35,6 +35,8 @@ export interface ServeFacts {
 	'no-drift': DriftFacts;
 	/** A group is apart beyond its doubt. */
 	drift: DriftFacts;
+	/** A group moves away from the others steadily, far away or not. */
+	'drift-grows': { ahPerMonth: Measured; checks: number; group: number };
 	/** A group seems apart, within its doubt. */
 	'drift-unsure': DriftFacts;
 	/** Capacity has probably passed the chosen end. */
@@ -113,6 +115,17 @@ export const SERVE_WORDS: Words<ServeFacts> = {
 	'no-drift': drift('none'),
 	drift: drift('sure'),
 	'drift-unsure': drift('unsure'),
+	'drift-grows': ({ facts: { ahPerMonth, checks, group }, subject }) => {
+		const label = subject.kind === 'group' ? subject.label : `Group ${group}`;
+		const way = ahPerMonth.value < 0 ? 'falls behind' : 'runs ahead';
+		return {
+			title: `${label} ${way} steadily`,
+			finding: `By ${Math.abs(ahPerMonth.value).toFixed(2)} ± ${(1.96 * ahPerMonth.sd).toFixed(2)} Ah a month against the others, over ${checks} checks.`,
+			doubt: 'A balancer at work hides part of it; a meter or a place of reading that changed would look the same.',
+			rule: 'A slope beyond 2.5 of its own sd over three checks or more, and above 0.1 % of a group a year (default).',
+			next: 'Its self-discharge or its balance lead differs: check the lead and the terminals, and read again at the end of the next full charge.'
+		};
+	},
 	'fade-end': fade(true),
 	'fade-misfit': (said) => {
 		const { finding, ...words } = fade(false)(said);

@@ -7,6 +7,8 @@ interface CapacityFacts {
 	probabilityShort: number;
 	/** A shortfall is called beyond this probability. */
 	decidedBeyond: number;
+	/** Between the testers it was run on, Ah; null with one. */
+	testersApartAh: number | null;
 }
 
 export interface TestFacts {
@@ -27,7 +29,9 @@ function showProbability(p: number): string {
 	return p < 0.001 ? 'under 0.1 %' : `${(p * 100).toFixed(p > 0.1 && p < 0.9 ? 0 : 1)} %`;
 }
 
-function deciding({ capacityAh, ratedAh }: CapacityFacts): string {
+function deciding({ capacityAh, ratedAh, testersApartAh }: CapacityFacts): string {
+	if (testersApartAh !== null && testersApartAh > Math.abs(capacityAh.value - ratedAh))
+		return `Your testers disagree by ${testersApartAh.toFixed(1)} Ah, more than the difference from rated: compare them on more cells, or against a better one.`;
 	const wantedSd = Math.abs(capacityAh.value - ratedAh) / 1.645;
 	return wantedSd < capacityAh.sd / 2
 		? 'Run it on a second tester: the difference is far inside this tester’s doubt.'

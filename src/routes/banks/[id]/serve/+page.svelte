@@ -35,12 +35,6 @@
 	/** An interval too wide for its middle to stand alone. */
 	const wide = (d: Interval | null) =>
 		d && d.high95 - d.low95 > 0.005 * ratedAh ? `${formatNumber(d.low95, 0)} … ${formatNumber(d.high95, 0)}` : null;
-	/** The group that moves away fastest, and by how much a month; null while none does. */
-	const fastest = $derived.by(() => {
-		const slopes = serve.driftPerMonthAh.map((slope, i) => ({ group: i + 1, slope: slope ?? 0 }));
-		const most = slopes.reduce((a, b) => (Math.abs(b.slope) > Math.abs(a.slope) ? b : a), { group: 0, slope: 0 });
-		return Math.abs(most.slope) > 0.01 ? most : null;
-	});
 	const drawn = $derived.by((): DrawnCell[] => {
 		const drift = judged?.judgement.driftAh ?? Array.from({ length: series }, () => null);
 		const shades = shadesOf(
@@ -123,7 +117,6 @@
 				{judged
 					? `Ah ahead (+) or behind (−) the mean of the others, read ${judged.check.context} on ${formatDate(judged.check.checkedAt, data.settings.dateStyle)}.`
 					: 'No check yet that can tell drift. Read every group at the end of a full charge.'}
-				{#if fastest}Over the checks group {fastest.group} moves by {formatNumber(fastest.slope, 2)} Ah a month.{/if}
 			</p>
 		</section>
 		{#if serve.projection}

@@ -202,18 +202,21 @@
 						/>
 					{/key}
 				{:else}
-					<RunEntry
-						cellLabel={selected.cell.label}
-						{draft}
-						{busy}
-						temperatureUnit={unitOf('temperature', data.settings.units)}
-						onfile={readFile}
-						onstore={store}
-						ondrop={() => (draft = null)}
-						cellId={selected.cell.id}
-						refused={form}
-						onhand={() => finished(selected.cell.id, selected.cell.label)}
-					/>
+					<!-- What was typed for one cell is not the next one’s. -->
+					{#key selected.cell.id}
+						<RunEntry
+							cellLabel={selected.cell.label}
+							{draft}
+							{busy}
+							temperatureUnit={unitOf('temperature', data.settings.units)}
+							onfile={readFile}
+							onstore={store}
+							ondrop={() => (draft = null)}
+							cellId={selected.cell.id}
+							refused={form}
+							onhand={() => finished(selected.cell.id, selected.cell.label)}
+						/>
+					{/key}
 				{/if}
 			</div>
 		{/if}

@@ -1,0 +1,77 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { jointCapacities, type StandardRun } from '.';
+
+const run = (cellId: number, tester: string | null, capacityAh: number, sdAh = capacityAh * 0.01): StandardRun => ({
+	cellId,
+	tester,
+	capacityAh,
+	sdAh
+});
+
+describe('capacities and testers together', () => {
+	it('one run on one tester: as it read, with the doubt of the tester', () => {
+		const { byCell, gains } = jointCapacities([run(1, 'A', 280)]);
+		expect(byCell.get(1)).toMatchObject({
+			capacityAh: expect.closeTo(280, 9),
+			runs: 1,
+			testers: 1,
+			testersApartAh: null
+		});
+		// 1 % of gain and 0.3 % of repeatability.
+		expect(byCell.get(1)!.sdAh / 280).toBeCloseTo(Math.hypot(0.01, 0.003), 9);
+		expect(gains).toMatchObject([{ tester: 'A', gain: expect.closeTo(0, 9), sd: expect.closeTo(0.01, 6) }]);
+	});
+	it('a cell on two testers that differ by 2 %: in the middle, each tester half of it off', () => {
+		const { byCell, gains } = jointCapacities([run(1, 'A', 280 * Math.exp(0.01)), run(1, 'B', 280 * Math.exp(-0.01))]);
+		expect(byCell.get(1)!.capacityAh).toBeCloseTo(280, 6);
+		// Gains: prior 1/0.01² each, tie of variance 2 × 0.003²: 0.02 × 0.0002/(0.0002 + 0.000018)/2.
+		expect(gains[0]!.gain).toBeCloseTo((0.02 * 0.0002) / 0.000218 / 2, 4);
+		// The mean of two gains is known to 1 %/√2.
+		expect(byCell.get(1)!.sdAh / 280).toBeCloseTo(Math.hypot(0.01, 0.003) / Math.SQRT2, 4);
+		expect(byCell.get(1)!.testersApartAh).toBeCloseTo(5.6, 1);
+	});
+	it('carries what one cell told of two testers over to cells that were on one of them', () => {
+		const tied = [1, 2, 3].flatMap((id) => [run(id, 'A', 285.6), run(id, 'B', 280)]);
+		const { byCell } = jointCapacities([...tied, run(9, 'A', 285.6)]);
+		const alone = jointCapacities([run(9, 'A', 285.6)]).byCell.get(9)!;
+		expect(byCell.get(9)!.capacityAh).toBeLessThan(284);
+		expect(byCell.get(9)!.sdAh).toBeLessThan(alone.sdAh);
+	});
+	it('a doubt that was stated smaller than a tester’s is that of a tester somebody has compared: kept as it is', () => {
+		const { byCell, gains } = jointCapacities([run(1, 'A', 100, 0.5)]);
+		expect(byCell.get(1)).toMatchObject({ capacityAh: expect.closeTo(100, 9), sdAh: expect.closeTo(0.5, 9) });
+		expect(gains).toEqual([]);
+		// Beside an uncompared one it weighs more.
+		expect(jointCapacities([run(1, 'A', 100, 0.5), run(1, 'B', 103)]).byCell.get(1)!.capacityAh).toBeLessThan(101);
+	});
+	it('does not depend on the order, and never makes a doubt larger by another run', () => {
+		fc.assert(
+			fc.property(
+				fc.array(
+					fc.record({
+						cellId: fc.integer({ min: 1, max: 4 }),
+						tester: fc.constantFrom('A', 'B', null),
+						capacityAh: fc.double({ min: 90, max: 110, noNaN: true })
+					}),
+					{ minLength: 2, maxLength: 12 }
+				),
+				(list) => {
+					const all = list.map((r) => run(r.cellId, r.tester, r.capacityAh));
+					const there = jointCapacities(all).byCell;
+					const back = jointCapacities([...all].reverse()).byCell;
+					const fewer = jointCapacities(all.slice(1)).byCell;
+					for (const [id, { capacityAh, sdAh }] of there) {
+						expect(back.get(id)!.capacityAh).toBeCloseTo(capacityAh, 8);
+						const before = fewer.get(id);
+						if (before) expect(sdAh / capacityAh).toBeLessThanOrEqual(before.sdAh / before.capacityAh + 1e-12);
+					}
+				}
+			)
+		);
+	});
+	it('of no runs says nothing, and refuses a capacity that cannot be', () => {
+		expect(jointCapacities([])).toEqual({ byCell: new Map(), gains: [] });
+		expect(() => jointCapacities([run(1, 'A', 0)])).toThrow(/capacityAh/);
+	});
+});

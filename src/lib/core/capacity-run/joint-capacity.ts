@@ -1,0 +1,128 @@
+import { group } from 'd3-array';
+import { requireNotNegative, requirePositive } from '../shared';
+import { TESTER_GAIN_SD } from './judge-capacity';
+
+/** A run brought to standard conditions. */
+export interface StandardRun {
+	cellId: number;
+	/** What it was run on; null: not written down, taken as one tester for all. */
+	tester: string | null;
+	capacityAh: number;
+	/** One sd, the doubt of an uncompared tester's gain included. */
+	sdAh: number;
+}
+
+/** What all runs of a cell say together. */
+export interface JointCapacity {
+	capacityAh: number;
+	sdAh: number;
+	runs: number;
+	testers: number;
+	/** Between the highest and the lowest tester of this cell, Ah, as they read; null with one. */
+	testersApartAh: number | null;
+}
+
+/** How much more (as a fraction) a tester reads than is true, with its doubt. */
+export interface TesterGain {
+	tester: string | null;
+	gain: number;
+	sd: number;
+}
+
+/** A run repeats no better than this, one sd as a fraction (default). */
+const REPEATS_SD = 0.003;
+/** A doubt of the usual size, however it was rounded, is no smaller one. */
+const ALMOST = 0.98;
+
+interface LogRun {
+	cellId: number;
+	tester: string | null;
+	log: number;
+	weight: number;
+	/** Its stated doubt is less than that of an uncompared tester: whoever states it has compared, and no gain is looked for. */
+	isCompared: boolean;
+}
+
+/** A run on the scale where gains add; its own doubt without that of its tester's gain. */
+function onLogScale({ cellId, tester, capacityAh, sdAh }: StandardRun): LogRun {
+	requirePositive(capacityAh, 'capacityAh');
+	requireNotNegative(sdAh, 'sdAh');
+	const relative = sdAh / capacityAh;
+	const isCompared = relative < TESTER_GAIN_SD * ALMOST;
+	const own = isCompared ? relative : Math.sqrt(Math.max(0, relative ** 2 - TESTER_GAIN_SD ** 2));
+	return { cellId, tester, log: Math.log(capacityAh), weight: 1 / Math.max(REPEATS_SD, own) ** 2, isCompared };
+}
+
+/** Solves a symmetric positive system and inverts it (Gauss & Jordan): as many rows as testers. */
+function inverted(matrix: readonly (readonly number[])[]): number[][] {
+	const n = matrix.length;
+	const rows = matrix.map((row, i) => [...row, ...Array.from({ length: n }, (_, j) => (i === j ? 1 : 0))]);
+	for (let k = 0; k < n; k++) {
+		const pivot = rows[k]![k]!;
+		for (let j = 0; j < 2 * n; j++) rows[k]![j]! /= pivot;
+		for (let i = 0; i < n; i++) {
+			if (i === k) continue;
+			const factor = rows[i]![k]!;
+			for (let j = 0; j < 2 * n; j++) rows[i]![j]! -= factor * rows[k]![j]!;
+		}
+	}
+	return rows.map((row) => row.slice(n));
+}
+
+/**
+ * Capacities of cells and gains of testers estimated together: `ln reading = ln capacity + gain + error`, gains with prior
+ * N(0, 1 %), least squares on logarithms. Cells that were run on two testers tie them together; one run on one tester keeps the
+ * doubt of that tester.
+ * @param runs any order; none gives nothing
+ */
+export function jointCapacities(runs: readonly StandardRun[]): {
+	byCell: Map<number, JointCapacity>;
+	gains: TesterGain[];
+} {
+	const logs = runs.map(onLogScale);
+	const testers = [...new Set(logs.filter((r) => !r.isCompared).map((r) => r.tester))];
+	const place = new Map(testers.map((t, i) => [t, i]));
+	const cells = [...group(logs, (r) => r.cellId)];
+	const matrix = testers.map((_, i) => testers.map((__, j) => (i === j ? 1 / TESTER_GAIN_SD ** 2 : 0)));
+	const right = testers.map(() => 0);
+	const parts = cells.map(([cellId, own]) => {
+		const weight = own.reduce((sum, r) => sum + r.weight, 0);
+		const meanLog = own.reduce((sum, r) => sum + r.weight * r.log, 0) / weight;
+		const by = testers.map(() => 0);
+		for (const r of own.filter((o) => !o.isCompared)) {
+			const i = place.get(r.tester)!;
+			by[i]! += r.weight;
+			matrix[i]![i]! += r.weight;
+			right[i]! += r.weight * (r.log - meanLog);
+		}
+		for (const [i, a] of by.entries())
+			if (a) for (const [j, b] of by.entries()) if (b) matrix[i]![j]! -= (a * b) / weight;
+		return { cellId, own, weight, meanLog, share: by.map((w) => w / weight) };
+	});
+	const covariance = testers.length ? inverted(matrix) : [];
+	const gains = covariance.map((row) => row.reduce((sum, c, j) => sum + c * right[j]!, 0));
+	const byCell = new Map(
+		parts.map(({ cellId, own, weight, meanLog, share }) => {
+			const log = meanLog - share.reduce((sum, s, i) => sum + s * gains[i]!, 0);
+			const fromGains = share.reduce(
+				(sum, s, i) => sum + s * share.reduce((inner, t, j) => inner + t * covariance[i]![j]!, 0),
+				0
+			);
+			const capacityAh = Math.exp(log);
+			return [cellId, { capacityAh, sdAh: capacityAh * Math.sqrt(1 / weight + fromGains), ...compared(own) }] as const;
+		})
+	);
+	return {
+		byCell,
+		gains: testers.map((tester, i) => ({ tester, gain: Math.expm1(gains[i]!), sd: Math.sqrt(covariance[i]![i]!) }))
+	};
+}
+
+/** How many runs and testers there were, and how far the testers are apart as they read. */
+function compared(own: readonly LogRun[]): Pick<JointCapacity, 'runs' | 'testers' | 'testersApartAh'> {
+	const read = [...group(own, (r) => r.tester).values()].map((list) =>
+		Math.exp(list.reduce((sum, r) => sum + r.weight * r.log, 0) / list.reduce((sum, r) => sum + r.weight, 0))
+	);
+	const testersApartAh = read.length > 1 ? Math.max(...read) - Math.min(...read) : null;
+	return { runs: own.length, testers: read.length, testersApartAh };
+}

@@ -1,0 +1,48 @@
+import { TESTER_GAIN_SD, jointCapacities, type StandardRun } from '$lib/core/capacity-run';
+import { normalDraw } from '$lib/core/shared';
+import type { Answer, Question } from '../answer';
+import { drawCell } from '../world';
+
+const CELLS = 8;
+/** Cells that were run on both testers. */
+const ON_BOTH = 2;
+const REPEATS_SD = 0.003;
+
+/** Cells run on two testers, some on both: what each holds, and how far each tester is off. */
+export const testers: Question = {
+	name: 'two testers',
+	ask(world): Answer[] {
+		const { random, ratedAh } = world;
+		const gains = { A: normalDraw(random, 0, TESTER_GAIN_SD), B: normalDraw(random, 0, TESTER_GAIN_SD) };
+		const truth = Array.from({ length: CELLS }, () => drawCell(world).capacityAh);
+		const read = (cellId: number, tester: 'A' | 'B'): StandardRun => {
+			const capacityAh = truth[cellId]! * (1 + gains[tester]) * (1 + normalDraw(random, 0, REPEATS_SD));
+			return { cellId, tester, capacityAh, sdAh: capacityAh * TESTER_GAIN_SD };
+		};
+		const runs = truth.flatMap((_, id) =>
+			id < ON_BOTH ? [read(id, 'A'), read(id, 'B')] : [read(id, id % 2 ? 'A' : 'B')]
+		);
+		const { byCell, gains: found } = jointCapacities(runs);
+		const at = Math.floor(random() * CELLS);
+		const { capacityAh, sdAh } = byCell.get(at)!;
+		const tester = found[0]!;
+		return [
+			{
+				kind: 'interval',
+				of: 'capacity by two testers together',
+				low: capacityAh - 1.96 * sdAh,
+				high: capacityAh + 1.96 * sdAh,
+				truth: truth[at]!,
+				scale: ratedAh
+			},
+			{
+				kind: 'interval',
+				of: 'gain of a tester',
+				low: tester.gain - 1.96 * tester.sd,
+				high: tester.gain + 1.96 * tester.sd,
+				truth: gains[tester.tester as 'A' | 'B'],
+				scale: 1
+			}
+		];
+	}
+};
