@@ -3,6 +3,7 @@
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import type { BodyFor } from '$lib/client/api-shapes';
+	import AfterCharge from '$lib/components/balance/AfterCharge.svelte';
 	import ChargeLog, { type NewReading } from '$lib/components/balance/ChargeLog.svelte';
 	import BalanceQuestion from '$lib/components/balance/BalanceQuestion.svelte';
 	import { BALANCE_CHECKLIST } from '$lib/components/balance/checklist';
@@ -164,20 +165,7 @@
 				label="Cells in the parallel row, rest voltage and bounds of charge on arrival"
 			/>
 			{#if proved}
-				<section class="sheet grid gap-2 p-4" aria-label="After the charge">
-					<h2>Full and balanced: what comes now</h2>
-					<ol class="list-decimal pl-6">
-						<li>Supply off at the wall, its leads off the row.</li>
-						<li>Bars off, one at a time, insulated tools; cover the terminals.</li>
-						<li>
-							Let the cells stand for an hour or more, then read each in <a
-								class="underline"
-								href="/banks/{bank.id}/receive">Receive</a
-							>: alike within a few millivolts, and falling together.
-						</li>
-						<li>Do not store them full for months; build, or draw them down to the middle.</li>
-					</ol>
-				</section>
+				<AfterCharge bankId={bank.id} />
 			{:else if !ended}
 				<dl class="sheet grid grid-cols-2 gap-3 p-4 sm:grid-cols-4">
 					<div>
