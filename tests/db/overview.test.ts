@@ -84,7 +84,11 @@ it('follows a bank from an empty plan to service', async () => {
 	await make('limit-plans', { bankId: bank.id, strategy: 'long-life' });
 	expect(await stage(bank.id)).toBe('limits');
 	expect((await bankOverview(bank.id)).first).toMatchObject({ stage: 'limits', code: 'fuse-over-cable' });
-	await change('batteries', wired.id, { version: wired.version, fuseA: null, cableA: null });
+	// Nor is what nobody wrote down in order.
+	const blank = await change<Battery>('batteries', wired.id, { version: wired.version, fuseA: null, cableA: null });
+	expect((await bankVerdicts(bank.id, 'limits')).map((v) => v.code)).toContain('wiring-unknown');
+	expect(await stage(bank.id)).toBe('limits');
+	await change('batteries', wired.id, { version: blank.version, fuseA: 100, cableA: 120, bmsA: 60 });
 	expect((await limitsOf(bank.id)).batteries[0]!.values.find((v) => v.key === 'absorbV')!.value).toBe(6.9);
 	expect(await stage(bank.id)).toBe('serve');
 });

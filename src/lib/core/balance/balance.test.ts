@@ -99,6 +99,14 @@ describe('joining', () => {
 		expect(peakA).toBeNull();
 		expect(verdict).toMatchObject({ code: 'join-polarity', warmth: 'stop', members: [{ id: 2 }] });
 	});
+	it('refuses what may be above the limit, not only what most likely is', () => {
+		const at = (restVoltageV: number) => checkJoin([cell(1), cell(2, { restVoltageV })]);
+		const limitV = 3.294 + at(3.35).limitA * 0.00073;
+		expect(at(limitV + 0.001).verdict.code).toBe('join-refused');
+		const below = at(limitV - 0.004);
+		expect(below.peakA).toBeLessThan(below.limitA);
+		expect(below.verdict.code).toBe('join-refused');
+	});
 	it('tells a cell that rests above the others to be drawn down, not charged', () => {
 		const high = checkJoin([
 			cell(1, { restVoltageV: 3.1 }),

@@ -13,6 +13,8 @@ const ASSUMED_AC_OHM_AH = 0.035;
 const LINK_SD_OHM = 0.00007;
 const READ_SHARE = 0.06;
 const UNREAD_SHARE = 0.3;
+/** The upper end of a 95 % interval lies so many sd above its middle. */
+const UPPER_SDS = 1.96;
 /** What a meter nobody described may err between two readings, one sd, V. */
 const METER_SD_V = 0.002;
 
@@ -58,8 +60,9 @@ export function checkJoin(cells: readonly BalanceCell[], subject: Subject = WHOL
 		worst: cell.label,
 		cRate: JOIN_C_RATE
 	};
+	// What may be above the limit is not joined.
 	const verdict =
-		peakA > limitA
+		peakA * (1 + UPPER_SDS * doubtShare) > limitA
 			? say('join-refused', 'stop', cellSubject(cell), facts)
 			: say('join-checked', 'calm', subject, facts);
 	return { peakA, limitA, verdict };

@@ -45,6 +45,12 @@ describe('capacities and testers together', () => {
 		// Beside an uncompared one it weighs more.
 		expect(jointCapacities([run(1, 'A', 100, 0.5), run(1, 'B', 103)]).byCell.get(1)!.capacityAh).toBeLessThan(101);
 	});
+	it('four runs in the same cold know its correction no better than one', () => {
+		// 1 % of gain and 1 % of correction in each; 0.3 % of repeatability, halved by four runs.
+		const cold = { ...run(1, 'A', 280, 280 * Math.hypot(0.01, 0.01)), sharedSd: 0.01 };
+		const { sdAh } = jointCapacities([cold, cold, cold, cold]).byCell.get(1)!;
+		expect(sdAh / 280).toBeCloseTo(Math.hypot(0.01, 0.01, 0.0015), 6);
+	});
 	it('does not depend on the order, and never makes a doubt larger by another run', () => {
 		fc.assert(
 			fc.property(

@@ -10,6 +10,8 @@ export interface StandardRun {
 	capacityAh: number;
 	/** One sd, the doubt of an uncompared tester's gain included. */
 	sdAh: number;
+	/** Part of that doubt which another run would share, as a fraction: that of the corrections; 0 when missing. */
+	sharedSd?: number;
 }
 
 /** What all runs of a cell say together. */
@@ -41,16 +43,24 @@ interface LogRun {
 	weight: number;
 	/** Its stated doubt is less than that of an uncompared tester: whoever states it has compared, and no gain is looked for. */
 	isCompared: boolean;
+	sharedSd: number;
 }
 
 /** A run on the scale where gains add; its own doubt without that of its tester's gain. */
-function onLogScale({ cellId, tester, capacityAh, sdAh }: StandardRun): LogRun {
+function onLogScale({ cellId, tester, capacityAh, sdAh, sharedSd = 0 }: StandardRun): LogRun {
 	requirePositive(capacityAh, 'capacityAh');
 	requireNotNegative(sdAh, 'sdAh');
-	const relative = sdAh / capacityAh;
+	const relative = Math.sqrt(Math.max(0, (sdAh / capacityAh) ** 2 - sharedSd ** 2));
 	const isCompared = relative < TESTER_GAIN_SD * ALMOST;
 	const own = isCompared ? relative : Math.sqrt(Math.max(0, relative ** 2 - TESTER_GAIN_SD ** 2));
-	return { cellId, tester, log: Math.log(capacityAh), weight: 1 / Math.max(REPEATS_SD, own) ** 2, isCompared };
+	return {
+		cellId,
+		tester,
+		log: Math.log(capacityAh),
+		weight: 1 / Math.max(REPEATS_SD, own) ** 2,
+		isCompared,
+		sharedSd
+	};
 }
 
 /** Solves a symmetric positive system and inverts it (Gauss & Jordan): as many rows as testers. */
@@ -109,7 +119,12 @@ export function jointCapacities(runs: readonly StandardRun[]): {
 				0
 			);
 			const capacityAh = Math.exp(log);
-			return [cellId, { capacityAh, sdAh: capacityAh * Math.sqrt(1 / weight + fromGains), ...compared(own) }] as const;
+			// The same cold, the same rate: more runs do not make their correction better known.
+			const shared = own.reduce((sum, r) => sum + r.weight * r.sharedSd, 0) / weight;
+			return [
+				cellId,
+				{ capacityAh, sdAh: capacityAh * Math.sqrt(1 / weight + fromGains + shared ** 2), ...compared(own) }
+			] as const;
 		})
 	);
 	return {

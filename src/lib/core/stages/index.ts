@@ -22,7 +22,7 @@ export type {
 	PictureReading,
 	PictureRun
 } from './picture';
-export { balancedEnd, bankSubject, isInService, placedCells } from './picture-parts';
+export { bankSubject, isInService, placedCells } from './picture-parts';
 export { judgePlanStage } from './plan';
 export { CRATE_REST_S, deliveryTrays, judgedTrays, judgeReceiveStage, type DeliveryTray } from './receive';
 export { statusOf, type StageJudgement } from './stage-judgement';

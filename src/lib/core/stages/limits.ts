@@ -96,11 +96,13 @@ export function judgeLimitsStage(picture: BankPicture, tests: readonly LatestTes
 		return known ? checkWiring(b, batterySubject(picture, b)) : [];
 	});
 	const since = state.batteries.flatMap((b) => capacitySince(picture, b, tests));
-	const own = [...wiring, ...state.batteries.map((b) => b.verdict), ...since];
-	const isMended = (v: Verdict) => v.warmth === 'calm' || v.warmth === 'open';
-	const done = plan !== null && own.every(isMended);
+	const judged = [...wiring, ...state.batteries.map((b) => b.verdict)];
+	const own = [...judged, ...since];
+	const isCalm = (v: Verdict) => v.warmth === 'calm';
+	// What nobody wrote down is not in order; a capacity that has since become less undoes nothing.
+	const done = plan !== null && judged.every(isCalm);
 	// Ready-made batteries bring their own limits.
-	if (picture.batteries.every((b) => b.kind !== 'built')) return { verdicts: wiring, done: wiring.every(isMended) };
+	if (picture.batteries.every((b) => b.kind !== 'built')) return { verdicts: wiring, done: wiring.every(isCalm) };
 	if (!picture.cellType)
 		return {
 			verdicts: [...wiring, say('no-cell-type', plan ? 'look' : 'open', subject, { wantedFor: 'limits' })],

@@ -1,4 +1,3 @@
-import type { BalancedEnd } from '../balance';
 import type { Subject } from '../verdicts';
 import type { BankPicture, PictureBattery, PictureCell } from './picture';
 
@@ -37,6 +36,3 @@ export function concernedCells(picture: BankPicture): readonly PictureCell[] {
 /** Places for cells in the batteries built here. */
 export const wantedCells = ({ batteries }: BankPicture): number =>
 	batteries.filter((b) => b.kind === 'built').reduce((sum, b) => sum + b.series * b.parallel, 0);
-
-/** The end a bank's groups were brought together at: every balance recorded here is one at the top; null when there is none. */
-export const balancedEnd = ({ balanceRun }: BankPicture): BalancedEnd | null => (balanceRun?.endedAt ? 'top' : null);

@@ -14,7 +14,7 @@ import {
 import { CoreError } from '../shared';
 import { say, type Verdict } from '../verdicts';
 import type { BankPicture, PictureBattery } from './picture';
-import { balancedEnd, batterySubject, groupSubjects, isInService } from './picture-parts';
+import { batterySubject, groupSubjects, isInService } from './picture-parts';
 import type { StageJudgement } from './stage-judgement';
 
 const YEAR_MS = 365.25 * 86400e3;
@@ -135,7 +135,6 @@ export function batteryService(
 		chemistry: picture.bank.chemistry,
 		groupAh: ratedAh,
 		meterSdV: meterSd(picture.meters.restVoltage, 3.4),
-		balancedAt: balancedEnd(picture),
 		subjects
 	};
 	const checks = allChecks

@@ -50,7 +50,9 @@ function standardRuns(cell: PictureCell): { standard: StandardRun[]; refused: st
 			try {
 				const measured = { capacityAh: run.capacityAh, sdAh: run.sdAh ?? run.capacityAh * TESTER_GAIN_SD };
 				const { capacityAh, sdAh } = toStandardConditions(measured, run.temperatureC, run.cRate, STANDARD_C_RATE);
-				return [{ cellId: cell.id, tester: run.tester, capacityAh, sdAh }];
+				const [before, after] = [measured.sdAh / measured.capacityAh, sdAh / capacityAh];
+				const sharedSd = Math.sqrt(Math.max(0, after ** 2 - before ** 2));
+				return [{ cellId: cell.id, tester: run.tester, capacityAh, sdAh, sharedSd }];
 			} catch (error) {
 				if (!(error instanceof CoreError)) throw error;
 				refused = error.message;

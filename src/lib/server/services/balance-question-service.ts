@@ -1,10 +1,11 @@
 import { isBalanced, type BalanceAnswer } from '$lib/core/balance';
 import { meterSd } from '$lib/core/reading';
-import { balancedEnd, bankSubject, ratedGroupAh } from '$lib/core/stages';
+import { bankSubject, ratedGroupAh } from '$lib/core/stages';
 import type { BalanceQuestionInput } from '$lib/input/compute';
 import { InputError } from '$lib/input/validate';
 import { loadBankPicture } from '../bank-picture/load';
 import { currentMeters } from '../records/settings/settings';
+import { balanceFacts } from '../stages/balance/stage';
 
 /** A meter nobody described, one sd at a cell's voltage, V (default). */
 const USUAL_METER_SD_V = 0.002;
@@ -28,6 +29,8 @@ async function ofBank(bankId: number, input: BalanceQuestionInput): Promise<Bala
 	const picture = await loadBankPicture(bankId);
 	const { bank, batteries } = picture;
 	const built = batteries.find((b) => b.kind === 'built') ?? batteries[0];
+	// Only a balance that was read to its end has brought the groups together; every one recorded here is one at the top.
+	const { progress } = await balanceFacts(picture);
 	const firstV = Math.abs(input.groupVoltagesV[0]!);
 	const question = asked(input, meterSd((await currentMeters()).restVoltage, firstV));
 	const answer = isBalanced(
@@ -35,7 +38,7 @@ async function ofBank(bankId: number, input: BalanceQuestionInput): Promise<Bala
 			...question,
 			chemistry: bank.chemistry,
 			groupAh: built ? ratedGroupAh(picture, built) : 100 * bank.parallel,
-			balancedAt: balancedEnd(picture)
+			balancedAt: progress?.done ? 'top' : null
 		},
 		bankSubject(picture)
 	);
