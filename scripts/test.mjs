@@ -118,10 +118,11 @@ if (wanted('layers'))
 		'stand-ins'
 	]);
 if (wanted('unit')) vitest('unit', 'unit', {});
+// Database tests use the server's threads, which are built.
+if (['db', 'start', 'e2e'].some(wanted)) ensureBuild();
 mariadb = ['db', 'e2e'].some(wanted) ? await startPrivateMariadb(join(work, 'data'), { passing: true }) : null;
 try {
 	if (wanted('db')) vitest('database', 'db', { TEST_DATABASE_URL: mariadb.url });
-	if (['start', 'e2e'].some(wanted)) ensureBuild();
 	if (wanted('start')) vitest('start', 'start', {});
 	if (wanted('e2e')) await endToEnd(mariadb.url);
 } finally {

@@ -1,13 +1,11 @@
 import type { Knex } from 'knex';
 import type { SubjectKind } from '$lib/core/verdicts';
 import { InputError, validated } from '$lib/input/validate';
-import { refuseHostile } from '$lib/input/plain';
 import { database } from '../db/connection';
 import { insertLiveSamples } from '../db/live-samples';
 import { insertRunSamples } from '../db/run-samples';
-import type { StoredSample } from '../db/stored-sample';
 import { checkHeader, type Plain } from '../formats/bank-file/line';
-import { linesOf } from '../formats/bank-file/lines-of';
+import type { ParsedLine } from '../formats/bank-file/parsed-lines';
 import { banks, rehearsals, type Bank, type LiveRun, type Rehearsal } from '../records';
 import { layOut } from '../records/banks/lay-out';
 import { noteCause } from '../records/causes';
@@ -15,7 +13,7 @@ import type { Fields, RecordKind } from '../records/kind';
 import { RECORD_KINDS } from '../records/registry';
 import { recordOfSubject } from '../records/subject-kinds';
 import { oneAtATime } from '../one-at-a-time';
-import { firstFormatLines } from '../threads/first-format';
+import { firstFormatLines, parsedOnThread } from '../threads/bank-file';
 
 /** Records of these kinds stand for nobody else and are stored many a statement. */
 const isLeaf = (kind: RecordKind) =>
@@ -30,9 +28,6 @@ const A_STATEMENT = 500;
  */
 const inTurn = oneAtATime();
 
-/** Samples of a line, at most. */
-const MOST_SAMPLES = 20_000;
-
 const refused = (path: string, message: string) => new InputError([{ path, message }]);
 
 /** Brings the lines of one bank's file in, under new ids. */
@@ -46,15 +41,25 @@ class BankImport {
 
 	constructor(private readonly tx: Knex) {}
 
-	async take(text: string): Promise<void> {
-		const line = parsed(text, this.lines);
-		if (this.lines++ === 0) return checkHeader(line);
+	async take(line: ParsedLine): Promise<void> {
+		this.lines++;
 		if (this.ended) throw refused('', 'The file goes on after its last line');
-		const { kind } = line;
-		if (kind === 'end') return void (this.ended = true);
-		if (kind === 'run-samples') return this.takeRunSamples(line);
-		if (kind === 'live-samples') return this.takeLiveSamples(line);
-		return this.takeRecord(String(kind), line.record);
+		switch (line.kind) {
+			case 'header':
+				return;
+			case 'end':
+				return void (this.ended = true);
+			case 'record':
+				return this.takeRecord(line.name, line.record);
+			case 'run-samples': {
+				const runId = this.idOf('runs', line.runId, 'run-samples.runId');
+				return inTurn(() => insertRunSamples(runId, line, this.tx));
+			}
+			case 'live-samples': {
+				const liveRunId = this.idOf('live-runs', line.liveRunId, 'live-samples.liveRunId');
+				return inTurn(() => insertLiveSamples(liveRunId, line.samples, this.tx));
+			}
+		}
 	}
 
 	/** @param whole the file must say that it is; one of the first format has no last line. @returns the new bank */
@@ -128,62 +133,10 @@ class BankImport {
 		this.waiting = null;
 		if (waiting) await waiting.kind.repository.insertMany(waiting.rows, this.tx);
 	}
-
-	private async takeRunSamples({ runId, timeS, voltageV, currentA }: Plain): Promise<void> {
-		const id = this.idOf('runs', runId, 'run-samples.runId');
-		const lists = [timeS, voltageV, currentA] as number[][];
-		const length = Array.isArray(timeS) ? timeS.length : -1;
-		if (
-			length > MOST_SAMPLES ||
-			!lists.every((l) => Array.isArray(l) && l.length === length && l.every(Number.isFinite))
-		)
-			throw refused(
-				'run-samples',
-				`requires timeS, voltageV and currentA, numbers, of one length up to ${MOST_SAMPLES}`
-			);
-		if ((timeS as number[]).some((t, i) => i > 0 && t <= (timeS as number[])[i - 1]!))
-			throw refused('run-samples.timeS', 'requires rising times');
-		const samples = { timeS: lists[0]!, voltageV: lists[1]!, currentA: lists[2]! };
-		await inTurn(() => insertRunSamples(id, samples, this.tx));
-	}
-
-	private async takeLiveSamples({ liveRunId, samples }: Plain): Promise<void> {
-		const id = this.idOf('live-runs', liveRunId, 'live-samples.liveRunId');
-		if (!Array.isArray(samples) || samples.length > MOST_SAMPLES || !samples.every(isSample))
-			throw refused('live-samples', `requires up to ${MOST_SAMPLES} samples as they are exported`);
-		await inTurn(() => insertLiveSamples(id, samples, this.tx));
-	}
 }
 
 /** Kinds a file begins with. */
 const ROOTS = new Set(['cell-types', 'banks']);
-
-const orNull = (value: unknown) => value === null || Number.isFinite(value);
-function isSample(value: unknown): value is StoredSample {
-	const s = (value ?? {}) as StoredSample;
-	return (
-		Number.isSafeInteger(s.atMs) &&
-		Number.isInteger(s.phase) &&
-		s.phase >= 0 &&
-		s.phase < 256 &&
-		Number.isFinite(s.currentA) &&
-		[s.voltageV, s.cellV, s.temperatureC].every(orNull) &&
-		(s.groupsV === null || (Array.isArray(s.groupsV) && s.groupsV.length <= 128 && s.groupsV.every(orNull)))
-	);
-}
-
-function parsed(text: string, line: number): Plain {
-	let value: unknown;
-	try {
-		value = JSON.parse(text);
-	} catch {
-		throw refused('', line === 0 ? 'This is no bank’s file' : `Line ${line + 1} of the file is not JSON`);
-	}
-	if (typeof value !== 'object' || value === null || Array.isArray(value))
-		throw refused(line === 0 ? 'format' : '', 'This is no line of a bank’s file');
-	refuseHostile(value, { text: 8_000_000 });
-	return value as Plain;
-}
 
 const under = (path: string, error: InputError) =>
 	new InputError(error.faults.map((f) => ({ ...f, path: f.path ? `${path}.${f.path}` : path })));
@@ -240,7 +193,7 @@ async function apart(rehearsal: Rehearsal, tx: Knex): Promise<Plain> {
 }
 
 /** Builds the bank of a file again, under new ids, all or nothing. @param whole the file has a last line that says so */
-async function importLines(lines: AsyncIterable<string>, whole: boolean): Promise<Bank> {
+async function importLines(lines: AsyncIterable<ParsedLine>, whole: boolean): Promise<Bank> {
 	return database().transaction(
 		async (tx) => {
 			const bringing = new BankImport(tx);
@@ -251,14 +204,11 @@ async function importLines(lines: AsyncIterable<string>, whole: boolean): Promis
 	);
 }
 
-/** A file of a line a record, as it comes. @returns the new bank */
-export const importBankFile = (chunks: AsyncIterable<Uint8Array>): Promise<Bank> => importLines(linesOf(chunks), true);
-
-async function* pieces(list: readonly Uint8Array[]): AsyncGenerator<Uint8Array> {
-	yield* list;
-}
+/** A file of a line a record, as it comes, parsed on a thread. @returns the new bank */
+export const importBankFile = (chunks: AsyncIterable<Uint8Array>, signal: AbortSignal): Promise<Bank> =>
+	importLines(parsedOnThread(chunks, signal), true);
 
 /** A file of the first format, one JSON object, read on a thread. @returns the new bank */
 export async function importFirstFormat(bytes: Uint8Array<ArrayBuffer>, signal: AbortSignal): Promise<Bank> {
-	return importLines(linesOf(pieces(await firstFormatLines(bytes, signal))), false);
+	return importLines(parsedOnThread(await firstFormatLines(bytes, signal), signal), false);
 }

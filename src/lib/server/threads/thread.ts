@@ -26,16 +26,19 @@ export interface ThreadWork {
 	mostS: number;
 	/** Buffers of `data` that go over instead of being copied. */
 	transfer?: ArrayBuffer[];
+	/** Pieces of this work at once before the next is turned away. */
+	mostAtOnce?: number;
 }
 
 /**
  * Does one piece of work on a thread, so that the server stays responsive.
  * @throws CoreError when the input is refused; ServiceError 409 when too many run or it was cancelled, 422 when it took too long
  */
-export async function onThread<Result>({ file, what, data, signal, mostS, transfer }: ThreadWork): Promise<Result> {
+export async function onThread<Result>(work: ThreadWork): Promise<Result> {
+	const { file, what, data, signal, mostS, transfer, mostAtOnce = MOST_AT_ONCE } = work;
 	const others = running.get(file) ?? 0;
-	if (others >= MOST_AT_ONCE)
-		throw new ServiceError(409, 'busy', `${MOST_AT_ONCE} ${what} are already running. Try again when one has ended.`);
+	if (others >= mostAtOnce)
+		throw new ServiceError(409, 'busy', `${mostAtOnce} ${what} are already running. Try again when one has ended.`);
 	running.set(file, others + 1);
 	const late = AbortSignal.timeout(mostS * 1000);
 	try {

@@ -1,0 +1,106 @@
+import { InputError } from '$lib/input/validate';
+import { refuseHostile } from '$lib/input/plain';
+import type { StoredSample } from '../../db/stored-sample';
+import { checkHeader, type Plain } from './line';
+
+/** A line of a bank's file, looked at as far as that goes without the others. Ids are still the file's own. */
+export type ParsedLine =
+	| { kind: 'header' }
+	| { kind: 'record'; name: string; record: unknown }
+	| { kind: 'run-samples'; runId: unknown; timeS: Float64Array; voltageV: Float64Array; currentA: Float64Array }
+	| { kind: 'live-samples'; liveRunId: unknown; samples: StoredSample[] }
+	| { kind: 'end' };
+
+/** Samples of a line, at most. */
+const MOST_SAMPLES = 20_000;
+
+const refused = (path: string, message: string) => new InputError([{ path, message }]);
+
+/**
+ * Parses whole lines of a bank's file; empty ones are passed over.
+ * @param bytes UTF-8
+ * @param linesBefore how many lines of the file came before these; the very first must be its header
+ * @throws InputError for the first line that cannot be one
+ */
+export function parsedLines(bytes: Uint8Array, linesBefore: number): ParsedLine[] {
+	return new TextDecoder()
+		.decode(bytes)
+		.split('\n')
+		.filter((text) => text.trim() !== '')
+		.map((text, i) => parsedLine(text, linesBefore + i));
+}
+
+/** The buffers of parsed lines that can be handed over instead of being copied. */
+export const buffersOf = (lines: readonly ParsedLine[]): ArrayBuffer[] =>
+	lines.flatMap((line) =>
+		line.kind === 'run-samples'
+			? [line.timeS, line.voltageV, line.currentA].map((list) => list.buffer as ArrayBuffer)
+			: []
+	);
+
+function parsedLine(text: string, index: number): ParsedLine {
+	const line = plain(text, index);
+	if (index === 0) {
+		checkHeader(line);
+		return { kind: 'header' };
+	}
+	if (line.kind === 'end') return { kind: 'end' };
+	if (line.kind === 'run-samples') return runSamples(line);
+	if (line.kind === 'live-samples') return liveSamples(line);
+	return { kind: 'record', name: String(line.kind), record: line.record };
+}
+
+function plain(text: string, index: number): Plain {
+	let value: unknown;
+	try {
+		value = JSON.parse(text);
+	} catch {
+		throw refused('', index === 0 ? 'This is no bank’s file' : `Line ${index + 1} of the file is not JSON`);
+	}
+	if (typeof value !== 'object' || value === null || Array.isArray(value))
+		throw refused(index === 0 ? 'format' : '', 'This is no line of a bank’s file');
+	refuseHostile(value, { text: 8_000_000 });
+	return value as Plain;
+}
+
+function runSamples({ runId, timeS, voltageV, currentA }: Plain): ParsedLine {
+	const lists = [timeS, voltageV, currentA] as number[][];
+	const length = Array.isArray(timeS) ? timeS.length : -1;
+	if (
+		length > MOST_SAMPLES ||
+		!lists.every((l) => Array.isArray(l) && l.length === length && l.every(Number.isFinite))
+	)
+		throw refused(
+			'run-samples',
+			`requires timeS, voltageV and currentA, numbers, of one length up to ${MOST_SAMPLES}`
+		);
+	if (lists[0]!.some((t, i) => i > 0 && t <= lists[0]![i - 1]!))
+		throw refused('run-samples.timeS', 'requires rising times');
+	return {
+		kind: 'run-samples',
+		runId,
+		timeS: Float64Array.from(lists[0]!),
+		voltageV: Float64Array.from(lists[1]!),
+		currentA: Float64Array.from(lists[2]!)
+	};
+}
+
+function liveSamples({ liveRunId, samples }: Plain): ParsedLine {
+	if (!Array.isArray(samples) || samples.length > MOST_SAMPLES || !samples.every(isSample))
+		throw refused('live-samples', `requires up to ${MOST_SAMPLES} samples as they are exported`);
+	return { kind: 'live-samples', liveRunId, samples };
+}
+
+const orNull = (value: unknown) => value === null || Number.isFinite(value);
+function isSample(value: unknown): value is StoredSample {
+	const s = (value ?? {}) as StoredSample;
+	return (
+		Number.isSafeInteger(s.atMs) &&
+		Number.isInteger(s.phase) &&
+		s.phase >= 0 &&
+		s.phase < 256 &&
+		Number.isFinite(s.currentA) &&
+		[s.voltageV, s.cellV, s.temperatureC].every(orNull) &&
+		(s.groupsV === null || (Array.isArray(s.groupsV) && s.groupsV.length <= 128 && s.groupsV.every(orNull)))
+	);
+}
