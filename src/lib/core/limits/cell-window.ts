@@ -23,6 +23,7 @@ export function cellWindow(input: LimitsInput): StrategyFigures {
 		cellLowV,
 		absorbV,
 		loadCutoffV,
+		loadReconnectV: Math.max(table.loadReconnectV, loadCutoffV + 2 * CLEARANCE_V),
 		floatV,
 		cellHighReleaseV: Math.min(table.cellHighReleaseV, cellHighV - 2 * CLEARANCE_V),
 		cellLowReleaseV: Math.max(table.cellLowReleaseV, cellLowV + 2 * CLEARANCE_V),

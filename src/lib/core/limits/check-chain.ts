@@ -27,7 +27,8 @@ export function checkChain(values: readonly LimitValue[], series: number, subjec
 	);
 	const releases = values.flatMap(({ key, label, value, release, unit }) => {
 		const never =
-			release !== null && ((/High|Hot/.test(key) && release >= value) || (/Low|Cold/.test(key) && release <= value));
+			release !== null &&
+			((/High|Hot/.test(key) && release >= value) || (/Low|Cold|Cutoff/.test(key) && release <= value));
 		return never ? [{ name: label, trip: value, release, unit }] : [];
 	});
 	return broken.length + releases.length

@@ -21,16 +21,17 @@ describe('limits of an 8S2P middle-road battery, by hand', () => {
 	const v = valuesOf();
 	it.each([
 		['cellHighV', 3.65, 3.45],
-		['cellLowV', 2.7, 3.0],
+		['cellLowV', 2.8, 3.25],
 		['packHighV', 28.6, 27.6], // 8 × (3.50 + 3.65) / 2, release 8 × 3.45
-		['packLowV', 22.8, 24], // 8 × (2.70 + 3.00) / 2
+		['packLowV', 23.6, 26], // 8 × (2.80 + 3.10) / 2
 		['chargeHotC', 45, 40],
 		['chargeColdC', 5, 9],
 		['dischargeColdC', -20, -16],
 		['dischargeHotC', 60, 55],
 		['absorbV', 28, null],
 		['floatV', 26.8, null],
-		['loadCutoffV', 24, null],
+		['loadCutoffV', 24.8, 26.24], // 8 × 3.10, back at 8 × 3.28
+		['coolChargeA', 92, null], // 0.2 × 460 Ah; charging is blocked below 5 °C, so no ceiling for colder
 		['balanceStartV', 3.4, null],
 		['capacityAh', 452.4, null],
 		['tailA', 13.6, null] // 0.03 × 452.4
@@ -42,6 +43,13 @@ describe('limits of an 8S2P middle-road battery, by hand', () => {
 		expect(valuesOf({ bms: null, fuseA: null, cableA: null }).overCurrentDischargeA).toMatchObject({ value: 460 });
 	});
 	it('gives every value a reason', () => expect(computeLimits(input).every((x) => x.reason.length > 10)).toBe(true));
+	it('limits charge in the cold, by how cold charging is allowed at all', () => {
+		expect(valuesOf().coldChargeA).toBeUndefined();
+		const bold = valuesOf({ strategy: 'full-span' });
+		expect([bold.coldChargeA!.value, bold.coolChargeA!.value]).toEqual([46, 92]);
+		expect(valuesOf({ strategy: 'full-span', fuseA: 50 }).coolChargeA!.value).toBe(40);
+		expect(valuesOf({ chemistry: 'LTO' }).coolChargeA).toBeUndefined();
+	});
 	it('says when capacity is only printed', () =>
 		expect(valuesOf({ measuredGroupAh: null }).capacityAh).toMatchObject({
 			value: 460,
@@ -50,10 +58,10 @@ describe('limits of an 8S2P middle-road battery, by hand', () => {
 	it('keeps the balance trigger above the resolution of the BMS', () =>
 		expect(valuesOf({ bms: { resolutionV: 0.01 } }).balanceTriggerV!.value).toBe(0.02));
 	it('stays inside narrower limits of the maker', () => {
-		const narrow = valuesOf({ cell: { ratedAh: 230, chargeLimitV: 3.5, dischargeLimitV: 2.8, chargeColdC: 10 } });
+		const narrow = valuesOf({ cell: { ratedAh: 230, chargeLimitV: 3.5, dischargeLimitV: 2.85, chargeColdC: 10 } });
 		expect(narrow.cellHighV!.value).toBe(3.5);
 		expect(narrow.absorbV!.value).toBeLessThan(8 * 3.5);
-		expect(narrow.cellLowV!.value).toBe(2.8);
+		expect(narrow.cellLowV!.value).toBe(2.85);
 		expect(narrow.chargeColdC!.value).toBe(10);
 	});
 });

@@ -21,6 +21,11 @@ const COLD_RELEASE_K = 4;
 const HOT_RELEASE_K = 5;
 /** A fuse carries this times the continuous current (models: main fuse ≥ 1.25 × continuous). */
 const FUSE_FACTOR = 1.25;
+/** Charge in the cold, C-rate, below so many °C (default; below the maker’s): where charging is allowed there at all. */
+const COLD_CEILINGS = [
+	{ key: 'coldChargeA', belowC: 5, cRate: 0.1 },
+	{ key: 'coolChargeA', belowC: 15, cRate: 0.2 }
+] as const;
 const TAIL_SHARE = 0.03;
 const TRIGGER_V = 0.008;
 
@@ -65,7 +70,8 @@ function voltageLimits(series: number, f: StrategyFigures): LimitValue[] {
 			value: round(f.cellLowV, 3),
 			release: round(f.cellLowReleaseV, 3),
 			delayS: 5,
-			reason: 'Last guard of the weakest group; the load’s cut-off must act before it.'
+			reason:
+				'Last guard of the weakest group; the load’s cut-off must act before it. Release on charge current alone where the BMS can; by voltage only this high, held for 10 minutes, with a lock-out after two trips: a cell cut off under load rebounds past 2.90 V within the hour, and loads would pump it down.'
 		},
 		{
 			...base,
@@ -102,7 +108,7 @@ function temperatureLimits(input: LimitsInput, f: StrategyFigures): LimitValue[]
 			label: 'Charge too hot',
 			value: chargeHot,
 			release: chargeHot - HOT_RELEASE_K,
-			reason: 'The cell maker’s limit.'
+			reason: 'The cell maker’s limit, measured on the warmest cell.'
 		},
 		{
 			...base,
@@ -111,7 +117,7 @@ function temperatureLimits(input: LimitsInput, f: StrategyFigures): LimitValue[]
 			value: chargeCold,
 			release: chargeCold + COLD_RELEASE_K,
 			reason:
-				'Charging a frozen cell plates lithium and cannot be undone; not below the maker’s limit, with margin for a sensor that is not in the coldest cell.'
+				'Charging a frozen cell plates lithium and cannot be undone; not below the maker’s limit. The sensor belongs on the coldest cell, and one that is open or shorted must mean no charge.'
 		},
 		{
 			...base,
@@ -177,8 +183,29 @@ function currentLimits(input: LimitsInput): LimitValue[] {
 			value: round(discharge.amps, 1),
 			delayS: 10,
 			reason: `${reason(discharge.name)} Short circuit stays at the BMS’s fastest setting.`
-		}
+		},
+		...coldCeilings(input, charge.amps)
 	];
+}
+
+/** How much may flow into cold cells. LTO takes its full charge in the cold. */
+function coldCeilings(input: LimitsInput, mostA: number): LimitValue[] {
+	if (input.chemistry === 'LTO') return [];
+	const coldestC = Math.max(
+		or(input.cell.chargeColdC, CHEMISTRY_FIGURES[input.chemistry].chargeColdC),
+		cellWindow(input).coldestChargeC
+	);
+	const groupAh = input.cell.ratedAh * input.parallel;
+	return COLD_CEILINGS.filter(({ belowC }) => belowC > coldestC).map(({ key, belowC, cRate }) => ({
+		device: 'charger',
+		key,
+		label: `Charge below ${belowC} °C, at most`,
+		value: round(Math.min(mostA, cRate * groupAh), 1),
+		unit: 'A',
+		release: null,
+		delayS: null,
+		reason: `${cRate} C in the cold: lithium plates out on a cold cell long before its voltage shows it. The cell maker’s figure where it is lower.`
+	}));
 }
 
 function capacity(input: LimitsInput): { ah: number; measured: boolean } {
@@ -273,7 +300,8 @@ function chargerLimits(input: LimitsInput, f: StrategyFigures): LimitValue[] {
 			label: 'Load cut-off',
 			unit: 'V',
 			value: round(n * f.loadCutoffV, 2),
-			reason: `${f.loadCutoffV.toFixed(2)} V a cell: the inverter stops before the BMS must.`
+			release: round(n * f.loadReconnectV, 2),
+			reason: `${f.loadCutoffV.toFixed(2)} V a cell: the inverter stops before the BMS must. Loads come back at ${f.loadReconnectV.toFixed(2)} V a cell, above what an emptied bank rebounds to.`
 		}
 	];
 }

@@ -1,9 +1,11 @@
 import type { Warmth } from '../shared';
 import { ANY_STAGE_WORDS, type AnyStageFacts } from './any-stage-words';
 import { BALANCE_WORDS, type BalanceFacts } from './balance-words';
+import { BUILD_WORDS, type BuildFacts } from './build-words';
 import { LIMITS_WORDS, type LimitsFacts } from './limits-words';
 import { MATCH_WORDS, type MatchFacts } from './match-words';
 import { PLAN_WORDS, type PlanFacts } from './plan-words';
+import { PROVE_WORDS, type ProveFacts } from './prove-words';
 import { RECEIVE_WORDS, type ReceiveFacts } from './receive-words';
 import { SERVE_WORDS, type ServeFacts } from './serve-words';
 import { TEST_WORDS, type TestFacts } from './test-words';
@@ -11,7 +13,17 @@ import type { Said, Sentences, Subject, Verdict, VerdictFacts } from './verdict'
 
 /** What each code stands on. A new verdict is one entry here (through its stage) and its words beside it. */
 export interface FactsByCode
-	extends PlanFacts, ReceiveFacts, TestFacts, MatchFacts, BalanceFacts, LimitsFacts, ServeFacts, AnyStageFacts {}
+	extends
+		PlanFacts,
+		ReceiveFacts,
+		TestFacts,
+		MatchFacts,
+		BalanceFacts,
+		BuildFacts,
+		LimitsFacts,
+		ProveFacts,
+		ServeFacts,
+		AnyStageFacts {}
 
 export type VerdictCode = keyof FactsByCode;
 
@@ -21,7 +33,9 @@ const WORDS: { [C in VerdictCode]: (said: Said<FactsByCode[C]>) => Sentences } =
 	...TEST_WORDS,
 	...MATCH_WORDS,
 	...BALANCE_WORDS,
+	...BUILD_WORDS,
 	...LIMITS_WORDS,
+	...PROVE_WORDS,
 	...SERVE_WORDS,
 	...ANY_STAGE_WORDS
 };

@@ -1,0 +1,166 @@
+import { CoreError, requireFinite, requirePositive } from '../shared';
+import { expectedV, fitWiring, staircaseOf, type CellsKnown, type WiringFit } from './lead-likelihood';
+import { leadWords } from './lead-words';
+import { leadWirings, type LeadCode, type LeadWiring } from './lead-wirings';
+
+export interface BalanceLeadsInput {
+	/** Cells in series, from 1. */
+	series: number;
+	/** What each cell reads by itself, or the range all of them lie in, V. */
+	cells: CellsKnown;
+	/** Each lead against battery negative, V: leads 0 … S, or 1 … S where lead 0 is battery negative itself. `null`: not read. */
+	readingsV: readonly (number | null)[];
+	/** Of the meter, one standard deviation, V. */
+	meterSdV?: number;
+}
+
+export interface LeadExplanation {
+	code: LeadCode;
+	/** Leads it is about, from 0; empty where it is about all of them, or none. */
+	leads: number[];
+	probability: number;
+	text: string;
+}
+
+export interface NextReading {
+	lead: number;
+	/** Where the other probe goes. */
+	against: 'negative' | 'positive';
+	expect: { code: LeadCode; voltageV: number }[];
+}
+
+export interface LeadsJudgement {
+	/** Most probable first; their probabilities sum to 1. */
+	explanations: LeadExplanation[];
+	/** The reading that tells the first ones apart; null when none would, or nothing is left to ask. */
+	next: NextReading | null;
+	/** Right is the clear winner and every lead was read. */
+	pass: boolean;
+	/** Leads nobody has read. */
+	unread: number[];
+	/** Readings that no single fault explains: more than one thing may be wrong, or a reading is. */
+	unexplained: number;
+}
+
+const METER_SD_V = 0.002;
+/** "Right" must be this sure. */
+const PASS_FROM = 0.99;
+/** Explanations below this go into the likeliest of their kind. */
+const WORTH_NAMING = 0.005;
+/** Most explanations that are weighed when the next reading is chosen. */
+const WEIGHED = 8;
+/** Two expectations are apart by this share of a cell's voltage (half-cell tolerance). */
+const HALF = 0.5;
+const MOST_SERIES = 128;
+
+interface Weighed {
+	wiring: LeadWiring;
+	fit: WiringFit;
+	probability: number;
+}
+
+/**
+ * Which way the balance leads most probably sit: every single fault there is (models, balance leads) weighed by how well it
+ * explains the readings and how common it is. The leads' resistance is not seen: a meter of 10 MΩ reads through a bad crimp.
+ * @throws CoreError `layout`, `readings-count`, `not-a-number`, `not-positive`, `cells-count`, `cell-range`
+ */
+export function judgeBalanceLeads(input: BalanceLeadsInput): LeadsJudgement {
+	const { series, cells, meterSdV = METER_SD_V } = input;
+	check(input);
+	const withoutZero = input.readingsV.length === series;
+	const readingsV = withoutZero ? [null, ...input.readingsV] : input.readingsV;
+	const staircase = staircaseOf(series, cells, meterSdV);
+	// Where lead 0 is the point everything is measured from, it cannot be wrong alone.
+	const wirings = leadWirings(series).filter((w) => !withoutZero || !(w.leads.length === 1 && w.leads[0] === 0));
+	const weighed = probabilities(wirings.map((wiring) => ({ wiring, fit: fitWiring(wiring, staircase, readingsV) })));
+	const explanations = named(weighed);
+	const unread = readingsV.flatMap((v, lead) => (v === null && !(withoutZero && lead === 0) ? [lead] : []));
+	const pass = explanations[0]!.code === 'right' && explanations[0]!.probability >= PASS_FROM && unread.length === 0;
+	return {
+		explanations,
+		next: pass ? null : nextReading(weighed.slice(0, WEIGHED), unread, readingsV),
+		pass,
+		unread,
+		unexplained: weighed[0]!.fit.slips
+	};
+}
+
+function check({ series, cells, readingsV, meterSdV }: BalanceLeadsInput): void {
+	if (!Number.isInteger(series) || series < 1 || series > MOST_SERIES)
+		throw new CoreError('layout', 'series', `series requires a whole number from 1 to ${MOST_SERIES}, got ${series}`);
+	if (readingsV.length !== series && readingsV.length !== series + 1)
+		throw new CoreError(
+			'readings-count',
+			'readingsV',
+			`readingsV requires ${series + 1} values (leads 0 to ${series}) or ${series} (leads 1 to ${series}), null where not read; got ${readingsV.length}`
+		);
+	readingsV.forEach((v, i) => v !== null && requireFinite(v, `readingsV.${i}`));
+	if (meterSdV !== undefined) requirePositive(meterSdV, 'meterSdV');
+	if ('cellsV' in cells) {
+		if (cells.cellsV.length !== series)
+			throw new CoreError('cells-count', 'cellsV', `cellsV requires ${series} values, got ${cells.cellsV.length}`);
+		cells.cellsV.forEach((v, i) => requirePositive(v, `cellsV.${i}`));
+		return;
+	}
+	requirePositive(cells.low, 'cellV.low');
+	if (!(requireFinite(cells.high, 'cellV.high') >= cells.low))
+		throw new CoreError('cell-range', 'cellV.high', `cellV.high requires at least cellV.low, ${cells.low} V`);
+}
+
+function probabilities(fits: readonly Omit<Weighed, 'probability'>[]): Weighed[] {
+	const logs = fits.map(({ wiring, fit }) => Math.log(wiring.prior) + fit.logLikelihood);
+	const most = Math.max(...logs);
+	const weights = logs.map((log) => Math.exp(log - most));
+	const sum = weights.reduce((a, b) => a + b, 0);
+	return fits.map((f, i) => ({ ...f, probability: weights[i]! / sum })).sort((a, b) => b.probability - a.probability);
+}
+
+/** Those worth naming; the rest of each kind is counted with the likeliest of its kind. */
+function named(weighed: readonly Weighed[]): LeadExplanation[] {
+	const shown: (LeadExplanation & { others: number })[] = [];
+	for (const { wiring, probability } of weighed) {
+		const alike = shown.filter((e) => e.code === wiring.code);
+		const same = alike.find((e) => e.leads.join() === wiring.leads.join());
+		if (same) same.probability += probability;
+		else if (alike[0] && probability < WORTH_NAMING) {
+			alike[0].probability += probability;
+			alike[0].others++;
+		} else shown.push({ code: wiring.code, leads: [...wiring.leads], probability, text: '', others: 0 });
+	}
+	return shown
+		.sort((a, b) => b.probability - a.probability)
+		.map(({ others, ...e }) => ({ ...e, text: leadWords(e.code, e.leads, others > 0 && e.probability < HALF) }));
+}
+
+/** The reading whose expectations differ most between explanations, weighed by how probable both are; one not made yet goes first. */
+function nextReading(
+	weighed: readonly Weighed[],
+	unread: readonly number[],
+	readingsV: readonly (number | null)[]
+): NextReading | null {
+	const cellV = Math.abs(weighed[0]!.fit.nodeV[readingsV.length - 1]!) / (readingsV.length - 1);
+	const candidates = readingsV.flatMap((_, lead) => [
+		...(unread.includes(lead) ? [{ lead, against: 'negative' as const }] : []),
+		{ lead, against: 'positive' as const }
+	]);
+	const scored = candidates.map(({ lead, against }) => {
+		const volts = weighed.map(({ wiring, fit }) => expectedV(wiring, fit.nodeV, lead, against));
+		let apart = 0;
+		weighed.forEach((a, i) =>
+			weighed.slice(i + 1).forEach((b, k) => {
+				if (Math.abs(volts[i]! - volts[i + 1 + k]!) > HALF * cellV) apart += a.probability * b.probability;
+			})
+		);
+		return { lead, against, volts, apart };
+	});
+	const best = scored.reduce((a, b) => (b.apart > a.apart * (1 + 1e-9) ? b : a));
+	const chosen = best.apart > 1e-4 ? best : scored.find((s) => s.lead === unread[0]);
+	if (!chosen) return null;
+	const expect: NextReading['expect'] = [];
+	weighed.forEach(({ wiring: { code } }, i) => {
+		const voltageV = Number(chosen.volts[i]!.toFixed(3));
+		const same = expect.some((e) => e.code === code && Math.abs(e.voltageV - voltageV) < HALF * cellV);
+		if (!same) expect.push({ code, voltageV });
+	});
+	return { lead: chosen.lead, against: chosen.against, expect };
+}

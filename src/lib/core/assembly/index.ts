@@ -1,0 +1,13 @@
+export {
+	judgeBalanceLeads,
+	type BalanceLeadsInput,
+	type LeadExplanation,
+	type LeadsJudgement,
+	type NextReading
+} from './balance-leads';
+export { judgeJoints, type Joint, type JointsInput } from './joints';
+export { expectedStaircase, type CellsKnown } from './lead-likelihood';
+export { leadVerdict } from './judge-leads';
+export { jointVerdicts } from './judge-joints';
+export { torqueVerdicts, type TightenedJoint } from './torque';
+export { LEAD_CODES, type LeadCode } from './lead-wirings';

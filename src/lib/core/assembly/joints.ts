@@ -1,0 +1,75 @@
+import { CoreError, median, requireFinite, requirePositive, type Interval } from '../shared';
+
+export interface JointsInput {
+	/** Group voltages at rest and under a steady load, magnitudes as read, group 1 first, V. */
+	restV: readonly number[];
+	loadV: readonly number[];
+	/** The steady current, into the battery, A. */
+	currentA: number;
+	/** Cells in parallel in a group. */
+	parallel: number;
+	/** Of one reading, one standard deviation, V. */
+	meterSdV: number;
+}
+
+export interface Joint {
+	/** From 1, battery negative side. */
+	group: number;
+	/** What it has beyond its like, mΩ. */
+	mOhm: Interval;
+	/** Heat of that at this current, W. */
+	heatW: number;
+}
+
+/** Resistance of like cells among themselves, one sd as a share (default): makers' spread and a few degrees between them. */
+const CELL_SPREAD = 0.07;
+/** Their joints, as they should be, among themselves, one sd, Ω. */
+const JOINT_SPREAD_OHM = 0.00003;
+/** A median of n has the doubt of a mean of n, times this. */
+const MEDIAN_FACTOR = 1.2533;
+const Z95 = 1.96;
+
+/**
+ * Resistance of each group's joint beyond that of its like, from its voltage at rest and under load: `(Vload − Vrest)/I`, less the
+ * median of the other groups (models, joints). The doubt holds both readings, the cells' own spread at P in parallel and that
+ * of the median. Main lugs, fuse, BMS and disconnect lie outside the sense points.
+ * @returns one a group, by position
+ * @throws CoreError `groups-count` unless both lists are of one length from 2, `no-current`, `wrong-sign`, `not-a-number`, `not-positive`
+ */
+export function judgeJoints({ restV, loadV, currentA, parallel, meterSdV }: JointsInput): Joint[] {
+	if (restV.length < 2 || restV.length !== loadV.length)
+		throw new CoreError(
+			'groups-count',
+			'loadV',
+			`restV and loadV require one value a group, of two groups or more; got ${restV.length} and ${loadV.length}`
+		);
+	restV.forEach((v, i) => requireFinite(v, `restV.${i}`));
+	loadV.forEach((v, i) => requireFinite(v, `loadV.${i}`));
+	requirePositive(meterSdV, 'meterSdV');
+	requirePositive(parallel, 'parallel');
+	if (requireFinite(currentA, 'currentA') === 0)
+		throw new CoreError('no-current', 'currentA', 'currentA requires a current: at rest no joint shows');
+	const ohms = restV.map((rest, i) => (Math.abs(loadV[i]!) - Math.abs(rest)) / currentA);
+	const readSd = (Math.SQRT2 * meterSdV) / Math.abs(currentA);
+	if (ohms.filter((r) => r < -2 * readSd).length > ohms.length / 2)
+		throw new CoreError(
+			'wrong-sign',
+			'currentA',
+			currentA > 0
+				? 'Most groups fall under a current that is said to charge them. Is it a discharge? Give it with a minus.'
+				: 'Most groups rise under a current that is said to discharge them. Is it a charge? Give it without the minus.'
+		);
+	return ohms.map((ohm, i) => {
+		const others = ohms.filter((_, k) => k !== i);
+		const like = median(others)!;
+		const own = Math.hypot(readSd, (CELL_SPREAD / Math.sqrt(parallel)) * Math.abs(like), JOINT_SPREAD_OHM);
+		const sd = own * Math.sqrt(1 + (others.length > 2 ? MEDIAN_FACTOR ** 2 : 1) / others.length);
+		const excess = ohm - like;
+		const mOhm = (value: number) => value * 1000;
+		return {
+			group: i + 1,
+			mOhm: { low95: mOhm(excess - Z95 * sd), likely: mOhm(excess), high95: mOhm(excess + Z95 * sd) },
+			heatW: currentA ** 2 * Math.max(0, excess)
+		};
+	});
+}

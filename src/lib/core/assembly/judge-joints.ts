@@ -1,0 +1,58 @@
+import { WHOLE_BANK, say, type Subject, type Verdict } from '../verdicts';
+import type { Joint } from './joints';
+
+/** A joint with this much more than its like, for sure, is looked at, Ω (default: a good one has 0.05 to 0.1 mΩ in all). */
+const LOOSE_MOHM = 0.1;
+/** Heat in one joint that goes on melting things, W. */
+const HOT_W = 5;
+/** A reading that would not show a joint this bad says nothing of joints, mΩ. */
+const MUST_SHOW_MOHM = 0.25;
+
+export interface JointsRead {
+	joints: readonly Joint[];
+	/** The current they were read at, magnitude, A, and the most the battery will carry; null where nobody said. */
+	currentA: number;
+	ratedA?: number | null;
+}
+
+const jointSubject = (battery: Subject, position: number): Subject => ({
+	kind: 'joint',
+	id: `${battery.id}/${position}`,
+	label: `Joint of group ${position}`
+});
+
+/** What to make of the joints of a battery, the worst first. @param subject the battery they belong to */
+export function jointVerdicts(
+	{ joints, currentA, ratedA = null }: JointsRead,
+	subject: Subject = WHOLE_BANK
+): Verdict[] {
+	const amps = Math.abs(currentA);
+	const seesMohm = Math.max(...joints.map(({ mOhm }) => (mOhm.high95 - mOhm.low95) / 2));
+	const loose = joints
+		.filter(({ mOhm }) => mOhm.low95 > LOOSE_MOHM)
+		.sort((a, b) => b.mOhm.likely - a.mOhm.likely)
+		.map(({ group, mOhm, heatW }) => {
+			const ratedHeatW = ratedA === null ? null : ratedA ** 2 * (mOhm.likely / 1000);
+			const hot = Math.max(heatW, ratedHeatW ?? 0) >= HOT_W;
+			const facts = { mOhm: { ...mOhm }, heatW, currentA: amps, ratedHeatW, ratedA };
+			return say('joint-loose', hot ? 'stop' : 'look', jointSubject(subject, group), facts);
+		});
+	if (loose.length) return loose;
+	if (seesMohm > MUST_SHOW_MOHM)
+		return [
+			say('joints-unclear', 'open', subject, {
+				seesMohm,
+				currentA: amps,
+				wantedA: (amps * seesMohm) / MUST_SHOW_MOHM
+			})
+		];
+	const worst = joints.reduce((a, b) => (b.mOhm.likely > a.mOhm.likely ? b : a));
+	return [
+		say('joints-even', 'calm', subject, {
+			worst: worst.group,
+			mOhm: { ...worst.mOhm },
+			seesMohm,
+			currentA: amps
+		})
+	];
+}

@@ -1,0 +1,50 @@
+import { requireFinite, requirePositive } from '../shared';
+import { measured, say, type Subject, type Verdict } from '../verdicts';
+
+export interface BmsComparison {
+	/** What the BMS and the voltmeter read of each group, group 1 first, V; `null` where one of them was not read. */
+	bmsV: readonly (number | null)[];
+	meterV: readonly (number | null)[];
+	/** Of the difference between the two instruments where both are sound, one standard deviation, V. */
+	differenceSdV: number;
+}
+
+/** Both instruments as they usually are, one sd of their difference, V (default): 2 mV of a meter, 2 mV of a BMS. */
+export const USUAL_DIFFERENCE_SD_V = 0.003;
+const Z95 = 1.96;
+
+/**
+ * Each BMS reading against the voltmeter on the same group.
+ * @param groups the battery's groups as subjects, by position; @param subject the battery
+ * @returns one verdict a group that differs, or that none does; empty when no group was read by both
+ */
+export function bmsVerdicts(
+	{ bmsV, meterV, differenceSdV }: BmsComparison,
+	groups: readonly Subject[],
+	subject: Subject
+): Verdict[] {
+	requirePositive(differenceSdV, 'differenceSdV');
+	const pairs = bmsV.flatMap((bms, i) => {
+		const meter = meterV[i] ?? null;
+		if (bms === null || meter === null) return [];
+		return [{ i, bms: requireFinite(bms, `bmsV.${i}`), meter: requireFinite(meter, `meterV.${i}`) }];
+	});
+	if (pairs.length === 0) return [];
+	const off = pairs.filter(({ bms, meter }) => Math.abs(bms - meter) > Z95 * differenceSdV);
+	if (off.length)
+		return off.map(({ i, bms, meter }) =>
+			say('bms-misreads', 'look', groups[i] ?? subject, {
+				errorV: measured(bms - meter, differenceSdV),
+				bmsV: bms,
+				meterV: meter
+			})
+		);
+	const worst = pairs.reduce((a, b) => (Math.abs(b.bms - b.meter) > Math.abs(a.bms - a.meter) ? b : a));
+	return [
+		say('bms-agrees', 'calm', subject, {
+			groups: pairs.length,
+			worstV: worst.bms - worst.meter,
+			sdV: differenceSdV
+		})
+	];
+}

@@ -1,0 +1,136 @@
+import type { Interval } from '../shared';
+import { listWords } from './build-words';
+import type { Measured, Words } from './verdict';
+
+export interface ProveFacts {
+	/** What the gate still wants checked. */
+	'prove-open': { unchecked: readonly string[]; checked: number };
+	/** Everything on the gate has been checked. */
+	'prove-checked': { checked: number };
+	/** Temporary parts are in: nothing is proved yet. */
+	'prove-shut': { parts: readonly string[] };
+	/** A joint has more resistance than its like, for sure; heat at the present and at the rated current. */
+	'joint-loose': { mOhm: Interval; heatW: number; currentA: number; ratedHeatW: number | null; ratedA: number | null };
+	/** The current was too small to show a bad joint. */
+	'joints-unclear': { seesMohm: number; currentA: number; wantedA: number };
+	/** No joint has more than its like beyond what the reading can see. */
+	'joints-even': { worst: number; mOhm: Interval; seesMohm: number; currentA: number };
+	/** The BMS reads a group otherwise than the voltmeter, V (BMS less meter). */
+	'bms-misreads': { errorV: Measured; bmsV: number; meterV: number };
+	/** The BMS reads every group as the voltmeter does. */
+	'bms-agrees': { groups: number; worstV: number; sdV: number };
+	/** Ampere-hours that went out over those that went in do not fit; share by which the load’s counter is off if the other is right. */
+	'counters-disagree': { chargedAh: number; dischargedAh: number; gain: Measured };
+	/** Ampere-hours in and out fit each other. */
+	'counters-agree': { chargedAh: number; dischargedAh: number; gain: Measured };
+	/** The battery gave what matching foretold. */
+	'capacity-as-matched': { testedAh: Measured; forecastAh: Measured };
+	/** The battery gave less than its smallest group has. */
+	'capacity-below-match': { testedAh: Measured; forecastAh: Measured };
+	/** The battery gave more than its groups can: a meter is wrong. */
+	'capacity-above-match': { testedAh: Measured; forecastAh: Measured };
+}
+
+const mOhm = ({ low95, high95 }: Interval) => `${Math.max(0, low95).toFixed(2)} to ${high95.toFixed(2)} mΩ`;
+const ah = ({ value, sd }: Measured) => `${value.toFixed(1)} ± ${sd.toFixed(1)} Ah`;
+const signedPercent = (share: number) => `${share > 0 ? '+' : '−'}${Math.abs(share * 100).toFixed(1)} %`;
+const signedMv = (volts: number) => `${volts > 0 ? '+' : '−'}${Math.abs(volts * 1000).toFixed(0)} mV`;
+const JOINT_RULE =
+	'R = (V loaded − V at rest) ÷ I for each group, less the median of the others; what is left is its joint.';
+const OUTSIDE = 'Main lugs, fuse, BMS and disconnect lie outside the sense points: read millivolts across each.';
+
+export const PROVE_WORDS: Words<ProveFacts> = {
+	'prove-open': ({ facts: { unchecked, checked } }) => ({
+		title: `${unchecked.length} of ${unchecked.length + checked} checks are open`,
+		finding: `Not checked: ${listWords(unchecked)}.`,
+		doubt: null,
+		rule: 'A bank is handed over when each check has been made, not when nothing has gone wrong.',
+		next: 'Go down the list; each check says what it needs.'
+	}),
+	'prove-checked': ({ facts: { checked } }) => ({
+		title: 'Every check on the list has been made',
+		finding: `${checked} checks.`,
+		doubt:
+			'Checked is not safe for ever: trips, covers, labels and the code that holds where you live are yours to see to.',
+		rule: 'A bank is handed over when each check has been made.',
+		next: null
+	}),
+	'prove-shut': ({ facts: { parts } }) => ({
+		title: 'Prove is shut: temporary parts are in',
+		finding: `${parts.join(', ')}.`,
+		doubt: null,
+		rule: 'No load and no charger before the last temporary part is out.',
+		next: 'Take them out and tick them off in Build.'
+	}),
+	'joint-loose': ({ subject, facts }) => ({
+		title: `${subject.label} has too much resistance`,
+		finding: `${mOhm(facts.mOhm)} more than its like: ${facts.heatW.toFixed(1)} W of heat at ${facts.currentA.toFixed(0)} A${facts.ratedHeatW === null ? '' : `, ${facts.ratedHeatW.toFixed(0)} W at the ${facts.ratedA!.toFixed(0)} A of the BMS`}.`,
+		doubt: 'The cell itself may have it: a joint changes when it is cleaned and tightened, a cell does not.',
+		rule: JOINT_RULE,
+		next: 'Load off. Clean the faces, tighten to the maker’s torque, and read again.'
+	}),
+	'joints-unclear': ({ facts: { seesMohm, currentA, wantedA } }) => ({
+		title: 'Cannot tell whether every joint is sound',
+		finding: `At ${currentA.toFixed(0)} A this shows only what has more than ${seesMohm.toFixed(2)} mΩ too much.`,
+		doubt: null,
+		rule: JOINT_RULE,
+		next: `Read again under about ${wantedA.toFixed(0)} A, or with a finer meter; the same seconds after switching on for every group.`
+	}),
+	'joints-even': ({ facts: { worst, mOhm: most, seesMohm, currentA } }) => ({
+		title: 'No joint stands out',
+		finding: `Most in the joint of group ${worst}: ${most.likely.toFixed(2)} mΩ over its like (${mOhm(most)}), read at ${currentA.toFixed(0)} A.`,
+		doubt: `What has less than ${seesMohm.toFixed(2)} mΩ too much does not show. ${OUTSIDE}`,
+		rule: JOINT_RULE,
+		next: null
+	}),
+	'bms-misreads': ({ subject, facts: { errorV, bmsV, meterV } }) => ({
+		title: `The BMS reads ${subject.label.toLowerCase()} by ${signedMv(errorV.value)}`,
+		finding: `BMS ${bmsV.toFixed(3)} V, voltmeter ${meterV.toFixed(3)} V: ${signedMv(errorV.value)} ± ${(errorV.sd * 1000).toFixed(0)} mV.`,
+		doubt: 'The two must be read within a minute, at rest; a voltmeter is wrong too: read a second group with it.',
+		rule: 'BMS less voltmeter, beyond what both may err (95 %).',
+		next: 'Read again at rest. If it stays: look at that lead’s crimp, calibrate the BMS, or keep its limits that much lower.'
+	}),
+	'bms-agrees': ({ facts: { groups, worstV, sdV } }) => ({
+		title: 'The BMS reads as the voltmeter does',
+		finding: `${groups} groups; the furthest is off by ${signedMv(worstV)}.`,
+		doubt: `Two instruments, ± ${(1.96 * sdV * 1000).toFixed(0)} mV between them (95 %).`,
+		rule: 'BMS less voltmeter, group by group, at rest.',
+		next: null
+	}),
+	'counters-disagree': ({ facts: { chargedAh, dischargedAh, gain } }) => ({
+		title: 'The counters of charge and discharge disagree',
+		finding: `${chargedAh.toFixed(1)} Ah went in, ${dischargedAh.toFixed(1)} Ah came out: the load’s counter reads ${signedPercent(gain.value)} ± ${(gain.sd * 100).toFixed(1)} % of what the charger’s says.`,
+		doubt:
+			'Which of the two is wrong this alone does not say: a shunt in the same wire, or hours × amps, is the third witness.',
+		rule: 'Between the same two ends of charge, out ÷ in = 0.999 for a sound cell.',
+		next: 'Set a third counter beside them before any capacity is believed.'
+	}),
+	'counters-agree': ({ facts: { chargedAh, dischargedAh, gain } }) => ({
+		title: 'Charge and discharge counters agree',
+		finding: `${chargedAh.toFixed(1)} Ah in, ${dischargedAh.toFixed(1)} Ah out (${signedPercent(gain.value)} ± ${(gain.sd * 100).toFixed(1)} %).`,
+		doubt: 'They may err alike.',
+		rule: 'Between the same two ends of charge, out ÷ in = 0.999 for a sound cell.',
+		next: null
+	}),
+	'capacity-as-matched': ({ facts: { testedAh, forecastAh } }) => ({
+		title: 'The battery gives what matching foretold',
+		finding: `${ah(testedAh)}; the smallest group was ${ah(forecastAh)}.`,
+		doubt: null,
+		rule: 'Without transfer a battery gives its smallest group.',
+		next: 'Write it into BMS and shunt.'
+	}),
+	'capacity-below-match': ({ facts: { testedAh, forecastAh } }) => ({
+		title: 'The battery gives less than its smallest group has',
+		finding: `${ah(testedAh)} against ${ah(forecastAh)} foretold.`,
+		doubt: 'Not full at the start, ended early by one group, a warm joint under load, or a counter that reads low.',
+		rule: 'Without transfer a battery gives its smallest group; less means imbalance or an early end.',
+		next: 'See which group ended it, balance, and test again.'
+	}),
+	'capacity-above-match': ({ facts: { testedAh, forecastAh } }) => ({
+		title: 'More came out than the groups hold',
+		finding: `${ah(testedAh)} against ${ah(forecastAh)} foretold: no battery gives more than its groups.`,
+		doubt: 'One of the counters is wrong: the one of this test, or the one the cells were tested with.',
+		rule: 'At most the mean of the groups, whatever is transferred.',
+		next: 'Set a third counter beside them before any capacity is believed.'
+	})
+};
