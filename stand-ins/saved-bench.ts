@@ -17,6 +17,8 @@ export interface SavedBench {
 	clockMs: number;
 	timeS: number;
 	wiring: Wiring;
+	/** Missing in benches saved before there was a plug: in. */
+	plugged?: boolean;
 	groups: number[][];
 	clips: Record<Tool, Place>;
 	shuntAh: number;
@@ -31,6 +33,7 @@ export function saveBench(bench: Bench, clockMs: number): SavedBench {
 		clockMs,
 		timeS: bench.timeS,
 		wiring: bench.wiring,
+		plugged: bench.plugged,
 		groups: bench.joined?.groups ?? [],
 		clips: bench.clips,
 		shuntAh: bench.shuntAh,
@@ -55,7 +58,8 @@ export function restoreBench(saved: SavedBench): Bench {
 			bench,
 			saved.wiring,
 			saved.groups,
-			turned.filter((i) => inGroups.has(i))
+			turned.filter((i) => inGroups.has(i)),
+			saved.plugged ?? true
 		);
 	return Object.assign(bench, {
 		timeS: saved.timeS,

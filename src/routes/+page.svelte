@@ -53,7 +53,7 @@
 				<div class="min-w-0">
 					<p>Stage <strong>{STAGE_NAMES[current]}</strong></p>
 					<ol class="my-2 flex flex-wrap gap-x-3 text-sm muted">
-						{#each stages.filter((s) => s.available) as s (s.stage)}<li>
+						{#each stages as s (s.stage)}<li>
 								{s.done ? '✓ ' : ''}{STAGE_NAMES[s.stage]}
 							</li>{/each}
 					</ol>

@@ -34,6 +34,7 @@ function visible(world: World) {
 		name: bench.scenario.name,
 		seed: bench.scenario.seed,
 		wiring: bench.wiring,
+		plugged: bench.plugged,
 		groups: bench.joined?.groups ?? [],
 		clips: bench.clips,
 		clockMs: world.clockMs(),
@@ -69,8 +70,13 @@ export function handsCommands(
 			world.skip(durationS);
 		},
 		'HANDs:WIRE': ([json]) => {
-			const { kind, groups, turned } = jsonOf(json) as { kind: Wiring; groups?: number[][]; turned?: number[] };
-			wireBench(world.bench(), kind, groups ?? [], turned ?? []);
+			const { kind, groups, turned, plugged } = jsonOf(json) as {
+				kind: Wiring;
+				groups?: number[][];
+				turned?: number[];
+				plugged?: boolean;
+			};
+			wireBench(world.bench(), kind, groups ?? [], turned ?? [], plugged ?? true);
 		},
 		'HANDs:CLIP': ([tool, json]) =>
 			clipTool(world.bench(), TOOLS[wordOf(tool, Object.keys(TOOLS))]!, jsonOf(json) as Place),

@@ -226,6 +226,272 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/balance-cells": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List balance-cells */
+        get: {
+            parameters: {
+                query?: {
+                    balanceRunId?: number;
+                    cellId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["BalanceCellChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of balance-cells */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BalanceCellInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BalanceCellChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/balance-cells/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of balance-cells */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BalanceCellChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/balance-cells/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BalanceCellChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/balance-leads/judge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How the balance leads of a battery most probably sit, and the reading that decides */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BalanceLeadsRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LeadsAnswer"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/balance-readings": {
         parameters: {
             query?: never;
@@ -1169,6 +1435,59 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/banks/{id}/read-battery": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Read a balance lead, a group or all groups of a battery now; nothing is stored */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ReadBatteryInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["BatteryReading"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/banks/{id}/rehearsal": {
         parameters: {
             query?: never;
@@ -1811,6 +2130,268 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["Recorded"] & components["schemas"]["BatteryChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/bms-comparisons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List bms-comparisons */
+        get: {
+            parameters: {
+                query?: {
+                    batteryId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["BmsComparisonChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of bms-comparisons */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BmsComparisonInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BmsComparisonChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BmsComparisonChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/bms-comparisons/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of bms-comparisons */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BmsComparisonChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BmsComparisonChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BmsComparisonChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/bms-comparisons/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BmsComparisonChange"];
                     };
                 };
                 400: components["responses"]["400"];
@@ -2972,6 +3553,268 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/charge-counts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List charge-counts */
+        get: {
+            parameters: {
+                query?: {
+                    batteryId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["ChargeCountChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of charge-counts */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ChargeCountInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ChargeCountChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ChargeCountChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/charge-counts/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of charge-counts */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ChargeCountChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ChargeCountChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ChargeCountChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/charge-counts/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ChargeCountChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/deliveries": {
         parameters: {
             query?: never;
@@ -3774,6 +4617,579 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/joint-torques": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List joint-torques */
+        get: {
+            parameters: {
+                query?: {
+                    batteryId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["JointTorqueChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of joint-torques */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JointTorqueInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["JointTorqueChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["JointTorqueChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/joint-torques/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of joint-torques */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["JointTorqueChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JointTorqueChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["JointTorqueChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/joint-torques/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["JointTorqueChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/joints": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Resistance and heat of each group’s joint beyond its like, from readings at rest and under load */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JointsRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["JointsAnswer"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/lead-readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List lead-readings */
+        get: {
+            parameters: {
+                query?: {
+                    batteryId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["LeadReadingChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of lead-readings */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LeadReadingInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["LeadReadingChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["LeadReadingChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/lead-readings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of lead-readings */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["LeadReadingChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LeadReadingChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["LeadReadingChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/lead-readings/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["LeadReadingChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/limit-plans": {
         parameters: {
             query?: never;
@@ -4557,6 +5973,268 @@ export interface paths {
         };
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/load-readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List load-readings */
+        get: {
+            parameters: {
+                query?: {
+                    batteryId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["LoadReadingChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of load-readings */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LoadReadingInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["LoadReadingChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["LoadReadingChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/load-readings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of load-readings */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["LoadReadingChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LoadReadingChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["LoadReadingChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/load-readings/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["LoadReadingChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -6317,6 +7995,268 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/temporary-parts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List temporary-parts */
+        get: {
+            parameters: {
+                query?: {
+                    batteryId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["TemporaryPartChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of temporary-parts */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TemporaryPartInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["TemporaryPartChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["TemporaryPartChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/temporary-parts/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of temporary-parts */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["TemporaryPartChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TemporaryPartChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["TemporaryPartChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/temporary-parts/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["TemporaryPartChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/verdict-changes": {
         parameters: {
             query?: never;
@@ -6456,6 +8396,21 @@ export interface components {
             apartAh: components["schemas"]["Interval"] | null;
             verdict: components["schemas"]["Verdict"];
         };
+        BalanceCellChange: {
+            balanceRunId?: number;
+            cellId?: number;
+        };
+        BalanceCellInput: {
+            balanceRunId: number;
+            cellId: number;
+        };
+        BalanceLeadsRequest: {
+            cellsV?: number[] | null;
+            cellV?: components["schemas"]["CellRangeInput"] | null;
+            meterSdV?: number | null;
+            readingsV: (number | null)[];
+            series: number;
+        };
         BalanceQuestionInput: {
             bankId?: number | null;
             cellsPerReading?: number | null;
@@ -6472,6 +8427,7 @@ export interface components {
             deliveredAh?: number | null;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             readAt?: string;
+            readDoubtS?: number | null;
             supplyA?: number;
             supplyV?: number | null;
         };
@@ -6482,6 +8438,7 @@ export interface components {
             deliveredAh?: number | null;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             readAt: string;
+            readDoubtS?: number | null;
             supplyA: number;
             supplyV?: number | null;
         };
@@ -6500,6 +8457,7 @@ export interface components {
             } | null;
             endedAt?: string | null;
             leadOhm?: number;
+            setV?: number | null;
             startedAt?: string | null;
             supplyA?: number;
         };
@@ -6510,6 +8468,7 @@ export interface components {
             } | null;
             endedAt?: string | null;
             leadOhm: number;
+            setV?: number | null;
             startedAt?: string | null;
             supplyA: number;
         };
@@ -6605,6 +8564,32 @@ export interface components {
             ratedWh?: number | null;
             series?: number | null;
         };
+        BatteryReading: {
+            atMs: number;
+            currentA: number | null;
+            groupsV: number[] | null;
+            voltageV: number | null;
+        };
+        BmsComparisonChange: {
+            batteryId?: number;
+            bmsV?: (number | null)[];
+            clientKey?: string | null;
+            meter?: string | null;
+            meterV?: (number | null)[];
+            notes?: string | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            readAt?: string;
+        };
+        BmsComparisonInput: {
+            batteryId: number;
+            bmsV: (number | null)[];
+            clientKey?: string | null;
+            meter?: string | null;
+            meterV: (number | null)[];
+            notes?: string | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            readAt: string;
+        };
         BmsInput: {
             chargeA?: number | null;
             continuousA?: number | null;
@@ -6655,6 +8640,7 @@ export interface components {
             temperatureC?: number | null;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             testedAt?: string;
+            testedDoubtS?: number | null;
         };
         CapacityTestInput: {
             bankId: number;
@@ -6668,6 +8654,7 @@ export interface components {
             temperatureC?: number | null;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             testedAt: string;
+            testedDoubtS?: number | null;
         };
         CellChange: {
             batch?: string | null;
@@ -6705,6 +8692,10 @@ export interface components {
             /** @default false */
             plusTurned?: boolean;
             position: number;
+        };
+        CellRangeInput: {
+            high: number;
+            low: number;
         };
         CellTypeChange: {
             acResistanceMohm?: number | null;
@@ -6752,6 +8743,24 @@ export interface components {
             torqueNm?: number | null;
             widthMm?: number | null;
         };
+        ChargeCountChange: {
+            batteryId?: number;
+            chargedAh?: number;
+            clientKey?: string | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            countedAt?: string;
+            dischargedAh?: number;
+            notes?: string | null;
+        };
+        ChargeCountInput: {
+            batteryId: number;
+            chargedAh: number;
+            clientKey?: string | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            countedAt: string;
+            dischargedAh: number;
+            notes?: string | null;
+        };
         ConclusionsInput: {
             conclusions: components["schemas"]["FindingInput"][];
         };
@@ -6795,6 +8804,8 @@ export interface components {
             where?: string | null;
         };
         HandsInput: {
+            loadA?: number | null;
+            plugged?: boolean | null;
             probe?: ("supply" | "pack") | null;
             probeCellId?: number | null;
             probeLead?: number | null;
@@ -6838,6 +8849,80 @@ export interface components {
             high95: number;
             likely: number;
             low95: number;
+        };
+        JointsAnswer: {
+            joints: {
+                group: number;
+                heatW: number;
+                mOhm: components["schemas"]["Interval"];
+            }[];
+            verdicts: components["schemas"]["Verdict"][];
+        };
+        JointsRequest: {
+            currentA: number;
+            loadV: number[];
+            meterSdV?: number | null;
+            parallel?: number | null;
+            restV: number[];
+        };
+        JointTorqueChange: {
+            batteryId?: number;
+            clientKey?: string | null;
+            notes?: string | null;
+            position?: number;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            tightenedAt?: string;
+            torqueNm?: number;
+        };
+        JointTorqueInput: {
+            batteryId: number;
+            clientKey?: string | null;
+            notes?: string | null;
+            position: number;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            tightenedAt: string;
+            torqueNm: number;
+        };
+        LeadReadingChange: {
+            batteryId?: number;
+            clientKey?: string | null;
+            meter?: string | null;
+            notes?: string | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            readAt?: string;
+            readingsV?: (number | null)[];
+        };
+        LeadReadingInput: {
+            batteryId: number;
+            clientKey?: string | null;
+            meter?: string | null;
+            notes?: string | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            readAt: string;
+            readingsV: (number | null)[];
+        };
+        LeadsAnswer: {
+            explanations: {
+                /** @enum {string} */
+                code: "right" | "exchanged" | "block-reversed" | "open" | "wrong-node" | "doubled" | "polarity";
+                leads: number[];
+                probability: number;
+                text: string;
+            }[];
+            next: {
+                /** @enum {string} */
+                against: "negative" | "positive";
+                expect: {
+                    /** @enum {string} */
+                    code: "right" | "exchanged" | "block-reversed" | "open" | "wrong-node" | "doubled" | "polarity";
+                    voltageV: number;
+                }[];
+                lead: number;
+            } | null;
+            pass: boolean;
+            unexplained: number;
+            unread: number[];
+            verdict: components["schemas"]["Verdict"];
         };
         LimitPlanChange: {
             bankId?: number;
@@ -6981,6 +9066,28 @@ export interface components {
             } | null;
             version: number;
         };
+        LoadReadingChange: {
+            batteryId?: number;
+            clientKey?: string | null;
+            currentA?: number;
+            loadV?: number[];
+            meter?: string | null;
+            notes?: string | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            readAt?: string;
+            restV?: number[];
+        };
+        LoadReadingInput: {
+            batteryId: number;
+            clientKey?: string | null;
+            currentA: number;
+            loadV: number[];
+            meter?: string | null;
+            notes?: string | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            readAt: string;
+            restV: number[];
+        };
         LogFaultInput: {
             code: string;
             message: string;
@@ -7087,6 +9194,12 @@ export interface components {
             title?: string;
             type?: string;
         };
+        ReadBatteryInput: {
+            batteryId?: number | null;
+            group?: number | null;
+            instrumentId: number;
+            lead?: number | null;
+        };
         ReadingChange: {
             cellId?: number;
             clientKey?: string | null;
@@ -7095,7 +9208,14 @@ export interface components {
             quantity?: "restVoltage" | "acResistance" | "temperature" | "mass";
             rawText?: string;
             restS?: number | null;
+            /**
+             * @default loose
+             * @enum {string}
+             */
+            state?: "loose" | "joined" | "series" | "end-of-charge" | "under-load";
+            stateA?: number | null;
             takenAt?: string | null;
+            takenDoubtS?: number | null;
         };
         ReadingInput: {
             cellId: number;
@@ -7105,7 +9225,14 @@ export interface components {
             quantity: "restVoltage" | "acResistance" | "temperature" | "mass";
             rawText: string;
             restS?: number | null;
+            /**
+             * @default loose
+             * @enum {string}
+             */
+            state?: "loose" | "joined" | "series" | "end-of-charge" | "under-load";
+            stateA?: number | null;
             takenAt?: string | null;
+            takenDoubtS?: number | null;
         };
         Recorded: {
             /** Format: date-time */
@@ -7167,9 +9294,13 @@ export interface components {
             cutoffV?: number | null;
             energyWh?: number | null;
             meanVoltageV?: number | null;
+            powerW?: number | null;
+            restS?: number | null;
             sdAh?: number | null;
+            startedFull?: boolean | null;
             temperatureC?: number | null;
             testedAt?: string | null;
+            testedDoubtS?: number | null;
             tester?: string | null;
         };
         RunInput: {
@@ -7180,9 +9311,13 @@ export interface components {
             cutoffV?: number | null;
             energyWh?: number | null;
             meanVoltageV?: number | null;
+            powerW?: number | null;
+            restS?: number | null;
             sdAh?: number | null;
+            startedFull?: boolean | null;
             temperatureC?: number | null;
             testedAt?: string | null;
+            testedDoubtS?: number | null;
             tester?: string | null;
         };
         ServiceCheckChange: {
@@ -7191,6 +9326,7 @@ export interface components {
             battery?: number;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             checkedAt?: string;
+            checkedDoubtS?: number | null;
             clientKey?: string | null;
             /** @enum {string} */
             context?: "full" | "empty" | "rest" | "load";
@@ -7205,6 +9341,7 @@ export interface components {
             battery?: number;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             checkedAt: string;
+            checkedDoubtS?: number | null;
             clientKey?: string | null;
             /** @enum {string} */
             context: "full" | "empty" | "rest" | "load";
@@ -7371,7 +9508,14 @@ export interface components {
             rawUnit: string;
             restS?: number | null;
             sd: number;
+            /**
+             * @default loose
+             * @enum {string}
+             */
+            state?: "loose" | "joined" | "series" | "end-of-charge" | "under-load";
+            stateA?: number | null;
             takenAt?: string | null;
+            takenDoubtS?: number | null;
             value: number;
         };
         StoredRehearsalInput: {
@@ -7395,11 +9539,15 @@ export interface components {
             faults?: components["schemas"]["LogFaultInput"][] | null;
             fileName?: string | null;
             meanVoltageV?: number | null;
+            powerW?: number | null;
+            restS?: number | null;
             sdAh?: number | null;
             /** @enum {string} */
             source: "log" | "hand" | "live";
+            startedFull?: boolean | null;
             temperatureC?: number | null;
             testedAt?: string | null;
+            testedDoubtS?: number | null;
             tester?: string | null;
         };
         Subject: {
@@ -7407,6 +9555,22 @@ export interface components {
             /** @enum {string} */
             kind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "joint" | "lead" | "instrument";
             label: string;
+        };
+        TemporaryPartChange: {
+            batteryId?: number;
+            clientKey?: string | null;
+            name?: string;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            putInAt?: string;
+            takenOutAt?: string | null;
+        };
+        TemporaryPartInput: {
+            batteryId: number;
+            clientKey?: string | null;
+            name: string;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            putInAt: string;
+            takenOutAt?: string | null;
         };
         Tried: {
             identity: {
@@ -7426,7 +9590,7 @@ export interface components {
         /** @description A judgement as data, with its sentences; the facts of each code are in docs/verdicts.md */
         Verdict: {
             /** @enum {string} */
-            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "correction-refused" | "untested" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-refused" | "join-checked" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "limits-no-room" | "limits-waiting" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
+            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "correction-refused" | "untested" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-refused" | "join-checked" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
             doubt: string | null;
             facts: Record<string, never>;
             finding: string;

@@ -2,7 +2,7 @@ import { Type } from 'class-transformer';
 import { ArrayMinSize, IsArray, IsDefined, IsObject, ValidateNested } from 'class-validator';
 import { LIVE_KINDS, type LiveKind } from '$lib/core/live-run';
 import { DEFECT_KINDS, type DefectKind } from '$lib/core/rehearsal';
-import { AtMost, ClientKey, Maybe, Num, OneOf, Text, Whole } from './fields';
+import { AtMost, ClientKey, Maybe, Num, OneOf, Text, Whole, YesNo } from './fields';
 
 export class LivePhaseInput {
 	@OneOf(['charge', 'rest', 'discharge', 'watch']) kind!: 'charge' | 'rest' | 'discharge' | 'watch';
@@ -78,12 +78,25 @@ export class MeasureInput {
 	@Maybe() @ClientKey() clientKey?: string;
 }
 
+/** Where a battery is read: a balance lead against battery negative, a group, or by the BMS all groups at once. */
+export class ReadBatteryInput {
+	@Whole(1, 2 ** 31) instrumentId!: number;
+	@Maybe() @Whole(0, 128) lead?: number | null;
+	@Maybe() @Whole(1, 128) group?: number | null;
+	/** The bank’s first when missing. */
+	@Maybe() @Whole(1, 2 ** 31) batteryId?: number | null;
+}
+
 export class HandsInput {
 	@Maybe() @OneOf(['loose', 'parallel', 'series']) wire?: 'loose' | 'parallel' | 'series';
+	/** Of a battery in series: whether its balance leads are plugged into the BMS; they are when missing. */
+	@Maybe() @YesNo() plugged?: boolean;
 	@Maybe() @Num(1, 10_000) timeFactor?: number;
+	/** The load on the row or battery, switched on with so many amperes; 0: off. */
+	@Maybe() @Num(0, 1000) loadA?: number;
 	@Maybe() @Num(1, 7_776_000) skipS?: number;
 	/** Where the voltmeter's probes go: a cell's id, a balance lead, the supply's terminals, the whole row or battery. */
 	@Maybe() @Whole(1, 2 ** 31) probeCellId?: number;
-	@Maybe() @Whole(1, 128) probeLead?: number;
+	@Maybe() @Whole(0, 128) probeLead?: number;
 	@Maybe() @OneOf(['supply', 'pack']) probe?: 'supply' | 'pack';
 }

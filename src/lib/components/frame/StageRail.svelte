@@ -11,22 +11,16 @@
 
 <nav aria-label="Stages" class="rail no-print">
 	<ol>
-		{#each stages as { stage, available, open, warmth } (stage)}
+		{#each stages as { stage, open, warmth } (stage)}
 			<li>
-				{#if available}
-					<a href="/banks/{bankId}/{stage}" class="tap stage" aria-current={active === stage ? 'page' : undefined}>
-						<span>{STAGE_NAMES[stage]}</span>
-						{#if open}<span
-								class="figure badge-open"
-								data-warmth={warmth}
-								title={warmth === 'calm' ? `${open} to do` : `${open} need you`}>{open}</span
-							>{/if}
-					</a>
-				{:else}
-					<span class="tap stage later" title="Not part of this version"
-						>{STAGE_NAMES[stage]}<span class="sr-only"> (not part of this version)</span></span
-					>
-				{/if}
+				<a href="/banks/{bankId}/{stage}" class="tap stage" aria-current={active === stage ? 'page' : undefined}>
+					<span>{STAGE_NAMES[stage]}</span>
+					{#if open}<span
+							class="figure badge-open"
+							data-warmth={warmth}
+							title={warmth === 'calm' ? `${open} to do` : `${open} need you`}>{open}</span
+						>{/if}
+				</a>
 			</li>
 		{/each}
 	</ol>
@@ -53,10 +47,6 @@
 	}
 	a.stage:hover {
 		background: var(--color-base-300);
-	}
-	.later {
-		color: var(--muted);
-		font-style: italic;
 	}
 	.badge-open {
 		min-width: 1.6rem;

@@ -42,7 +42,8 @@ export interface LeadsJudgement {
 	unexplained: number;
 }
 
-const METER_SD_V = 0.002;
+/** A meter nobody described, one standard deviation, V (default). */
+export const USUAL_METER_SD_V = 0.002;
 /** "Right" must be this sure. */
 const PASS_FROM = 0.99;
 /** Explanations below this go into the likeliest of their kind. */
@@ -65,7 +66,7 @@ interface Weighed {
  * @throws CoreError `layout`, `readings-count`, `not-a-number`, `not-positive`, `cells-count`, `cell-range`
  */
 export function judgeBalanceLeads(input: BalanceLeadsInput): LeadsJudgement {
-	const { series, cells, meterSdV = METER_SD_V } = input;
+	const { series, cells, meterSdV = USUAL_METER_SD_V } = input;
 	check(input);
 	const withoutZero = input.readingsV.length === series;
 	const readingsV = withoutZero ? [null, ...input.readingsV] : input.readingsV;

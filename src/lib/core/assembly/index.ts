@@ -1,4 +1,5 @@
 export {
+	USUAL_METER_SD_V,
 	judgeBalanceLeads,
 	type BalanceLeadsInput,
 	type LeadExplanation,

@@ -29,12 +29,26 @@ const JOINT_SPREAD_OHM = 0.00003;
 const MEDIAN_FACTOR = 1.2533;
 const Z95 = 1.96;
 
+/** Groups of one battery read alike to this factor, whatever their charge; beyond it a digit slipped, or it is no group. */
+const ALIKE = 1.6;
+
+function refuseOdd(volts: readonly number[], path: string): void {
+	const typical = median(volts.map(Math.abs))!;
+	const odd = volts.findIndex((v) => Math.abs(v) > ALIKE * typical || Math.abs(v) < typical / ALIKE);
+	if (odd >= 0)
+		throw new CoreError(
+			'odd-reading',
+			`${path}.${odd}`,
+			`${path}.${odd} requires a voltage like the other groups’, about ${typical.toFixed(2)} V, got ${volts[odd]} V. Read it again.`
+		);
+}
+
 /**
  * Resistance of each group's joint beyond that of its like, from its voltage at rest and under load: `(Vload − Vrest)/I`, less the
  * median of the other groups (models, joints). The doubt holds both readings, the cells' own spread at P in parallel and that
  * of the median. Main lugs, fuse, BMS and disconnect lie outside the sense points.
  * @returns one a group, by position
- * @throws CoreError `groups-count` unless both lists are of one length from 2, `no-current`, `wrong-sign`, `not-a-number`, `not-positive`
+ * @throws CoreError `groups-count` unless both lists are of one length from 2, `odd-reading`, `no-current`, `wrong-sign`, `not-a-number`, `not-positive`
  */
 export function judgeJoints({ restV, loadV, currentA, parallel, meterSdV }: JointsInput): Joint[] {
 	if (restV.length < 2 || restV.length !== loadV.length)
@@ -45,6 +59,8 @@ export function judgeJoints({ restV, loadV, currentA, parallel, meterSdV }: Join
 		);
 	restV.forEach((v, i) => requireFinite(v, `restV.${i}`));
 	loadV.forEach((v, i) => requireFinite(v, `loadV.${i}`));
+	refuseOdd(restV, 'restV');
+	refuseOdd(loadV, 'loadV');
 	requirePositive(meterSdV, 'meterSdV');
 	requirePositive(parallel, 'parallel');
 	if (requireFinite(currentA, 'currentA') === 0)

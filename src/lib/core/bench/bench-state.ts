@@ -54,6 +54,8 @@ export interface Bench {
 	wiring: Wiring;
 	/** The row or battery; null while all cells are loose. */
 	joined: Joined | null;
+	/** The balance leads of a battery in series are plugged into its BMS. */
+	plugged: boolean;
 	clips: Record<Tool, Place>;
 	supply: SupplySetting;
 	load: LoadSetting;

@@ -217,6 +217,18 @@ describe('hands', () => {
 		wireBench(b, 'series', SERIES, []);
 		expect(() => clipTool(b, 'load', { cell: 0 })).toThrow(/built in/);
 	});
+	it('read the balance leads with the plug out: then no BMS sees the battery, and an open lead hangs in the air', () => {
+		const b = bench({ bms: { openLead: 2 } });
+		wireBench(b, 'series', SERIES, [], false);
+		expect(readBms(b)).toBeNull();
+		expect(voltageAt(b, { lead: 0 })).toBe(0);
+		expect(voltageAt(b, { lead: 2 })).toBe(0);
+		expect(voltageAt(b, { lead: 3 }) / voltageAt(b, { lead: 1 })).toBeCloseTo(3, 6);
+		wireBench(b, 'series', SERIES, []);
+		expect(readBms(b)!.groupV).toHaveLength(4);
+		// Plugged in it floats between its neighbours.
+		expect(voltageAt(b, { lead: 2 }) / voltageAt(b, { lead: 1 })).toBeCloseTo(1.7, 1);
+	});
 	it('find the staircase of the balance leads', () => {
 		const b = bench();
 		wireBench(b, 'series', SERIES, []);

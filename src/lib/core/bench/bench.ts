@@ -40,6 +40,7 @@ export function openBench(scenario: Scenario): Bench {
 		cells,
 		wiring: 'loose',
 		joined: null,
+		plugged: false,
 		clips: { supply: null, load: null, voltmeter: null, ohmmeter: null },
 		supply: { voltageV: 0, currentA: 0, on: false },
 		load: { mode: 'current', currentA: 0, powerW: 0, resistanceOhm: 1000, cutoffV: 0, on: false, cutOff: false },
@@ -68,12 +69,14 @@ const HARD_JOIN_C = 0.5;
  * Wires the cells. Supply and load must be off. Cells go in as they are printed, unless they are in `turned`: one that stands the
  * wrong way round sparks, is written down as an incident, and nothing is joined.
  * @param groups cell indices a group; for a parallel row all groups make one row
+ * @param plugged whether the balance leads of a battery in series go into its BMS: without it nothing guards it
  */
 export function wireBench(
 	bench: Bench,
 	kind: Wiring,
 	groups: readonly (readonly number[])[],
-	turned: readonly number[]
+	turned: readonly number[],
+	plugged = true
 ): void {
 	if (bench.supply.on || bench.load.on)
 		refuse('live', 'wiring', 'Switch the supply and the load off before the wiring is touched.');
@@ -93,6 +96,7 @@ export function wireBench(
 	}
 	bench.cells.currentA.fill(0);
 	bench.wiring = kind;
+	bench.plugged = kind === 'series' && plugged;
 	for (const tool of ['supply', 'load', 'voltmeter'] as const)
 		if (bench.clips[tool] !== 'supply') bench.clips[tool] = null;
 	bench.joined = kind === 'loose' ? null : join(bench, kind, kind === 'parallel' ? [all] : groups.map((g) => [...g]));
@@ -102,7 +106,7 @@ export function wireBench(
 function join(bench: Bench, kind: Wiring, groups: number[][]): Joined {
 	const { scenario, cells } = bench;
 	const ohms = groups.flat().map((i) => scenario.barOhm + (kind === 'series' ? scenario.cells[i]!.looseBarOhm : 0));
-	const hasBms = kind === 'series';
+	const hasBms = bench.plugged;
 	const guarded = guardBattery(
 		wireBattery(cells, groups, ohms),
 		hasBms ? createBms(completeBms(scenario.bms.limits, scenario.chemistry)) : null,
@@ -138,7 +142,7 @@ export function clipTool(bench: Bench, tool: Tool, place: Place): void {
 	}
 	if (place && typeof place === 'object' && 'lead' in place) {
 		const leads = bench.wiring === 'series' ? bench.joined!.groups.length : 0;
-		if (tool !== 'voltmeter' || !(place.lead >= 1 && place.lead <= leads))
+		if (tool !== 'voltmeter' || leads === 0 || !(place.lead >= 0 && place.lead <= leads))
 			refuse('place', tool, `There is no balance lead ${place.lead} here for the ${tool}.`);
 	}
 	if (tool === 'ohmmeter' && (place === 'pack' || place === 'supply'))
@@ -238,7 +242,7 @@ function stepBench(bench: Bench, stepS: number): void {
 }
 
 function setReadErrors(bench: Bench, guarded: GuardedBattery): void {
-	if (bench.wiring !== 'series') return;
+	if (!bench.plugged) return;
 	const errors = leadErrorsV(guarded.battery.groupV, bench.scenario.bms);
 	bench.scenario.bms.readErrorV.forEach((own, g) => (guarded.readErrorV[g] = (own ?? 0) + errors[g]!));
 }

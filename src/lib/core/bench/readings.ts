@@ -58,9 +58,9 @@ export interface BmsReading {
 	dischargeBlocked: boolean;
 }
 
-/** What the BMS reports; null while there is no battery in series. */
+/** What the BMS reports; null while there is no battery in series, or its leads are not plugged in. */
 export function readBms(bench: Bench): BmsReading | null {
-	if (bench.wiring !== 'series' || !bench.joined) return null;
+	if (!bench.plugged || !bench.joined) return null;
 	const { guarded } = bench.joined;
 	const flow = flowAt(bench, 'pack');
 	const groupV = Array.from(guarded.battery.groupV, (v, g) => shown(bench, 'bmsV', v + guarded.readErrorV[g]!));

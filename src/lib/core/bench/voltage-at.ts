@@ -31,6 +31,8 @@ function supplyTerminalsV(bench: Bench): number {
 function leadVoltageV(bench: Bench, lead: number): number {
 	const { battery } = bench.joined!.guarded;
 	flowAt(bench, 'pack');
+	// With the plug out a lead on no node hangs in the air.
+	if (!bench.plugged && lead === bench.scenario.bms.openLead) return 0;
 	const errors = leadErrorsV(battery.groupV, bench.scenario.bms);
 	let volts = 0;
 	for (let g = 0; g < lead; g++) volts += battery.groupV[g]! + errors[g]!;

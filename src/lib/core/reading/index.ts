@@ -13,3 +13,4 @@ export {
 } from './quantity';
 export { questionReading, type Question } from './question';
 export { INSTRUMENT_KINDS, INSTRUMENT_SHEETS, type InstrumentKind, type InstrumentSheet } from './instrument-sheet';
+export { READ_STATES, READ_STATE_NAMES, type ReadState } from './read-state';

@@ -19,8 +19,6 @@ export const STAGE_NAMES: Record<Stage, string> = {
 /** Where a bank stands in one stage. */
 export interface StageStatus {
 	stage: Stage;
-	/** Not part of the product yet: shown, not entered. */
-	available: boolean;
 	/** How much is open; null when nothing is. */
 	open: string | null;
 	warmth: Warmth;

@@ -1,13 +1,6 @@
 export { balanceState, isCharging, judgeBalanceStage, type BalanceState, type LoggedReading } from './balance';
-export {
-	EDITION,
-	LATER_STAGES,
-	failedStage,
-	judgeBank,
-	warmthRank,
-	type BankJudgement,
-	type SetApart
-} from './judge-bank';
+export { EDITION, failedStage, judgeBank, warmthRank, type BankJudgement, type SetApart } from './judge-bank';
+export { buildState, judgeBuildStage, type BatteryBuild, type BuildRecords } from './build';
 export { judgeLimitsStage, limitsState, type BatteryLimits, type LatestTest, type LimitsState } from './limits';
 export { judgeMatchStage, matchState, type MatchCandidate, type MatchState, type PlacedGroup } from './match';
 export type {
@@ -24,6 +17,15 @@ export type {
 } from './picture';
 export { bankSubject, isInService, placedCells } from './picture-parts';
 export { judgePlanStage } from './plan';
+export {
+	PROVE_CHECKS,
+	PROVE_CHECK_NAMES,
+	judgeProveStage,
+	proveState,
+	type BatteryProof,
+	type ProveCheck,
+	type ProveRecords
+} from './prove';
 export { CRATE_REST_S, deliveryTrays, judgedTrays, judgeReceiveStage, type DeliveryTray } from './receive';
 export { statusOf, type StageJudgement } from './stage-judgement';
 export {

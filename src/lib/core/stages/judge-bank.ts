@@ -5,10 +5,7 @@ import { bankSubject, isInService, placedCells } from './picture-parts';
 import { statusOf, type StageJudgement } from './stage-judgement';
 
 /** By what edition of the rules a bank was judged: raised whenever a rule changes, so that what changed with it is told. */
-export const EDITION = 3;
-
-/** Stages named on the rail that are not part of this version. */
-export const LATER_STAGES: readonly Stage[] = ['build', 'prove'];
+export const EDITION = 4;
 
 /** What Home, the rail, the pages and the API know of a bank. */
 export interface BankJudgement {
@@ -68,9 +65,9 @@ export function judgeBank(
 		verdicts.push(...own);
 		// What is read or chosen is not done while something in it says stop.
 		const done = judgement.done && own.every((v) => v.warmth !== 'stop');
-		stages.push(statusOf(stage, { verdicts: own, done }, !LATER_STAGES.includes(stage)));
+		stages.push(statusOf(stage, { verdicts: own, done }));
 	}
-	const current = isInService(picture) ? 'serve' : (stages.find((s) => s.available && !s.done)?.stage ?? 'serve');
+	const current = isInService(picture) ? 'serve' : (stages.find((s) => !s.done)?.stage ?? 'serve');
 	const warmth = warmestFirst(verdicts)[0]?.warmth ?? 'calm';
 	return { stages, current, placed: placedCells(picture).length > 0, warmth, verdicts };
 }

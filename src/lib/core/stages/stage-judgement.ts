@@ -10,11 +10,11 @@ export interface StageJudgement {
 const wantsLook = (v: Verdict) => WARMTHS.indexOf(v.warmth) >= WARMTHS.indexOf('look');
 
 /** What the rail shows of a stage: how many verdicts want a look, else how much is open. */
-export function statusOf(stage: Stage, { verdicts, done }: StageJudgement, available = true): StageStatus {
+export function statusOf(stage: Stage, { verdicts, done }: StageJudgement): StageStatus {
 	const looks = verdicts.filter(wantsLook).length;
 	const open = verdicts.filter((v) => v.warmth === 'open').reduce((sum, v) => sum + Math.max(1, cellsOf(v).length), 0);
 	const count = looks || open;
-	return { stage, available, open: count ? String(count) : null, warmth: warmestOf(verdicts), done };
+	return { stage, open: count ? String(count) : null, warmth: warmestOf(verdicts), done };
 }
 
 /**

@@ -7,6 +7,7 @@ export interface BenchState {
 	name: string;
 	seed: number;
 	wiring: Wiring;
+	plugged: boolean;
 	groups: number[][];
 	clips: Record<Tool, Place>;
 	clockMs: number;
@@ -31,7 +32,7 @@ export interface Hands {
 	load(scenario: unknown): Promise<void>;
 	save(): Promise<unknown>;
 	restore(saved: unknown): Promise<void>;
-	wire(kind: Wiring, groups: number[][], turned: number[]): Promise<void>;
+	wire(kind: Wiring, groups: number[][], turned: number[], plugged?: boolean): Promise<void>;
 	clip(tool: Tool, place: Place): Promise<void>;
 	timeFactor(factor: number): Promise<void>;
 	skip(durationS: number): Promise<void>;
@@ -66,7 +67,7 @@ export function benchHands(host: string, port: number): Hands {
 		load: (scenario) => tell(`WORL:LOAD ${quotedJson(scenario)}`),
 		save: () => ask('WORL:SAVE?'),
 		restore: (saved) => tell(`WORL:REST ${quotedJson(saved)}`),
-		wire: (kind, groups, turned) => tell(`HAND:WIRE ${quotedJson({ kind, groups, turned })}`),
+		wire: (kind, groups, turned, plugged = true) => tell(`HAND:WIRE ${quotedJson({ kind, groups, turned, plugged })}`),
 		clip: (tool, place) => tell(`HAND:CLIP ${TOOL_WORDS[tool]},${quotedJson(place)}`),
 		timeFactor: (factor) => tell(`WORL:TIME:FACT ${factor}`),
 		skip: (durationS) => tell(`WORL:SKIP ${durationS}`, SKIP_PATIENCE_MS)

@@ -1,4 +1,5 @@
 import { STAGES } from '$lib/core/shared';
+import { BalanceLeadsRequest, JointsRequest } from '$lib/input/assembly';
 import * as compute from '$lib/input/compute';
 import { SimulationRequest } from '$lib/input/simulation';
 import { json, operation, path, query, ref, type Json } from './parts';
@@ -33,6 +34,16 @@ export function computePaths(): Json {
 			'Whether a bank is balanced, if the readings can tell',
 			compute.BalanceQuestionInput,
 			answer('BalanceAnswer')
+		),
+		'/api/v1/balance-leads/judge': post(
+			'How the balance leads of a battery most probably sit, and the reading that decides',
+			BalanceLeadsRequest,
+			answer('LeadsAnswer')
+		),
+		'/api/v1/joints': post(
+			'Resistance and heat of each group’s joint beyond its like, from readings at rest and under load',
+			JointsRequest,
+			answer('JointsAnswer')
 		),
 		'/api/v1/settings': {
 			get: operation('Settings'),

@@ -50,6 +50,13 @@ export function livePaths(): Json {
 		},
 		'/api/v1/banks/{id}/rehearsal': { parameters: [path('id')], get: operation('Where a rehearsal stands') },
 		'/api/v1/banks/{id}/rehearsal/hands': on('Wiring, probes, pace of time', live.HandsInput),
+		'/api/v1/banks/{id}/read-battery': {
+			parameters: [path('id')],
+			post: operation('Read a balance lead, a group or all groups of a battery now; nothing is stored', {
+				body: json(ref(live.ReadBatteryInput.name)),
+				result: answer('BatteryReading')
+			})
+		},
 		'/api/v1/banks/{id}/measure': {
 			parameters: [path('id')],
 			post: repeatable(

@@ -1,3 +1,4 @@
+import { LEAD_CODES } from '$lib/core/assembly';
 import { json, ref, type Json } from './parts';
 
 /** What answers are made of. Every field is always there; `maybe` ones may be null. */
@@ -55,6 +56,30 @@ export const RESULTS = {
 		answer: words('balanced', 'apart', 'cannot-tell'),
 		apartAh: maybe(ref('Interval')),
 		verdict: ref('Verdict')
+	}),
+	BatteryReading: object({
+		atMs: number,
+		voltageV: maybe(number),
+		groupsV: maybe(list(number)),
+		currentA: maybe(number)
+	}),
+	LeadsAnswer: object({
+		explanations: list(object({ code: words(...LEAD_CODES), leads: list(integer), probability: number, text })),
+		next: maybe(
+			object({
+				lead: integer,
+				against: words('negative', 'positive'),
+				expect: list(object({ code: words(...LEAD_CODES), voltageV: number }))
+			})
+		),
+		pass: truth,
+		unread: list(integer),
+		unexplained: integer,
+		verdict: ref('Verdict')
+	}),
+	JointsAnswer: object({
+		joints: list(object({ group: integer, mOhm: ref('Interval'), heatW: number })),
+		verdicts: list(ref('Verdict'))
 	}),
 	LivePhase: {
 		oneOf: [

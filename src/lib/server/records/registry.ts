@@ -1,26 +1,33 @@
 import { ServiceError } from '../errors';
 import { acknowledgementKind } from './acknowledgements/kind';
+import { balanceCellKind } from './balance-cells/kind';
 import { balanceReadingKind } from './balance-readings/kind';
 import { balanceRunKind } from './balance-runs/kind';
 import { bankKind } from './banks/kind';
 import { batteryKind } from './batteries/kind';
+import { bmsComparisonKind } from './bms-comparisons/kind';
 import { candidateKind } from './candidates/kind';
 import { capacityTestKind } from './capacity-tests/kind';
 import { cellTypeKind } from './cell-types/kind';
 import { cellKind } from './cells/kind';
+import { chargeCountKind } from './charge-counts/kind';
 import { deliveryKind } from './deliveries/kind';
 import { groupKind } from './groups/kind';
 import { instrumentKind } from './instruments/kind';
+import { jointTorqueKind } from './joint-torques/kind';
 import type { RecordKind } from './kind';
+import { leadReadingKind } from './lead-readings/kind';
 import { limitPlanKind } from './limit-plans/kind';
 import { liveEventKind } from './live-events/kind';
 import { liveRunKind } from './live-runs/kind';
+import { loadReadingKind } from './load-readings/kind';
 import { noteKind } from './notes/kind';
 import { placementKind } from './placements/kind';
 import { readingKind } from './readings/kind';
 import { rehearsalKind } from './rehearsals/kind';
 import { runKind } from './runs/kind';
 import { serviceCheckKind } from './service-checks/kind';
+import { temporaryPartKind } from './temporary-parts/kind';
 import { verdictChangeKind } from './verdict-changes/kind';
 
 /** Every kind of record, parents before children. */
@@ -37,7 +44,14 @@ export const RECORD_KINDS: readonly RecordKind[] = [
 	runKind,
 	placementKind,
 	balanceRunKind,
+	balanceCellKind,
 	balanceReadingKind,
+	leadReadingKind,
+	jointTorqueKind,
+	temporaryPartKind,
+	loadReadingKind,
+	bmsComparisonKind,
+	chargeCountKind,
 	limitPlanKind,
 	serviceCheckKind,
 	capacityTestKind,

@@ -208,8 +208,9 @@ export async function moveHands(bankId: number, input: HandsInput): Promise<Benc
 			await refuseWhileRunning(bankId);
 			const { groups, turned } =
 				input.wire === 'loose' ? { groups: [], turned: [] } : await groupsAsPlaced(bankId, rehearsal);
-			await hands.wire(input.wire, groups, turned);
+			await hands.wire(input.wire, groups, turned, input.plugged ?? true);
 		}
+		if (input.loadA !== undefined) await switchLoad(bankId, input.loadA);
 		if (input.skipS) {
 			await refuseWhileRunning(bankId);
 			await hands.skip(input.skipS);
@@ -223,9 +224,25 @@ export async function moveHands(bankId: number, input: HandsInput): Promise<Benc
 	}
 }
 
+/** The current nobody would cut off at, V a cell: the BMS does that. */
+const LOAD_CUTOFF_V = 0;
+
+/** The bench's load across the row or battery, by hand. */
+async function switchLoad(bankId: number, currentA: number): Promise<void> {
+	await refuseWhileRunning(bankId);
+	const { load } = await bundledInstruments();
+	await linkTo(load).useNow((driver) => driver.switchOutput!(false));
+	if (currentA === 0) return;
+	await bundledHands().clip('load', 'pack');
+	await linkTo(load).useNow(async (driver) => {
+		await driver.set!({ currentA, voltageV: LOAD_CUTOFF_V }, 0);
+		await driver.switchOutput!(true);
+	});
+}
+
 async function probePlace(rehearsal: Rehearsal, input: HandsInput): Promise<Place> {
 	if (input.probeCellId) return { cell: await benchCell(rehearsal, input.probeCellId) };
-	if (input.probeLead) return { lead: input.probeLead };
+	if (input.probeLead !== undefined) return { lead: input.probeLead };
 	return input.probe ?? null;
 }
 

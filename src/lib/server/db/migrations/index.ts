@@ -6,6 +6,7 @@ import * as stock from './004-stock';
 import * as judgements from './005-judgements';
 import * as cycles from './006-uncounted-cycles';
 import * as turned from './007-turned-cells';
+import * as build from './008-build-and-prove';
 
 interface Migration {
 	name: string;
@@ -20,7 +21,8 @@ const MIGRATIONS: Migration[] = [
 	{ name: '004-stock', up: stock.up },
 	{ name: '005-judgements', up: judgements.up },
 	{ name: '006-uncounted-cycles', up: cycles.up },
-	{ name: '007-turned-cells', up: turned.up }
+	{ name: '007-turned-cells', up: turned.up },
+	{ name: '008-build-and-prove', up: build.up }
 ];
 
 /** Knex reads migrations from this list instead of a folder, so that they are part of the build. */

@@ -45,4 +45,6 @@ function joined(parts: readonly Uint8Array[]): Uint8Array<ArrayBuffer> {
 }
 
 const tooLong = () =>
-	new InputError([{ path: '', message: `a line of the file holds more than ${LONGEST_LINE >> 20} million characters` }]);
+	new InputError([
+		{ path: '', message: `a line of the file holds more than ${LONGEST_LINE >> 20} million characters` }
+	]);

@@ -66,14 +66,8 @@ function plain(text: string, index: number): Plain {
 function runSamples({ runId, timeS, voltageV, currentA }: Plain): ParsedLine {
 	const lists = [timeS, voltageV, currentA] as number[][];
 	const length = Array.isArray(timeS) ? timeS.length : -1;
-	if (
-		length > MOST_SAMPLES ||
-		!lists.every((l) => Array.isArray(l) && l.length === length && l.every(Number.isFinite))
-	)
-		throw refused(
-			'run-samples',
-			`requires timeS, voltageV and currentA, numbers, of one length up to ${MOST_SAMPLES}`
-		);
+	if (length > MOST_SAMPLES || !lists.every((l) => Array.isArray(l) && l.length === length && l.every(Number.isFinite)))
+		throw refused('run-samples', `requires timeS, voltageV and currentA, numbers, of one length up to ${MOST_SAMPLES}`);
 	if (lists[0]!.some((t, i) => i > 0 && t <= lists[0]![i - 1]!))
 		throw refused('run-samples.timeS', 'requires rising times');
 	return {

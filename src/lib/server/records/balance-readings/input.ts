@@ -3,6 +3,8 @@ import { ClientKey, Maybe, Num, When, Whole } from '$lib/input/fields';
 export class BalanceReadingInput {
 	@Whole(1, 2 ** 31) balanceRunId!: number;
 	@When() readAt!: string;
+	/** How far off the time may be, s; missing: exact. */
+	@Maybe() @Num(0, 1e8) readDoubtS?: number | null;
 	@Maybe() @Num(0, 100) supplyV?: number | null;
 	@Num(0, 1000) supplyA!: number;
 	@Maybe() @Num(0, 10) cellV?: number | null;

@@ -1,4 +1,4 @@
-import { QUANTITIES, type Quantity } from '$lib/core/reading';
+import { QUANTITIES, READ_STATES, type Quantity, type ReadState } from '$lib/core/reading';
 import { ClientKey, Maybe, Num, OneOf, Text, When, Whole } from '$lib/input/fields';
 
 export class ReadingInput {
@@ -8,6 +8,11 @@ export class ReadingInput {
 	@Text(40, 1) rawText!: string;
 	@Maybe() @Num(0, 1e9) restS?: number | null;
 	@Maybe() @When() takenAt?: string;
+	/** How far off the time may be, s; missing: exact. */
+	@Maybe() @Num(0, 1e8) takenDoubtS?: number | null;
+	/** How the cell was while it was read, and the current into it where one flowed, A. */
+	@OneOf(READ_STATES) state: ReadState = 'loose';
+	@Maybe() @Num(-10_000, 10_000) stateA?: number | null;
 	@Maybe() @Text(80) meter?: string | null;
 	/** Given by the page so that a repeated send is stored once. */
 	@Maybe() @ClientKey() clientKey?: string;

@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
 import { IsArray, ValidateNested } from 'class-validator';
-import { AtMost, ClientKey, Maybe, Num, OneOf, Text, When, Whole } from '$lib/input/fields';
+import { AtMost, ClientKey, Maybe, Num, OneOf, Text, When, Whole, YesNo } from '$lib/input/fields';
 
 /** A capacity result entered by hand. */
 export class RunInput {
@@ -12,7 +12,13 @@ export class RunInput {
 	@Maybe() @Num(-10_000, 10_000) currentA?: number | null;
 	@Maybe() @Num(-60, 100) temperatureC?: number | null;
 	@Maybe() @Num(0, 5) cutoffV?: number | null;
+	/** Constant power it was discharged with, W; rest between charge and discharge, s; whether it began full: null where nobody said. */
+	@Maybe() @Num(0, 100_000) powerW?: number | null;
+	@Maybe() @Num(0, 1e8) restS?: number | null;
+	@Maybe() @YesNo() startedFull?: boolean | null;
 	@Maybe() @When() testedAt?: string;
+	/** How far off the time may be, s; missing: exact. */
+	@Maybe() @Num(0, 1e8) testedDoubtS?: number | null;
 	@Maybe() @Text(80) tester?: string | null;
 	@Maybe() @ClientKey() clientKey?: string;
 }

@@ -14,6 +14,10 @@ export type Run = Recorded & {
 	endVoltageV: number | null;
 	temperatureC: number | null;
 	cutoffV: number | null;
+	powerW: number | null;
+	restS: number | null;
+	startedFull: boolean | null;
+	testedDoubtS: number | null;
 	testedAt: string;
 	tester: string | null;
 	fileName: string | null;

@@ -6,6 +6,8 @@ export class ServiceCheckInput {
 	@Whole(1, 2 ** 31) bankId!: number;
 	@Whole(1, 32) battery: number = 1;
 	@When() checkedAt!: string;
+	/** How far off the time may be, s; missing: exact. */
+	@Maybe() @Num(0, 1e8) checkedDoubtS?: number | null;
 	@OneOf(CHECK_CONTEXTS) context!: CheckContext;
 	@Num(-10_000, 10_000) currentA!: number;
 	@Maybe() @Num(-60, 100) temperatureC?: number | null;

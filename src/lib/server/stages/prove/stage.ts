@@ -1,9 +1,28 @@
-import { isInService } from '$lib/core/stages';
-import { defineStage, noFacts } from '../stage';
+import { judgeProveStage, type BankPicture, type ProveRecords } from '$lib/core/stages';
+import { bmsComparisons, chargeCounts, loadReadings } from '../../records';
+import { buildFacts } from '../build/stage';
+import { latestBy } from '../latest-by';
+import { latestTests } from '../latest-tests';
+import { defineStage } from '../stage';
 
-/** Named on the rail, not part of this version: a bank in service has been through it. */
-export const proveStage = defineStage({
-	name: 'prove',
-	facts: noFacts,
-	judge: (picture) => ({ verdicts: [], done: isInService(picture) })
-});
+/** What was written down while a bank was proved, and while it was built. */
+export async function proveFacts(picture: BankPicture): Promise<ProveRecords> {
+	const batteryId = picture.batteries.map((b) => b.id);
+	const ofEach = <Row extends { batteryId: number }>(rows: Row[]) => latestBy(rows, (r) => String(r.batteryId));
+	const [build, loads, comparisons, counts, tests] = await Promise.all([
+		buildFacts(picture),
+		batteryId.length ? loadReadings.all({ batteryId }) : [],
+		batteryId.length ? bmsComparisons.all({ batteryId }) : [],
+		batteryId.length ? chargeCounts.all({ batteryId }) : [],
+		latestTests(picture)
+	]);
+	return {
+		build,
+		loadReadings: ofEach(loads),
+		bmsComparisons: ofEach(comparisons),
+		chargeCounts: ofEach(counts),
+		tests
+	};
+}
+
+export const proveStage = defineStage({ name: 'prove', facts: proveFacts, judge: judgeProveStage });

@@ -1,0 +1,119 @@
+import {
+	expectedStaircase,
+	judgeBalanceLeads,
+	leadVerdict,
+	torqueVerdicts,
+	type CellsKnown,
+	type LeadsJudgement,
+	type TightenedJoint
+} from '../assembly';
+import { CHEMISTRY_FIGURES } from '../chemistry';
+import { meterSd } from '../reading';
+import { mean } from '../shared';
+import { say, type Verdict } from '../verdicts';
+import type { BankPicture, PictureBattery, PictureCell } from './picture';
+import { batterySubject, isInService } from './picture-parts';
+import type { StageJudgement } from './stage-judgement';
+
+/** What was written down while a bank was built, of all its batteries. */
+export interface BuildRecords {
+	/** The latest reading of each battery's leads. */
+	leadReadings: readonly { id: number; batteryId: number; readAt: string; readingsV: readonly (number | null)[] }[];
+	/** The latest torque of each joint. */
+	torques: readonly (TightenedJoint & { batteryId: number; tightenedAt: string })[];
+	/** Parts that are still in. */
+	temporaryParts: readonly { id: number; version: number; batteryId: number; name: string; putInAt: string }[];
+}
+
+export interface BatteryBuild {
+	battery: PictureBattery;
+	/** Every place of it holds its cells. */
+	whole: boolean;
+	/** What each lead should read, lead 0 first. */
+	expected: readonly { voltageV: number; sdV: number }[];
+	/** Whether that is from the cells' own readings, or from what such cells may have. */
+	fromReadings: boolean;
+	meterSdV: number;
+	reading: BuildRecords['leadReadings'][number] | null;
+	/** Null while nothing was read. */
+	leads: LeadsJudgement | null;
+	torques: BuildRecords['torques'];
+	temporaryParts: BuildRecords['temporaryParts'];
+}
+
+/** A cell that was read this long before its leads has changed little by itself, days. */
+const STILL_TRUE_DAYS = 30;
+/** What is built in stands above this share of its nominal voltage. */
+const LEAST_OF_NOMINAL = 0.9;
+const DAY_MS = 86_400_000;
+
+/** A cell's own voltage when its leads were read; null where nothing was read since it was charged or tested. */
+function ownVoltage(cell: PictureCell | undefined, picture: BankPicture, readAt: string | null): number | null {
+	const reading = cell?.readings.restVoltage;
+	if (!cell || !reading) return null;
+	const { balanceRun } = picture;
+	const charged = balanceRun?.startedAt && (balanceRun.endedAt ?? '9999') > reading.takenAt;
+	const tested = cell.runs.some((run) => run.testedAt > reading.takenAt);
+	const old = readAt !== null && Date.parse(readAt) - Date.parse(reading.takenAt) > STILL_TRUE_DAYS * DAY_MS;
+	return charged || tested || old ? null : Math.abs(reading.value);
+}
+
+function cellsKnown(picture: BankPicture, battery: PictureBattery, readAt: string | null): CellsKnown {
+	const byId = new Map(picture.cells.map((c) => [c.id, c]));
+	const ownV = battery.groups.map(({ cellIds }) => {
+		const volts = cellIds.map((id) => ownVoltage(byId.get(id), picture, readAt));
+		return volts.length === 0 || volts.includes(null) ? null : mean(volts as number[]);
+	});
+	if (ownV.length === battery.series && !ownV.includes(null)) return { cellsV: ownV as number[] };
+	const { nominalV, plausibleRestV } = CHEMISTRY_FIGURES[picture.bank.chemistry];
+	return { low: LEAST_OF_NOMINAL * nominalV, high: plausibleRestV[1] };
+}
+
+function batteryBuild(picture: BankPicture, battery: PictureBattery, records: BuildRecords): BatteryBuild {
+	const own = <T extends { batteryId: number }>(all: readonly T[]) => all.filter((r) => r.batteryId === battery.id);
+	const reading = own(records.leadReadings)[0] ?? null;
+	const cells = cellsKnown(picture, battery, reading?.readAt ?? null);
+	const meterSdV = meterSd(picture.meters.restVoltage, CHEMISTRY_FIGURES[picture.bank.chemistry].nominalV);
+	const fits = reading !== null && reading.readingsV.length === battery.series + 1;
+	return {
+		battery,
+		whole: battery.groups.length > 0 && battery.groups.every((g) => g.cellIds.length === battery.parallel),
+		expected: expectedStaircase(battery.series, cells, meterSdV),
+		fromReadings: 'cellsV' in cells,
+		meterSdV,
+		reading: fits ? reading : null,
+		leads: fits ? judgeBalanceLeads({ series: battery.series, cells, readingsV: reading.readingsV, meterSdV }) : null,
+		torques: own(records.torques).filter((t) => t.position <= battery.series),
+		temporaryParts: own(records.temporaryParts)
+	};
+}
+
+/** How far each battery that is built here has come. */
+export const buildState = (picture: BankPicture, records: BuildRecords): BatteryBuild[] =>
+	picture.batteries.filter((b) => b.kind === 'built').map((b) => batteryBuild(picture, b, records));
+
+/** @param wanted whether what nobody wrote down is asked for */
+function batteryVerdicts(picture: BankPicture, build: BatteryBuild, wanted: boolean): Verdict[] {
+	const subject = batterySubject(picture, build.battery);
+	const { leads, torques, temporaryParts, battery } = build;
+	const parts = temporaryParts.map((p) => p.name);
+	return [
+		...(leads
+			? [leadVerdict(leads, subject)]
+			: wanted
+				? [say('leads-unread', 'open', subject, { leads: battery.series + 1 })]
+				: []),
+		...(parts.length ? [say('temporary-in', 'look', subject, { parts })] : []),
+		...(wanted || torques.length ? torqueVerdicts(battery.series, torques, subject) : [])
+	];
+}
+
+/** The verdicts on how a bank is built: leads before the plug, torques, temporary parts. */
+export function judgeBuildStage(picture: BankPicture, records: BuildRecords): StageJudgement {
+	const builds = buildState(picture, records);
+	const inService = isInService(picture);
+	const verdicts = builds.flatMap((b) => batteryVerdicts(picture, b, b.whole && !inService));
+	const isBuilt = (b: BatteryBuild) =>
+		b.whole && b.leads?.pass === true && b.torques.length > b.battery.series && b.temporaryParts.length === 0;
+	return { verdicts, done: inService || builds.every(isBuilt) };
+}

@@ -1,0 +1,18 @@
+import { defineKind } from '../kind';
+import { OF_A_BATTERY, checkGroupLists, itsBattery } from '../of-a-battery';
+import { BmsComparisonInput } from './input';
+import { bmsComparisons, type BmsComparisonRow } from './row';
+
+export const bmsComparisonKind = defineKind<BmsComparisonRow>({
+	...OF_A_BATTERY,
+	name: 'bms-comparisons',
+	repository: bmsComparisons,
+	createInput: BmsComparisonInput,
+	changeInput: BmsComparisonInput,
+	columns: ['id', 'batteryId', 'readAt', 'bmsV', 'meterV', 'meter', 'notes'],
+	async check(comparison, tx, before) {
+		const { series } = await itsBattery(comparison, tx);
+		const { bmsV, meterV } = comparison;
+		checkGroupLists({ bmsV, meterV }, series, before);
+	}
+});

@@ -1,0 +1,8 @@
+import { BalanceLeadsRequest } from '$lib/input/assembly';
+import { validated } from '$lib/input/validate';
+import { endpoint, jsonBody } from '$lib/server/http/endpoint';
+import { judgeLeadReadings } from '$lib/server/services/assembly-service';
+
+export const POST = endpoint(async ({ request }) =>
+	judgeLeadReadings(validated(BalanceLeadsRequest, await jsonBody(request)))
+);

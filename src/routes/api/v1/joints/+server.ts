@@ -1,0 +1,8 @@
+import { JointsRequest } from '$lib/input/assembly';
+import { validated } from '$lib/input/validate';
+import { endpoint, jsonBody } from '$lib/server/http/endpoint';
+import { judgeJointReadings } from '$lib/server/services/assembly-service';
+
+export const POST = endpoint(async ({ request }) =>
+	judgeJointReadings(validated(JointsRequest, await jsonBody(request)))
+);
