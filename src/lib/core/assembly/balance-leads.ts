@@ -20,6 +20,8 @@ export interface LeadExplanation {
 	leads: number[];
 	probability: number;
 	text: string;
+	/** Node that each lead sits on by it, lead 0 first; null: on none. */
+	nodeOf: (number | null)[];
 }
 
 export interface NextReading {
@@ -126,7 +128,15 @@ function named(weighed: readonly Weighed[]): LeadExplanation[] {
 		else if (alike[0] && probability < WORTH_NAMING) {
 			alike[0].probability += probability;
 			alike[0].others++;
-		} else shown.push({ code: wiring.code, leads: [...wiring.leads], probability, text: '', others: 0 });
+		} else
+			shown.push({
+				code: wiring.code,
+				leads: [...wiring.leads],
+				probability,
+				text: '',
+				nodeOf: wiring.nodeOf.map((node) => (node < 0 ? null : node)),
+				others: 0
+			});
 	}
 	return shown
 		.sort((a, b) => b.probability - a.probability)

@@ -31,8 +31,8 @@ export interface BatteryBuild {
 	whole: boolean;
 	/** What each lead should read, lead 0 first. */
 	expected: readonly { voltageV: number; sdV: number }[];
-	/** Whether that is from the cells' own readings, or from what such cells may have. */
-	fromReadings: boolean;
+	/** What that is from: the cells' own readings, or what such cells may have. */
+	cells: CellsKnown;
 	meterSdV: number;
 	reading: BuildRecords['leadReadings'][number] | null;
 	/** Null while nothing was read. */
@@ -79,7 +79,7 @@ function batteryBuild(picture: BankPicture, battery: PictureBattery, records: Bu
 		battery,
 		whole: battery.groups.length > 0 && battery.groups.every((g) => g.cellIds.length === battery.parallel),
 		expected: expectedStaircase(battery.series, cells, meterSdV),
-		fromReadings: 'cellsV' in cells,
+		cells,
 		meterSdV,
 		reading: fits ? reading : null,
 		leads: fits ? judgeBalanceLeads({ series: battery.series, cells, readingsV: reading.readingsV, meterSdV }) : null,

@@ -64,7 +64,15 @@ export const RESULTS = {
 		currentA: maybe(number)
 	}),
 	LeadsAnswer: object({
-		explanations: list(object({ code: words(...LEAD_CODES), leads: list(integer), probability: number, text })),
+		explanations: list(
+			object({
+				code: words(...LEAD_CODES),
+				leads: list(integer),
+				probability: number,
+				text,
+				nodeOf: list(maybe(integer))
+			})
+		),
 		next: maybe(
 			object({
 				lead: integer,

@@ -1,16 +1,21 @@
 import type { Stage } from '$lib/core/shared';
 import {
 	bankCapacities,
+	buildState,
 	deliveryTrays,
 	limitsState,
 	matchState,
+	proveState,
 	type CellCapacity,
-	type DeliveryTray
+	type DeliveryTray,
+	type BankPicture
 } from '$lib/core/stages';
 import type { StageVerdict } from '$lib/core/verdicts';
 import { loadBankPicture } from '../bank-picture/load';
 import { bankVerdicts } from '../judgements/store';
 import { balanceFacts } from '../stages/balance/stage';
+import { buildFacts } from '../stages/build/stage';
+import { proveFacts } from '../stages/prove/stage';
 import { serveFacts } from '../stages/serve/stage';
 import { instrumentChoices } from './instrument-service';
 import { currentPlacements, placedLabels } from './match-service';
@@ -90,6 +95,43 @@ export const balancePage = (bankId: number) =>
 			instruments: await instrumentChoices(),
 			roomC: await roomTemperatureC(bankId)
 		}))()
+	);
+
+/** Names of the cells of each battery, group by group. */
+function cellNames({ batteries, cells }: BankPicture): Record<number, string[][]> {
+	const labels = new Map(cells.map((c) => [c.id, c.label]));
+	return Object.fromEntries(
+		batteries.map((b) => [b.id, b.groups.map((g) => g.cellIds.map((id) => labels.get(id) ?? ''))])
+	);
+}
+
+export const buildPage = (bankId: number) =>
+	pageOf(
+		bankId,
+		'build',
+		(async () => {
+			const picture = await loadBankPicture(bankId);
+			return {
+				builds: buildState(picture, await buildFacts(picture)),
+				cellNames: cellNames(picture),
+				instruments: await instrumentChoices()
+			};
+		})()
+	);
+
+export const provePage = (bankId: number) =>
+	pageOf(
+		bankId,
+		'prove',
+		(async () => {
+			const picture = await loadBankPicture(bankId);
+			const proofs = proveState(picture, await proveFacts(picture));
+			return {
+				proofs: proofs.map(({ verdicts: _, ...proof }) => proof),
+				cellNames: cellNames(picture),
+				instruments: await instrumentChoices()
+			};
+		})()
 	);
 
 export const limitsPage = (bankId: number) =>

@@ -1,0 +1,119 @@
+<script lang="ts">
+	import { enhance } from '$app/forms';
+	import { formKept } from '$lib/client/form-kept';
+	import BatteryDrawing from '$lib/components/assembly/BatteryDrawing.svelte';
+	import Field from '$lib/components/forms/Field.svelte';
+	import type { BatteryBuild } from '$lib/core/stages';
+	import type { StageVerdict } from '$lib/core/verdicts';
+	import { formatDate, type Settings } from '$lib/core/units';
+
+	interface Props {
+		build: BatteryBuild;
+		cellNames: readonly (readonly string[])[];
+		verdicts: readonly StageVerdict[];
+		dateStyle: Settings['dateStyle'];
+		refused: Record<string, string>;
+	}
+	let { build, cellNames, verdicts, dateStyle, refused }: Props = $props();
+	const series = $derived(build.battery.series);
+	const torqueOf = $derived(new Map(build.torques.map((t) => [t.position, t])));
+	const odd = $derived(
+		new Set(verdicts.filter((v) => v.code === 'torque-odd').map((v) => String(v.subject.id).split('/')[1]))
+	);
+	const joints = $derived(
+		Array.from({ length: series + 1 }, (_, k) => {
+			const torque = torqueOf.get(k);
+			return {
+				warmth: odd.has(String(k)) ? ('look' as const) : torque ? ('calm' as const) : ('open' as const),
+				figure: torque ? torque.torqueNm.toFixed(1) : null
+			};
+		})
+	);
+	const nameOf = (k: number) => (k === 0 ? 'battery −' : k === series ? 'battery +' : `group ${k} to ${k + 1}`);
+	let form = $state<{ torqueNm: number | null; tightenedAt: string }>({
+		torqueNm: null,
+		tightenedAt: new Date().toISOString().slice(0, 10)
+	});
+	let fields = $derived(refused);
+	let chosen = $state<number[]>([]);
+	const open = $derived(joints.flatMap((j, k) => (j.warmth === 'open' ? [k] : [])));
+</script>
+
+<section class="sheet grid gap-3 p-4" aria-label="Joints">
+	<BatteryDrawing
+		{series}
+		parallel={build.battery.parallel}
+		cells={cellNames}
+		{joints}
+		label="The battery from above; {open.length} of {series + 1} joints without a torque"
+	/>
+	<p class="muted">
+		Faces bright, no film; bar flat; screw by hand first. Torque by the cell maker’s sheet: for M6 in aluminium usually
+		4 to 6 N·m. Insulated wrench, nothing metal on wrists.
+	</p>
+	<form
+		method="POST"
+		action="?/torque"
+		class="grid gap-3"
+		use:enhance={formKept({ onfields: (refusals) => (fields = refusals), onkept: () => (chosen = []) })}
+	>
+		<input type="hidden" name="batteryId" value={build.battery.id} />
+		<fieldset>
+			<legend class="field-label">Which joints were tightened?</legend>
+			<div class="joints">
+				{#each joints as joint, k (k)}
+					{@const torque = torqueOf.get(k)}
+					<label class="tap joint" class:open={joint.warmth === 'open'} class:odd={joint.warmth === 'look'}>
+						<input type="checkbox" name="position" value={k} bind:group={chosen} />
+						<span><span class="figure">{k}</span> {nameOf(k)}</span>
+						<span class="muted"
+							>{torque
+								? `${torque.torqueNm.toFixed(1)} N·m, ${formatDate(torque.tightenedAt, dateStyle)}`
+								: 'no torque yet'}</span
+						>
+					</label>
+				{/each}
+			</div>
+			{#if fields.position}<p class="ember-text mt-1" role="alert">{fields.position}</p>{/if}
+		</fieldset>
+		<div class="grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
+			<Field
+				label="Torque"
+				unit="N·m"
+				type="number"
+				name="torqueNm"
+				bind:value={form.torqueNm}
+				error={fields.torqueNm}
+			/>
+			<Field label="Day" type="date" name="tightenedAt" bind:value={form.tightenedAt} error={fields.tightenedAt} />
+			<button type="button" class="btn tap" onclick={() => (chosen = open)} disabled={open.length === 0}
+				>Choose the {open.length} open</button
+			>
+			<button class="btn btn-primary tap">Tick {chosen.length || ''} {chosen.length === 1 ? 'joint' : 'joints'}</button>
+		</div>
+	</form>
+</section>
+
+<style>
+	.joints {
+		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr));
+		gap: 0.3rem 1rem;
+	}
+	.joint {
+		display: grid;
+		grid-template-columns: 1.8rem 1fr auto;
+		align-items: center;
+		gap: 0.4rem;
+		cursor: pointer;
+	}
+	.joint input {
+		width: 1.4rem;
+		height: 1.4rem;
+		accent-color: var(--color-base-content);
+	}
+	.joint.odd .muted {
+		color: var(--ember-text);
+		font-weight: 700;
+	}
+</style>

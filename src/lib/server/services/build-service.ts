@@ -1,0 +1,47 @@
+import { InputError } from '$lib/input/validate';
+import { inTransaction } from '../db/transaction';
+import { ServiceError } from '../errors';
+import { batteries, temporaryParts, type Battery } from '../records';
+import { recordKind } from '../records/registry';
+import { changeRecord, createRecord } from '../records/write';
+
+type Fields = Record<string, unknown>;
+
+/** A battery by its id, where it is one of this bank. @throws ServiceError 404 */
+export async function batteryIn(bankId: number, batteryId: unknown): Promise<Battery> {
+	const battery = await batteries.get(Number(batteryId));
+	if (battery.bankId !== bankId) throw new ServiceError(404, 'not-found', 'This bank has no such battery.');
+	return battery;
+}
+
+/** Ticks joints with one torque and date: all or none. @returns how many */
+export async function keepTorques(bankId: number, positions: readonly number[], fields: Fields): Promise<number> {
+	const { id: batteryId } = await batteryIn(bankId, fields.batteryId);
+	if (positions.length === 0)
+		throw new InputError([{ path: 'position', message: 'Choose the joints that were tightened.' }]);
+	const tightenedAt = fields.tightenedAt ?? new Date().toISOString();
+	await inTransaction(async (tx) => {
+		for (const position of new Set(positions))
+			await createRecord(recordKind('joint-torques'), { ...fields, batteryId, position, tightenedAt }, tx);
+	});
+	return new Set(positions).size;
+}
+
+/** Notes a part that must come out again. */
+export async function keepTemporaryPart(bankId: number, fields: Fields): Promise<void> {
+	const { id: batteryId } = await batteryIn(bankId, fields.batteryId);
+	await createRecord(recordKind('temporary-parts'), { ...fields, batteryId, putInAt: new Date().toISOString() });
+}
+
+/** A temporary part has come out. */
+export async function takeOutPart(bankId: number, { id, version }: Fields): Promise<void> {
+	const part = await temporaryParts.get(Number(id));
+	await batteryIn(bankId, part.batteryId);
+	await changeRecord(recordKind('temporary-parts'), part.id, { version, takenOutAt: new Date().toISOString() });
+}
+
+/** Keeps fuse, cable and BMS of a battery. */
+export async function keepWiringOf(bankId: number, { batteryId, ...fields }: Fields): Promise<void> {
+	const { id } = await batteryIn(bankId, batteryId);
+	await changeRecord(recordKind('batteries'), id, fields);
+}
