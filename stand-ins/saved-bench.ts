@@ -3,6 +3,7 @@ import {
 	openBench,
 	wireBench,
 	type Bench,
+	type LeadNodes,
 	type Place,
 	type Scenario,
 	type Tool
@@ -19,6 +20,8 @@ export interface SavedBench {
 	wiring: Wiring;
 	/** Missing in benches saved before there was a plug: in. */
 	plugged?: boolean;
+	/** How the balance leads sit; missing in old ones: as they came. */
+	leadNodes?: LeadNodes;
 	groups: number[][];
 	clips: Record<Tool, Place>;
 	shuntAh: number;
@@ -34,6 +37,7 @@ export function saveBench(bench: Bench, clockMs: number): SavedBench {
 		timeS: bench.timeS,
 		wiring: bench.wiring,
 		plugged: bench.plugged,
+		leadNodes: bench.leadNodes,
 		groups: bench.joined?.groups ?? [],
 		clips: bench.clips,
 		shuntAh: bench.shuntAh,
@@ -63,6 +67,7 @@ export function restoreBench(saved: SavedBench): Bench {
 		);
 	return Object.assign(bench, {
 		timeS: saved.timeS,
+		leadNodes: saved.leadNodes ?? bench.leadNodes,
 		clips: saved.clips,
 		shuntAh: saved.shuntAh,
 		incidents: saved.incidents

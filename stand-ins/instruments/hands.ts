@@ -1,4 +1,12 @@
-import { TIME_FACTORS, clipTool, completeScenario, wireBench, type Place, type Tool } from '$lib/core/bench';
+import {
+	TIME_FACTORS,
+	clipTool,
+	completeScenario,
+	exchangeLeads,
+	wireBench,
+	type Place,
+	type Tool
+} from '$lib/core/bench';
 import { CoreError } from '$lib/core/shared';
 import type { Wiring } from '$lib/core/simulation';
 import { FAULT_KINDS, type FaultKind, type FaultSwitch } from '../faults';
@@ -77,6 +85,10 @@ export function handsCommands(
 				plugged?: boolean;
 			};
 			wireBench(world.bench(), kind, groups ?? [], turned ?? [], plugged ?? true);
+		},
+		'HANDs:LEADs:EXCHange': ([a, b]) => {
+			const lead = (text: string | undefined) => numberOf(text, '', 0, 128);
+			exchangeLeads(world.bench(), [lead(a), lead(b)]);
 		},
 		'HANDs:CLIP': ([tool, json]) =>
 			clipTool(world.bench(), TOOLS[wordOf(tool, Object.keys(TOOLS))]!, jsonOf(json) as Place),

@@ -152,7 +152,8 @@ describe('a database of the first release', () => {
 				'004-stock',
 				'005-judgements',
 				'006-uncounted-cycles',
-				'007-turned-cells'
+				'007-turned-cells',
+				'008-build-and-prove'
 			]
 		);
 	});

@@ -76,6 +76,18 @@ it('follows a bank from an empty plan to service', async () => {
 	for (const readAt of ['2026-01-06T20:00:00Z', '2026-01-06T20:31:00Z'])
 		await make('balance-readings', { balanceRunId: run.id, readAt, supplyV: 3.65, supplyA: 0.5, cellV: 3.65 });
 	expect(await bankVerdicts(bank.id, 'balance')).toEqual([]);
+	expect(await stage(bank.id)).toBe('build');
+
+	// Leads read one by one, and every joint with its torque.
+	const [{ id: batteryId }] = (await batteries.all({ bankId: bank.id })) as [Battery];
+	expect((await bankVerdicts(bank.id, 'build')).map((v) => v.code)).toEqual(['leads-unread', 'torques-open']);
+	const readAt = '2026-01-08T10:00:00Z';
+	await make('lead-readings', { batteryId, readAt, readingsV: [0, 3.42, null] });
+	expect(await bankVerdicts(bank.id, 'build')).toMatchObject([{ code: 'leads-unclear' }, { code: 'torques-open' }]);
+	await make('lead-readings', { batteryId, readAt: '2026-01-08T10:01:00Z', readingsV: [0, 3.42, 6.838] });
+	for (const position of [0, 1, 2])
+		await make('joint-torques', { batteryId, position, torqueNm: 5, tightenedAt: readAt });
+	expect((await bankVerdicts(bank.id, 'build')).map((v) => v.code)).toEqual(['leads-right', 'torques-kept']);
 	expect(await stage(bank.id)).toBe('limits');
 
 	// Chosen is not done: the fuse does not guard its cable.
@@ -90,6 +102,19 @@ it('follows a bank from an empty plan to service', async () => {
 	expect(await stage(bank.id)).toBe('limits');
 	await change('batteries', wired.id, { version: blank.version, fuseA: 100, cableA: 120, bmsA: 60 });
 	expect((await limitsOf(bank.id)).batteries[0]!.values.find((v) => v.key === 'absorbV')!.value).toBe(6.9);
+	expect(await stage(bank.id)).toBe('prove');
+
+	// Proved is what was looked at: joints under load, the BMS, the counters, the capacity; and nothing temporary left in.
+	expect((await bankVerdicts(bank.id, 'prove'))[0]).toMatchObject({ code: 'prove-open', facts: { checked: 4 } });
+	await make('load-readings', { batteryId, readAt, restV: [3.33, 3.33], loadV: [3.3, 3.3], currentA: -50 });
+	await make('bms-comparisons', { batteryId, readAt, bmsV: [3.331, 3.33], meterV: [3.33, 3.33] });
+	await make('charge-counts', { batteryId, countedAt: readAt, chargedAh: 51, dischargedAh: 50.9 });
+	await make('capacity-tests', { bankId: bank.id, testedAt: readAt, capacityAh: 51, sdAh: 0.5 });
+	expect((await bankVerdicts(bank.id, 'prove'))[0]!.code).toBe('prove-checked');
+	const part = await make<Battery>('temporary-parts', { batteryId, name: 'thin link', putInAt: readAt });
+	expect(await stage(bank.id)).toBe('build');
+	expect((await bankVerdicts(bank.id, 'prove'))[0]).toMatchObject({ code: 'prove-shut', warmth: 'stop' });
+	await change('temporary-parts', part.id, { version: part.version, takenOutAt: '2026-01-09T10:00:00Z' });
 	expect(await stage(bank.id)).toBe('serve');
 });
 

@@ -18,7 +18,8 @@ async function* inPieces(text: string, size: number): AsyncGenerator<Uint8Array>
 }
 
 /** A file brought in, in pieces of an awkward size. */
-export const importText = (text: string, size = 997): Promise<Bank> => importBankFile(inPieces(text, size), new AbortController().signal);
+export const importText = (text: string, size = 997): Promise<Bank> =>
+	importBankFile(inPieces(text, size), new AbortController().signal);
 
 const reference = (name: string) => name === 'id' || /Id$/.test(name) || name === 'exportedAt';
 

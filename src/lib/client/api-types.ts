@@ -8408,6 +8408,7 @@ export interface components {
             cellsV?: number[] | null;
             cellV?: components["schemas"]["CellRangeInput"] | null;
             meterSdV?: number | null;
+            positiveV?: (number | null)[] | null;
             readingsV: (number | null)[];
             series: number;
         };
@@ -8804,6 +8805,7 @@ export interface components {
             where?: string | null;
         };
         HandsInput: {
+            exchangeLeads?: number[] | null;
             loadA?: number | null;
             plugged?: boolean | null;
             probe?: ("supply" | "pack") | null;
@@ -8888,6 +8890,7 @@ export interface components {
             clientKey?: string | null;
             meter?: string | null;
             notes?: string | null;
+            positiveV?: (number | null)[] | null;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             readAt?: string;
             readingsV?: (number | null)[];
@@ -8897,6 +8900,7 @@ export interface components {
             clientKey?: string | null;
             meter?: string | null;
             notes?: string | null;
+            positiveV?: (number | null)[] | null;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             readAt: string;
             readingsV: (number | null)[];
@@ -8906,6 +8910,7 @@ export interface components {
                 /** @enum {string} */
                 code: "right" | "exchanged" | "block-reversed" | "open" | "wrong-node" | "doubled" | "polarity";
                 leads: number[];
+                nodeOf: (number | null)[];
                 probability: number;
                 text: string;
             }[];
@@ -9199,6 +9204,7 @@ export interface components {
             group?: number | null;
             instrumentId: number;
             lead?: number | null;
+            positive?: boolean | null;
         };
         ReadingChange: {
             cellId?: number;
@@ -9590,7 +9596,7 @@ export interface components {
         /** @description A judgement as data, with its sentences; the facts of each code are in docs/verdicts.md */
         Verdict: {
             /** @enum {string} */
-            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "correction-refused" | "untested" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-refused" | "join-checked" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
+            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "correction-refused" | "untested" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-refused" | "join-checked" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
             doubt: string | null;
             facts: Record<string, never>;
             finding: string;

@@ -15,6 +15,8 @@ export class BalanceLeadsRequest {
 	@Maybe() @IsArray() @AtMost(128) @Volts() cellsV?: number[] | null;
 	/** Leads 0 … S, or 1 … S; null where not read. */
 	@IsArray() @ArrayMinSize(1) @AtMost(129) @VoltsOrNull() readingsV!: (number | null)[];
+	/** Those also read against battery positive: leads 0 … S. */
+	@Maybe() @IsArray() @AtMost(129) @VoltsOrNull() positiveV?: (number | null)[] | null;
 	@Maybe() @Num(0.00001, 1) meterSdV?: number | null;
 }
 

@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import { ArrayMinSize, IsArray, IsDefined, IsObject, ValidateNested } from 'class-validator';
+import { ArrayMinSize, IsArray, IsDefined, IsInt, IsObject, ValidateNested } from 'class-validator';
 import { LIVE_KINDS, type LiveKind } from '$lib/core/live-run';
 import { DEFECT_KINDS, type DefectKind } from '$lib/core/rehearsal';
 import { AtMost, ClientKey, Maybe, Num, OneOf, Text, Whole, YesNo } from './fields';
@@ -82,6 +82,8 @@ export class MeasureInput {
 export class ReadBatteryInput {
 	@Whole(1, 2 ** 31) instrumentId!: number;
 	@Maybe() @Whole(0, 128) lead?: number | null;
+	/** The lead against battery positive instead of negative. */
+	@Maybe() @YesNo() positive?: boolean | null;
 	@Maybe() @Whole(1, 128) group?: number | null;
 	/** The bank’s first when missing. */
 	@Maybe() @Whole(1, 2 ** 31) batteryId?: number | null;
@@ -91,6 +93,8 @@ export class HandsInput {
 	@Maybe() @OneOf(['loose', 'parallel', 'series']) wire?: 'loose' | 'parallel' | 'series';
 	/** Of a battery in series: whether its balance leads are plugged into the BMS; they are when missing. */
 	@Maybe() @YesNo() plugged?: boolean;
+	/** Two balance leads to be exchanged in their plug, while it is out. */
+	@Maybe() @IsArray() @ArrayMinSize(2) @AtMost(2) @IsInt({ each: true }) exchangeLeads?: number[];
 	@Maybe() @Num(1, 10_000) timeFactor?: number;
 	/** The load on the row or battery, switched on with so many amperes; 0: off. */
 	@Maybe() @Num(0, 1000) loadA?: number;

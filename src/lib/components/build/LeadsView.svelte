@@ -24,25 +24,29 @@
 	const kept = $derived(build.reading);
 	// svelte-ignore state_referenced_locally
 	let typed = $state(typedVolts(build.reading?.readingsV ?? null, build.battery.series + 1));
+	// svelte-ignore state_referenced_locally
+	let positive = $state(typedVolts(build.reading?.positiveV ?? null, build.battery.series + 1));
 	/** The record this sitting writes into; what others read before stays. */
 	let own = $state<{ id: number; version: number } | null>(null);
 	let error = $state<string | null>(null);
 	let busy = $state(false);
 	const meter = $derived(fitting(instruments, 'voltmeter', rehearsal)[0] ?? null);
 
-	const volts = $derived(
-		typed.map((text) => {
-			if (text.trim() === '') return null;
-			try {
-				return parseReading(text, 'restVoltage').value;
-			} catch {
-				return null;
-			}
-		})
-	);
+	function voltsOf(text: string): number | null {
+		if (text.trim() === '') return null;
+		try {
+			return parseReading(text, 'restVoltage').value;
+		} catch {
+			return null;
+		}
+	}
+	const volts = $derived(typed.map(voltsOf));
+	const positiveV = $derived(positive.map(voltsOf));
 	const anyRead = $derived(volts.some((v) => v !== null));
 	const judgement = $derived(
-		anyRead ? judgeBalanceLeads({ series, cells: build.cells, readingsV: volts, meterSdV: build.meterSdV }) : null
+		anyRead
+			? judgeBalanceLeads({ series, cells: build.cells, readingsV: volts, positiveV, meterSdV: build.meterSdV })
+			: null
 	);
 	const best = $derived(judgement?.explanations[0] ?? null);
 	const wrong = $derived(new Set(best && best.code !== 'right' && best.probability > 0.5 ? best.leads : []));
@@ -59,10 +63,16 @@
 		error = null;
 		const bad = typed.findIndex((text, k) => text.trim() !== '' && volts[k] === null);
 		if (bad >= 0) return void (error = `Lead ${bad}: write a voltage like 6.602.`);
-		const same = (kept?.readingsV ?? []).every((v, k) => v === volts[k]);
+		const same =
+			(kept?.readingsV ?? []).every((v, k) => v === volts[k]) &&
+			positiveV.every((v, k) => v === (kept?.positiveV?.[k] ?? null));
 		if (!anyRead || (kept !== null && same)) return;
 		await attempt(async () => {
-			const body = { readingsV: volts, readAt: new Date().toISOString() };
+			const body = {
+				readingsV: volts,
+				positiveV: positiveV.some((v) => v !== null) ? positiveV : null,
+				readAt: new Date().toISOString()
+			};
 			const stored = (
 				own
 					? await api.patch(`lead-readings/${own.id}`, { ...body, version: own.version })
@@ -108,8 +118,20 @@
 		await keep();
 		busy = false;
 	}
+	async function readFromPositive(lead: number) {
+		busy = true;
+		await attempt(async () => {
+			const { voltageV } = await api.post(`banks/${bankId}/read-battery`, {
+				...{ instrumentId: meter!.id, lead, positive: true, batteryId: build.battery.id }
+			});
+			positive[lead] = voltageV!.toFixed(3);
+		});
+		await keep();
+		busy = false;
+	}
 	async function again() {
 		typed = typedVolts(null, series + 1);
+		positive = typedVolts(null, series + 1);
 		own = null;
 		await Promise.resolve();
 		untrack(() => input(0)?.focus());
@@ -191,6 +213,23 @@
 							>{i ? '; ' : ''}<span class="figure">{voltageV.toFixed(2)} V</span> if {code.replace('-', ' ')}</span
 						>{/each}.
 				</p>
+				{#if against === 'positive'}
+					<div class="mt-2 flex flex-wrap items-end gap-3">
+						<label>
+							<span class="field-label">Lead {lead} against battery +, V</span>
+							<input
+								class="input tap figure w-40"
+								inputmode="decimal"
+								bind:value={positive[lead]}
+								onchange={keep}
+								name="positive"
+							/>
+						</label>
+						{#if meter}<button class="btn tap" disabled={busy} onclick={() => readFromPositive(lead)}
+								>Read it with {meter.name}</button
+							>{/if}
+					</div>
+				{/if}
 			{/if}
 		</details>
 	{/if}

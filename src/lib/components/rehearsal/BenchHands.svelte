@@ -5,6 +5,7 @@
 
 	interface BenchShown {
 		wiring: Wiring;
+		plugged: boolean;
 		clockMs: number;
 		timeS: number;
 		timeFactor: number;
@@ -23,8 +24,9 @@
 	const WIRING = {
 		loose: 'loose on the bench',
 		parallel: 'joined in one row',
-		series: 'built in series, BMS connected'
+		series: 'built in series'
 	};
+	let exchange = $state(['1', '2']);
 	let place = $state('supply');
 	let read = $state<{ place: string; volts: number } | null>(null);
 
@@ -56,7 +58,11 @@
 
 <section class="sheet grid gap-4 p-4" aria-label="Your hands">
 	<div class="flex flex-wrap items-baseline justify-between gap-3">
-		<h2>{bench ? `The cells are ${WIRING[bench.wiring]}` : 'Another crate is on the bench'}</h2>
+		<h2>
+			{bench
+				? `The cells are ${WIRING[bench.wiring]}${bench.wiring === 'series' ? (bench.plugged ? ', the BMS is plugged in' : ', the plug is out') : ''}`
+				: 'Another crate is on the bench'}
+		</h2>
 		{#if bench}<p class="muted">
 				bench clock <span class="figure">{days(bench.timeS)}</span> · {bench.ambientC} °C
 			</p>{/if}
@@ -69,11 +75,33 @@
 	{/if}
 	<div class="flex flex-wrap gap-2">
 		<button class="btn tap" disabled={busy} onclick={() => onmove({ wire: 'parallel' })}>Join them in one row</button>
-		<button class="btn tap" disabled={busy} onclick={() => onmove({ wire: 'series' })}
-			>Build in series with the BMS</button
+		<button class="btn tap" disabled={busy} onclick={() => onmove({ wire: 'series', plugged: false })}
+			>Build in series, plug out</button
+		>
+		<button class="btn tap" disabled={busy} onclick={() => onmove({ wire: 'series', plugged: true })}
+			>{bench?.wiring === 'series' ? 'Plug the BMS in' : 'Build in series with the BMS'}</button
 		>
 		<button class="btn tap" disabled={busy} onclick={() => onmove({ wire: 'loose' })}>Take everything apart</button>
 	</div>
+	{#if bench?.wiring === 'series' && !bench.plugged}
+		<form
+			class="flex flex-wrap items-end gap-3"
+			onsubmit={(e) => {
+				e.preventDefault();
+				onmove({ exchangeLeads: exchange.map(Number) });
+			}}
+		>
+			{#each ['Exchange lead', 'with lead'] as label, i (label)}
+				<div>
+					<label class="field-label" for="exchange-{i}">{label}</label>
+					<select id="exchange-{i}" class="select tap" bind:value={exchange[i]}>
+						{#each Array.from({ length: leads + 1 }, (_, k) => String(k)) as k (k)}<option value={k}>{k}</option>{/each}
+					</select>
+				</div>
+			{/each}
+			<button class="btn tap" disabled={busy || exchange[0] === exchange[1]}>in the plug</button>
+		</form>
+	{/if}
 	<div class="flex flex-wrap items-end gap-x-6 gap-y-3">
 		<Choice
 			label="Pace of time"

@@ -20,7 +20,7 @@ describe('one thing wrong with the leads of four cells', () => {
 		['1 and 3 exchanged', [0, 9.901, 6.602, 3.3, 13.202], [1, 3], 'exchanged'],
 		['0 and 1 exchanged', [3.3, 0, 6.602, 9.901, 13.202], [0, 1], 'exchanged'],
 		['1 to 4 reversed', [0, 13.202, 9.901, 6.602, 3.3], [1, 2, 3, 4], 'block-reversed'],
-		['2 open, plug out', [0, 3.3, 0.012, 9.901, 13.202], [2], 'open'],
+		['2 open, plug out', [0, 3.3, 0.03, 9.901, 13.202], [2], 'open'],
 		['2 open, drifting between its neighbours', [0, 3.3, 5.2, 9.901, 13.202], [2], 'open'],
 		['3 on the node of 1', [0, 3.3, 6.602, 3.3, 13.202], [3], 'wrong-node'],
 		['3 doubled with 2', [0, 3.3, 6.602, 6.602, 13.202], [2, 3], 'doubled'],
@@ -66,6 +66,14 @@ describe('what is not known is not passed', () => {
 		expect(next).toMatchObject({ lead: 1, against: 'positive' });
 		expect(next!.expect.find((e) => e.code === 'open')!.voltageV).toBe(0);
 		expect(next!.expect.find((e) => e.code === 'doubled')!.voltageV).toBeCloseTo(-13.2, 1);
+	});
+	it('is told by that reading', () => {
+		const read = (positiveV: number) =>
+			judged([0, 0.001, 6.602, 9.901, 13.202], { positiveV: [null, positiveV, null, null, null] }).explanations[0]!;
+		expect(read(0.002)).toMatchObject({ code: 'open', leads: [1] });
+		expect(read(0.002).probability).toBeGreaterThan(0.97);
+		expect(read(-13.2)).toMatchObject({ code: 'doubled', leads: [0, 1] });
+		expect(read(-13.2).probability).toBeGreaterThan(0.97);
 	});
 	it('cannot tell a lead two nodes down from a turned last cell, and asks against battery positive', () => {
 		const { explanations, next } = judged([0, 3.3, 6.602, 9.901, 6.602]);
@@ -147,6 +155,7 @@ describe('whatever is read', () => {
 		[{ readingsV: [0, 3.3, NaN, 9.9, 13.2] }, /readingsV.2/],
 		[{ cells: { cellsV: [3.3] } }, /cellsV requires 4 values, got 1/],
 		[{ cells: { low: 3.4, high: 3.3 } }, /cellV.high requires at least/],
+		[{ positiveV: [0] }, /positiveV requires 5 values/],
 		[{ meterSdV: 0 }, /meterSdV/]
 	])('refuses %j', (more, message) => expect(() => judged(RIGHT, more as Partial<BalanceLeadsInput>)).toThrow(message));
 });

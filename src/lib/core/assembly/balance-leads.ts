@@ -10,6 +10,8 @@ export interface BalanceLeadsInput {
 	cells: CellsKnown;
 	/** Each lead against battery negative, V: leads 0 … S, or 1 … S where lead 0 is battery negative itself. `null`: not read. */
 	readingsV: readonly (number | null)[];
+	/** Leads that were also read against battery positive, lead 0 first, V; null where not. */
+	positiveV?: readonly (number | null)[];
 	/** Of the meter, one standard deviation, V. */
 	meterSdV?: number;
 }
@@ -75,20 +77,22 @@ export function judgeBalanceLeads(input: BalanceLeadsInput): LeadsJudgement {
 	const staircase = staircaseOf(series, cells, meterSdV);
 	// Where lead 0 is the point everything is measured from, it cannot be wrong alone.
 	const wirings = leadWirings(series).filter((w) => !withoutZero || !(w.leads.length === 1 && w.leads[0] === 0));
-	const weighed = probabilities(wirings.map((wiring) => ({ wiring, fit: fitWiring(wiring, staircase, readingsV) })));
+	const weighed = probabilities(
+		wirings.map((wiring) => ({ wiring, fit: fitWiring(wiring, staircase, readingsV, input.positiveV) }))
+	);
 	const explanations = named(weighed);
 	const unread = readingsV.flatMap((v, lead) => (v === null && !(withoutZero && lead === 0) ? [lead] : []));
 	const pass = explanations[0]!.code === 'right' && explanations[0]!.probability >= PASS_FROM && unread.length === 0;
 	return {
 		explanations,
-		next: pass ? null : nextReading(weighed.slice(0, WEIGHED), unread, readingsV),
+		next: pass ? null : nextReading(weighed.slice(0, WEIGHED), unread, readingsV, input.positiveV ?? []),
 		pass,
 		unread,
 		unexplained: weighed[0]!.fit.slips
 	};
 }
 
-function check({ series, cells, readingsV, meterSdV }: BalanceLeadsInput): void {
+function check({ series, cells, readingsV, positiveV, meterSdV }: BalanceLeadsInput): void {
 	if (!Number.isInteger(series) || series < 1 || series > MOST_SERIES)
 		throw new CoreError('layout', 'series', `series requires a whole number from 1 to ${MOST_SERIES}, got ${series}`);
 	if (readingsV.length !== series && readingsV.length !== series + 1)
@@ -98,6 +102,13 @@ function check({ series, cells, readingsV, meterSdV }: BalanceLeadsInput): void 
 			`readingsV requires ${series + 1} values (leads 0 to ${series}) or ${series} (leads 1 to ${series}), null where not read; got ${readingsV.length}`
 		);
 	readingsV.forEach((v, i) => v !== null && requireFinite(v, `readingsV.${i}`));
+	if (positiveV && positiveV.length !== series + 1)
+		throw new CoreError(
+			'readings-count',
+			'positiveV',
+			`positiveV requires ${series + 1} values, leads 0 to ${series}, null where not read; got ${positiveV.length}`
+		);
+	positiveV?.forEach((v, i) => v !== null && requireFinite(v, `positiveV.${i}`));
 	if (meterSdV !== undefined) requirePositive(meterSdV, 'meterSdV');
 	if ('cellsV' in cells) {
 		if (cells.cellsV.length !== series)
@@ -147,13 +158,15 @@ function named(weighed: readonly Weighed[]): LeadExplanation[] {
 function nextReading(
 	weighed: readonly Weighed[],
 	unread: readonly number[],
-	readingsV: readonly (number | null)[]
+	readingsV: readonly (number | null)[],
+	positiveV: readonly (number | null)[]
 ): NextReading | null {
 	const cellV = Math.abs(weighed[0]!.fit.nodeV[readingsV.length - 1]!) / (readingsV.length - 1);
 	const candidates = readingsV.flatMap((_, lead) => [
 		...(unread.includes(lead) ? [{ lead, against: 'negative' as const }] : []),
-		{ lead, against: 'positive' as const }
+		...((positiveV[lead] ?? null) === null ? [{ lead, against: 'positive' as const }] : [])
 	]);
+	if (candidates.length === 0) return null;
 	const scored = candidates.map(({ lead, against }) => {
 		const volts = weighed.map(({ wiring, fit }) => expectedV(wiring, fit.nodeV, lead, against));
 		let apart = 0;

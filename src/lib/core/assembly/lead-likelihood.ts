@@ -27,7 +27,7 @@ const COARSE_SHARE = 0.0005;
 /** One reading in fifty is off by more than its meter: a probe that slid, a digit read wrong. */
 const SLIPS = { share: 0.02, sdV: 0.15 };
 /** Where a lead on no node reads, by how often: about nothing, between its neighbours (plugged in), or anywhere. */
-const FLOATS = { nothing: 0.6, between: 0.25, nothingSdV: 0.05 };
+const FLOATS = { nothing: 0.4, drifting: 0.2, between: 0.25, nothingSdV: 0.003, driftingSdV: 0.05 };
 
 /** The staircase before it is read. */
 export function staircaseOf(series: number, cells: CellsKnown, meterSdV: number): Staircase {
@@ -62,9 +62,14 @@ export interface WiringFit {
 /**
  * How well readings go with a wiring: a Kalman filter that climbs the staircase node by node, the common part of all steps a
  * second state; a reading off by more than the meter is let pass at the price of being rare.
- * @param readingsV lead 0 … S, null where not read
+ * @param readingsV lead 0 … S against battery negative, null where not read; @param positiveV the same against battery positive
  */
-export function fitWiring(wiring: LeadWiring, staircase: Staircase, readingsV: readonly (number | null)[]): WiringFit {
+export function fitWiring(
+	wiring: LeadWiring,
+	staircase: Staircase,
+	readingsV: readonly (number | null)[],
+	positiveV: readonly (number | null)[] = []
+): WiringFit {
 	const series = staircase.steps.length;
 	const at: number[][] = Array.from({ length: series + 1 }, () => []);
 	wiring.nodeOf.forEach((node, lead) => {
@@ -120,7 +125,35 @@ export function fitWiring(wiring: LeadWiring, staircase: Staircase, readingsV: r
 		if (node < 0 && reading !== null && reading !== undefined)
 			logLikelihood += Math.log(floatingDensity(reading, lead, nodeV) + Number.MIN_VALUE);
 	});
+	positiveV.forEach((reading, lead) => {
+		if (reading === null) return;
+		const { fits, slipped } = fitFromPositive(reading, wiring, nodeV, lead);
+		logLikelihood += Math.log(fits + Number.MIN_VALUE);
+		if (slipped) slips++;
+	});
 	return { logLikelihood, nodeV, slips };
+}
+
+/** A node's height over another, both as they were fitted, one sd, V. */
+const FITTED_SD_V = 0.02;
+
+function fitFromPositive(
+	reading: number,
+	wiring: LeadWiring,
+	nodeV: readonly number[],
+	lead: number
+): { fits: number; slipped: boolean } {
+	if (wiring.nodeOf[lead]! < 0) {
+		const range = Math.abs(nodeV[nodeV.length - 1]!) + 1;
+		const nothing =
+			FLOATS.nothing * density(reading, FLOATS.nothingSdV) + FLOATS.drifting * density(reading, FLOATS.driftingSdV);
+		return { fits: nothing + (1 - FLOATS.nothing - FLOATS.drifting) / (2 * range), slipped: false };
+	}
+	const off = reading - expectedV(wiring, nodeV, lead, 'positive');
+	const sdV = Math.hypot(FITTED_SD_V, COARSE_SHARE * reading);
+	const close = (1 - SLIPS.share) * density(off, sdV);
+	const far = SLIPS.share * density(off, Math.hypot(sdV, SLIPS.sdV));
+	return { fits: close + far, slipped: far > close };
 }
 
 function floatingDensity(reading: number, lead: number, nodeV: readonly number[]): number {
@@ -132,8 +165,9 @@ function floatingDensity(reading: number, lead: number, nodeV: readonly number[]
 	const anywhere = reading > -0.5 && reading < range ? 1 / (range + 0.5) : 0;
 	return (
 		FLOATS.nothing * density(reading, FLOATS.nothingSdV) +
+		FLOATS.drifting * density(reading, FLOATS.driftingSdV) +
 		FLOATS.between * inside +
-		(1 - FLOATS.nothing - FLOATS.between) * anywhere
+		(1 - FLOATS.nothing - FLOATS.drifting - FLOATS.between) * anywhere
 	);
 }
 

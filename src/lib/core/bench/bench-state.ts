@@ -2,13 +2,15 @@ import type { Cells } from '../cell-model';
 import type { Random } from '../shared';
 import type { GuardedBattery, Wiring } from '../simulation';
 import type { BenchQuantity, Calibration } from './instrument';
+import type { LeadNodes } from './leads';
 import type { Scenario } from './scenario';
 
 /**
  * What a pair of clips or probes is on: a loose or built-in cell (index; plus and minus as printed, or turned), the whole row or
- * battery, a balance lead, the supply's own terminals.
+ * battery, a balance lead against battery negative or positive, the supply's own terminals.
  */
-export type Place = { cell: number; turned?: boolean } | { lead: number } | 'pack' | 'supply' | null;
+export type Place =
+	{ cell: number; turned?: boolean } | { lead: number; positive?: boolean } | 'pack' | 'supply' | null;
 export type Tool = 'supply' | 'load' | 'voltmeter' | 'ohmmeter';
 
 export interface SupplySetting {
@@ -56,6 +58,8 @@ export interface Bench {
 	joined: Joined | null;
 	/** The balance leads of a battery in series are plugged into its BMS. */
 	plugged: boolean;
+	/** How the balance leads sit in their plug. */
+	leadNodes: LeadNodes;
 	clips: Record<Tool, Place>;
 	supply: SupplySetting;
 	load: LoadSetting;

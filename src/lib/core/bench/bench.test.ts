@@ -7,7 +7,9 @@ import {
 	clipTool,
 	completeScenario,
 	drawCalibration,
+	exchangeLeads,
 	leadErrorsV,
+	leadNodesOf,
 	openBench,
 	readBms,
 	readLoad,
@@ -139,13 +141,13 @@ describe('hidden defects show as they would', () => {
 	});
 	it('swapped leads read one group reversed and its neighbours too high', () => {
 		expect(
-			leadErrorsV([3.3, 3.3, 3.3, 3.3], { swappedLeads: [2, 3], openLead: null }).map((e) =>
+			leadErrorsV([3.3, 3.3, 3.3, 3.3], leadNodesOf(4, { swappedLeads: [2, 3], openLead: null })).map((e) =>
 				Number((e + 3.3).toFixed(6))
 			)
 		).toEqual([3.3, 6.6, -3.3, 6.6]);
 	});
 	it('an open lead floats between its neighbours, and the sum stays', () => {
-		const read = leadErrorsV([3.3, 3.3, 3.3], { swappedLeads: null, openLead: 1 }).map((e) => e + 3.3);
+		const read = leadErrorsV([3.3, 3.3, 3.3], leadNodesOf(3, { swappedLeads: null, openLead: 1 })).map((e) => e + 3.3);
 		expect(read[0]).toBeCloseTo(2.31, 9);
 		expect(read[1]).toBeCloseTo(4.29, 9);
 		expect(read[0]! + read[1]! + read[2]!).toBeCloseTo(9.9, 9);
@@ -228,6 +230,17 @@ describe('hands', () => {
 		expect(readBms(b)!.groupV).toHaveLength(4);
 		// Plugged in it floats between its neighbours.
 		expect(voltageAt(b, { lead: 2 }) / voltageAt(b, { lead: 1 })).toBeCloseTo(1.7, 1);
+	});
+	it('put exchanged leads right in the plug, and only while it is out', () => {
+		const b = bench({ bms: { swappedLeads: [2, 3] } });
+		wireBench(b, 'series', SERIES, []);
+		expect(Math.min(...readBms(b)!.groupV)).toBeLessThan(-3);
+		expect(() => exchangeLeads(b, [2, 3])).toThrow(/Pull the plug/);
+		wireBench(b, 'series', SERIES, [], false);
+		expect(() => exchangeLeads(b, [2, 9])).toThrow(/no balance lead 9/);
+		exchangeLeads(b, [3, 2]);
+		wireBench(b, 'series', SERIES, []);
+		expect(Math.min(...readBms(b)!.groupV)).toBeGreaterThan(3);
 	});
 	it('find the staircase of the balance leads', () => {
 		const b = bench();

@@ -15,7 +15,7 @@ import {
 } from '../simulation';
 import { BENCH_ACCURACY, BENCH_QUANTITIES, drawCalibration, type BenchQuantity, type Calibration } from './instrument';
 import type { Bench, Joined, Place, Tool } from './bench-state';
-import { leadErrorsV } from './leads';
+import { exchangedLeads, leadErrorsV, leadNodesOf } from './leads';
 import type { Scenario } from './scenario';
 
 /** Opens the crate: cells as the scenario has them, nothing clipped, everything off. */
@@ -41,6 +41,7 @@ export function openBench(scenario: Scenario): Bench {
 		wiring: 'loose',
 		joined: null,
 		plugged: false,
+		leadNodes: leadNodesOf(scenario.series, scenario.bms),
 		clips: { supply: null, load: null, voltmeter: null, ohmmeter: null },
 		supply: { voltageV: 0, currentA: 0, on: false },
 		load: { mode: 'current', currentA: 0, powerW: 0, resistanceOhm: 1000, cutoffV: 0, on: false, cutOff: false },
@@ -100,6 +101,7 @@ export function wireBench(
 	for (const tool of ['supply', 'load', 'voltmeter'] as const)
 		if (bench.clips[tool] !== 'supply') bench.clips[tool] = null;
 	bench.joined = kind === 'loose' ? null : join(bench, kind, kind === 'parallel' ? [all] : groups.map((g) => [...g]));
+	if (bench.joined) setReadErrors(bench, bench.joined.guarded);
 	if (kind === 'parallel') noteHardJoin(bench);
 }
 
@@ -122,6 +124,13 @@ function noteHardJoin(bench: Bench): void {
 	const worst = Math.max(...Array.from(members, (i) => Math.abs(bench.cells.currentA[i]!)));
 	if (worst > HARD_JOIN_C * bench.scenario.ratedAh)
 		bench.incidents.push({ timeS: bench.timeS, kind: 'hard-join', cells: [...members], amperes: worst });
+}
+
+/** Exchanges two balance leads in their plug. @throws CoreError `plugged` while the plug is in, `lead` */
+export function exchangeLeads(bench: Bench, leads: readonly [number, number]): void {
+	if (bench.plugged)
+		refuse('plugged', 'exchangeLeads', 'Pull the plug of the balance leads before its pins are touched.');
+	bench.leadNodes = exchangedLeads(bench.leadNodes, leads);
 }
 
 /** Whether a cell belongs to the row or battery. */
@@ -243,7 +252,7 @@ function stepBench(bench: Bench, stepS: number): void {
 
 function setReadErrors(bench: Bench, guarded: GuardedBattery): void {
 	if (!bench.plugged) return;
-	const errors = leadErrorsV(guarded.battery.groupV, bench.scenario.bms);
+	const errors = leadErrorsV(guarded.battery.groupV, bench.leadNodes);
 	bench.scenario.bms.readErrorV.forEach((own, g) => (guarded.readErrorV[g] = (own ?? 0) + errors[g]!));
 }
 

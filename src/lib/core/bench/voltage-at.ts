@@ -9,7 +9,7 @@ export function voltageAt(bench: Bench, place: Place): number {
 	if (place === null) return 0;
 	if (place === 'supply') return supplyTerminalsV(bench);
 	if (place === 'pack') return bench.joined ? flowAt(bench, 'pack').voltageV : 0;
-	if ('lead' in place) return leadVoltageV(bench, place.lead);
+	if ('lead' in place) return leadVoltageV(bench, place.lead, place.positive ?? false);
 	const i = place.cell;
 	if (isBuiltIn(bench, i)) {
 		flowAt(bench, 'pack');
@@ -28,13 +28,13 @@ function supplyTerminalsV(bench: Bench): number {
 	return flow.supplyA > 0 ? flow.supplyV : Math.max(set, flow.voltageV);
 }
 
-function leadVoltageV(bench: Bench, lead: number): number {
+function leadVoltageV(bench: Bench, lead: number, positive: boolean): number {
 	const { battery } = bench.joined!.guarded;
 	flowAt(bench, 'pack');
 	// With the plug out a lead on no node hangs in the air.
-	if (!bench.plugged && lead === bench.scenario.bms.openLead) return 0;
-	const errors = leadErrorsV(battery.groupV, bench.scenario.bms);
+	if (!bench.plugged && bench.leadNodes[lead] === null) return 0;
+	const errors = leadErrorsV(battery.groupV, bench.leadNodes);
 	let volts = 0;
 	for (let g = 0; g < lead; g++) volts += battery.groupV[g]! + errors[g]!;
-	return volts;
+	return positive ? volts - battery.groupV.reduce((sum, v) => sum + v, 0) : volts;
 }

@@ -11,6 +11,8 @@ export interface BmsComparison {
 
 /** Both instruments as they usually are, one sd of their difference, V (default): 2 mV of a meter, 2 mV of a BMS. */
 export const USUAL_DIFFERENCE_SD_V = 0.003;
+/** Off by this share of the group’s voltage it is the wiring. */
+const LEADS_SHARE = 0.4;
 const Z95 = 1.96;
 
 /**
@@ -30,6 +32,17 @@ export function bmsVerdicts(
 		return [{ i, bms: requireFinite(bms, `bmsV.${i}`), meter: requireFinite(meter, `meterV.${i}`) }];
 	});
 	if (pairs.length === 0) return [];
+	const unseen = pairs.filter(({ bms, meter }) => Math.abs(bms - meter) > LEADS_SHARE * Math.abs(meter));
+	if (unseen.length)
+		return [
+			say(
+				'bms-leads',
+				'stop',
+				subject,
+				{ groups: unseen.map((p) => p.i + 1), bmsV: unseen.map((p) => p.bms) },
+				unseen.flatMap((p) => groups[p.i] ?? [])
+			)
+		];
 	const off = pairs.filter(({ bms, meter }) => Math.abs(bms - meter) > Z95 * differenceSdV);
 	if (off.length)
 		return off.map(({ i, bms, meter }) =>

@@ -23,6 +23,14 @@ describe('the BMS against the voltmeter', () => {
 		);
 		expect(verdicts).toMatchObject([{ code: 'bms-agrees', warmth: 'calm', facts: { groups: 2 } }]);
 	});
+	it('names the leads, not the reading, where a group cannot be what the BMS says', () => {
+		const verdicts = bmsVerdicts(
+			{ bmsV: [6.6, -3.3, 6.61], meterV: [3.301, 3.3, 3.3], differenceSdV: 0.003 },
+			groups,
+			battery
+		);
+		expect(verdicts).toMatchObject([{ code: 'bms-leads', warmth: 'stop', facts: { groups: [1, 2, 3] } }]);
+	});
 	it('says nothing where nothing was read by both', () =>
 		expect(bmsVerdicts({ bmsV: [3.3], meterV: [null], differenceSdV: 0.003 }, groups, battery)).toEqual([]));
 });

@@ -8,5 +8,6 @@ export {
 	type Finding
 } from './defects';
 export { drawScenario, scenarioOfSeed, type CrateWish } from './draw-scenario';
+export { findingsOf, type BuiltPicture } from './findings';
 export { judgeRehearsal, type JudgedDefect, type RehearsalEnd, type RehearsalJudgement } from './judge-rehearsal';
 export { READY_SCENARIOS, readyScenario, readyScenarios, type ReadyScenario } from './ready';

@@ -18,7 +18,13 @@ import type { StageJudgement } from './stage-judgement';
 /** What was written down while a bank was built, of all its batteries. */
 export interface BuildRecords {
 	/** The latest reading of each battery's leads. */
-	leadReadings: readonly { id: number; batteryId: number; readAt: string; readingsV: readonly (number | null)[] }[];
+	leadReadings: readonly {
+		id: number;
+		batteryId: number;
+		readAt: string;
+		readingsV: readonly (number | null)[];
+		positiveV: readonly (number | null)[] | null;
+	}[];
 	/** The latest torque of each joint. */
 	torques: readonly (TightenedJoint & { batteryId: number; tightenedAt: string })[];
 	/** Parts that are still in. */
@@ -82,7 +88,15 @@ function batteryBuild(picture: BankPicture, battery: PictureBattery, records: Bu
 		cells,
 		meterSdV,
 		reading: fits ? reading : null,
-		leads: fits ? judgeBalanceLeads({ series: battery.series, cells, readingsV: reading.readingsV, meterSdV }) : null,
+		leads: fits
+			? judgeBalanceLeads({
+					series: battery.series,
+					cells,
+					readingsV: reading.readingsV,
+					positiveV: reading.positiveV ?? undefined,
+					meterSdV
+				})
+			: null,
 		torques: own(records.torques).filter((t) => t.position <= battery.series),
 		temporaryParts: own(records.temporaryParts)
 	};

@@ -17,6 +17,8 @@ export interface ProveFacts {
 	'joints-even': { worst: number; mOhm: Interval; seesMohm: number; currentA: number };
 	/** The BMS reads a group otherwise than the voltmeter, V (BMS less meter). */
 	'bms-misreads': { errorV: Measured; bmsV: number; meterV: number };
+	/** The BMS sees groups at voltages they cannot have: its leads, not its reading. */
+	'bms-leads': { groups: readonly number[]; bmsV: readonly number[] };
 	/** The BMS reads every group as the voltmeter does. */
 	'bms-agrees': { groups: number; worstV: number; sdV: number };
 	/** Ampere-hours that went out over those that went in do not fit; share by which the load’s counter is off if the other is right. */
@@ -89,6 +91,13 @@ export const PROVE_WORDS: Words<ProveFacts> = {
 		doubt: 'The two must be read within a minute, at rest; a voltmeter is wrong too: read a second group with it.',
 		rule: 'BMS less voltmeter, beyond what both may err (95 %).',
 		next: 'Read again at rest. If it stays: look at that lead’s crimp, calibrate the BMS, or keep its limits that much lower.'
+	}),
+	'bms-leads': ({ facts: { groups, bmsV } }) => ({
+		title: `The BMS does not see group ${listWords(groups)}`,
+		finding: `It reads ${bmsV.map((v) => v.toFixed(2)).join(', ')} V where the voltmeter reads a cell: balance leads sit wrong.`,
+		doubt: null,
+		rule: 'A reading off by half a cell and more is the wiring, not the instrument.',
+		next: 'Pull the plug, read every lead in Build, and put them right.'
 	}),
 	'bms-agrees': ({ facts: { groups, worstV, sdV } }) => ({
 		title: 'The BMS reads as the voltmeter does',

@@ -33,6 +33,8 @@ export interface Hands {
 	save(): Promise<unknown>;
 	restore(saved: unknown): Promise<void>;
 	wire(kind: Wiring, groups: number[][], turned: number[], plugged?: boolean): Promise<void>;
+	/** Exchanges two balance leads in their plug, which is out. */
+	exchangeLeads(leads: readonly [number, number]): Promise<void>;
 	clip(tool: Tool, place: Place): Promise<void>;
 	timeFactor(factor: number): Promise<void>;
 	skip(durationS: number): Promise<void>;
@@ -68,6 +70,7 @@ export function benchHands(host: string, port: number): Hands {
 		save: () => ask('WORL:SAVE?'),
 		restore: (saved) => tell(`WORL:REST ${quotedJson(saved)}`),
 		wire: (kind, groups, turned, plugged = true) => tell(`HAND:WIRE ${quotedJson({ kind, groups, turned, plugged })}`),
+		exchangeLeads: ([a, b]) => tell(`HAND:LEAD:EXCH ${a},${b}`),
 		clip: (tool, place) => tell(`HAND:CLIP ${TOOL_WORDS[tool]},${quotedJson(place)}`),
 		timeFactor: (factor) => tell(`WORL:TIME:FACT ${factor}`),
 		skip: (durationS) => tell(`WORL:SKIP ${durationS}`, SKIP_PATIENCE_MS)

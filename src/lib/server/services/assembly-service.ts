@@ -31,6 +31,7 @@ export function judgeLeadReadings(input: BalanceLeadsRequest): LeadsJudgement & 
 		series: input.series,
 		cells: cellsKnown(input),
 		readingsV: input.readingsV,
+		positiveV: input.positiveV ?? undefined,
 		meterSdV: input.meterSdV ?? USUAL_METER_SD_V
 	});
 	return { ...judgement, verdict: leadVerdict(judgement) };

@@ -48,10 +48,17 @@ export async function readBattery(bankId: number, input: ReadBatteryInput): Prom
 	}
 }
 
-async function reach(bank: Bank, instrument: Instrument, { lead, group, batteryId }: ReadBatteryInput): Promise<void> {
+async function reach(
+	bank: Bank,
+	instrument: Instrument,
+	{ lead, positive, group, batteryId }: ReadBatteryInput
+): Promise<void> {
 	await takeUpRehearsal(bank.id);
 	if (instrument.kind === 'bms') return;
-	const place = lead === undefined || lead === null ? await groupPlace(bank, group, batteryId) : { lead };
+	const place =
+		lead === undefined || lead === null
+			? await groupPlace(bank, group, batteryId)
+			: { lead, positive: positive ?? false };
 	await bundledHands().clip('voltmeter', place);
 }
 

@@ -4,6 +4,7 @@ import type { PictureCell } from '$lib/core/stages';
 import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
 import {
 	READY_SCENARIOS,
+	findingsOf,
 	judgeRehearsal,
 	readyScenario,
 	readyScenarios,
@@ -12,8 +13,9 @@ import {
 	type ReadyScenario
 } from '$lib/core/rehearsal';
 import type { ConclusionsInput, HandsInput, RehearsalInput } from '$lib/input/live';
+import type { StageVerdict } from '$lib/core/verdicts';
 import { InputError } from '$lib/input/validate';
-import { liveRuns, rehearsals, type Bank, type Rehearsal } from '../records';
+import { liveRuns, rehearsals, verdictChanges, type Bank, type Rehearsal } from '../records';
 import { ServiceError } from '../errors';
 import type { BenchState } from '../instruments/hands';
 
@@ -163,17 +165,19 @@ function seenAtBench({ id, label, readings }: PictureCell, scenario: Scenario, b
 	};
 }
 
-/** What a verdict on a cell is called as a finding. */
-const FINDING_OF: Record<string, Finding['kind']> = { 'capacity-short': 'weak-cell', polarity: 'wrong-print' };
+/** Verdicts on what hands can put right, so that they go again. */
+const MENDABLE: readonly string[] = ['leads-wrong', 'joint-loose'];
 
-/** What verdicts already say, as findings: a short capacity, a higher resistance, a negative voltage. */
+/** What the judgements of a rehearsal’s bank amount to as findings. */
 async function suggestedFindings(bankId: number): Promise<Finding[]> {
-	return (await bankVerdicts(bankId)).flatMap(({ code, subject, facts }): Finding[] => {
-		if (code === 'resistance-outlier')
-			return (facts.relativeDifference as number) > 0 ? [{ kind: 'high-resistance', where: subject.label }] : [];
-		const kind = FINDING_OF[code];
-		return kind ? [{ kind, where: subject.label }] : [];
-	});
+	const changes = await verdictChanges.all({ bankId });
+	// What was mended at the bench is found all the same.
+	const mended = changes.flatMap(({ saysNow }) => (saysNow && MENDABLE.includes(saysNow.code) ? [saysNow] : []));
+	const found = findingsOf(
+		[...(await bankVerdicts(bankId)), ...(mended as StageVerdict[])],
+		await loadBankPicture(bankId)
+	);
+	return [...new Map(found.map((f) => [`${f.kind} ${f.where}`, f])).values()];
 }
 
 async function refuseWhileRunning(bankId: number): Promise<void> {
@@ -210,6 +214,8 @@ export async function moveHands(bankId: number, input: HandsInput): Promise<Benc
 				input.wire === 'loose' ? { groups: [], turned: [] } : await groupsAsPlaced(bankId, rehearsal);
 			await hands.wire(input.wire, groups, turned, input.plugged ?? true);
 		}
+		const [first, second] = input.exchangeLeads ?? [];
+		if (first !== undefined && second !== undefined) await hands.exchangeLeads([first, second]);
 		if (input.loadA !== undefined) await switchLoad(bankId, input.loadA);
 		if (input.skipS) {
 			await refuseWhileRunning(bankId);

@@ -10,6 +10,7 @@ export async function up(knex: Knex): Promise<void> {
 		ofBattery(t);
 		moment(t, 'read_at').notNullable();
 		t.json('readings_v').notNullable().comment('each lead against battery negative, lead 0 first, V; null: not read');
+		t.json('positive_v').comment('those also read against battery positive');
 		t.string('meter', 80);
 		t.string('notes', 4000);
 	});

@@ -10,16 +10,20 @@ export const leadReadingKind = defineKind<LeadReading>({
 	repository: leadReadings,
 	createInput: LeadReadingInput,
 	changeInput: LeadReadingInput,
-	columns: ['id', 'batteryId', 'readAt', 'readingsV', 'meter', 'notes'],
+	columns: ['id', 'batteryId', 'readAt', 'readingsV', 'positiveV', 'meter', 'notes'],
 	async check(reading, tx, before) {
 		const { series } = await itsBattery(reading, tx);
-		const { readingsV } = reading;
+		const { readingsV, positiveV } = reading;
 		if (readingsV.length !== series + 1 && before?.readingsV.length !== readingsV.length)
 			throw new InputError([
 				{
 					path: 'readingsV',
 					message: `readingsV requires ${series + 1} values, leads 0 to ${series}; got ${readingsV.length}`
 				}
+			]);
+		if (positiveV && positiveV.length !== readingsV.length)
+			throw new InputError([
+				{ path: 'positiveV', message: `positiveV requires as many values as readingsV, ${readingsV.length}` }
 			]);
 	}
 });
