@@ -34,7 +34,7 @@
 	const layout = $derived(batteryLayout(series, parallel));
 	/** Leads are drawn where they have room: one row, and a column each. */
 	const drawsLeads = $derived(leads.length > 0 && leads.length <= 9);
-	const LEAD_ROOM = 70;
+	const LEAD_ROOM = 56;
 	const height = $derived(layout.height + (drawsLeads ? LEAD_ROOM : 0));
 	const columnX = (k: number) => ((k + 0.5) / leads.length) * layout.width;
 	function path(lead: number, node: number): string {
@@ -45,7 +45,11 @@
 	}
 </script>
 
-<figure class="drawing" style:--most="{Math.max(22, layout.width / 9)}rem">
+<figure
+	class="drawing"
+	style:--most="{Math.max(22, layout.width / 9)}rem"
+	style:--room="{drawsLeads ? (-LEAD_ROOM / layout.width) * 100 : 0}%"
+>
 	<svg viewBox="0 0 {layout.width} {height}" role="img" aria-label={label}>
 		{#each layout.cells as cell, i (i)}
 			{@const name = cells[cell.group - 1]?.[i % parallel] ?? ''}
@@ -191,6 +195,9 @@
 		fill: var(--color-base-content);
 	}
 	@media (max-width: 640px) {
+		svg {
+			margin-bottom: var(--room);
+		}
 		.leads {
 			display: none;
 		}

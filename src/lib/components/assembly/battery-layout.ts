@@ -10,7 +10,7 @@ export interface BatteryLayout {
 	bars: { x: number; y: number; width: number; height: number }[];
 }
 
-export const CELL = { width: 46, height: 132, gap: 4, groupGap: 14 };
+export const CELL = { width: 46, height: 104, gap: 4, groupGap: 14 };
 const BAR = 12;
 const MARGIN = { x: 10, y: 18 };
 const ROW_GAP = 34;

@@ -173,7 +173,7 @@
 								aria-label="Lead {k}, volts; expected {voltageV.toFixed(2)}"
 							/>
 							<span class="muted"
-								>{voltageV.toFixed(sdV < 0.05 ? 3 : 1)} ± {(1.96 * sdV).toFixed(sdV < 0.05 ? 3 : 1)}</span
+								>expect {voltageV.toFixed(sdV < 0.05 ? 3 : 1)} ± {(1.96 * sdV).toFixed(sdV < 0.05 ? 3 : 1)}</span
 							>
 						</label>
 					{/each}
@@ -279,8 +279,8 @@
 	}
 	.box .muted {
 		font-size: 0.875rem;
-		white-space: nowrap;
 		letter-spacing: -0.02em;
+		line-height: 1.2;
 	}
 	summary {
 		display: flex;

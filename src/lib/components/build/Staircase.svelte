@@ -38,7 +38,14 @@
 		/>
 	{/each}
 	{#each read as volts, k (k)}
-		{#if volts !== null}<ellipse class:warm={warm(k)} cx={(k + 0.5) * STEP} cy={y(volts)} rx="9" ry="6" />{/if}
+		{#if volts !== null}<line
+				class="dot"
+				class:warm={warm(k)}
+				x1={(k + 0.5) * STEP}
+				x2={(k + 0.5) * STEP}
+				y1={y(volts)}
+				y2={y(volts)}
+			/>{/if}
 	{/each}
 </svg>
 
@@ -60,13 +67,15 @@
 		fill: var(--measure-line);
 		opacity: 0.75;
 	}
-	ellipse {
-		fill: var(--color-base-content);
-		stroke: var(--color-base-100);
-		stroke-width: 1.5;
+	/* A line without length is a round dot, however the drawing is stretched. */
+	.dot {
+		stroke: var(--color-base-content);
+		stroke-width: 13px;
+		stroke-linecap: round;
+		vector-effect: non-scaling-stroke;
 	}
-	ellipse.warm {
-		fill: var(--stop);
+	.dot.warm {
+		stroke: var(--stop);
 	}
 	@media (max-width: 640px) {
 		.stairs {

@@ -1,12 +1,11 @@
 <script lang="ts">
-	import { PROVE_CHECKS, PROVE_CHECK_NAMES, type ProveCheck } from '$lib/core/stages';
-	import { warmestOf, type Warmth } from '$lib/core/shared';
+	import { PROVE_CHECKS, PROVE_CHECK_NAMES, type CheckState, type ProveCheck } from '$lib/core/stages';
 	import type { StageVerdict } from '$lib/core/verdicts';
 
 	interface Props {
 		bankId: number;
 		search: string;
-		checks: Record<ProveCheck, boolean>;
+		checks: Record<ProveCheck, CheckState>;
 		temporaryParts: readonly string[];
 		verdicts: readonly StageVerdict[];
 	}
@@ -27,10 +26,9 @@
 		counters: ['counters-disagree', 'counters-agree'],
 		capacity: ['capacity-below-match', 'capacity-above-match', 'capacity-as-matched']
 	};
-	const found = (check: ProveCheck): { warmth: Warmth; title: string } | null => {
-		const own = verdicts.filter((v) => CODES[check]?.includes(v.code));
-		return own.length ? { warmth: warmestOf(own), title: own[0]!.title } : null;
-	};
+	const MARKS: Record<CheckState, string> = { open: '', checked: '✓', wrong: '!' };
+	const WORDS: Record<CheckState, string> = { open: 'not checked', checked: 'checked', wrong: 'came out badly' };
+	const found = (check: ProveCheck) => verdicts.find((v) => CODES[check]?.includes(v.code))?.title ?? null;
 </script>
 
 <section class="sheet p-4" aria-label="The gate">
@@ -40,21 +38,23 @@
 		</p>{/if}
 	<ul>
 		{#each PROVE_CHECKS as check (check)}
-			{@const result = found(check)}
-			<li data-warmth={result?.warmth ?? 'calm'}>
+			{@const state = checks[check]}
+			<li>
 				<a class="tap" href="/banks/{bankId}/{WHERE[check]}{search}">
-					<span class="state" class:open={!checks[check]} aria-hidden="true">{checks[check] ? '✓' : ''}</span>
+					<span class="state {state}" aria-hidden="true">{MARKS[state]}</span>
 					<span>
 						<strong>{PROVE_CHECK_NAMES[check]}</strong>
-						<span class="muted block">{checks[check] ? (result?.title ?? 'checked') : 'not checked'}</span>
+						<span class="muted found {state} block"
+							>{WORDS[state]}{found(check) && state !== 'open' ? `: ${found(check)}` : ''}</span
+						>
 					</span>
 				</a>
 			</li>
 		{/each}
 	</ul>
 	<p class="muted mt-3">
-		A check that was made can have come out badly: its verdict says so. What this list does not hold is yours: covers
-		over every terminal, labels, each BMS trip made to happen, and the code where you live.
+		What this list does not hold is yours: covers over every terminal, labels, each BMS trip made to happen, and the
+		code where you live.
 	</p>
 </section>
 
@@ -83,8 +83,11 @@
 		background: none;
 		border: 1.5px dashed var(--color-base-content);
 	}
-	li[data-warmth='look'] .muted,
-	li[data-warmth='stop'] .muted {
+	.state.wrong {
+		background: var(--stop);
+		color: var(--color-base-100);
+	}
+	.found.wrong {
 		color: var(--ember-text);
 		font-weight: 700;
 	}

@@ -23,6 +23,7 @@ export {
 	judgeProveStage,
 	proveState,
 	type BatteryProof,
+	type CheckState,
 	type ProveCheck,
 	type ProveRecords
 } from './prove';

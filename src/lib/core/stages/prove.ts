@@ -1,11 +1,12 @@
-import { judgeJoints, jointVerdicts, type Joint } from '../assembly';
+import { judgeJoints, jointVerdicts, leadVerdict, torqueVerdicts, type Joint } from '../assembly';
 import { CHEMISTRY_FIGURES } from '../chemistry';
+import { checkWiring } from '../limits';
 import { USUAL_DIFFERENCE_SD_V, bmsVerdicts, capacityForecastVerdict, counterVerdict } from '../proving';
 import { meterSd } from '../reading';
 import { CoreError } from '../shared';
 import { say, type Verdict } from '../verdicts';
 import { buildState, type BuildRecords } from './build';
-import type { LatestTest } from './limits';
+import { limitsState, type LatestTest } from './limits';
 import { matchState } from './match';
 import type { BankPicture, PictureBattery } from './picture';
 import { batterySubject, groupSubjects, isInService } from './picture-parts';
@@ -35,6 +36,9 @@ export interface ProveRecords {
 export const PROVE_CHECKS = ['leads', 'torques', 'wiring', 'limits', 'joints', 'bms', 'counters', 'capacity'] as const;
 export type ProveCheck = (typeof PROVE_CHECKS)[number];
 
+/** Not made, or not so that it says anything; made and in order; made, and something wants a look. */
+export type CheckState = 'open' | 'checked' | 'wrong';
+
 export const PROVE_CHECK_NAMES: Record<ProveCheck, string> = {
 	leads: 'balance leads',
 	torques: 'torque of every joint',
@@ -56,8 +60,7 @@ export interface BatteryProof {
 	/** Smallest group by matching, Ah; null while a group is not measured. */
 	forecastAh: number | null;
 	temporaryParts: readonly string[];
-	/** Which checks have been made; whether they came out well is a matter of their verdicts. */
-	checks: Record<ProveCheck, boolean>;
+	checks: Record<ProveCheck, CheckState>;
 	verdicts: Verdict[];
 }
 
@@ -79,6 +82,45 @@ function jointsOf(reading: BatteryProof['loadReading'], battery: PictureBattery,
 	}
 }
 
+/** What verdicts on a check amount to. */
+function stateOf(verdicts: readonly Verdict[]): CheckState {
+	if (verdicts.some((v) => v.warmth === 'look' || v.warmth === 'stop')) return 'wrong';
+	return verdicts.length && verdicts.every((v) => v.warmth === 'calm') ? 'checked' : 'open';
+}
+
+function limitsChecked(picture: BankPicture, battery: PictureBattery): CheckState {
+	const own = limitsState(picture).batteries.find((b) => b.battery.id === battery.id);
+	return picture.limitPlan && own ? stateOf([own.verdict]) : 'open';
+}
+
+type LatestRecords = Pick<BatteryProof, 'joints' | 'loadReading' | 'comparison' | 'count' | 'test'>;
+
+/** What each check that was made came to; empty where it was not. */
+function ownVerdicts(
+	picture: BankPicture,
+	battery: PictureBattery,
+	{ joints, loadReading, comparison, count, test }: LatestRecords,
+	forecast: ReturnType<typeof smallestGroup>
+): Record<'joints' | 'bms' | 'counters' | 'capacity', Verdict[]> {
+	const subject = batterySubject(picture, battery);
+	const groups = groupSubjects(picture, battery);
+	const foretold =
+		test && forecast
+			? {
+					testedAh: test.capacityAh,
+					testedSdAh: test.sdAh,
+					forecastAh: forecast.ah,
+					forecastSdAh: forecast.sdAh
+				}
+			: null;
+	return {
+		joints: joints ? jointVerdicts({ joints, currentA: loadReading!.currentA, ratedA: battery.bmsA }, subject) : [],
+		bms: comparison ? bmsVerdicts({ ...comparison, differenceSdV: USUAL_DIFFERENCE_SD_V }, groups, subject) : [],
+		counters: count ? [counterVerdict(count, subject)] : [],
+		capacity: foretold ? [capacityForecastVerdict(foretold, subject)] : []
+	};
+}
+
 function proofOf(picture: BankPicture, battery: PictureBattery, records: ProveRecords): BatteryProof {
 	const latest = <T extends { batteryId: number }>(all: readonly T[]) =>
 		all.filter((r) => r.batteryId === battery.id).at(-1) ?? null;
@@ -92,46 +134,26 @@ function proofOf(picture: BankPicture, battery: PictureBattery, records: ProveRe
 	const forecast = smallestGroup(picture, battery);
 	const [build] = buildState({ ...picture, batteries: [battery] }, records.build);
 	const temporaryParts = build?.temporaryParts.map((p) => p.name) ?? [];
-	const bms = comparison
-		? bmsVerdicts({ ...comparison, differenceSdV: USUAL_DIFFERENCE_SD_V }, groupSubjects(picture, battery), subject)
-		: [];
+	const latestRecords = { joints, loadReading, comparison, count, test };
+	const own = ownVerdicts(picture, battery, latestRecords, forecast);
+	const read = comparison !== null && [...comparison.bmsV, ...comparison.meterV].every((v) => v !== null);
+	const checks: BatteryProof['checks'] = {
+		leads: build?.leads ? stateOf([leadVerdict(build.leads)]) : 'open',
+		torques: stateOf(torqueVerdicts(battery.series, build?.torques ?? [], subject)),
+		wiring: stateOf(checkWiring(battery, subject)),
+		limits: limitsChecked(picture, battery),
+		joints: stateOf(own.joints),
+		bms: read || stateOf(own.bms) === 'wrong' ? stateOf(own.bms) : 'open',
+		counters: stateOf(own.counters),
+		capacity: test ? (forecast ? stateOf(own.capacity) : 'checked') : 'open'
+	};
 	return {
 		battery,
-		joints,
-		loadReading,
-		comparison,
-		count,
-		test,
+		...latestRecords,
 		forecastAh: forecast?.ah ?? null,
 		temporaryParts,
-		checks: {
-			leads: build?.leads?.unread.length === 0,
-			torques: (build?.torques.length ?? 0) > battery.series,
-			wiring: battery.fuseA !== null && battery.cableA !== null && battery.bmsA !== null,
-			limits: picture.limitPlan !== null,
-			joints: joints !== null,
-			bms: bms.length > 0 && comparison!.meterV.every((v) => v !== null) && comparison!.bmsV.every((v) => v !== null),
-			counters: count !== null,
-			capacity: test !== null
-		},
-		verdicts: [
-			...(joints ? jointVerdicts({ joints, currentA: loadReading!.currentA, ratedA: battery.bmsA }, subject) : []),
-			...bms,
-			...(count ? [counterVerdict(count, subject)] : []),
-			...(test && forecast
-				? [
-						capacityForecastVerdict(
-							{
-								testedAh: test.capacityAh,
-								testedSdAh: test.sdAh,
-								forecastAh: forecast.ah,
-								forecastSdAh: forecast.sdAh
-							},
-							subject
-						)
-					]
-				: [])
-		]
+		checks,
+		verdicts: [...own.joints, ...own.bms, ...own.counters, ...own.capacity]
 	};
 }
 
@@ -142,24 +164,29 @@ export const proveState = (picture: BankPicture, records: ProveRecords): Battery
 function gateVerdict(picture: BankPicture, proof: BatteryProof): Verdict {
 	const subject = batterySubject(picture, proof.battery);
 	if (proof.temporaryParts.length) return say('prove-shut', 'stop', subject, { parts: proof.temporaryParts });
-	const unchecked = PROVE_CHECKS.filter((c) => !proof.checks[c]).map((c) => PROVE_CHECK_NAMES[c]);
+	const named = (state: CheckState) =>
+		PROVE_CHECKS.filter((c) => proof.checks[c] === state).map((c) => PROVE_CHECK_NAMES[c]);
+	const unchecked = named('open');
+	const wrong = named('wrong');
 	const checked = PROVE_CHECKS.length - unchecked.length;
 	return unchecked.length
-		? say('prove-open', 'open', subject, { unchecked, checked })
-		: say('prove-checked', 'calm', subject, { checked });
+		? say('prove-open', 'open', subject, { unchecked, wrong, checked })
+		: say('prove-checked', 'calm', subject, { checked, wrong });
 }
 
 /** The verdicts on what was proved of a bank, and its gate. A bank in service is asked nothing that nobody wrote down. */
 export function judgeProveStage(picture: BankPicture, records: ProveRecords): StageJudgement {
 	const proofs = proveState(picture, records);
 	const inService = isInService(picture);
-	const begun = (p: BatteryProof) =>
-		Object.values(p.checks).some(Boolean) && p.battery.groups.some((g) => g.cellIds.length);
+	const begun = ({ checks }: BatteryProof) =>
+		(['joints', 'bms', 'counters', 'capacity'] as const).some((c) => checks[c] !== 'open') ||
+		(checks.leads === 'checked' && checks.torques === 'checked');
 	const verdicts = proofs.flatMap((p) => [
 		...((!inService && begun(p)) || p.temporaryParts.length ? [gateVerdict(picture, p)] : []),
 		// What a battery in service was tested for since is told in Serve.
 		...p.verdicts.filter((v) => !inService || !v.code.startsWith('capacity-'))
 	]);
-	const isProved = (p: BatteryProof) => p.temporaryParts.length === 0 && Object.values(p.checks).every(Boolean);
+	const isProved = (p: BatteryProof) =>
+		p.temporaryParts.length === 0 && Object.values(p.checks).every((state) => state !== 'open');
 	return { verdicts, done: inService || (proofs.length > 0 && proofs.every(isProved)) };
 }

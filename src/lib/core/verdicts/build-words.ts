@@ -46,7 +46,9 @@ function nextWords({ nextLead, nextAgainst }: LeadsFacts): string {
 export const listWords = (items: readonly (number | string)[]): string =>
 	items.length < 2 ? String(items[0] ?? '') : `${items.slice(0, -1).join(', ')} and ${items[items.length - 1]}`;
 
-const percent = (share: number) => `${(share * 100).toFixed(share > 0.995 ? 1 : 0)} %`;
+/** A probability: never 100 % sure. */
+const percent = (share: number) =>
+	share > 0.999 ? 'more than 99.9 %' : `${(share * 100).toFixed(share > 0.995 ? 1 : 0)} %`;
 
 export const BUILD_WORDS: Words<BuildFacts> = {
 	'leads-unread': ({ facts: { leads } }) => ({
@@ -58,14 +60,14 @@ export const BUILD_WORDS: Words<BuildFacts> = {
 	}),
 	'leads-right': ({ facts: { probability } }) => ({
 		title: 'Every balance lead is on its own node',
-		finding: `All leads read, and each reads the sum of the groups below it (${percent(probability)} sure).`,
+		finding: `All leads read, and each reads the sum of the groups below it (sure: ${percent(probability)}).`,
 		doubt: THROUGH_A_METER,
 		rule: 'Readings weighed against every single fault: exchanged, reversed, open, wrong node, doubled, polarity.',
 		next: null
 	}),
 	'leads-wrong': ({ facts }) => ({
 		title: 'Leave the plug out: a balance lead is wrong',
-		finding: `${facts.text} ${percent(facts.probability)} sure by what was read.`,
+		finding: `${facts.text} Sure by what was read: ${percent(facts.probability)}.`,
 		doubt: facts.unread.length ? `Not read: lead ${listWords(facts.unread)}.` : THROUGH_A_METER,
 		rule: 'Readings weighed against every single fault; the plug goes in when “right” is 99 % sure and every lead is read.',
 		next: 'Correct it at the plug or at the bar, then read all leads again.'

@@ -4,9 +4,9 @@ import type { Measured, Words } from './verdict';
 
 export interface ProveFacts {
 	/** What the gate still wants checked. */
-	'prove-open': { unchecked: readonly string[]; checked: number };
-	/** Everything on the gate has been checked. */
-	'prove-checked': { checked: number };
+	'prove-open': { unchecked: readonly string[]; wrong: readonly string[]; checked: number };
+	/** Everything on the gate has been checked; some of it may have come out badly. */
+	'prove-checked': { checked: number; wrong: readonly string[] };
 	/** Temporary parts are in: nothing is proved yet. */
 	'prove-shut': { parts: readonly string[] };
 	/** A joint has more resistance than its like, for sure; heat at the present and at the rated current. */
@@ -37,21 +37,22 @@ const mOhm = ({ low95, high95 }: Interval) => `${Math.max(0, low95).toFixed(2)} 
 const ah = ({ value, sd }: Measured) => `${value.toFixed(1)} ± ${sd.toFixed(1)} Ah`;
 const signedPercent = (share: number) => `${share > 0 ? '+' : '−'}${Math.abs(share * 100).toFixed(1)} %`;
 const signedMv = (volts: number) => `${volts > 0 ? '+' : '−'}${Math.abs(volts * 1000).toFixed(0)} mV`;
+const badly = (wrong: readonly string[]) => (wrong.length ? ` Came out badly: ${listWords(wrong)}.` : '');
 const JOINT_RULE =
 	'R = (V loaded − V at rest) ÷ I for each group, less the median of the others; what is left is its joint.';
 const OUTSIDE = 'Main lugs, fuse, BMS and disconnect lie outside the sense points: read millivolts across each.';
 
 export const PROVE_WORDS: Words<ProveFacts> = {
-	'prove-open': ({ facts: { unchecked, checked } }) => ({
+	'prove-open': ({ facts: { unchecked, wrong, checked } }) => ({
 		title: `${unchecked.length} of ${unchecked.length + checked} checks are open`,
-		finding: `Not checked: ${listWords(unchecked)}.`,
+		finding: `Not checked: ${listWords(unchecked)}.${badly(wrong)}`,
 		doubt: null,
 		rule: 'A bank is handed over when each check has been made, not when nothing has gone wrong.',
 		next: 'Go down the list; each check says what it needs.'
 	}),
-	'prove-checked': ({ facts: { checked } }) => ({
+	'prove-checked': ({ facts: { checked, wrong } }) => ({
 		title: 'Every check on the list has been made',
-		finding: `${checked} checks.`,
+		finding: `${checked} checks.${badly(wrong)}`,
 		doubt:
 			'Checked is not safe for ever: trips, covers, labels and the code that holds where you live are yours to see to.',
 		rule: 'A bank is handed over when each check has been made.',

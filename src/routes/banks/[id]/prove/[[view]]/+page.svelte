@@ -20,7 +20,7 @@
 		bms: 'Does the BMS read true?',
 		charge: 'Does it hold what it should?'
 	};
-	const made = $derived(proof ? Object.values(proof.checks).filter(Boolean).length : 0);
+	const made = $derived(proof ? Object.values(proof.checks).filter((state) => state !== 'open').length : 0);
 	const subtitle = $derived(
 		!proof
 			? ''
