@@ -74,7 +74,7 @@ it('follows a bank from an empty plan to service', async () => {
 	expect((await bankOverview(bank.id)).running).toMatchObject([{ what: 'Top balance' }]);
 	await change('balance-runs', run.id, { endedAt: '2026-01-07T08:00:00Z', version: left.version + 1 });
 	for (const readAt of ['2026-01-06T20:00:00Z', '2026-01-06T20:31:00Z'])
-		await make('balance-readings', { balanceRunId: run.id, readAt, supplyV: 3.65, supplyA: 0.5, cellV: 3.65 });
+		await make('balance-readings', { balanceRunId: run.id, readAt, supplyV: 3.6, supplyA: 0.5, cellV: 3.6 });
 	expect(await bankVerdicts(bank.id, 'balance')).toEqual([]);
 	expect(await stage(bank.id)).toBe('build');
 

@@ -782,7 +782,7 @@ export interface paths {
                     };
                     content: {
                         "application/json": {
-                            items: (components["schemas"]["Recorded"] & components["schemas"]["BalanceRunChange"])[];
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["NewBalanceRunChange"])[];
                             page: number;
                             size: number;
                             total: number;
@@ -811,7 +811,7 @@ export interface paths {
             };
             requestBody: {
                 content: {
-                    "application/json": components["schemas"]["BalanceRunInput"];
+                    "application/json": components["schemas"]["NewBalanceRunInput"];
                 };
             };
             responses: {
@@ -821,7 +821,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BalanceRunChange"];
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["NewBalanceRunChange"];
                     };
                 };
                 400: components["responses"]["400"];
@@ -868,7 +868,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BalanceRunChange"];
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["NewBalanceRunChange"];
                     };
                 };
                 400: components["responses"]["400"];
@@ -942,7 +942,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BalanceRunChange"];
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["NewBalanceRunChange"];
                     };
                 };
                 400: components["responses"]["400"];
@@ -987,7 +987,7 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["BalanceRunChange"];
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["NewBalanceRunChange"];
                     };
                 };
                 400: components["responses"]["400"];
@@ -9123,6 +9123,30 @@ export interface components {
             clientKey?: string | null;
             instrumentId: number;
         };
+        NewBalanceRunChange: {
+            bankId?: number;
+            cellIds?: number[] | null;
+            checklist?: {
+                [key: string]: boolean;
+            } | null;
+            endedAt?: string | null;
+            leadOhm?: number;
+            setV?: number | null;
+            startedAt?: string | null;
+            supplyA?: number;
+        };
+        NewBalanceRunInput: {
+            bankId: number;
+            cellIds?: number[] | null;
+            checklist?: {
+                [key: string]: boolean;
+            } | null;
+            endedAt?: string | null;
+            leadOhm: number;
+            setV?: number | null;
+            startedAt?: string | null;
+            supplyA: number;
+        };
         NewDeliveryChange: {
             bankId?: number | null;
             batch?: string | null;
@@ -9596,7 +9620,7 @@ export interface components {
         /** @description A judgement as data, with its sentences; the facts of each code are in docs/verdicts.md */
         Verdict: {
             /** @enum {string} */
-            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "correction-refused" | "untested" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-refused" | "join-checked" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
+            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "correction-refused" | "untested" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-refused" | "join-checked" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
             doubt: string | null;
             facts: Record<string, never>;
             finding: string;

@@ -2,9 +2,11 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { unmetWords } from '../verdicts';
 import {
+	chargeVerdicts,
 	checkJoin,
 	chargeAfter,
 	estimateTopCharge,
+	highestSetV,
 	isBalanced,
 	judgeProgress,
 	parallelBars,
@@ -71,12 +73,31 @@ describe('balance plan', () => {
 		const plan = planTopBalance([cell(1), cell(2), cell(3), cell(4)], setup);
 		expect(plan.toDeliverAh.low).toBeCloseTo(320, 9);
 		expect(plan.toDeliverAh.high).toBeCloseTo(480, 9);
-		expect(plan).toMatchObject({ barsNeeded: 6, setV: 3.65, setA: 30, tailA: 4 });
+		expect(plan).toMatchObject({ barsNeeded: 6, setV: 3.6, setA: 30, tailA: 4 });
 		expect(plan.durationS.low).toBeGreaterThan((320 / 30) * 3600 * 0.98);
 		expect(plan.durationS.high).toBeGreaterThan(plan.durationS.low);
 	});
 	it('never sets more than the cells take', () =>
 		expect(planTopBalance([cell(1)], { ...setup, supplyA: 500 }).setA).toBe(100));
+	it('sets 3.60 V unless told, and less where the cells’ limit is near what meter and supply may be off', () => {
+		const at = (more: Partial<typeof setup> & { setV?: number; voltageHalfWidthV?: number }) =>
+			planTopBalance([cell(1)], { ...setup, ...more }).setV;
+		expect(at({})).toBe(3.6);
+		expect(at({ setV: 3.63 })).toBe(3.63);
+		expect(at({ chargeLimitV: 3.6 })).toBeCloseTo(3.58, 9);
+		expect(at({ voltageHalfWidthV: 0.08 })).toBeCloseTo(3.57, 9);
+		expect(highestSetV({ chemistry: 'LFP', chargeLimitV: 3.8, voltageHalfWidthV: 0.01 })).toBeCloseTo(3.64, 9);
+	});
+	it('ends at 0.02 C of one cell, or 0.002 C for each of a long row', () => {
+		const tailOf = (n: number) =>
+			planTopBalance(
+				Array.from({ length: n }, (_, i) => cell(i)),
+				setup
+			).tailA;
+		expect([tailOf(1), tailOf(10), tailOf(16)]).toEqual([4, 4, 16 * 0.002 * 200]);
+		// 100 cells would end at 40 A: a supply of 30 A has to fall to a quarter of it.
+		expect(tailOf(100)).toBe(7.5);
+	});
 	it('counts bars, none for a single cell', () => expect([1, 2, 16].map(parallelBars)).toEqual([0, 2, 30]));
 	it('asks for cells', () => expect(() => planTopBalance([], setup)).toThrow(/Match cells first/));
 });
@@ -171,6 +192,17 @@ describe('a running charge', () => {
 		expect(judgeProgress([...tail, at(25.6, 2, 3.65)], targets).done).toBe(true);
 		expect(judgeProgress([...tail, at(25.6, 2, 3.6)], targets).unmet.map(unmetWords)[0]).toMatch(/not 3\.600 V/);
 		expect(judgeProgress([...tail, at(25.6, 2, null)], targets).unmet).toEqual([{ wanted: 'meter-at-cells' }]);
+	});
+	it('is done, and names leakage, when the current has stood still above the tail for two hours', () => {
+		const at = (timeS: number, supplyA: number) => ({ timeS, supplyA, supplyV: 3.65, cellV: 3.645, deliveredAh: null });
+		const flat = judgeProgress([at(0, 20), at(3600, 6.1), at(3600 + 7200, 6)], targets);
+		expect(flat).toMatchObject({ done: true, flatA: 6, unmet: [] });
+		expect(chargeVerdicts(flat)[0]).toMatchObject({ code: 'balance-done', facts: { flatA: 6 } });
+		// Still falling, or not for two hours yet, or far from the set voltage: not done.
+		expect(judgeProgress([at(0, 20), at(3600, 6.6), at(3600 + 7200, 6)], targets).done).toBe(false);
+		expect(judgeProgress([at(0, 20), at(3600, 6.1), at(3600 + 7000, 6)], targets).done).toBe(false);
+		const low = [at(0, 20), at(3600, 6.1), at(3600 + 7200, 6)].map((r) => ({ ...r, cellV: 3.5 }));
+		expect(judgeProgress(low, targets)).toMatchObject({ done: false, flatA: null });
 	});
 	it('has nothing to say before the first reading and refuses times out of order', () => {
 		expect(judgeProgress([], targets).phase).toBe('not-started');

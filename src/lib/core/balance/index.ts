@@ -1,10 +1,12 @@
 export { chargeVerdicts } from './judge-charge';
 export { isBalanced, misread, type BalanceAnswer, type BalanceQuestion, type BalancedEnd } from './is-balanced';
 export { checkJoin, type JoinCheck } from './join';
+export { joinedVerdicts, type JoinedCell } from './joined';
 export {
 	TAIL_C_RATE,
 	chargeAfter,
 	parallelBars,
+	highestSetV,
 	planTopBalance,
 	type BalanceCell,
 	type BalancePlan,

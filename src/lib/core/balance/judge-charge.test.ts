@@ -7,6 +7,7 @@ const progress: ChargeProgress = {
 	remainingS: { low: 3600, high: 7200 },
 	leadOhm: 0.01,
 	done: false,
+	flatA: null,
 	unmet: [{ wanted: 'supply-at-set', setV: 3.65 }, { wanted: 'meter-at-cells' }]
 };
 

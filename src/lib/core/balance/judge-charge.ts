@@ -6,7 +6,7 @@ import { HOLD_S, type ChargeProgress } from './progress';
  * @param subject the bank whose row is charged
  */
 export function chargeVerdicts(progress: ChargeProgress, subject: Subject = WHOLE_BANK): Verdict[] {
-	if (progress.done) return [say('balance-done', 'look', subject, { holdMinutes: HOLD_S / 60 })];
+	if (progress.done) return [say('balance-done', 'look', subject, { holdMinutes: HOLD_S / 60, flatA: progress.flatA })];
 	const { phase, unmet, leadOhm } = progress;
 	const missing = say('balance-unmet', 'calm', subject, { phase, unmet });
 	return phase === 'lead-limited' ? [say('lead-drop', 'look', subject, { leadOhm }), missing] : [missing];

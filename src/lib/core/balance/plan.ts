@@ -1,4 +1,4 @@
-import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
+import { CHEMISTRY_FIGURES, TOP_BALANCE_V, type Chemistry } from '../chemistry';
 import { CoreError, requirePositive } from '../shared';
 import { estimateTopCharge, type ChargeEstimate, type ParallelCharge } from './top-charge';
 
@@ -23,6 +23,10 @@ export interface BalanceSetup {
 	chargeCRate: number;
 	supplyA: number;
 	leadOhm: number;
+	/** What the supply is set to, V; the chemistry’s default, clear of the limit, when null. */
+	setV?: number | null;
+	/** By how much meter and supply together may be off at the limit, half-width, V. */
+	voltageHalfWidthV?: number;
 }
 
 export interface BalancePlan {
@@ -40,8 +44,22 @@ export interface BalancePlan {
 	leadDropV: number;
 }
 
-/** Tail below this share of one cell's capacity per hour means full (default). */
+/** Tail below this share of one cell's capacity per hour, or below so much for each cell of the row, means full (default). */
 export const TAIL_C_RATE = 0.02;
+const TAIL_EACH_C_RATE = 0.002;
+/** A small supply on a large row never gives more than that: its tail is this share of what it is set to. */
+const MOST_OF_SET = 0.25;
+/** A good handheld meter and a supply's setting together, half-width, V (default). */
+const USUAL_HALF_WIDTH_V = 0.02;
+
+/** The most a supply may be set to: the cells' limit less what meter and supply may be off, V. */
+export function highestSetV({
+	chemistry,
+	chargeLimitV,
+	voltageHalfWidthV = USUAL_HALF_WIDTH_V
+}: Pick<BalanceSetup, 'chemistry' | 'chargeLimitV' | 'voltageHalfWidthV'>): number {
+	return Math.min(chargeLimitV, CHEMISTRY_FIGURES[chemistry].chargeLimitV) - voltageHalfWidthV;
+}
 
 /** Charge of the row, fraction of full, after so much has gone in: bounds, because what it held before is known as bounds. */
 export function chargeAfter(
@@ -70,9 +88,10 @@ export function planTopBalance(cells: readonly BalanceCell[], setup: BalanceSetu
 	const smallestAh = Math.min(...cells.map((c) => c.capacityAh));
 	const missing = (soc: (c: BalanceCell) => number) => cells.reduce((sum, c) => sum + c.capacityAh * (1 - soc(c)), 0);
 	const toDeliverAh = { low: missing((c) => c.socHigh), high: missing((c) => c.socLow) };
-	const setV = Math.min(setup.chargeLimitV, CHEMISTRY_FIGURES[setup.chemistry].chargeLimitV);
+	const setV = setup.setV ?? Math.min(TOP_BALANCE_V[setup.chemistry], highestSetV(setup));
 	const setA = Math.min(setup.supplyA, totalAh * setup.chargeCRate);
-	const tailA = TAIL_C_RATE * smallestAh;
+	const fullA = Math.max(TAIL_C_RATE, cells.length * TAIL_EACH_C_RATE) * smallestAh;
+	const tailA = Math.min(fullA, MOST_OF_SET * setA);
 	const charge: ParallelCharge = {
 		chemistry: setup.chemistry,
 		totalAh,

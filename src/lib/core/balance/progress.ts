@@ -28,6 +28,8 @@ export interface ChargeProgress {
 	/** Resistance of leads and clamps from the last reading, Ω; null without both voltages. */
 	leadOhm: number | null;
 	done: boolean;
+	/** It is done because the current no longer falls although it is above the tail: what it stands at, A. Something leaks. */
+	flatA: number | null;
 	/** What still keeps it from being done. */
 	unmet: Unmet[];
 }
@@ -38,6 +40,9 @@ const AT_SET_V = 0.015;
 const BELOW_FULL = 0.95;
 /** The tail must last this long, s. */
 export const HOLD_S = 1800;
+/** A current that has not fallen by this share in so long no longer falls (default). */
+const FLAT_S = 7200;
+const FLAT_SHARE = 0.05;
 /** Readings used for the fit of the taper. */
 const FIT_READINGS = 5;
 /** Doubt of a taper fit on few readings: ± this fraction of the time left. */
@@ -95,12 +100,15 @@ export function judgeProgress(readings: readonly ChargeReading[], targets: Charg
 			remainingS: null,
 			leadOhm: null,
 			done: false,
+			flatA: null,
 			unmet: [{ wanted: 'first-reading' }]
 		};
 	const last = readings[readings.length - 1];
 	const phase = phaseOf(last!, targets);
 	const deliveredAh = integratedAh(readings);
-	const unmet = unmetConditions(readings, targets);
+	const open = unmetConditions(readings, targets);
+	const flatA = open.length === 1 && open[0]!.wanted === 'tail-held' ? flatCurrent(readings, targets) : null;
+	const unmet = flatA === null ? open : [];
 	return {
 		phase,
 		deliveredAh,
@@ -110,6 +118,7 @@ export function judgeProgress(readings: readonly ChargeReading[], targets: Charg
 				? null
 				: (last!.supplyV - last!.cellV) / last!.supplyA,
 		done: unmet.length === 0,
+		flatA,
 		unmet
 	};
 }
@@ -129,6 +138,15 @@ function remaining(
 	if (last!.supplyA <= 0) return null;
 	const hours = (ah: number) => (Math.max(0, ah - deliveredAh) / last!.supplyA) * 3600;
 	return { low: hours(targets.toDeliverAh.low), high: hours(targets.toDeliverAh.high) * 1.1 + HOLD_S };
+}
+
+/** The current where it has not fallen for two hours of a taper, A; null while it falls or nobody knows. */
+function flatCurrent(readings: readonly ChargeReading[], targets: ChargeTargets): number | null {
+	const last = readings[readings.length - 1]!;
+	if (last.supplyA <= targets.tailA || last.supplyA >= BELOW_FULL * targets.setA) return null;
+	const before = readings.filter((r) => r.timeS <= last.timeS - FLAT_S).at(-1);
+	if (!before || before.supplyA >= BELOW_FULL * targets.setA) return null;
+	return last.supplyA >= (1 - FLAT_SHARE) * before.supplyA ? last.supplyA : null;
 }
 
 function unmetConditions(readings: readonly ChargeReading[], targets: ChargeTargets): Unmet[] {

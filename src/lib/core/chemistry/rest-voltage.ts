@@ -8,6 +8,9 @@ const SLOPE_ABOVE = 25;
 /** Half-width of the hysteresis loop on the plateau, V (default). */
 export const HYSTERESIS_V: Record<Chemistry, number> = byChemistry((kind) => kind.hysteresisV);
 
+/** What a supply is set to for a top balance, V a cell (default). */
+export const TOP_BALANCE_V: Record<Chemistry, number> = byChemistry((kind) => kind.topBalanceV);
+
 const CURVES = byChemistry(({ restPoints }) =>
 	monotoneCurve(
 		restPoints.map(([soc]) => soc / 100),

@@ -35,6 +35,10 @@ export function benchMeters(settings: MeterSettings): Record<Quantity, MeterAccu
 /** What is assumed of meters nobody described (default): a fair bench meter each. */
 export const ASSUMED_METER: Record<Quantity, MeterAccuracy> = benchMeters(DEFAULT_SETTINGS);
 
+/** By how much a reading may be off by its meter's sheet, in its unit. */
+export const halfWidth = ({ percentOfReading, countsValue }: MeterAccuracy, value: number): number =>
+	(Math.abs(value) * percentOfReading) / 100 + countsValue;
+
 /**
  * One standard deviation of a reading, in its unit: the accuracy half-width taken as uniform (half-width/√3,
  * JCGM 100:2008 4.3.7), repeatability added in quadrature.
@@ -43,6 +47,5 @@ export function meterSd(accuracy: MeterAccuracy, value: number): number {
 	requireFinite(value, 'value');
 	requireNotNegative(accuracy.percentOfReading, 'percentOfReading');
 	requireNotNegative(accuracy.countsValue, 'countsValue');
-	const halfWidth = (Math.abs(value) * accuracy.percentOfReading) / 100 + accuracy.countsValue;
-	return Math.hypot(halfWidth / Math.sqrt(3), accuracy.repeatability ?? 0);
+	return Math.hypot(halfWidth(accuracy, value) / Math.sqrt(3), accuracy.repeatability ?? 0);
 }

@@ -58,7 +58,7 @@ export interface PictureBattery {
 	groups: readonly PictureGroup[];
 }
 
-/** The latest reading of one quantity of a cell. */
+/** The latest reading of one quantity of a cell by itself, or of its row. */
 export interface PictureReading {
 	id: number;
 	version: number;
@@ -67,6 +67,8 @@ export interface PictureReading {
 	rawText: string;
 	restS: number | null;
 	takenAt: string;
+	/** How far off that may be, s; null: exact. */
+	takenDoubtS: number | null;
 	/** What it was read with; null: the meter of the settings. */
 	meter: string | null;
 }
@@ -95,6 +97,8 @@ export interface PictureCell {
 	/** Its plus is on the other side than printed, as somebody recorded. */
 	plusTurned: boolean;
 	readings: Partial<Record<Quantity, PictureReading>>;
+	/** The latest voltage read while it was joined in parallel; never one of its own. */
+	joined: PictureReading | null;
 	/** In the order they were made. */
 	runs: readonly PictureRun[];
 	/** Group of this bank it sits in; null while it is loose. */
@@ -112,6 +116,9 @@ export interface PictureBalanceRun {
 	version: number;
 	supplyA: number;
 	leadOhm: number;
+	setV: number | null;
+	/** The cells of its row; empty where nobody said. */
+	cells: readonly { id: number; label: string }[];
 	startedAt: string | null;
 	endedAt: string | null;
 	createdAt: string;

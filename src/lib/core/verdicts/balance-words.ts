@@ -70,13 +70,17 @@ export interface BalanceFacts {
 	/** The joining current stays within the limit. */
 	'join-checked': JoinFacts;
 	/** The done rule of a parallel charge holds. */
-	'balance-done': { holdMinutes: number };
+	'balance-done': { holdMinutes: number; flatA: number | null };
 	/** A parallel charge goes on: what is still missing. */
 	'balance-unmet': { phase: ChargePhase; unmet: readonly Unmet[] };
 	/** A parallel charge was ended before it was done: what was still missing. */
 	'balance-ended': { unmet: readonly Unmet[]; chargeLow: number | null; chargeHigh: number | null };
 	/** The current is low although the cells are below the set voltage. */
 	'lead-drop': { leadOhm: number | null };
+	/** A cell reads apart from its row although they are joined in parallel. */
+	'joined-apart': { differenceV: Measured; rowV: number; of: number };
+	/** Cells that sit in the bank were not in the row that was balanced. */
+	'balance-misses': { cells: number; of: number };
 	/** A balance was planned and its supply is not on. */
 	'balance-waiting': { ticked: number };
 	/** Group voltages under current. */
@@ -170,11 +174,28 @@ export const BALANCE_WORDS: Words<BalanceFacts> = {
 		...joinFigures(said),
 		next: null
 	}),
-	'balance-done': ({ facts: { holdMinutes } }) => ({
-		title: 'Full and balanced: end it now',
-		finding: `Supply at the set voltage, tail held for ${holdMinutes} minutes, meter agrees.`,
+	'joined-apart': ({ subject, facts: { differenceV, rowV, of } }) => ({
+		title: `${subject.label} reads apart from its row`,
+		finding: `${differenceV.value > 0 ? '+' : '−'}${Math.abs(differenceV.value * 1000).toFixed(0)} mV against the ${of} read together, at ${rowV.toFixed(3)} V.`,
+		doubt: 'Joined cells stand at one voltage: what differs is a bar that does not carry, or a cell left out.',
+		rule: 'A reading taken while joined says nothing of one cell; it shows the joints.',
+		next: 'Supply off. Check both bars of this cell, tighten them, and read the row again.'
+	}),
+	'balance-misses': ({ facts: { cells, of }, members }) => ({
+		title: cells === 1 ? `${members[0]!.label} was not in the row` : `${cells} cells were not in the row`,
+		finding: `${cells} of ${of} placed cells were not charged with the others: where they stand against them nobody knows.`,
 		doubt: null,
-		rule: 'Do not leave cells held at the limit.',
+		rule: 'Only cells that stood in the row to its end are balanced.',
+		next: 'Balance all placed cells together, or bring these to the others first.'
+	}),
+	'balance-done': ({ facts: { holdMinutes, flatA } }) => ({
+		title: flatA === null ? 'Full and balanced: end it now' : 'It no longer falls: end it now',
+		finding:
+			flatA === null
+				? `Supply at the set voltage, tail held for ${holdMinutes} minutes, meter agrees.`
+				: `Supply at the set voltage, meter agrees, and the current has stood at ${flatA.toFixed(1)} A for two hours: what still flows is leakage.`,
+		doubt: flatA === null ? null : 'One cell may leak: read all of them after some weeks at rest.',
+		rule: 'Tail held for half an hour, or flat for two hours. Do not leave cells held at the limit.',
 		next: 'Switch the supply off, take its leads off, and end the balance here.'
 	}),
 	'balance-unmet': ({ facts: { phase, unmet } }) => ({

@@ -47,6 +47,16 @@ async function latest(table: string, bankId: number): Promise<number | null> {
 	return row?.id ?? null;
 }
 
+/** The cells that stand in the row of a balance. */
+async function rowOf(balanceRunId: number): Promise<{ id: number; label: string }[]> {
+	return database()('balance_cells')
+		.join('cells', 'cells.id', 'balance_cells.cell_id')
+		.where({ balance_run_id: balanceRunId })
+		.whereNull('balance_cells.deleted_at')
+		.orderBy('balance_cells.id')
+		.select('cells.id', 'cells.label');
+}
+
 async function wasChecked(bankId: number): Promise<boolean> {
 	return (await database()('service_checks').where({ bank_id: bankId, deleted_at: null }).first('id')) !== undefined;
 }
@@ -74,11 +84,12 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 	const cells = await cellsInPlay(bankId);
 	const ids = cells.map((c) => c.id);
 	const deliveryIds = [...new Set(cells.map((c) => c.deliveryId))];
-	const [cellType, meters, own, readings, byCell, crates, planId, balanceId, checked] = await Promise.all([
+	const [cellType, meters, own, readings, joined, byCell, crates, planId, balanceId, checked] = await Promise.all([
 		bank.cellTypeId === null ? null : cellTypes.get(bank.cellTypeId),
 		currentMeters(),
 		batteriesOf(bankId, cells),
 		latestReadings(ids),
+		latestReadings(ids, 'joined'),
 		runsOf(ids),
 		deliveryIds.length ? deliveries.all({ id: deliveryIds }) : [],
 		latest('limit_plans', bankId),
@@ -98,12 +109,13 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 			batch,
 			plusTurned: Boolean(plusTurned),
 			readings: readings.get(id) ?? {},
+			joined: joined.get(id)?.restVoltage ?? null,
 			runs: byCell.get(id) ?? [],
 			groupId
 		})),
 		batteries: own,
 		limitPlan: planId === null ? null : await limitPlans.get(planId),
-		balanceRun: balanceId === null ? null : await balanceRuns.get(balanceId),
+		balanceRun: balanceId === null ? null : { ...(await balanceRuns.get(balanceId)), cells: await rowOf(balanceId) },
 		wasChecked: checked
 	};
 }

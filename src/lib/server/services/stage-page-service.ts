@@ -86,15 +86,24 @@ export const matchPage = (bankId: number) =>
 		}))()
 	);
 
-export const balancePage = (bankId: number) =>
+/** @param chosen cells for a balance that is still to be planned; none: as it stands */
+export const balancePage = (bankId: number, chosen: readonly number[] = []) =>
 	pageOf(
 		bankId,
 		'balance',
-		(async () => ({
-			balance: await balanceFacts(await loadBankPicture(bankId)),
-			instruments: await instrumentChoices(),
-			roomC: await roomTemperatureC(bankId)
-		}))()
+		(async () => {
+			const picture = await loadBankPicture(bankId);
+			const balance = await balanceFacts(picture, chosen.length ? chosen : null);
+			const inRow = new Set(balance.cells.map((c) => c.id));
+			return {
+				balance,
+				mayStand: picture.cells.map(({ id, label, groupId }) => {
+					return { id, label, placed: groupId !== null, inRow: inRow.has(id) };
+				}),
+				instruments: await instrumentChoices(),
+				roomC: await roomTemperatureC(bankId)
+			};
+		})()
 	);
 
 /** Names of the cells of each battery, group by group. */

@@ -17,6 +17,8 @@ export interface ChemistryKind {
 	figures: ChemistryFigures;
 	/** SoC in percent and rest voltage in V at 25 °C, mean of charge and discharge branches. */
 	restPoints: readonly (readonly [number, number])[];
+	/** What a supply is set to for a top balance (default): full within half a percent, and clear of the limit. */
+	topBalanceV: number;
 	/** Half-width of the hysteresis loop on the plateau, V. */
 	hysteresisV: number;
 	/** Terminal voltage above which a cell leaks faster and faster, V. */

@@ -42,6 +42,7 @@ export const LFP: ChemistryKind = {
 		[99.5, 3.4],
 		[100, 3.46]
 	],
+	topBalanceV: 3.6,
 	hysteresisV: 0.008,
 	leakRisesAboveV: 3.45,
 	risesToFullFromV: 3.4

@@ -26,6 +26,7 @@ export const LTO: ChemistryKind = {
 		[97, 2.5],
 		[100, 2.65]
 	],
+	topBalanceV: 2.75,
 	hysteresisV: 0.006,
 	leakRisesAboveV: 2.65,
 	risesToFullFromV: 2.5

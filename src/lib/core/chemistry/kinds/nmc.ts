@@ -27,6 +27,7 @@ export const NMC: ChemistryKind = {
 		[90, 4.06],
 		[100, 4.18]
 	],
+	topBalanceV: 4.15,
 	hysteresisV: 0.01,
 	leakRisesAboveV: 4.18,
 	risesToFullFromV: 4.05

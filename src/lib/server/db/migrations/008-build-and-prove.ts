@@ -61,6 +61,20 @@ export async function up(knex: Knex): Promise<void> {
 	await knex.schema.alterTable('balance_runs', (t) => {
 		t.double('set_v').comment('what the supply is set to; null: the default of the chemistry');
 	});
+	// Older balances were told the cells' limit, and held what was placed while they ran.
+	await knex.raw(`
+		update balance_runs r join banks b on b.id = r.bank_id left join cell_types t on t.id = b.cell_type_id
+		set r.set_v = coalesce(t.charge_limit_v, case b.chemistry when 'LTO' then 2.8 when 'NMC' then 4.2 else 3.65 end)`);
+	await knex.raw(`
+		insert into balance_cells (balance_run_id, cell_id, created_at, updated_at)
+		select distinct r.id, p.cell_id, r.created_at, r.created_at
+		from balance_runs r
+		join batteries b on b.bank_id = r.bank_id
+		join \`groups\` g on g.battery_id = b.id
+		join placements p on p.group_id = g.id and p.deleted_at is null
+			and (p.removed_at is null or p.removed_at > coalesce(r.ended_at, r.started_at, r.created_at))
+			and (p.placed_at is null or p.placed_at <= coalesce(r.ended_at, r.updated_at))
+		where r.deleted_at is null`);
 	await knex.schema.alterTable('balance_readings', (t) => {
 		t.double('read_doubt_s').comment('how far off the time may be; null: exact');
 	});

@@ -1,4 +1,5 @@
-import { Maybe, Num, Ticks, When, Whole } from '$lib/input/fields';
+import { ArrayMinSize, IsArray, IsInt } from 'class-validator';
+import { AtMost, Maybe, Num, Ticks, When, Whole } from '$lib/input/fields';
 
 export class BalanceRunInput {
 	@Whole(1, 2 ** 31) bankId!: number;
@@ -10,4 +11,9 @@ export class BalanceRunInput {
 	@Maybe() @When() endedAt?: string | null;
 	/** Checklist item key → done. */
 	@Maybe() @Ticks() checklist?: Record<string, boolean>;
+}
+
+export class NewBalanceRunInput extends BalanceRunInput {
+	/** The cells of its row; all cells placed in the bank when missing. */
+	@Maybe() @IsArray() @ArrayMinSize(1) @AtMost(1024) @IsInt({ each: true }) cellIds?: number[];
 }

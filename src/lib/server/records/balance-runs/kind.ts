@@ -1,21 +1,28 @@
 import { InputError } from '$lib/input/validate';
 import { defineKind } from '../kind';
 import { refuseRemovalUnderRun } from '../live-runs/under-run';
-import { BalanceRunInput } from './input';
+import { BalanceRunInput, NewBalanceRunInput } from './input';
+import { checkSetVoltage, standInRow } from './row-of-cells';
 import { balanceRuns, type BalanceRun } from './row';
 
 export const balanceRunKind = defineKind<BalanceRun>({
 	name: 'balance-runs',
 	repository: balanceRuns,
-	createInput: BalanceRunInput,
+	createInput: NewBalanceRunInput,
 	changeInput: BalanceRunInput,
 	parents: { bankId: 'banks' },
 	filters: ['bankId'],
 	columns: null,
 	archivedWith: 'bankId',
-	async check({ startedAt, endedAt }) {
+	prepare: async ({ cellIds: _, ...fields }: NewBalanceRunInput) => fields,
+	async check(run, tx, before) {
+		const { startedAt, endedAt } = run;
+		if (run.setV !== (before?.setV ?? null)) await checkSetVoltage(run, tx);
 		if (startedAt && endedAt && endedAt < startedAt)
 			throw new InputError([{ path: 'endedAt', message: 'endedAt is before startedAt' }]);
+	},
+	async after(run, tx, deed, fields) {
+		if (deed === 'create') await standInRow(run, fields.cellIds as number[] | undefined, tx);
 	},
 	checkRemoval: ({ id }) => refuseRemovalUnderRun('balance-runs', id),
 	banksOf: async ({ bankId }) => [bankId]

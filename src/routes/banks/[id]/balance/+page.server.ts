@@ -3,4 +3,9 @@ import { loaded } from '$lib/server/http/load';
 import { balancePage } from '$lib/server/services/stage-page-service';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = ({ params }) => loaded((async () => balancePage(idOf(params.id, 'bank')))());
+/** Cells chosen for a row that is only looked at so far. */
+const chosenCells = (url: URL): number[] =>
+	url.searchParams.getAll('cell').flatMap((text) => (/^\d{1,10}$/.test(text) ? [Number(text)] : []));
+
+export const load: PageServerLoad = ({ params, url }) =>
+	loaded((async () => balancePage(idOf(params.id, 'bank'), chosenCells(url)))());

@@ -1,10 +1,12 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import { goto, invalidateAll } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import type { BodyFor } from '$lib/client/api-shapes';
 	import AfterCharge from '$lib/components/balance/AfterCharge.svelte';
 	import ChargeLog, { type NewReading } from '$lib/components/balance/ChargeLog.svelte';
+	import PlanFigures from '$lib/components/balance/PlanFigures.svelte';
+	import RowPicker from '$lib/components/balance/RowPicker.svelte';
 	import BalanceQuestion from '$lib/components/balance/BalanceQuestion.svelte';
 	import { BALANCE_CHECKLIST } from '$lib/components/balance/checklist';
 	import Field from '$lib/components/forms/Field.svelte';
@@ -17,7 +19,7 @@
 	import type { BalanceAnswer } from '$lib/core/balance';
 	import { cellsOf } from '$lib/core/verdicts';
 	import { settingApart } from '$lib/client/set-apart';
-	import { formatDateTime, formatDuration, fromUserUnits, toUserUnits, unitOf } from '$lib/core/units';
+	import { formatDateTime, fromUserUnits, toUserUnits, unitOf } from '$lib/core/units';
 
 	let { data } = $props();
 	const bank = $derived(data.overview.bank);
@@ -30,6 +32,7 @@
 	// svelte-ignore state_referenced_locally
 	let supply = $state({
 		supplyA: data.balance.supply.supplyA as number | null,
+		setV: (data.balance.run?.endedAt ? null : data.balance.supply.setV) as number | null,
 		leadMohm: (data.balance.supply.leadOhm * 1000) as number | null
 	});
 	/** Ticked here, whether or not the server has heard of it yet. */
@@ -60,11 +63,13 @@
 					bankId: bank.id,
 					supplyA: Number(supply.supplyA),
 					leadOhm: Number(supply.leadMohm) / 1000,
+					setV: supply.setV ?? plan?.setV ?? null,
+					cellIds: data.mayStand.filter((c) => c.inRow).map((c) => c.id),
 					checklist: {}
 				})
 			)
 		)
-			await invalidateAll();
+			await goto(`/banks/${bank.id}/balance`, { invalidateAll: true, noScroll: true });
 	}
 	let queue = Promise.resolve();
 	/** One change after the other, each on the version the one before left: ticking fast loses nothing. */
@@ -143,17 +148,19 @@
 
 <StagePage
 	title="Balance"
-	subtitle="top balance, all cells in parallel"
+	subtitle="top balance, {balance.cells.length} cells in parallel"
 	verdicts={data.verdicts}
 	onsetapart={settingApart(bank.id, 'balance')}
 >
 	{#if balance.noPlan}
 		<p class="sheet p-6"><strong>There is no plan for this charge.</strong> {balance.noPlan}</p>
 	{:else if !plan}
-		<p class="sheet p-6">
-			Match the cells first: <a class="underline" href="/banks/{bank.id}/match">Match</a>. Then this page knows which
-			cells stand in the row.
+		<p class="sheet mb-4 p-6">
+			No cells yet: <a class="underline" href="/banks/{bank.id}/receive">unpack a delivery</a> or
+			<a class="underline" href="/stock">pick some from the stock</a>. A row can be balanced before anything is tested
+			or matched.
 		</p>
+		<BalanceQuestion groups={bank.series} {ask} />
 	{:else}
 		<div class="grid grid-cols-[minmax(0,1fr)] gap-4">
 			<Tray
@@ -164,36 +171,18 @@
 				}}
 				label="Cells in the parallel row, rest voltage and bounds of charge on arrival"
 			/>
+			{#if !run || ended}<RowPicker cells={data.mayStand} to="/banks/{bank.id}/balance" />{/if}
+			{#if balance.join && !run && balance.join.verdict.code !== 'join-checked'}
+				<p class="sheet p-4" data-warmth={balance.join.verdict.warmth}>
+					<strong>{balance.join.verdict.title}.</strong>
+					{balance.join.verdict.finding}
+					{balance.join.verdict.next ?? ''}
+				</p>
+			{/if}
 			{#if proved}
 				<AfterCharge bankId={bank.id} />
 			{:else if !ended}
-				<dl class="sheet grid grid-cols-2 gap-3 p-4 sm:grid-cols-4">
-					<div>
-						<dt class="text-sm muted">Charge to deliver</dt>
-						<dd class="figure text-xl font-semibold">
-							{plan.toDeliverAh.low.toFixed(0)}–{plan.toDeliverAh.high.toFixed(0)} Ah
-						</dd>
-					</div>
-					<div>
-						<dt class="text-sm muted">It takes</dt>
-						<dd class="figure text-xl font-semibold">
-							{formatDuration(plan.durationS.low)} – {formatDuration(plan.durationS.high)}
-						</dd>
-					</div>
-					<div>
-						<dt class="text-sm muted">Supply</dt>
-						<dd class="figure text-xl font-semibold">{plan.setV.toFixed(2)} V, {plan.setA.toFixed(0)} A</dd>
-					</div>
-					<div>
-						<dt class="text-sm muted">Bars</dt>
-						<dd class="figure text-xl font-semibold">{plan.barsNeeded}</dd>
-					</div>
-				</dl>
-				<p class="-mt-2 text-[0.95rem] muted">
-					The bounds are wide because rest voltage on the plateau hides the charge. At {plan.setA.toFixed(0)} A the leads
-					take
-					{(plan.leadDropV * 1000).toFixed(0)} mV. Done when the current stays below {plan.tailA.toFixed(1)} A.
-				</p>
+				<PlanFigures {plan} />
 			{/if}
 			{#if ended && run}
 				<ChargeLog
@@ -233,6 +222,14 @@
 						bind:value={supply.leadMohm}
 						min="0"
 						hint="10 is usual for clamps"
+					/>
+					<Field
+						label="Set to"
+						unit="V"
+						type="number"
+						bind:value={supply.setV}
+						placeholder={plan.setV.toFixed(2)}
+						hint="{plan.setV.toFixed(2)} fills them to half a percent"
 					/>
 					<button class="btn {run ? '' : 'btn-primary'} tap"
 						>{run ? 'Plan another balance' : 'Plan this balance'}</button

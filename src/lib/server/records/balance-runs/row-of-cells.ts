@@ -1,0 +1,52 @@
+import type { Knex } from 'knex';
+import { highestSetV } from '$lib/core/balance';
+import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
+import { InputError } from '$lib/input/validate';
+import { balanceCells } from '../balance-cells/row';
+import { banks } from '../banks/row';
+import { cellTypes } from '../cell-types/row';
+import type { BalanceRun } from './row';
+
+/** Cells that sit in a bank now. */
+const placedIn = (bankId: number, tx: Knex): Promise<number[]> =>
+	tx('placed').where({ bank_id: bankId, removed_at: null, deleted_at: null }).pluck('cell_id');
+
+/** Cells a bank may take: placed in it, or considered for it. */
+async function cellsOf(bankId: number, tx: Knex): Promise<Set<number>> {
+	const considered: number[] = await tx('candidates').where({ bank_id: bankId, deleted_at: null }).pluck('cell_id');
+	return new Set([...considered, ...(await placedIn(bankId, tx))]);
+}
+
+/** Writes down which cells stand in the row of a new balance. @throws InputError for a cell the bank does not have */
+export async function standInRow(run: BalanceRun, cellIds: readonly number[] | undefined, tx: Knex): Promise<void> {
+	const own = await cellsOf(run.bankId, tx);
+	const strange = cellIds?.find((id) => !own.has(id));
+	if (strange !== undefined)
+		throw new InputError([
+			{ path: 'cellIds', message: `cell ${strange} is not one of this bank: pick it for the bank first` }
+		]);
+	const row = [...new Set(cellIds ?? (await placedIn(run.bankId, tx)))];
+	if (row.length)
+		await balanceCells.insertMany(
+			row.map((cellId) => ({ balanceRunId: run.id, cellId })),
+			tx
+		);
+}
+
+/** @throws InputError for a set voltage that meter and supply could carry past the cells' limit */
+export async function checkSetVoltage({ bankId, setV }: BalanceRun, tx: Knex): Promise<void> {
+	if (setV === null) return;
+	const { chemistry, cellTypeId } = await banks.get(bankId, tx);
+	const type = cellTypeId === null ? null : await cellTypes.get(cellTypeId, tx);
+	const mostV = highestSetV({
+		chemistry,
+		chargeLimitV: type?.chargeLimitV ?? CHEMISTRY_FIGURES[chemistry].chargeLimitV
+	});
+	if (setV > mostV + 1e-9)
+		throw new InputError([
+			{
+				path: 'setV',
+				message: `setV requires at most ${mostV.toFixed(2)} V: the cells’ limit less what meter and supply may be off, got ${setV} V`
+			}
+		]);
+}
