@@ -6,7 +6,7 @@ import { root } from './machine.mjs';
 
 const FOLDER = join(root, 'src', 'lib', 'core', 'verdicts');
 /** Order of the sections: that of the stages. */
-const SECTIONS = ['plan', 'receive', 'test', 'match', 'balance', 'limits', 'serve', 'any-stage'];
+const SECTIONS = ['plan', 'receive', 'test', 'match', 'balance', 'build', 'limits', 'prove', 'serve', 'any-stage'];
 const TITLES = { 'any-stage': 'Any stage' };
 
 const program = () => {

@@ -2679,6 +2679,7 @@ export interface paths {
             parameters: {
                 query?: {
                     bridgeGaps?: boolean;
+                    chemistry?: string;
                     cutoffV?: number;
                     ratedAh?: number;
                 };
@@ -9307,6 +9308,7 @@ export interface components {
             cRate: number | null;
             currentA: number | null;
             durationS: number;
+            endedAt: string | null;
             endVoltageV: number;
             energyWh: number;
             faults: {
@@ -9620,7 +9622,7 @@ export interface components {
         /** @description A judgement as data, with its sentences; the facts of each code are in docs/verdicts.md */
         Verdict: {
             /** @enum {string} */
-            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "correction-refused" | "untested" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-refused" | "join-checked" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
+            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "capacity-undecided" | "capacity-at-least" | "correction-refused" | "untested" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-refused" | "join-checked" | "joined-apart" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
             doubt: string | null;
             facts: Record<string, never>;
             finding: string;

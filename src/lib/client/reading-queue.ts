@@ -1,4 +1,4 @@
-import type { Quantity } from '$lib/core/reading';
+import type { Quantity, ReadState } from '$lib/core/reading';
 import { ApiProblem, api } from './api';
 
 /** A typed reading on its way to the server. `clientKey` makes a repeated send harmless. */
@@ -8,6 +8,9 @@ export interface QueuedReading {
 	quantity: Quantity;
 	rawText: string;
 	takenAt: string;
+	takenDoubtS?: number;
+	state?: ReadState;
+	stateA?: number | null;
 }
 
 const STORE_KEY = 'kind-ember-unsent-readings';

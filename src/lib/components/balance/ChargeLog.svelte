@@ -1,11 +1,13 @@
 <script lang="ts">
 	import Field from '$lib/components/forms/Field.svelte';
+	import WhenField from '$lib/components/forms/WhenField.svelte';
 	import type { ChargeProgress } from '$lib/core/balance';
 	import type { LoggedReading } from '$lib/core/stages';
 	import { PHASE_WORDS, unmetWords } from '$lib/core/verdicts';
 	import { formatDateTime, formatDuration, formatPercent, type Settings } from '$lib/core/units';
 
-	export type NewReading = Pick<LoggedReading, 'supplyV' | 'supplyA' | 'cellV' | 'deliveredAh'>;
+	type Figures = Pick<LoggedReading, 'supplyV' | 'supplyA' | 'cellV' | 'deliveredAh'>;
+	export type NewReading = Figures & { readAt: string; readDoubtS: number | null };
 	interface Props {
 		readings: readonly LoggedReading[];
 		progress: ChargeProgress | null;
@@ -19,7 +21,9 @@
 	}
 	let { readings, progress, toDeliverAh, ended, dateStyle, onlog, onremove, onend }: Props = $props();
 	const blank = () => ({ supplyV: null, supplyA: null, cellV: null, deliveredAh: null });
-	let form = $state<Record<keyof NewReading, number | null>>(blank());
+	let form = $state<Record<keyof Figures, number | null>>(blank());
+	let readAt = $state<string | null>(null);
+	let readDoubtS = $state<number | null>(null);
 
 	const unmetList = $derived((progress?.unmet ?? []).map(unmetWords).join('; '));
 	const number = (v: number | null) => (v === null || (v as unknown) === '' ? null : Number(v));
@@ -29,7 +33,9 @@
 			supplyV: number(form.supplyV),
 			supplyA: number(form.supplyA) as number,
 			cellV: number(form.cellV),
-			deliveredAh: number(form.deliveredAh)
+			deliveredAh: number(form.deliveredAh),
+			readAt: readAt ?? new Date().toISOString(),
+			readDoubtS
 		};
 		if (await onlog(reading)) form = blank();
 	}
@@ -57,6 +63,7 @@
 		{/if}
 	</div>
 	{#if !ended}<form class="my-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-5" onsubmit={log}>
+			<div class="col-span-full"><WhenField bind:at={readAt} bind:doubtS={readDoubtS} label="Read" /></div>
 			<Field label="Supply" unit="V" type="number" bind:value={form.supplyV} />
 			<Field label="Supply" unit="A" type="number" bind:value={form.supplyA} required />
 			<Field label="Cells, meter" unit="V" type="number" bind:value={form.cellV} />

@@ -6,7 +6,7 @@
 	import BatteryDrawing from '$lib/components/assembly/BatteryDrawing.svelte';
 	import { fitting, type ShownInstrument } from '$lib/components/live/instrument-choice';
 	import { judgeBalanceLeads } from '$lib/core/assembly';
-	import { parseReading, splitPastedColumn } from '$lib/core/reading';
+	import { parseReading, splitPasted } from '$lib/core/reading';
 	import { CoreError } from '$lib/core/shared';
 	import type { BatteryBuild } from '$lib/core/stages';
 	import { percentText, typedVolts } from './lead-entry';
@@ -95,7 +95,7 @@
 		if (k === series) (event.currentTarget as HTMLInputElement).blur();
 	}
 	async function paste(event: ClipboardEvent, from: number) {
-		const lines = splitPastedColumn(event.clipboardData?.getData('text') ?? '');
+		const lines = splitPasted(event.clipboardData?.getData('text') ?? '');
 		if (lines.length < 2) return;
 		event.preventDefault();
 		typed = typed.map((v, i) => (i >= from && i - from < lines.length ? (lines[i - from] ?? '') : v));

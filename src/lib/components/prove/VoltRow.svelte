@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { splitPastedColumn } from '$lib/core/reading';
+	import { splitPasted } from '$lib/core/reading';
 
 	interface Props {
 		label: string;
@@ -17,7 +17,7 @@
 		(all[at + 1] ?? document.querySelector<HTMLElement>('[data-after-volts]'))?.focus();
 	}
 	function paste(event: ClipboardEvent, from: number) {
-		const lines = splitPastedColumn(event.clipboardData?.getData('text') ?? '');
+		const lines = splitPasted(event.clipboardData?.getData('text') ?? '');
 		if (lines.length < 2) return;
 		event.preventDefault();
 		typed = typed.map((v, i) => (i >= from && i - from < lines.length ? (lines[i - from] ?? '') : v));

@@ -19,7 +19,7 @@
 	}
 	function onpaste(event: ClipboardEvent) {
 		const text = event.clipboardData?.getData('text') ?? '';
-		if (!/\n/.test(text.trim())) return;
+		if (!/[\n\t;]/.test(text.trim())) return;
 		event.preventDefault();
 		entry.paste(text);
 	}
@@ -36,6 +36,7 @@
 			id="entry-field"
 			bind:this={input}
 			bind:value={entry.text}
+			oninput={() => entry.typed()}
 			class="figure field"
 			inputmode="decimal"
 			autocomplete="off"
@@ -82,6 +83,7 @@
 			<p class="font-semibold">
 				<span class="ember-text">{entry.question.cell.label}:</span>
 				{entry.question.question.text}
+				{#if entry.questions.length > 1}<span class="muted">({entry.questions.length - 1} more to answer)</span>{/if}
 			</p>
 			<div class="mt-1 flex gap-2">
 				{#if entry.question.question.suggestion !== null}<button
@@ -89,12 +91,12 @@
 						onclick={() => {
 							entry.acceptSuggestion();
 							focus();
-						}}>Take {entry.question.question.suggestion} {figures.unit}</button
+						}}>Take {entry.question.question.suggestion} {QUANTITY_FIGURES[entry.question.quantity].unit}</button
 					>{/if}
 				<button
 					class="btn tap"
 					onclick={() => {
-						entry.question = null;
+						entry.confirm();
 						focus();
 					}}>It is right as typed</button
 				>

@@ -4,9 +4,10 @@ import {
 	parseReading,
 	questionReading,
 	shownUnit,
-	splitPastedColumn,
+	splitPasted,
 	type Quantity,
-	type Question
+	type Question,
+	type ReadState
 } from '$lib/core/reading';
 import { CoreError } from '$lib/core/shared';
 import type { Settings } from '$lib/core/units';
@@ -16,6 +17,32 @@ export interface EntryCell {
 	label: string;
 	readings: Partial<Record<Quantity, { id: number; value: number; version: number }>>;
 }
+
+/** How and when what is typed is read; the moment null: now. */
+export interface HowItIsRead {
+	state: ReadState;
+	stateA: number | null;
+	takenAt: string | null;
+	takenDoubtS: number | null;
+}
+
+interface Asked {
+	cell: EntryCell;
+	quantity: Quantity;
+	question: Question;
+}
+
+/** What was typed and not yet entered, where it outlives the page. */
+export interface DraftStore {
+	read(): { cellId: number; quantity: Quantity; text: string } | null;
+	write(draft: { cellId: number; quantity: Quantity; text: string } | null): void;
+}
+const DRAFT_KEY = 'kind-ember-typed-reading';
+const browserDraft: DraftStore = {
+	read: () => JSON.parse(localStorage.getItem(DRAFT_KEY) ?? 'null') as ReturnType<DraftStore['read']>,
+	write: (draft) =>
+		draft ? localStorage.setItem(DRAFT_KEY, JSON.stringify(draft)) : localStorage.removeItem(DRAFT_KEY)
+};
 
 /** One typed step that can be taken back. */
 interface Typed {
@@ -49,14 +76,19 @@ export class TrayEntry {
 	selectedId = $state<number | null>(null);
 	text = $state('');
 	error = $state<string | null>(null);
-	question = $state<{ cell: EntryCell; question: Question } | null>(null);
+	/** Asked and not yet answered, oldest first: a second slip does not hide the first. */
+	questions = $state<Asked[]>([]);
+	how = $state<HowItIsRead>({ state: 'loose', stateA: null, takenAt: null, takenDoubtS: null });
 	waiting = $state(0);
 	/** Values typed here, by `cell/quantity`, shown before the server answers; null: taken back. */
 	private local = $state<Record<string, number | null>>({});
 	private history = $state<Typed[]>([]);
 	private queue: ReadingQueue | null = null;
 
-	constructor(private readonly hooks: EntryHooks) {}
+	constructor(
+		private readonly hooks: EntryHooks,
+		private readonly drafts: DraftStore = browserDraft
+	) {}
 
 	/** Starts sending what an earlier visit left unsent. Call in the browser. */
 	start(): void {
@@ -66,7 +98,46 @@ export class TrayEntry {
 			(count) => (this.waiting = count)
 		);
 		void this.queue.flush();
+		this.takeUpDraft();
 		this.selectedId ??= this.nextUnread(-1)?.id ?? this.hooks.cells()[0]?.id ?? null;
+	}
+
+	/** What was typed before a reload stands in the field again. */
+	private takeUpDraft(): void {
+		const draft = this.drafts.read();
+		if (!draft || !this.hooks.cells().some((c) => c.id === draft.cellId)) return;
+		this.selectedId = draft.cellId;
+		this.quantity = draft.quantity;
+		this.text = draft.text;
+	}
+
+	/** The field has changed: kept until it is entered. */
+	typed(): void {
+		const { selectedId, quantity, text } = this;
+		this.drafts.write(text.trim() && selectedId !== null ? { cellId: selectedId, quantity, text } : null);
+	}
+
+	get question(): Asked | null {
+		return this.questions[0] ?? null;
+	}
+
+	/** The question is answered: it is right as it was typed. */
+	confirm(): void {
+		this.questions = this.questions.slice(1);
+	}
+
+	/** What stands in the field is taken before anything else is shown. @returns false when it is no reading: then it stays */
+	private leave(): boolean {
+		const cell = this.selected;
+		if (!cell || this.text.trim() === '') return true;
+		if (!this.take(cell, this.text)) return false;
+		this.empty();
+		return true;
+	}
+
+	private empty(): void {
+		this.text = '';
+		this.typed();
 	}
 
 	get selected(): EntryCell | null {
@@ -83,15 +154,16 @@ export class TrayEntry {
 		return key in this.local ? this.local[key]! : (cell.readings[quantity]?.value ?? null);
 	}
 
+	/** Another cell is shown; what was typed for the one before is entered, or stays with its error. */
 	pick(id: number): void {
+		if (id === this.selectedId || !this.leave()) return;
 		this.selectedId = id;
-		this.text = '';
 		this.error = null;
 	}
 
 	switchQuantity(quantity: Quantity): void {
+		if (!this.leave()) return;
 		this.quantity = quantity;
-		this.text = '';
 		this.error = null;
 		if (this.selected && this.valueOf(this.selected, quantity) !== null)
 			this.selectedId = this.nextUnread(-1)?.id ?? this.selectedId;
@@ -101,8 +173,7 @@ export class TrayEntry {
 	enter(): void {
 		const cell = this.selected;
 		if (!cell) return;
-		if (this.text.trim() !== '' && !this.take(cell, this.text)) return;
-		this.text = '';
+		if (!this.leave()) return;
 		const cells = this.hooks.cells();
 		const at = cells.findIndex((c) => c.id === cell.id);
 		this.selectedId = (this.nextUnread(at) ?? cells[(at + 1) % cells.length]!).id;
@@ -115,7 +186,7 @@ export class TrayEntry {
 			0,
 			cells.findIndex((c) => c.id === this.selectedId)
 		);
-		const lines = splitPastedColumn(column);
+		const lines = splitPasted(column);
 		const bad: string[] = [];
 		lines.forEach((line, i) => {
 			const cell = cells[from + i];
@@ -126,7 +197,7 @@ export class TrayEntry {
 			: lines.length > cells.length - from
 				? `${lines.length - (cells.length - from)} lines too many were left out.`
 				: null;
-		this.text = '';
+		this.empty();
 		this.selectedId = cells[Math.min(cells.length - 1, from + lines.length)]!.id;
 	}
 
@@ -134,8 +205,9 @@ export class TrayEntry {
 	acceptSuggestion(): void {
 		const asked = this.question;
 		if (asked?.question.suggestion == null) return;
-		this.take(asked.cell, `${asked.question.suggestion} ${shownUnit(this.quantity, 'metric')}`);
-		this.question = null;
+		const { cell, quantity, question } = asked;
+		this.confirm();
+		this.take(cell, `${question.suggestion} ${shownUnit(quantity, 'metric')}`, quantity);
 	}
 
 	/** Takes the last typed value back, here and on the server. */
@@ -146,7 +218,7 @@ export class TrayEntry {
 		this.local = { ...this.local, [`${last.cellId}/${last.quantity}`]: last.before };
 		this.quantity = last.quantity;
 		this.selectedId = last.cellId;
-		this.question = null;
+		this.forget(last.cellId, last.quantity);
 		await this.hooks.remove(last.storedId, last.storedVersion!);
 		this.hooks.onStored();
 	}
@@ -158,8 +230,11 @@ export class TrayEntry {
 		);
 	}
 
-	private take(cell: EntryCell, typed: string): boolean {
-		const quantity = this.quantity;
+	private forget(cellId: number, quantity: Quantity): void {
+		this.questions = this.questions.filter((q) => q.cell.id !== cellId || q.quantity !== quantity);
+	}
+
+	private take(cell: EntryCell, typed: string, quantity = this.quantity): boolean {
 		// A bare number is in the unit shown beside the field.
 		const bare =
 			/^[\d.,+\-−\s]+$/.test(typed) && shownUnit(quantity, this.hooks.units()) !== shownUnit(quantity, 'metric');
@@ -172,7 +247,8 @@ export class TrayEntry {
 				.map((c) => this.valueOf(c, quantity))
 				.filter((v): v is number => v !== null);
 			const asked = questionReading(value, quantity, this.hooks.chemistry(), neighbours, this.hooks.expected());
-			this.question = asked ? { cell, question: asked } : this.question?.cell.id === cell.id ? null : this.question;
+			this.forget(cell.id, quantity);
+			if (asked) this.questions = [...this.questions, { cell, quantity, question: asked }];
 			this.error = null;
 			this.keep(cell, text, value, quantity);
 			return true;
@@ -202,7 +278,11 @@ export class TrayEntry {
 			cellId: cell.id,
 			quantity,
 			rawText: rawText.trim(),
-			takenAt: new Date().toISOString()
+			takenAt: this.how.takenAt ?? new Date().toISOString(),
+			...(this.how.takenDoubtS === null ? {} : { takenDoubtS: this.how.takenDoubtS }),
+			...(quantity === 'restVoltage' && this.how.state !== 'loose'
+				? { state: this.how.state, stateA: this.how.stateA }
+				: {})
 		});
 	}
 

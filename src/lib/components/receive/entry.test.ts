@@ -40,7 +40,8 @@ beforeEach(() => {
 	const kept = new Map<string, string>();
 	vi.stubGlobal('localStorage', {
 		getItem: (key: string) => kept.get(key) ?? null,
-		setItem: (key: string, value: string) => kept.set(key, value)
+		setItem: (key: string, value: string) => kept.set(key, value),
+		removeItem: (key: string) => kept.delete(key)
 	});
 });
 afterEach(async () => {
@@ -89,6 +90,60 @@ describe('typing down the tray', () => {
 		entry.pick(1);
 		type('0.181');
 		expect(entry.selected?.label).toBe('E-02');
+	});
+});
+
+describe('what is typed and not yet entered', () => {
+	it('is entered when another cell or quantity is chosen, and stays when it is no reading', async () => {
+		const { entry, shown, sent } = bench();
+		entry.text = '3.291';
+		entry.pick(3);
+		expect(shown()[0]).toBe(3.291);
+		expect(entry.selectedId).toBe(3);
+		entry.text = 'x';
+		entry.pick(4);
+		expect(entry.selectedId).toBe(3);
+		expect(entry.text).toBe('x');
+		expect(entry.error).toContain('is a number like 3.298');
+		entry.text = '3.295';
+		entry.switchQuantity('acResistance');
+		await settled();
+		expect(sent.map((s) => s.rawText)).toEqual(['3.291', '3.295']);
+	});
+	it('stands in the field again after a reload', () => {
+		const before = bench();
+		before.entry.pick(2);
+		before.entry.switchQuantity('acResistance');
+		before.entry.pick(2);
+		before.entry.text = '0.18';
+		before.entry.typed();
+		const { entry } = bench();
+		expect({ id: entry.selectedId, quantity: entry.quantity, text: entry.text }).toEqual({
+			id: 2,
+			quantity: 'acResistance',
+			text: '0.18'
+		});
+		entry.enter();
+		expect(bench().entry.text).toBe('');
+	});
+	it('goes with how and when it was read', async () => {
+		const { entry, type, sent } = bench();
+		entry.how = { state: 'joined', stateA: null, takenAt: '2026-03-08T20:00:00.000Z', takenDoubtS: 3600 };
+		type('3.301');
+		await settled();
+		expect(sent[0]).toMatchObject({ state: 'joined', takenAt: '2026-03-08T20:00:00.000Z', takenDoubtS: 3600 });
+	});
+});
+
+describe('two slips', () => {
+	it('are both asked about, the first first', () => {
+		const { entry, type } = bench();
+		type('32.94', '0.3295');
+		expect(entry.questions.map((q) => q.cell.label)).toEqual(['E-01', 'E-02']);
+		entry.acceptSuggestion();
+		expect(entry.question?.cell.label).toBe('E-02');
+		entry.confirm();
+		expect(entry.question).toBeNull();
 	});
 });
 

@@ -2,7 +2,9 @@
 	import { enhance } from '$app/forms';
 	import type { AnswerFor } from '$lib/client/api-shapes';
 	import { formKept } from '$lib/client/form-kept';
+	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
+	import WhenField from '$lib/components/forms/WhenField.svelte';
 	import { formatDuration } from '$lib/core/units';
 
 	export interface LogDraft {
@@ -28,7 +30,14 @@
 	let fields = $derived(refused?.fields ?? {});
 	let temperature = $state<number | null>(null);
 	let bridgeGaps = $state(false);
-	let hand = $state<{ capacityAh: number | null; sdAh: number | null }>({ capacityAh: null, sdAh: null });
+	const blank = () => ({
+		...{ capacityAh: null as number | null, sdAh: null as number | null, energyWh: null as number | null },
+		...{ currentA: null as number | null, powerW: null as number | null, cutoffV: null as number | null },
+		...{ restH: null as number | null, tester: '', full: 'unknown' as 'unknown' | 'yes' | 'no' }
+	});
+	let hand = $state(blank());
+	let testedAt = $state<string | null>(null);
+	let testedDoubtS = $state<number | null>(null);
 	const gaps = $derived(draft?.analysis.faults.some((f) => f.code === 'gap') ?? false);
 	let over = $state(false);
 
@@ -131,29 +140,100 @@
 		<form
 			method="POST"
 			action="?/hand"
-			class="flex flex-wrap items-end gap-3"
-			use:enhance={formKept({ quiet: true, onfields: (refusals) => (fields = refusals), onkept: onhand })}
+			class="grid gap-3"
+			use:enhance={formKept({
+				quiet: true,
+				onfields: (refusals) => (fields = refusals),
+				onkept: () => {
+					// The tester stays on the bench; everything else was of this cell.
+					hand = { ...blank(), tester: hand.tester };
+					onhand();
+				}
+			})}
 		>
 			<input type="hidden" name="cellId" value={cellId} />
 			<input type="hidden" name="temperatureC" value={temperature ?? ''} />
-			<Field
-				label="Or the result by hand"
-				unit="Ah"
-				type="number"
-				name="capacityAh"
-				bind:value={hand.capacityAh}
-				error={fields.capacityAh}
-			/>
-			<Field
-				label="Doubt, one sd"
-				unit="Ah"
-				type="number"
-				name="sdAh"
-				bind:value={hand.sdAh}
-				placeholder="1 % of it"
-				error={fields.sdAh}
-			/>
-			<button class="btn tap" disabled={busy !== null}>Store by hand</button>
+			<div class="flex flex-wrap items-end gap-3">
+				<Field
+					label="Or the result by hand"
+					unit="Ah"
+					type="number"
+					name="capacityAh"
+					bind:value={hand.capacityAh}
+					error={fields.capacityAh}
+				/>
+				<Field
+					label="Doubt, one sd"
+					unit="Ah"
+					type="number"
+					name="sdAh"
+					bind:value={hand.sdAh}
+					placeholder="1 % of it"
+					error={fields.sdAh}
+				/>
+				<button class="btn tap" disabled={busy !== null}>Store by hand</button>
+			</div>
+			<details>
+				<summary class="tap flex cursor-pointer items-center muted"
+					>How it was run: rate, cut-off, tester, when. What is known is corrected for; blank is doubt.</summary
+				>
+				<div class="grid grid-cols-2 gap-3 pt-2 sm:grid-cols-4">
+					<Field
+						label="Energy"
+						unit="Wh"
+						type="number"
+						name="energyWh"
+						bind:value={hand.energyWh}
+						error={fields.energyWh}
+					/>
+					<Field
+						label="Current"
+						unit="A"
+						type="number"
+						name="currentA"
+						bind:value={hand.currentA}
+						error={fields.currentA}
+						placeholder={hand.powerW === null ? '' : 'or watts'}
+					/>
+					<Field label="or power" unit="W" type="number" name="powerW" bind:value={hand.powerW} error={fields.powerW} />
+					<Field
+						label="Cut-off"
+						unit="V"
+						type="number"
+						name="cutoffV"
+						bind:value={hand.cutoffV}
+						error={fields.cutoffV}
+					/>
+					<Field
+						label="Rest before it"
+						unit="h"
+						type="number"
+						name="restS"
+						bind:value={hand.restH}
+						error={fields.restS}
+					/>
+					<Field label="Tester" name="tester" bind:value={hand.tester} error={fields.tester} />
+					<div class="col-span-2">
+						<Choice
+							label="Was it full at the start?"
+							name="startedFull"
+							bind:value={hand.full}
+							options={[
+								{ value: 'yes', text: 'yes' },
+								{ value: 'no', text: 'no' },
+								{ value: 'unknown', text: 'not known' }
+							]}
+						/>
+					</div>
+					<div class="col-span-full">
+						<WhenField
+							bind:at={testedAt}
+							bind:doubtS={testedDoubtS}
+							names={{ at: 'testedAt', doubtS: 'testedDoubtS' }}
+						/>
+					</div>
+				</div>
+			</details>
 		</form>
 	{/if}
 	{#if busy}<p role="status" class="flex items-center gap-2"><progress class="progress w-40"></progress>{busy}</p>{/if}

@@ -1,16 +1,17 @@
 <script lang="ts">
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
+	import WhenField from '$lib/components/forms/WhenField.svelte';
 	import Misread from '$lib/components/verdicts/Misread.svelte';
 	import type { Chemistry } from '$lib/core/chemistry';
-	import { parseReading, splitPastedColumn } from '$lib/core/reading';
+	import { parseReading, splitPasted } from '$lib/core/reading';
 	import { whatWasRead, type Read } from '$lib/core/snapshot';
 	import { CoreError } from '$lib/core/shared';
 	import type { CheckContext } from '$lib/core/service';
 	import type { ServiceRow } from '$lib/core/stages';
 	import { fromUserUnits, unitOf, type Settings } from '$lib/core/units';
 
-	export type NewCheck = Omit<ServiceRow, 'id' | 'version' | 'battery'>;
+	export type NewCheck = Omit<ServiceRow, 'id' | 'version' | 'battery'> & { checkedDoubtS: number | null };
 	interface Props {
 		groups: number;
 		chemistry: Chemistry;
@@ -25,7 +26,8 @@
 		{ value: 'load', text: 'Under load' }
 	];
 	let context = $state<CheckContext>('full');
-	let date = $state(new Date().toISOString().slice(0, 10));
+	let checkedAt = $state<string | null>(null);
+	let doubtS = $state<number | null>(null);
 	let currentA = $state<number | null>(null);
 	let temperature = $state<number | null>(null);
 	let notes = $state('');
@@ -36,7 +38,7 @@
 	let odd = $state<Exclude<Read, { kind: 'groups' }> | null>(null);
 
 	function paste(event: ClipboardEvent, from: number) {
-		const lines = splitPastedColumn(event.clipboardData?.getData('text') ?? '');
+		const lines = splitPasted(event.clipboardData?.getData('text') ?? '');
 		if (lines.length < 2) return;
 		event.preventDefault();
 		volts = volts.map((v, i) => (i >= from && i - from < lines.length ? (lines[i - from] ?? '') : v));
@@ -66,7 +68,8 @@
 			const read = whatWasRead(groupVoltagesV, chemistry);
 			if (read.kind !== 'groups' && odd === null) return void (odd = read);
 			const done = await onlog({
-				checkedAt: date,
+				checkedAt: checkedAt ?? new Date().toISOString(),
+				checkedDoubtS: doubtS,
 				context,
 				currentA: Number(currentA),
 				temperatureC: fromUserUnits(temperature === null ? null : Number(temperature), 'temperature', units),
@@ -86,8 +89,8 @@
 <form class="sheet grid gap-3 p-4" onsubmit={submit} novalidate>
 	<h2>Log a service check</h2>
 	<Choice label="How does the battery stand?" bind:value={context} options={CONTEXTS} />
+	<WhenField bind:at={checkedAt} bind:doubtS />
 	<div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
-		<Field label="Date" type="date" bind:value={date} />
 		<Field label="Current" unit="A, + into the battery" type="number" bind:value={currentA} />
 		<Field label="Temperature" unit={unitOf('temperature', units)} type="number" bind:value={temperature} />
 		<Field label="Note" bind:value={notes} />

@@ -1,3 +1,4 @@
+import { fullnessRuledOut, type Chemistry } from '../chemistry';
 import { median } from '../shared';
 import { parseLog, type LogFault, type ParsedLog } from './parse-log';
 import type { LogColumns } from './log-columns';
@@ -17,6 +18,8 @@ export interface RunAnalysis {
 	endVoltageV: number;
 	faults: LogFault[];
 	columns: LogColumns;
+	/** End of the log by its own date, ISO 8601; null where it tells none. */
+	endedAt: string | null;
 }
 
 export interface RunOptions {
@@ -25,6 +28,8 @@ export interface RunOptions {
 	bridgeGaps: boolean;
 	/** Cell voltage the run should have reached, V; null when not known. */
 	cutoffV: number | null;
+	/** Of the cell, to tell whether the log can begin with a full one; null: not asked. */
+	chemistry?: Chemistry | null;
 }
 
 /** A step longer than this many median steps is a gap. */
@@ -65,6 +70,13 @@ export function analyseLog(log: ParsedLog, options: RunOptions): RunAnalysis {
 			message: `The discharge ends at ${endVoltageV.toFixed(2)} V, above the cut-off of ${options.cutoffV.toFixed(2)} V: the capacity is a lower bound.`,
 			row: log.rows[log.rows.length - 1]!
 		});
+	const most = options.chemistry ? mostAtStart(log, sign, options.chemistry, options.ratedAh) : null;
+	if (most !== null)
+		faults.push({
+			code: 'starts-not-full',
+			message: `The discharge starts at ${log.voltageV[0]!.toFixed(2)} V: the cell held ${Math.round(most * 100)} % at most. The capacity is a lower bound.`,
+			row: log.rows[0]!
+		});
 	return {
 		capacityAh: sums.capacityAh,
 		energyWh: sums.energyWh,
@@ -74,8 +86,29 @@ export function analyseLog(log: ParsedLog, options: RunOptions): RunAnalysis {
 		durationS: sums.durationS,
 		endVoltageV,
 		faults,
-		columns: log.columns
+		columns: log.columns,
+		endedAt:
+			log.startedMs === null ? null : new Date(log.startedMs + log.timeS[log.timeS.length - 1]! * 1000).toISOString()
 	};
+}
+
+/** What a cell may drop under load in its first seconds, Ω·Ah: the model's R0 + R1 with half as much again. */
+const MOST_OHM_AH = 0.12;
+/** Of the volts in a log, one standard deviation. */
+const LOG_METER_SD_V = 0.005;
+/** Before a discharge the log may hold the charge that filled the cell. */
+const CHARGES_FIRST_SHARE = 0.02;
+
+/** The most a cell can hold where a log begins, fraction; null when it may be full, or charges first. */
+function mostAtStart(log: ParsedLog, sign: 1 | -1, chemistry: Chemistry, ratedAh: number | null): number | null {
+	const largest = log.currentA.reduce((most, a) => Math.max(most, Math.abs(a)), 0);
+	const outA = sign * log.currentA[0]!;
+	const isResting = Math.abs(outA) <= REST_SHARE * largest;
+	if (!isResting && (outA < 0 || ratedAh === null)) return null;
+	const charges = log.currentA.some((a) => sign * a < -CHARGES_FIRST_SHARE * largest);
+	if (charges) return null;
+	const restV = log.voltageV[0]! + (isResting ? 0 : (outA * MOST_OHM_AH) / ratedAh!);
+	return fullnessRuledOut(chemistry, restV, LOG_METER_SD_V);
 }
 
 function stepLengths(log: ParsedLog): number[] {

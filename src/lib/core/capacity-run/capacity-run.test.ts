@@ -143,6 +143,43 @@ describe('standard conditions', () => {
 	});
 });
 
+describe('where a log begins and ends', () => {
+	const log = (startV: number, rows = 300) =>
+		['time_s,voltage_V,current_A']
+			.concat(
+				Array.from(
+					{ length: rows },
+					(_, i) => `${i * 60},${(startV - (startV - 2.5) * (i / (rows - 1)) ** 8).toFixed(4)},-20`
+				)
+			)
+			.join('\n');
+	const options = { ratedAh: 100, bridgeGaps: false, cutoffV: 2.5, chemistry: 'LFP' as const };
+	const codes = (text: string, more: object = {}) =>
+		analyseRun(text, { ...options, ...more }).faults.map((f) => f.code);
+	it('at 3.26 V under 0.2 C no cell is full: a lower bound', () => {
+		expect(codes(log(3.26))).toContain('starts-not-full');
+		// Of another chemistry, or nobody knows which: nothing is ruled out.
+		expect(codes(log(3.26), { chemistry: null })).not.toContain('starts-not-full');
+	});
+	it('at 3.33 V and up it may be', () => {
+		for (const volts of [3.33, 3.38, 3.5]) expect(codes(log(volts))).not.toContain('starts-not-full');
+	});
+	it('a log that charges first is judged by its discharge alone', () => {
+		const charge = Array.from({ length: 50 }, (_, i) => `${i * 60},3.2,20`);
+		const discharge = log(3.38)
+			.split('\n')
+			.slice(1)
+			.map((row, i) => row.replace(/^\d+/, String((60 + i) * 60)));
+		expect(codes(['time_s,voltage_V,current_A', ...charge, ...discharge].join('\n'))).not.toContain('starts-not-full');
+	});
+	it('tells its own date, where it is dated', () => {
+		const dated =
+			'time,voltage_V,current_A\n2026-03-09 08:00:00,3.4,-20\n2026-03-09 08:10:00,3.3,-20\n2026-03-09 08:20:00,2.5,-20';
+		expect(analyseRun(dated, options).endedAt).toBe('2026-03-09T08:20:00.000Z');
+		expect(analyseRun(log(3.4), options).endedAt).toBeNull();
+	});
+});
+
 describe('capacity verdict', () => {
 	const cell = { id: 1, label: 'H-01' };
 	it('calls 224 ± 3 against 230 short', () => {
@@ -151,9 +188,13 @@ describe('capacity verdict', () => {
 		expect(judged.probabilityShort).toBeCloseTo(0.97725, 5);
 	});
 	it('is unsure in between and says what would decide', () => {
-		const judged = judgeCapacity(cell, 228, 3, 230);
+		const warm = { fraction: 0.012, temperatureC: 21 };
+		const judged = judgeCapacity(cell, 228, 3, 230, null, warm);
 		expect(judged.outcome).toBe('unsure');
 		expect(judged.verdict.next).toContain('tester');
+		// What was corrected is shown; where nobody wrote the temperature down, that comes first.
+		expect(judged.verdict.finding).toContain('Corrected by +1.2 %');
+		expect(judgeCapacity(cell, 228, 3, 230).verdict.next).toContain('temperature');
 	});
 	it('meets above, and an exact figure needs no doubt', () => {
 		expect(judgeCapacity(cell, 236, 3, 230).outcome).toBe('meets');

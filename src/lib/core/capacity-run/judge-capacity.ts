@@ -10,6 +10,10 @@ export interface CapacityJudgement {
 	outcome: 'short' | 'meets' | 'unsure';
 	/** P(true capacity < rated). */
 	probabilityShort: number;
+	capacityAh: number;
+	sdAh: number;
+	ratedAh: number;
+	testersApartAh: number | null;
 	verdict: Verdict;
 }
 
@@ -19,13 +23,15 @@ export interface CapacityJudgement {
  * Testers that disagree about the cell by more than it differs from rated decide nothing.
  * @param sdAh one standard deviation, Ah; 0 means exact
  * @param testersApartAh between the testers it was run on, Ah; null with one
+ * @param correction what brought its latest run to standard conditions, and the temperature that was written down
  */
 export function judgeCapacity(
 	cell: { id: number; label: string },
 	capacityAh: number,
 	sdAh: number,
 	ratedAh: number,
-	testersApartAh: number | null = null
+	testersApartAh: number | null = null,
+	correction: { fraction: number; temperatureC: number | null } | null = null
 ): CapacityJudgement {
 	requirePositive(capacityAh, 'capacityAh');
 	requireNotNegative(sdAh, 'sdAh');
@@ -43,12 +49,15 @@ export function judgeCapacity(
 	return {
 		outcome,
 		probabilityShort,
+		...{ capacityAh, sdAh, ratedAh, testersApartAh },
 		verdict: say(`capacity-${outcome}`, warmth[outcome], cellSubject(cell), {
 			capacityAh: measured(capacityAh, sdAh),
 			ratedAh,
 			probabilityShort,
 			decidedBeyond: DECISION_PROBABILITY,
-			testersApartAh
+			testersApartAh,
+			correctedBy: correction?.fraction ?? null,
+			temperatureC: correction?.temperatureC ?? null
 		})
 	};
 }

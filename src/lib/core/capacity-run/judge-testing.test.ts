@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { cellsOf } from '../verdicts';
 import { judgeCapacity, judgeTesting, type TestedCell } from '.';
 
-const waiting = (id: number): TestedCell => ({ id, label: `T-${id}`, judgement: null, refused: null, tested: false });
+const waiting = (id: number): TestedCell => ({
+	...{ id, label: `T-${id}`, judgement: null, refused: null, temperatureC: 25, tested: false }
+});
 const tested = (id: number, ah: number): TestedCell => ({
 	...waiting(id),
 	tested: true,
@@ -17,7 +19,10 @@ describe('verdicts on a tray under test', () => {
 		expect(cellsOf(verdicts[2]!)).toEqual([3, 4]);
 	});
 	it('ask for a run again whose correction was refused, and do not count it as waiting', () => {
-		const refused = { ...waiting(1), refused: 'A correction of 8 % is more than 5 %.' };
+		const refused = {
+			...waiting(1),
+			refused: { why: 'conditions' as const, reason: 'A correction of 8 % is more than 5 %.' }
+		};
 		expect(judgeTesting([refused])).toMatchObject([
 			{
 				code: 'correction-refused',
@@ -26,6 +31,29 @@ describe('verdicts on a tray under test', () => {
 				subject: { kind: 'cell', id: 1 }
 			}
 		]);
+	});
+	it('tell a lower bound from a correction that was refused', () => {
+		const cell = (why: 'not-full' | 'ended-early') => ({ ...waiting(1), refused: { why, atLeastAh: 61.4 } });
+		expect(judgeTesting([cell('not-full')])).toMatchObject([
+			{ code: 'capacity-at-least', title: 'T-1: at least 61 Ah', next: expect.stringContaining('Charge it full') }
+		]);
+		expect(judgeTesting([cell('ended-early')])[0]!.next).toContain('to its end');
+	});
+	it('speak once of cells that nothing speaks against, and name the temperature where that is the remedy', () => {
+		const near = [tested(1, 100.4), tested(2, 99.7), tested(3, 100.9)];
+		const [verdict, ...more] = judgeTesting([...near, tested(4, 95)]).sort((a) =>
+			a.code === 'capacity-undecided' ? -1 : 1
+		);
+		expect(more.map((v) => v.code)).toEqual(['capacity-short']);
+		expect(verdict).toMatchObject({
+			warmth: 'open',
+			title: '3 cells: nothing against them',
+			facts: { lowestAh: { value: 99.7 } }
+		});
+		expect(cellsOf(verdict!)).toEqual([1, 2, 3]);
+		expect(judgeTesting(near.map((c) => ({ ...c, temperatureC: null })))[0]!.next).toContain('Enter the temperature');
+		// Two are told one by one.
+		expect(judgeTesting(near.slice(0, 2)).map((v) => v.code)).toEqual(['capacity-unsure', 'capacity-unsure']);
 	});
 	it('have nothing to say of no cells, and nothing against tested cells without a rating', () => {
 		expect(judgeTesting([])).toEqual([]);

@@ -6,6 +6,7 @@ import { findColumns, type LogColumns } from './log-columns';
 export type FaultCode =
 	| 'unreadable-row'
 	| 'duplicate-row'
+	| 'starts-not-full'
 	| 'clock-backwards'
 	| 'midnight'
 	| 'gap'
@@ -29,6 +30,8 @@ export interface ParsedLog {
 	currentA: Float64Array;
 	/** File line of each sample, from 1. */
 	rows: Uint32Array;
+	/** First sample by the log's own date, ms since 1970 as if it were written in UTC; null where it tells no date. */
+	startedMs: number | null;
 	columns: LogColumns;
 	faults: LogFault[];
 }
@@ -93,7 +96,7 @@ function timeReader(
 	rows: readonly string[][],
 	headerRow: number,
 	columns: LogColumns
-): { style: TimeStyle; read: (text: string) => number } {
+): { style: TimeStyle; read: (text: string) => number; isDated: boolean } {
 	const texts: string[] = [];
 	for (let i = headerRow + 1; i < rows.length && texts.length < 400; i++)
 		if (rows[i]!.length > columns.time.index) texts.push(rows[i]![columns.time.index]!);
@@ -107,11 +110,11 @@ function timeReader(
 	if (style === 'number') {
 		const epochMs = !columns.time.unitStated && texts.every((t) => !(numberOf(t) < EPOCH_MS));
 		const factor = epochMs ? 0.001 : columns.time.factor;
-		return { style, read: (text) => numberOf(text) * factor };
+		return { style, read: (text) => numberOf(text) * factor, isDated: epochMs };
 	}
-	if (style === 'clock') return { style, read: clockSeconds };
+	if (style === 'clock') return { style, read: clockSeconds, isDated: false };
 	const monthFirst = needsMonthFirst(rows.slice(headerRow + 1).map((row) => row[columns.time.index] ?? ''));
-	return { style, read: (text) => dateTimeSeconds(text, monthFirst) };
+	return { style, read: (text) => dateTimeSeconds(text, monthFirst), isDated: true };
 }
 
 class FaultTally {
@@ -130,7 +133,7 @@ class FaultTally {
 }
 
 function collectSamples(rows: readonly string[][], headerRow: number, columns: LogColumns, faults: LogFault[]) {
-	const { style, read } = timeReader(rows, headerRow, columns);
+	const { style, read, isDated } = timeReader(rows, headerRow, columns);
 	const most = rows.length - headerRow - 1;
 	const timeS = new Float64Array(most);
 	const voltageV = new Float64Array(most);
@@ -185,7 +188,8 @@ function collectSamples(rows: readonly string[][], headerRow: number, columns: L
 		timeS: timeS.slice(0, count).map((t) => t - startS!),
 		voltageV: voltageV.slice(0, count),
 		currentA: currentA.slice(0, count),
-		rows: lines.slice(0, count)
+		rows: lines.slice(0, count),
+		startedMs: isDated ? startS! * 1000 : null
 	};
 }
 

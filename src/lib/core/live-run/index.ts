@@ -11,5 +11,4 @@ export {
 export { remainingS, toEndS, type Duration } from './live-duration';
 export { LIVE_KINDS, LIVE_NAMES, checkLivePlan, type LiveKind, type LiveLimits, type LivePhase } from './live-plan';
 export { probesAreOff, startLive, type LiveSample, type LiveState, type PhaseSums } from './live-state';
-export { fullnessRuledOut } from './start-charge';
 export { takeSample, type LiveEvent, type LiveEventKind } from './take-sample';

@@ -1,7 +1,7 @@
 export { judgeDelivery, type ArrivedCell, type DeliveryContext, type DeliveryJudgement } from './judge-delivery';
 export { ASSUMED_METER, benchMeters, halfWidth, meterSd, type MeterAccuracy } from './meter';
 export { MIN_FOR_SPREAD, ROBUST_Z_LIMIT, findOutliers, type OutlierFinding } from './outlier';
-export { parseReading, splitPastedColumn, type ParsedReading } from './parse-reading';
+export { parseReading, splitPasted, type ParsedReading } from './parse-reading';
 export {
 	QUANTITIES,
 	QUANTITY_FIGURES,

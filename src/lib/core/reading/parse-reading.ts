@@ -40,6 +40,20 @@ export function parseReading(text: string, quantity: Quantity): ParsedReading {
 	return { value: number * factor, rawText, rawUnit: match[2]!.trim() };
 }
 
+/**
+ * What was pasted from a spreadsheet, in order: a column (first cell of each line), or a single row, its cells apart by tabs, semicolons
+ * or blanks. Blank cells are `null`, trailing ones dropped.
+ */
+export function splitPasted(text: string): (string | null)[] {
+	const line = text.replace(/\r?\n$/, '');
+	if (line.includes('\n')) return splitPastedColumn(text);
+	const cells = (/[\t;]/.test(line) ? line.split(/[\t;]/) : line.trim().split(/\s+/)).map(
+		(cell) => cell.trim() || null
+	);
+	while (cells.length && cells[cells.length - 1] === null) cells.pop();
+	return cells;
+}
+
 /** The cells of a pasted spreadsheet column in order: first column of each line, blank lines kept as `null`. Trailing blanks dropped. */
 export function splitPastedColumn(text: string): (string | null)[] {
 	const lines = text

@@ -12,14 +12,26 @@ export interface Question {
 
 /** Readings this many times off their neighbours are questioned while typing; the outlier verdict is stricter and comes later. */
 const NEIGHBOUR_FACTOR = 1.5;
-const SLIPS: readonly { factor: number; code: 'decimal' | 'unit'; why: string }[] = [
-	{ factor: 0.001, code: 'unit', why: 'thousandths for whole units' },
-	{ factor: 1000, code: 'unit', why: 'whole units for thousandths' },
-	{ factor: 0.1, code: 'decimal', why: 'a slipped decimal' },
-	{ factor: 10, code: 'decimal', why: 'a slipped decimal' },
-	{ factor: 0.01, code: 'decimal', why: 'a slipped decimal' },
-	{ factor: 100, code: 'decimal', why: 'a slipped decimal' }
+const SLIPS: readonly { factor: number; code: 'decimal' | 'unit' }[] = [
+	{ factor: 0.001, code: 'unit' },
+	{ factor: 1000, code: 'unit' },
+	{ factor: 0.1, code: 'decimal' },
+	{ factor: 10, code: 'decimal' },
+	{ factor: 0.01, code: 'decimal' },
+	{ factor: 100, code: 'decimal' }
 ];
+/** What a thousand times too much, or too little, is usually read from. */
+const UNITS_TAKEN: Record<Quantity, { tooMuch: string; tooLittle: string }> = {
+	restVoltage: { tooMuch: 'millivolts for volts', tooLittle: 'kilovolts for volts' },
+	acResistance: { tooMuch: 'microohms for milliohms', tooLittle: 'ohms for milliohms' },
+	temperature: { tooMuch: 'a slipped decimal', tooLittle: 'a slipped decimal' },
+	mass: { tooMuch: 'grams for kilograms', tooLittle: 'tonnes for kilograms' }
+};
+
+function whyOf({ factor, code }: (typeof SLIPS)[number], quantity: Quantity): string {
+	if (code === 'decimal') return 'a slipped decimal';
+	return factor < 1 ? UNITS_TAKEN[quantity].tooMuch : UNITS_TAKEN[quantity].tooLittle;
+}
 
 /**
  * Whether a value should be questioned before it is believed: sign, slipped decimal, wrong unit or range.
@@ -50,13 +62,20 @@ export function questionReading(
 		quantity !== 'temperature' &&
 		(value > centre * NEIGHBOUR_FACTOR || value < centre / NEIGHBOUR_FACTOR);
 	if (fits(value) && !oddAmongNeighbours) return null;
-	const slip = SLIPS.find(({ factor }) => {
+	// What the value would most likely have been: like its neighbours, as the data sheet says, or in the middle of what is plausible.
+	const likely =
+		centre ?? (quantity === 'acResistance' ? expected.acResistanceMohm : null) ?? Math.sqrt(Math.abs(low * high));
+	const [slip] = SLIPS.filter(({ factor }) => {
 		const moved = value * factor;
 		return fits(moved) && (centre === null || (moved < centre * NEIGHBOUR_FACTOR && moved > centre / NEIGHBOUR_FACTOR));
-	});
+	}).sort((a, b) => Math.abs(Math.log((value * a.factor) / likely)) - Math.abs(Math.log((value * b.factor) / likely)));
 	if (slip) {
 		const suggestion = Number((value * slip.factor).toPrecision(6));
-		return { code: slip.code, text: `${show(suggestion)} or ${show(value)}? It looks like ${slip.why}.`, suggestion };
+		return {
+			code: slip.code,
+			text: `${show(suggestion)} or ${show(value)}? It looks like ${whyOf(slip, quantity)}.`,
+			suggestion
+		};
 	}
 	if (!fits(value))
 		return {

@@ -11,7 +11,7 @@ import {
 	questionReading,
 	shownUnit,
 	shownValue,
-	splitPastedColumn,
+	splitPasted,
 	type ArrivedCell,
 	type DeliveryContext
 } from '.';
@@ -40,13 +40,27 @@ describe('typed readings', () => {
 		expect(() => parseReading('3 kg', 'restVoltage')).toThrow(/is in V, got "kg"/);
 	});
 	it('splits a pasted column, keeps holes and drops the tail', () => {
-		expect(splitPastedColumn('3.29\t0.18\r\n\r\n3.30\n\n')).toEqual(['3.29', null, '3.30']);
-		expect(splitPastedColumn('')).toEqual([]);
+		expect(splitPasted('3.29\t0.18\r\n\r\n3.30\n\n')).toEqual(['3.29', null, '3.30']);
+		expect(splitPasted('')).toEqual([]);
+		// A row: by tabs, semicolons or blanks.
+		expect(splitPasted('3.29\t3.30\t\t3.31\n')).toEqual(['3.29', '3.30', null, '3.31']);
+		expect(splitPasted('3,29;3,30')).toEqual(['3,29', '3,30']);
+		expect(splitPasted('3.29 3.30')).toEqual(['3.29', '3.30']);
 	});
 });
 
 describe('questions', () => {
 	const neighbours = [3.294, 3.295, 3.293];
+	it('names ohms typed for milliohms, and guesses by what the data sheet says', () => {
+		const expected = { acResistanceMohm: 0.2, massKg: null };
+		expect(questionReading(0.00019, 'acResistance', 'LFP', [], expected)).toMatchObject({
+			code: 'unit',
+			suggestion: 0.19,
+			text: expect.stringContaining('ohms for milliohms')
+		});
+		expect(questionReading(190, 'acResistance', 'LFP', [], expected)!.text).toContain('microohms for milliohms');
+		expect(questionReading(3298, 'restVoltage', 'LFP', [])!.text).toContain('millivolts for volts');
+	});
 	it('asks 3.298 or 32.98', () => {
 		const question = questionReading(32.98, 'restVoltage', 'LFP', neighbours);
 		expect(question).toMatchObject({ code: 'decimal', suggestion: 3.298 });

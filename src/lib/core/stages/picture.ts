@@ -79,6 +79,14 @@ export interface PictureRun {
 	source: 'log' | 'hand' | 'live';
 	capacityAh: number;
 	sdAh: number | null;
+	energyWh: number | null;
+	/** What it was discharged with: A (out: negative) or W. */
+	currentA: number | null;
+	powerW: number | null;
+	/** Where it was ended, V; null: at the cell's limit. */
+	cutoffV: number | null;
+	/** Null: nobody said. */
+	startedFull: boolean | null;
 	cRate: number | null;
 	temperatureC: number | null;
 	testedAt: string;

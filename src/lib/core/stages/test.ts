@@ -6,8 +6,10 @@ import {
 	toStandardConditions,
 	type CapacityJudgement,
 	type JointCapacity,
+	type RefusedRun,
 	type StandardRun
 } from '../capacity-run';
+import { CHEMISTRY_FIGURES } from '../chemistry';
 import { CoreError } from '../shared';
 import { oncePerPicture } from './once-per-picture';
 import type { BankPicture, PictureCell, PictureCellType, PictureRun } from './picture';
@@ -24,62 +26,102 @@ export interface CellCapacity {
 	capacityAh: number | null;
 	sdAh: number | null;
 	/** Why there is no capacity although there is a run. */
-	refused: string | null;
+	refused: RefusedRun | null;
+	/** How its latest run was brought to standard conditions; null where there is none. */
+	correction: { fraction: number; temperatureC: number | null; cRate: number | null } | null;
 	judgement: CapacityJudgement | null;
 }
 
 /** Runs of a cell that are this much older than its latest are of another cell, so to say, ms: a cell ages. */
 const SAME_AGE_MS = 365.25 * 86400e3;
 
-/** A run that ended above its cut-off gives a lower bound and no capacity. */
-const endedEarly = (run: PictureRun): boolean => run.faults?.some((f) => f.code === 'ends-early') ?? false;
+/** A run ended this much above the limit of the cell is a run to another end, V. */
+const OTHER_END_V = 0.05;
 
-/** A cell's runs brought to standard conditions, and why its latest could not be. */
-function standardRuns(cell: PictureCell): { standard: StandardRun[]; refused: string | null } {
+/** Why a run gives a lower bound and no capacity; null when it gives one. */
+function onlyAtLeast(run: PictureRun, limitV: number): RefusedRun | null {
+	const { capacityAh: atLeastAh } = run;
+	const has = (code: string) => run.faults?.some((f) => f.code === code) ?? false;
+	if (has('starts-not-full') || run.startedFull === false) return { why: 'not-full', atLeastAh };
+	const endedHigh = run.source === 'hand' && run.cutoffV !== null && run.cutoffV > limitV + OTHER_END_V;
+	return has('ends-early') || endedHigh ? { why: 'ended-early', atLeastAh } : null;
+}
+
+/** The rate a run was made at: as logged, or from what was written down by hand. */
+function cRateOf(
+	{ cRate, currentA, powerW, capacityAh, energyWh }: PictureRun,
+	type: PictureCellType | null,
+	nominalV: number
+) {
+	const ratedAh = type?.ratedAh ?? null;
+	if (cRate !== null || ratedAh === null) return cRate;
+	if (currentA) return Math.abs(currentA) / ratedAh;
+	return powerW ? powerW / (energyWh ? energyWh / capacityAh : nominalV) / ratedAh : null;
+}
+
+interface BroughtToStandard {
+	standard: StandardRun[];
+	/** Why its latest run gives no capacity, where none does. */
+	refused: RefusedRun | null;
+	/** Of the latest that does. */
+	correction: CellCapacity['correction'];
+}
+
+/** A cell's runs brought to standard conditions. */
+function standardRuns(cell: PictureCell, { bank, cellType }: BankPicture): BroughtToStandard {
 	const latest = cell.runs.at(-1);
-	if (!latest) return { standard: [], refused: null };
+	const brought: BroughtToStandard = { standard: [], refused: null, correction: null };
+	if (!latest) return brought;
+	const { nominalV, dischargeLimitV } = CHEMISTRY_FIGURES[bank.chemistry];
 	const since = Date.parse(latest.testedAt) - SAME_AGE_MS;
-	let refused: string | null = null;
-	const standard = cell.runs
-		.filter((r) => Date.parse(r.testedAt) >= since)
-		.flatMap((run): StandardRun[] => {
-			if (endedEarly(run)) {
-				refused = `The discharge ended above its cut-off: the cell has at least ${run.capacityAh.toFixed(1)} Ah. Run it to its end.`;
-				return [];
-			}
-			try {
-				const measured = { capacityAh: run.capacityAh, sdAh: run.sdAh ?? run.capacityAh * TESTER_GAIN_SD };
-				const { capacityAh, sdAh } = toStandardConditions(measured, run.temperatureC, run.cRate, STANDARD_C_RATE);
-				const [before, after] = [measured.sdAh / measured.capacityAh, sdAh / capacityAh];
-				const sharedSd = Math.sqrt(Math.max(0, after ** 2 - before ** 2));
-				return [{ cellId: cell.id, tester: run.tester, capacityAh, sdAh, sharedSd }];
-			} catch (error) {
-				if (!(error instanceof CoreError)) throw error;
-				refused = error.message;
-				return [];
-			}
-		});
-	return { standard, refused: standard.length ? null : refused };
+	for (const run of cell.runs.filter((r) => Date.parse(r.testedAt) >= since)) {
+		const atLeast = onlyAtLeast(run, cellType?.dischargeLimitV ?? dischargeLimitV);
+		if (atLeast) {
+			brought.refused = atLeast;
+			continue;
+		}
+		try {
+			const measured = { capacityAh: run.capacityAh, sdAh: run.sdAh ?? run.capacityAh * TESTER_GAIN_SD };
+			const cRate = cRateOf(run, cellType, nominalV);
+			const to = toStandardConditions(measured, run.temperatureC, cRate, STANDARD_C_RATE);
+			const [before, after] = [measured.sdAh / measured.capacityAh, to.sdAh / to.capacityAh];
+			const sharedSd = Math.sqrt(Math.max(0, after ** 2 - before ** 2));
+			brought.standard.push({
+				cellId: cell.id,
+				tester: run.tester,
+				capacityAh: to.capacityAh,
+				sdAh: to.sdAh,
+				sharedSd
+			});
+			brought.correction = { fraction: to.correctionFraction, temperatureC: run.temperatureC, cRate };
+		} catch (error) {
+			if (!(error instanceof CoreError)) throw error;
+			brought.refused = { why: 'conditions', reason: error.message };
+		}
+	}
+	return brought.standard.length ? { ...brought, refused: null } : brought;
 }
 
 function capacityOf(
 	cell: PictureCell,
 	cellType: PictureCellType | null,
 	joint: JointCapacity | null,
-	refused: string | null
+	{ refused, correction }: BroughtToStandard
 ): CellCapacity {
 	const run = cell.runs.at(-1) ?? null;
-	if (!joint) return { cell, run, capacityAh: null, sdAh: null, refused, judgement: null };
+	if (!joint) return { cell, run, capacityAh: null, sdAh: null, refused, correction: null, judgement: null };
 	const { capacityAh, sdAh, testersApartAh } = joint;
-	const judgement = cellType ? judgeCapacity(cell, capacityAh, sdAh, cellType.ratedAh, testersApartAh) : null;
-	return { cell, run, capacityAh, sdAh, refused: null, judgement };
+	const judgement = cellType
+		? judgeCapacity(cell, capacityAh, sdAh, cellType.ratedAh, testersApartAh, correction)
+		: null;
+	return { cell, run, capacityAh, sdAh, refused: null, correction, judgement };
 }
 
 /** The capacity each cell in play is believed to have: all its runs of a year, corrected, testers compared. Tray order. */
-export const bankCapacities = oncePerPicture(({ cells, cellType }): CellCapacity[] => {
-	const own = cells.map((cell) => ({ cell, ...standardRuns(cell) }));
-	const { byCell } = jointCapacities(own.flatMap((c) => c.standard));
-	return own.map(({ cell, refused }) => capacityOf(cell, cellType, byCell.get(cell.id) ?? null, refused));
+export const bankCapacities = oncePerPicture((picture): CellCapacity[] => {
+	const own = picture.cells.map((cell) => ({ cell, brought: standardRuns(cell, picture) }));
+	const { byCell } = jointCapacities(own.flatMap((c) => c.brought.standard));
+	return own.map(({ cell, brought }) => capacityOf(cell, picture.cellType, byCell.get(cell.id) ?? null, brought));
 });
 
 /** The verdicts on what was tested. In service nobody is asked to test the cells. */
@@ -87,9 +129,11 @@ export function judgeTestStage(picture: BankPicture): StageJudgement {
 	const capacities = bankCapacities(picture);
 	const concerned = new Set(concernedCells(picture).map((c) => c.id));
 	const asked = (c: CellCapacity) => c.run !== null || (concerned.has(c.cell.id) && !isInService(picture));
-	const tested = capacities
-		.filter(asked)
-		.map((c) => ({ ...c, id: c.cell.id, label: c.cell.label, tested: c.capacityAh !== null }));
+	const tested = capacities.filter(asked).map((c) => ({
+		...{ id: c.cell.id, label: c.cell.label, judgement: c.judgement, refused: c.refused },
+		temperatureC: c.correction?.temperatureC ?? null,
+		tested: c.capacityAh !== null
+	}));
 	const own = capacities.filter((c) => concerned.has(c.cell.id));
 	return {
 		verdicts: setAside(judgeTesting(tested, bankSubject(picture)), concerned),

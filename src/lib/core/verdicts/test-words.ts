@@ -9,6 +9,9 @@ interface CapacityFacts {
 	decidedBeyond: number;
 	/** Between the testers it was run on, Ah; null with one. */
 	testersApartAh: number | null;
+	/** What brought its latest run to 25 °C and the standard rate, as a fraction; and the temperature of that run. Null: not known. */
+	correctedBy: number | null;
+	temperatureC: number | null;
 }
 
 export interface TestFacts {
@@ -18,6 +21,10 @@ export interface TestFacts {
 	'capacity-meets': CapacityFacts;
 	/** Neither: what would decide is said. */
 	'capacity-unsure': CapacityFacts;
+	/** Several cells near their rating that nothing speaks against; the lowest of them. */
+	'capacity-undecided': { lowestAh: Measured; ratedAh: number; cells: number; withoutTemperature: number };
+	/** A run that did not go from full to the end: a lower bound. */
+	'capacity-at-least': { atLeastAh: number; why: 'not-full' | 'ended-early' };
 	/** A run too far from standard conditions to be corrected. */
 	'correction-refused': { reason: string };
 	/** Cells without a capacity; members are those cells. */
@@ -29,20 +36,29 @@ function showProbability(p: number): string {
 	return p < 0.001 ? 'under 0.1 %' : `${(p * 100).toFixed(p > 0.1 && p < 0.9 ? 0 : 1)} %`;
 }
 
-function deciding({ capacityAh, ratedAh, testersApartAh }: CapacityFacts): string {
+function deciding({ capacityAh, ratedAh, testersApartAh, temperatureC }: CapacityFacts): string {
 	if (testersApartAh !== null && testersApartAh > Math.abs(capacityAh.value - ratedAh))
 		return `Your testers disagree by ${testersApartAh.toFixed(1)} Ah, more than the difference from rated: compare them on more cells, or against a better one.`;
+	if (temperatureC === null) return 'Enter the temperature it was run at: that alone may decide.';
 	const wantedSd = Math.abs(capacityAh.value - ratedAh) / 1.645;
 	return wantedSd < capacityAh.sd / 2
 		? 'Run it on a second tester: the difference is far inside this tester’s doubt.'
 		: `A second run on another tester would decide: it needs a doubt below ${wantedSd.toFixed(1)} Ah.`;
 }
 
+/** How a reading was brought to standard conditions, where that moved it. */
+function corrected({ correctedBy, temperatureC }: CapacityFacts): string {
+	if (correctedBy === null || Math.abs(correctedBy) < 0.0005) return '';
+	const by = `${correctedBy > 0 ? '+' : '−'}${Math.abs(correctedBy * 100).toFixed(1)} %`;
+	return ` Corrected by ${by} to 25 °C and the standard rate${temperatureC === null ? '' : `, from ${temperatureC.toFixed(0)} °C`}.`;
+}
+
 /** The figures every capacity verdict shows alike. */
-function against({ capacityAh, ratedAh, probabilityShort, decidedBeyond }: CapacityFacts) {
+function against(facts: CapacityFacts) {
+	const { capacityAh, ratedAh, probabilityShort, decidedBeyond } = facts;
 	const difference = capacityAh.value - ratedAh;
 	return {
-		finding: `${capacityAh.value.toFixed(1)} ± ${capacityAh.sd.toFixed(1)} Ah against ${ratedAh} rated: ${Math.abs(difference).toFixed(1)} Ah ${difference < 0 ? 'under' : 'over'}.`,
+		finding: `${capacityAh.value.toFixed(1)} ± ${capacityAh.sd.toFixed(1)} Ah against ${ratedAh} rated: ${Math.abs(difference).toFixed(1)} Ah ${difference < 0 ? 'under' : 'over'}.${corrected(facts)}`,
 		doubt: `Probability that the true capacity is below rated: ${showProbability(probabilityShort)}.`,
 		rule: `Short above ${decidedBeyond * 100} %, meets below ${Math.round((1 - decidedBeyond) * 100)} %, otherwise unsure.`
 	};
@@ -66,6 +82,25 @@ export const TEST_WORDS: Words<TestFacts> = {
 		() => null
 	),
 	'capacity-unsure': capacity((label) => `${label}: cannot tell yet`, deciding),
+	'capacity-undecided': ({ facts: { lowestAh, ratedAh, cells, withoutTemperature } }) => ({
+		title: `${cells} cells: nothing against them`,
+		finding: `Each within its doubt of ${ratedAh} Ah rated; the lowest has ${lowestAh.value.toFixed(1)} ± ${lowestAh.sd.toFixed(1)} Ah. Good to build with.`,
+		doubt: 'Whether one is a little below its rating these runs cannot tell.',
+		rule: 'Short above 95 %, meets below 5 %, otherwise unsure.',
+		next: withoutTemperature
+			? `Enter the temperature of ${withoutTemperature === cells ? 'these runs' : `${withoutTemperature} of these runs`}: that narrows them most.`
+			: 'To hold the supplier to the rating, run the lowest ones on a second tester.'
+	}),
+	'capacity-at-least': ({ subject, facts: { atLeastAh, why } }) => ({
+		title: `${subject.label}: at least ${atLeastAh.toFixed(0)} Ah`,
+		finding:
+			why === 'not-full'
+				? `${atLeastAh.toFixed(1)} Ah came out of a cell that was not full when the run began.`
+				: `${atLeastAh.toFixed(1)} Ah came out before the run was ended above its cut-off.`,
+		doubt: 'How much more it holds this run does not tell.',
+		rule: 'A capacity is what comes out from full to the end.',
+		next: why === 'not-full' ? 'Charge it full to the tail, and run it again.' : 'Run it again to its end.'
+	}),
 	'correction-refused': ({ facts, subject }) => ({
 		title: `${subject.label}: test again`,
 		finding: facts.reason,

@@ -1,3 +1,4 @@
+import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
 import { STAGES, type Stage } from '$lib/core/shared';
 import { InputError } from '$lib/input/validate';
 import { ServiceError } from '../errors';
@@ -26,4 +27,13 @@ export function stageOf(query: URLSearchParams): Stage | null {
 	const stage = STAGES.find((s) => s === name);
 	if (!stage) throw new InputError([{ path: 'stage', message: `requires one of ${STAGES.join(', ')}` }]);
 	return stage;
+}
+
+/** The chemistry a query names; null when it names none. @throws InputError */
+export function chemistryOrNull(query: URLSearchParams): Chemistry | null {
+	const name = query.get('chemistry');
+	if (name === null) return null;
+	const chemistry = CHEMISTRIES.find((c) => c === name);
+	if (!chemistry) throw new InputError([{ path: 'chemistry', message: `requires one of ${CHEMISTRIES.join(', ')}` }]);
+	return chemistry;
 }

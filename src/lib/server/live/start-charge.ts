@@ -1,4 +1,4 @@
-import { fullnessRuledOut } from '$lib/core/live-run';
+import { fullnessRuledOut } from '$lib/core/chemistry';
 import { meterSd } from '$lib/core/reading';
 import { banks, cells, instruments, liveEvents, type LiveRun } from '../records';
 import { nowOf } from '../services/rehearsal-bench';

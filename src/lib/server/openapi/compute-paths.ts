@@ -18,7 +18,12 @@ export function computePaths(): Json {
 		'/api/v1/soc-bounds': post('State-of-charge bounds a rest voltage fits', compute.SocBoundsInput),
 		'/api/v1/capacity-run/analyse': {
 			post: operation('Charge, energy and faults of a capacity-run log', {
-				parameters: [query('ratedAh', 'number'), query('cutoffV', 'number'), query('bridgeGaps', 'boolean')],
+				parameters: [
+					query('ratedAh', 'number'),
+					query('cutoffV', 'number'),
+					query('chemistry', 'string'),
+					query('bridgeGaps', 'boolean')
+				],
 				body: csvBody,
 				result: answer('RunAnalysis')
 			})

@@ -49,7 +49,8 @@ export const RESULTS = {
 		durationS: number,
 		endVoltageV: number,
 		faults: list(object({ code: text, message: text, row: maybe(integer) })),
-		columns: object({ time: column, voltage: column, current: column })
+		columns: object({ time: column, voltage: column, current: column }),
+		endedAt: maybe(text)
 	}),
 	Curve: object({ curve: object({ voltageV: list(number), dischargedAh: list(number) }) }),
 	BalanceAnswer: object({

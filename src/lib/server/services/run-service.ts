@@ -1,10 +1,12 @@
 import { TESTER_GAIN_SD, thinCurve, type RunAnalysis, type RunOptions } from '$lib/core/capacity-run';
 import { probesAreOff } from '$lib/core/live-run';
 import { CoreError } from '$lib/core/shared';
+import type { Knex } from 'knex';
 import { insertRunSamples, readRunSamples } from '../db/run-samples';
 import type { StoredSample } from '../db/stored-sample';
 import { inTransaction } from '../db/transaction';
 import { cellTypes, cells, instruments, runs, banks, type LiveRun, type Run } from '../records';
+import { ServiceError } from '../errors';
 import { recordKind } from '../records/registry';
 import { noteWrite } from '../records/write';
 import { analyseOnThread } from '../threads/capacity-log';
@@ -25,6 +27,21 @@ export const analyseLogBytes = async (
 	signal: AbortSignal
 ): Promise<RunAnalysis> => (await analyseOnThread(bytes, options, false, signal)).analysis;
 
+/** A time without its zone may be off by so much, s. */
+const ZONES_S = 12 * 3600;
+
+/** @throws ServiceError 409 when this very log is a run already: two cells never give the same one */
+async function refuseSameLog({ capacityAh, energyWh, durationS, endVoltageV }: RunAnalysis, tx: Knex): Promise<void> {
+	const [same] = await runs.all({ source: 'log', capacityAh, energyWh, durationS, endVoltageV }, tx);
+	if (!same) return;
+	const label = (await cells.find(same.cellId, tx))?.label ?? 'another cell';
+	throw new ServiceError(
+		409,
+		'same-log',
+		`This very log is a run of ${label} already, to the last digit. Choose the log of this cell; if it was ${label} that got the wrong one, take that run out first.`
+	);
+}
+
 /** Reads a capacity-run log and stores run and samples for a cell; all or nothing. */
 export async function importRun(
 	cellId: number,
@@ -39,7 +56,8 @@ export async function importRun(
 		{
 			ratedAh: cellType?.ratedAh ?? null,
 			bridgeGaps: options.bridgeGaps,
-			cutoffV: cellType?.dischargeLimitV ?? null
+			cutoffV: cellType?.dischargeLimitV ?? null,
+			chemistry: cellType?.chemistry ?? null
 		},
 		true,
 		signal
@@ -54,6 +72,7 @@ export async function importRun(
 	const { temperatureC, tester, fileName } = options;
 	const run = await inTransaction(async (tx) => {
 		await cells.hold(cellId, tx, 'share');
+		await refuseSameLog(analysis, tx);
 		const stored = await runs.insert(
 			{
 				...{
@@ -70,7 +89,9 @@ export async function importRun(
 				},
 				...{ temperatureC, tester, fileName },
 				sdAh: capacityAh * TESTER_GAIN_SD,
-				testedAt: options.testedAt ?? new Date().toISOString()
+				testedAt: options.testedAt ?? analysis.endedAt ?? new Date().toISOString(),
+				// A log tells its local time and no zone.
+				testedDoubtS: options.testedAt === null && analysis.endedAt !== null ? ZONES_S : null
 			},
 			tx
 		);

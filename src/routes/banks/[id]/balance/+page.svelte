@@ -121,9 +121,7 @@
 	}
 	async function log(reading: NewReading): Promise<boolean> {
 		if (!run) return false;
-		const done = await attempt(() =>
-			api.post('balance-readings', { ...reading, balanceRunId: run.id, readAt: new Date().toISOString() })
-		);
+		const done = await attempt(() => api.post('balance-readings', { ...reading, balanceRunId: run.id }));
 		if (done) await invalidateAll();
 		return done;
 	}

@@ -8,6 +8,7 @@
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import MeterBar from '$lib/components/receive/MeterBar.svelte';
+	import HowRead from '$lib/components/receive/HowRead.svelte';
 	import EntryBar from '$lib/components/receive/EntryBar.svelte';
 	import ShortcutHelp from '$lib/components/receive/ShortcutHelp.svelte';
 	import UnpackForm from '$lib/components/receive/UnpackForm.svelte';
@@ -216,6 +217,7 @@
 			</div>
 		</div>
 		{#if entry.quantity === 'restVoltage' || entry.quantity === 'acResistance'}
+			<HowRead bind:how={entry.how} />
 			<MeterBar
 				bankId={bank.id}
 				rehearsal={bank.rehearsal}

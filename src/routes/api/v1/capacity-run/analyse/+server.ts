@@ -1,11 +1,12 @@
 import { endpoint, textBody } from '$lib/server/http/endpoint';
-import { positiveOrNull } from '$lib/server/http/query';
+import { chemistryOrNull, positiveOrNull } from '$lib/server/http/query';
 import { analyseLogBytes } from '$lib/server/services/run-service';
 
 export const POST = endpoint(async ({ request, url: { searchParams } }, gone) => {
 	const options = {
 		ratedAh: positiveOrNull(searchParams, 'ratedAh'),
 		cutoffV: positiveOrNull(searchParams, 'cutoffV'),
+		chemistry: chemistryOrNull(searchParams),
 		bridgeGaps: searchParams.get('bridgeGaps') === 'true'
 	};
 	return analyseLogBytes(await textBody(request), options, gone);

@@ -1,4 +1,5 @@
-import { socBounds, type Chemistry } from '../chemistry';
+import type { Chemistry } from './chemistry';
+import { socBounds } from './rest-voltage';
 
 /** A cell that may hold this much (fraction) passes for full. */
 const PASSES_FOR_FULL = 0.95;

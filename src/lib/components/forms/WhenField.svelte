@@ -1,0 +1,65 @@
+<script lang="ts">
+	import { ROUGHLY, momentOf, type Roughly } from './when';
+
+	interface Props {
+		/** ISO 8601; null: now. */
+		at: string | null;
+		/** How far off that may be, s; null: exact. */
+		doubtS: number | null;
+		label?: string;
+		/** Names in a form that is sent: of the moment and of its doubt. */
+		names?: { at: string; doubtS: string };
+	}
+	let { at = $bindable(), doubtS = $bindable(), label = 'When', names }: Props = $props();
+	const id = $props.id();
+	let earlier = $state(false);
+	let typed = $state('');
+	let roughly = $state<Roughly>('exact');
+
+	$effect(() => {
+		at = earlier ? momentOf(typed) : null;
+		doubtS = earlier ? ROUGHLY[roughly].doubtS : null;
+	});
+	function choose(event: Event & { currentTarget: HTMLSelectElement }) {
+		earlier = event.currentTarget.value === 'earlier';
+		if (!earlier || typed) return;
+		const now = new Date();
+		now.setMinutes(now.getMinutes() - now.getTimezoneOffset());
+		typed = now.toISOString().slice(0, 16);
+	}
+</script>
+
+<fieldset class="when">
+	<legend class="field-label">{label}</legend>
+	<select class="select tap" aria-label="{label}: now or earlier" value={earlier ? 'earlier' : 'now'} onchange={choose}>
+		<option value="now">now</option>
+		<option value="earlier">earlier …</option>
+	</select>
+	{#if earlier}
+		<input {id} type="datetime-local" class="input tap" bind:value={typed} aria-label="{label}: date and time" />
+		<select class="select tap" bind:value={roughly} aria-label="{label}: how exactly">
+			{#each Object.entries(ROUGHLY) as [key, { text }] (key)}<option value={key}>{text}</option>{/each}
+		</select>
+	{/if}
+	{#if names}
+		<input type="hidden" name={names.at} value={at ?? ''} />
+		<input type="hidden" name={names.doubtS} value={doubtS ?? ''} />
+	{/if}
+</fieldset>
+
+<style>
+	.when {
+		display: flex;
+		flex-wrap: wrap;
+		gap: 0.4rem;
+		align-items: center;
+	}
+	legend {
+		float: left;
+		width: 100%;
+	}
+	.when :global(.select),
+	.when :global(.input) {
+		width: auto;
+	}
+</style>
