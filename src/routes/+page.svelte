@@ -101,6 +101,7 @@
 				aria-label="Bank file"
 			/>
 			<a class="btn tap" href="/stock">Your stock</a>
+			<a class="btn tap" href="/taken-out">Taken out</a>
 			<a class="btn tap" href="/rehearse">Rehearse on simulated cells</a>
 			<a class="btn btn-primary tap" href="/banks/new">New bank</a>
 		</div>

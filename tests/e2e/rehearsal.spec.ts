@@ -76,7 +76,9 @@ test('a whole small bank is rehearsed, from the crate to the truth', async ({ pa
 
 	await page.goto(`${base}/rehearsal`);
 	await page.getByRole('button', { name: 'Build in series with the BMS' }).click();
-	await expect(page.getByRole('heading', { name: 'The cells are built in series, BMS connected' })).toBeVisible();
+	await expect(
+		page.getByRole('heading', { name: 'The cells are built in series, the BMS is plugged in' })
+	).toBeVisible();
 	await page.goto(`${base}/serve`);
 	await page.getByRole('button', { name: 'Watch them' }).click();
 	await confirmAndBegin(page, 'Begin');

@@ -41,6 +41,8 @@ export interface Repository<Row extends Recorded> {
 	/** Changes every record of a filter in one statement. */
 	updateAll(filter: Filter, fields: object, tx?: Knex): Promise<void>;
 	remove(id: number, version: number, tx?: Knex): Promise<void>;
+	/** Records that were taken out, the latest first, at most so many. */
+	removed(most: number): Promise<Row[]>;
 	/** Undoes a removal; a record that was not removed stays as it is. */
 	restore(id: number, tx?: Knex): Promise<Row>;
 }
@@ -191,6 +193,10 @@ export function createRepository<Row extends Recorded>(
 				.whereNull('deleted_at')
 				.update({ deleted_at: now, updated_at: now, version: version + 1 });
 			if (changed === 0) throw stale(what);
+		},
+		async removed(most) {
+			const rows = await database()(view).whereNotNull('deleted_at').orderBy('deleted_at', 'desc').limit(most);
+			return rows.map(read);
 		},
 		async restore(id, tx = database()) {
 			await accepted(

@@ -52,6 +52,8 @@ export interface RecordKind<Row extends Recorded = Recorded> {
 	check?(row: Row, tx: Knex, before: Row | null): Promise<void>;
 	/** What else has to be done with it, in the same transaction. @param fields as they came in */
 	after?(row: Row, tx: Knex, deed: Deed, fields: Fields): Promise<void>;
+	/** What one is called where it was taken out and may be brought back; missing: it is not offered there. */
+	called?(row: Row): string;
 	/** Whether it may be taken out. Throws. */
 	checkRemoval?(row: Row, tx: Knex): Promise<void>;
 	/** Banks that are judged by it. */

@@ -5,6 +5,7 @@ import { balanceReadings, type BalanceReading } from './row';
 export const balanceReadingKind = defineKind<BalanceReading>({
 	name: 'balance-readings',
 	repository: balanceReadings,
+	called: ({ supplyA, readAt }) => `${supplyA.toFixed(1)} A at ${readAt.slice(0, 16).replace('T', ' ')}`,
 	createInput: BalanceReadingInput,
 	changeInput: BalanceReadingInput,
 	parents: { balanceRunId: 'balance-runs' },

@@ -8,6 +8,7 @@ import { balanceRuns, type BalanceRun } from './row';
 export const balanceRunKind = defineKind<BalanceRun>({
 	name: 'balance-runs',
 	repository: balanceRuns,
+	called: ({ createdAt }) => createdAt.slice(0, 10),
 	createInput: NewBalanceRunInput,
 	changeInput: BalanceRunInput,
 	parents: { bankId: 'banks' },

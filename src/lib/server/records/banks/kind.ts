@@ -9,6 +9,7 @@ import { banks, type Bank } from './row';
 export const bankKind = defineKind<Bank>({
 	name: 'banks',
 	repository: banks,
+	called: ({ name }) => name,
 	createInput: BankInput,
 	changeInput: BankInput,
 	storedInput: StoredBankInput,

@@ -39,6 +39,7 @@ async function countBatteries(bankId: number, tx: Knex): Promise<void> {
 export const batteryKind = defineKind<Battery>({
 	name: 'batteries',
 	repository: batteries,
+	called: ({ number, name }) => name ?? `Battery ${number}`,
 	createInput: BatteryInput,
 	changeInput: BatteryInput,
 	parents: { bankId: 'banks' },

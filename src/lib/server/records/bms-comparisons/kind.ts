@@ -7,6 +7,7 @@ export const bmsComparisonKind = defineKind<BmsComparisonRow>({
 	...OF_A_BATTERY,
 	name: 'bms-comparisons',
 	repository: bmsComparisons,
+	called: ({ readAt }) => readAt.slice(0, 10),
 	createInput: BmsComparisonInput,
 	changeInput: BmsComparisonInput,
 	columns: ['id', 'batteryId', 'readAt', 'bmsV', 'meterV', 'meter', 'notes'],

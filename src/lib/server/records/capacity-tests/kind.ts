@@ -6,6 +6,7 @@ import { capacityTests, type CapacityTest } from './row';
 export const capacityTestKind = defineKind<CapacityTest>({
 	name: 'capacity-tests',
 	repository: capacityTests,
+	called: ({ capacityAh, testedAt }) => `${capacityAh.toFixed(1)} Ah, ${testedAt.slice(0, 10)}`,
 	createInput: CapacityTestInput,
 	changeInput: CapacityTestInput,
 	parents: { bankId: 'banks' },

@@ -6,6 +6,7 @@ import { cellTypes, type CellType } from './row';
 export const cellTypeKind = defineKind<CellType>({
 	name: 'cell-types',
 	repository: cellTypes,
+	called: ({ name }) => name,
 	createInput: CellTypeInput,
 	changeInput: CellTypeInput,
 	storedInput: StoredCellTypeInput,

@@ -12,6 +12,7 @@ import { cells, type Cell } from './row';
 export const cellKind = defineKind<Cell>({
 	name: 'cells',
 	repository: cells,
+	called: ({ label }) => label,
 	createInput: CellInput,
 	changeInput: CellInput,
 	parents: { deliveryId: 'deliveries' },

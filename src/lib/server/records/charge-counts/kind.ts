@@ -8,6 +8,7 @@ export const chargeCountKind = defineKind<ChargeCount>({
 	...OF_A_BATTERY,
 	name: 'charge-counts',
 	repository: chargeCounts,
+	called: ({ chargedAh, dischargedAh }) => `${chargedAh.toFixed(1)} Ah in, ${dischargedAh.toFixed(1)} Ah out`,
 	createInput: ChargeCountInput,
 	changeInput: ChargeCountInput,
 	columns: ['id', 'batteryId', 'countedAt', 'chargedAh', 'dischargedAh', 'notes'],

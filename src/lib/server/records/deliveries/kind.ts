@@ -11,6 +11,7 @@ import { considerAll, unpack } from './unpack';
 export const deliveryKind = defineKind<Delivery>({
 	name: 'deliveries',
 	repository: deliveries,
+	called: ({ name }) => name,
 	createInput: NewDeliveryInput,
 	changeInput: DeliveryInput,
 	storedInput: StoredDeliveryInput,

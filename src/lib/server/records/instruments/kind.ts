@@ -8,6 +8,7 @@ import { instruments, type Instrument } from './row';
 export const instrumentKind = defineKind<Instrument>({
 	name: 'instruments',
 	repository: instruments,
+	called: ({ name }) => name,
 	createInput: InstrumentInput,
 	changeInput: InstrumentInput,
 	parents: {},

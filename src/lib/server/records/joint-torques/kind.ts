@@ -8,6 +8,7 @@ export const jointTorqueKind = defineKind<JointTorque>({
 	...OF_A_BATTERY,
 	name: 'joint-torques',
 	repository: jointTorques,
+	called: ({ position, torqueNm }) => `joint ${position}, ${torqueNm} N·m`,
 	createInput: JointTorqueInput,
 	changeInput: JointTorqueInput,
 	columns: ['id', 'batteryId', 'position', 'torqueNm', 'tightenedAt', 'notes'],

@@ -8,6 +8,7 @@ export const leadReadingKind = defineKind<LeadReading>({
 	...OF_A_BATTERY,
 	name: 'lead-readings',
 	repository: leadReadings,
+	called: ({ readAt }) => readAt.slice(0, 10),
 	createInput: LeadReadingInput,
 	changeInput: LeadReadingInput,
 	columns: ['id', 'batteryId', 'readAt', 'readingsV', 'positiveV', 'meter', 'notes'],

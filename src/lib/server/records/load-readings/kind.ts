@@ -8,6 +8,7 @@ export const loadReadingKind = defineKind<LoadReading>({
 	...OF_A_BATTERY,
 	name: 'load-readings',
 	repository: loadReadings,
+	called: ({ currentA, readAt }) => `${currentA.toFixed(0)} A, ${readAt.slice(0, 10)}`,
 	createInput: LoadReadingInput,
 	changeInput: LoadReadingInput,
 	columns: ['id', 'batteryId', 'readAt', 'restV', 'loadV', 'currentA', 'meter', 'notes'],

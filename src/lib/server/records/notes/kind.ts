@@ -5,6 +5,7 @@ import { notes, type Note } from './row';
 export const noteKind = defineKind<Note>({
 	name: 'notes',
 	repository: notes,
+	called: ({ text }) => text.slice(0, 60),
 	createInput: NoteInput,
 	changeInput: NoteInput,
 	parents: { cellId: 'cells' },

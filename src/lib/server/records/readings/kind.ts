@@ -7,6 +7,7 @@ import { readings, type Reading } from './row';
 export const readingKind = defineKind<Reading>({
 	name: 'readings',
 	repository: readings,
+	called: ({ rawText, rawUnit }) => (/[a-zΩ°]/i.test(rawText) ? rawText : `${rawText} ${rawUnit}`),
 	createInput: ReadingInput,
 	changeInput: ReadingInput,
 	storedInput: StoredReadingInput,

@@ -7,6 +7,7 @@ import { runs, type Run } from './row';
 export const runKind = defineKind<Run>({
 	name: 'runs',
 	repository: runs,
+	called: ({ capacityAh }) => `${capacityAh.toFixed(1)} Ah`,
 	createInput: RunInput,
 	changeInput: RunInput,
 	storedInput: StoredRunInput,

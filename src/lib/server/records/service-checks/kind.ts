@@ -7,6 +7,7 @@ import { serviceChecks, type ServiceCheckRow } from './row';
 export const serviceCheckKind = defineKind<ServiceCheckRow>({
 	name: 'service-checks',
 	repository: serviceChecks,
+	called: ({ context, checkedAt }) => `${context}, ${checkedAt.slice(0, 10)}`,
 	createInput: ServiceCheckInput,
 	changeInput: ServiceCheckInput,
 	parents: { bankId: 'banks' },

@@ -8,6 +8,7 @@ export const temporaryPartKind = defineKind<TemporaryPart>({
 	...OF_A_BATTERY,
 	name: 'temporary-parts',
 	repository: temporaryParts,
+	called: ({ name }) => name,
 	createInput: TemporaryPartInput,
 	changeInput: TemporaryPartInput,
 	columns: ['id', 'batteryId', 'name', 'putInAt', 'takenOutAt'],
