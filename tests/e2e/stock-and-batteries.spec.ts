@@ -136,3 +136,32 @@ test('each battery keeps its own fuse and cable; a fuse above its cable says sto
 	await expect(page.getByLabel('Main fuse')).toHaveValue('400');
 	await expect(page.getByRole('radio', { name: 'Full span' })).toBeChecked();
 });
+
+test('what was taken out comes back later, from one place', async ({ page }) => {
+	const post = async (path: string, data: object) => (await page.request.post(`/api/v1/${path}`, { data })).json();
+	const bank = await post('banks', { name: 'Put away', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1 });
+	const delivery = await post('deliveries', {
+		name: 'One too many',
+		receivedOn: '2026-02-03',
+		cellCount: 2,
+		labelPrefix: 'OT'
+	});
+	await page.request.delete(`/api/v1/banks/${bank.id}?version=${bank.version}`);
+	await page.goto('/stock');
+	const crate = page.getByRole('region', { name: 'One too many' });
+	await crate.getByRole('button', { name: /^OT-02/ }).click();
+	await page.getByRole('button', { name: 'Take it out', exact: true }).last().click();
+	await expect(crate.getByRole('button', { name: /^OT-02/ })).toHaveCount(0);
+
+	await page.goto('/');
+	await page.getByRole('link', { name: 'Taken out' }).click();
+	await expect(page.getByRole('button', { name: 'Bring back cell OT-02' })).toBeVisible();
+	await page.getByRole('button', { name: 'Bring back cell OT-02' }).click();
+	await expect(page.getByRole('button', { name: 'Bring back cell OT-02' })).toHaveCount(0);
+	await page.getByRole('button', { name: 'Bring back bank Put away' }).click();
+	await expect(page.getByRole('button', { name: 'Bring back bank Put away' })).toHaveCount(0);
+	await page.goto(`/banks/${bank.id}/plan`);
+	await expect(page.getByText('Put away').first()).toBeVisible();
+	const { items } = await (await page.request.get(`/api/v1/cells?deliveryId=${delivery.id}`)).json();
+	expect(items.map((c: { label: string }) => c.label)).toEqual(['OT-01', 'OT-02']);
+});

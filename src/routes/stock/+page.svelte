@@ -36,6 +36,23 @@
 	function toggle(id: number) {
 		picked = picked.includes(id) ? picked.filter((p) => p !== id) : [...picked, id];
 	}
+	/** Unpacked too many, or by mistake: out of the stock, with everything that was read; it comes back from where it is kept. */
+	async function takeOut(kind: 'cells' | 'deliveries', ids: readonly number[]) {
+		const done = await attempt(async () => {
+			for (const id of ids) await api.remove(`${kind}/${id}`, (await api.get(`${kind}/${id}`)).version);
+		});
+		picked = [];
+		if (done)
+			announce(
+				`${ids.length === 1 ? 'It is' : `${ids.length} are`} out of the stock; under “Taken out” on Home it can be brought back.`,
+				() =>
+					void attempt(async () => {
+						for (const id of ids) await api.restore(`${kind}/${id}`);
+						await invalidateAll();
+					})
+			);
+		await invalidateAll();
+	}
 	async function pick() {
 		const bank = stock.banks.find((b) => b.id === bankId);
 		if (!bank || picked.length === 0) return;
@@ -107,9 +124,14 @@
 	{#each deliveries as [id, cells] (id)}
 		{@const { deliveryName: name, receivedOn } = cells[0]!}
 		<section class="mb-4" aria-label={name}>
-			<h2 class="mb-1">
-				{name} <span class="font-normal muted">{formatDate(receivedOn, data.settings.dateStyle)}</span>
-			</h2>
+			<div class="mb-1 flex flex-wrap items-center justify-between gap-2">
+				<h2>{name} <span class="font-normal muted">{formatDate(receivedOn, data.settings.dateStyle)}</span></h2>
+				<button
+					class="btn btn-ghost tap"
+					aria-label="Take out the delivery {name}"
+					onclick={() => takeOut('deliveries', [id])}>Take it out</button
+				>
+			</div>
 			<Tray cells={drawn(cells)} onpick={toggle} label="Cells of {name}" />
 		</section>
 	{/each}
@@ -129,6 +151,9 @@
 			>
 			<button class="btn btn-primary tap" disabled={bankId === null} onclick={pick}>Consider them there</button>
 			{#if picked.length === 1}<a class="btn tap" href="/cells/{picked[0]}">Passport</a>{/if}
+			<button class="btn tap" onclick={() => takeOut('cells', picked)}
+				>Take {picked.length === 1 ? 'it' : 'them'} out</button
+			>
 			<button class="btn btn-ghost tap" onclick={() => (picked = [])}>Pick none</button>
 		</div>
 	{/if}

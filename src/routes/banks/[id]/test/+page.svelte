@@ -111,7 +111,16 @@
 		});
 	}
 	async function takeBack(runId: number, version: number) {
-		if (await attempt(() => api.remove(`runs/${runId}`, version))) await invalidateAll();
+		if (!(await attempt(() => api.remove(`runs/${runId}`, version)))) return;
+		announce(
+			'The run is taken out.',
+			() =>
+				void attempt(async () => {
+					await api.restore(`runs/${runId}`);
+					await invalidateAll();
+				})
+		);
+		await invalidateAll();
 	}
 </script>
 
