@@ -90,6 +90,7 @@ export async function loadDamsonRise(random: Random, now: Date): Promise<void> {
 		fuseA: 200,
 		cableA: 245
 	});
+	await builtAndProved(random, battery!.id, now);
 	for (let year = 0; year <= YEARS; year++) await yearlyRound(random, bankId, year, now);
 	await make('service-checks', {
 		bankId,
@@ -100,6 +101,35 @@ export async function loadDamsonRise(random: Random, now: Date): Promise<void> {
 		groupVoltagesV: Array.from({ length: 16 }, () => Number(normalDraw(random, 3.331, 0.0008).toFixed(3))),
 		notes: 'Looked even from the sofa.'
 	});
+}
+
+/** Joint of a group that has come loose over the years, and what it has too much, Ω. */
+const LOOSE_JOINT = { group: 11, ohm: 0.00042 };
+/** A group the BMS reads wrong, and by how much, V. */
+const MISREAD = { group: 5, volts: 0.011 };
+const LOAD_A = -60;
+/** Of a sound group with its joint, Ω. */
+const GROUP_OHM = 0.00031;
+
+/** Leads and torques of the day it was built; joints and BMS as they were read this autumn. */
+async function builtAndProved(random: Random, batteryId: number, now: Date): Promise<void> {
+	const builtAt = daysBefore(now, YEARS * 365.25 + 15);
+	const volts = (mean: number, sd: number) =>
+		Array.from({ length: 16 }, () => Number(normalDraw(random, mean, sd).toFixed(3)));
+	const cellsV = volts(3.334, 0.001);
+	const staircase = cellsV.reduce((all, v) => [...all, Number((all[all.length - 1]! + v).toFixed(2))], [0]);
+	await make('lead-readings', { batteryId, readAt: builtAt, readingsV: staircase, notes: 'Plug out, twice.' });
+	for (let position = 0; position <= 16; position++)
+		await make('joint-torques', { batteryId, position, torqueNm: position === 16 ? 7 : 5, tightenedAt: builtAt });
+	const restV = volts(3.331, 0.0008);
+	const loadV = restV.map((v, g) => {
+		const ohm = GROUP_OHM * (1 + normalDraw(random, 0, 0.05)) + (g + 1 === LOOSE_JOINT.group ? LOOSE_JOINT.ohm : 0);
+		return Number((v + LOAD_A * ohm).toFixed(3));
+	});
+	await make('load-readings', { batteryId, readAt: daysBefore(now, 9), restV, loadV, currentA: LOAD_A });
+	const bmsV = restV.map((v, g) => Number((v + (g + 1 === MISREAD.group ? MISREAD.volts : 0)).toFixed(3)));
+	await make('bms-comparisons', { batteryId, readAt: daysBefore(now, 9), bmsV, meterV: restV });
+	await make('charge-counts', { batteryId, countedAt: daysBefore(now, 8), chargedAh: 251.3, dischargedAh: 250.4 });
 }
 
 async function readAndTest(random: Random, cellId: number, cell: HiddenCell, at: string): Promise<void> {

@@ -3,6 +3,8 @@
 	import { onMount } from 'svelte';
 	import { Toaster } from 'svelte-sonner';
 	import { browser } from '$app/environment';
+	import { invalidateAll } from '$app/navigation';
+	import { followOtherTabs } from '$lib/client/other-tabs';
 	import { page } from '$app/state';
 	import LiveAlarm from '$lib/components/frame/LiveAlarm.svelte';
 
@@ -10,6 +12,7 @@
 
 	onMount(() => {
 		document.documentElement.dataset.awake = 'yes';
+		return followOtherTabs(() => void invalidateAll());
 	});
 	$effect(() => {
 		if (browser) document.documentElement.dataset.theme = data.settings.theme;

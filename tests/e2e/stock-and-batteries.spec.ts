@@ -129,7 +129,9 @@ test('each battery keeps its own fuse and cable; a fuse above its cable says sto
 	await wire('Battery 2', '400', '50');
 	await expect(page.getByRole('heading', { name: 'The fuse does not guard its cable' }).first()).toBeVisible();
 	// Another strategy is the bank's: what is fitted stays as it is.
+	const kept = page.waitForResponse((r) => r.url().includes('?/strategy') && r.ok());
 	await page.getByRole('radio', { name: 'Full span' }).click();
+	await kept;
 	await page.reload();
 	await expect(page.getByLabel('Main fuse')).toHaveValue('100');
 	await page.getByRole('radio', { name: 'Battery 2' }).click();

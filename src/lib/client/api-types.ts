@@ -1845,6 +1845,55 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/banks/{id}/where-was-i": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** How a bank stands for somebody who comes back to it */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["WhereWasI"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/banks/import": {
         parameters: {
             query?: never;
@@ -9637,6 +9686,15 @@ export interface components {
             title: string;
             /** @enum {string} */
             warmth: "calm" | "open" | "look" | "stop";
+        };
+        WhereWasI: {
+            lastWorkedAt: string | null;
+            lines: string[];
+            next: {
+                act: string;
+                stage: string;
+                title: string;
+            } | null;
         };
         WiringInput: {
             groups?: (string | number)[][] | null;

@@ -1,3 +1,4 @@
+import { tellOtherTabs } from './other-tabs';
 import type { AddressFor, AnswerFor, BodyFor, QueryFor } from './api-shapes';
 
 /** A refusal by the server, in words a person can act on. */
@@ -45,6 +46,7 @@ async function request<T>(method: string, path: string, body?: BodyInit, content
 		);
 	});
 	if (!response.ok) throw await problemFrom(response);
+	if (method !== 'GET') tellOtherTabs();
 	return (response.status === 204 ? null : await response.json()) as T;
 }
 

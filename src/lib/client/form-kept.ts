@@ -1,6 +1,7 @@
 import type { SubmitFunction } from '@sveltejs/kit';
 import { ApiProblem } from './api';
 import { announce, refused } from './announce';
+import { tellOtherTabs } from './other-tabs';
 
 interface Told {
 	/** Why fields were refused, by their name; empty while it is sent. */
@@ -33,6 +34,7 @@ export const formKept =
 			}
 			if (result.type === 'error') return refused(away());
 			if (result.type === 'success' && !quiet) announce((result.data as { said?: string })?.said ?? 'Kept.');
+			tellOtherTabs();
 			await update({ reset: false });
 			onkept?.();
 		};

@@ -46,6 +46,10 @@
 	{#if !data.choices.bench}<p class="sheet p-4 ember-text font-semibold">
 			The simulated bench is not running. <code>npm start</code> and <code>npm run demo</code> bring it up with the application.
 		</p>{/if}
+	{#if busy}<p class="sheet mb-4 p-4" role="status">
+			The crate is opened: its cells are laid on the bench, their measures are set, and a bank is made for them. A few
+			seconds.
+		</p>{/if}
 	<ul class="grid gap-4 md:grid-cols-2">
 		{#each data.choices.scenarios as scenario, i (scenario.key)}
 			{@const [series, parallel] = layout(scenario.layout)}
@@ -65,7 +69,7 @@
 						class:btn-primary={i === 0}
 						disabled={busy || !data.choices.bench}
 						onclick={() => start({ ready: scenario.key })}
-						aria-label="Open the crate: {scenario.name}">Open the crate</button
+						aria-label="Open the crate: {scenario.name}">{busy ? 'Opening …' : 'Open the crate'}</button
 					>
 				</div>
 			</li>

@@ -1,6 +1,8 @@
 <script lang="ts">
+	import { page } from '$app/state';
 	import { warmestFirst } from '$lib/core/shared';
 	import { cellsOf, type ShownVerdict } from '$lib/core/verdicts';
+	import { remedyOf } from './remedy';
 
 	interface Props {
 		verdicts: ShownVerdict[];
@@ -20,6 +22,9 @@
 	const canSetApart = (v: ShownVerdict) =>
 		onsetapart !== undefined && Boolean(v.subject) && (v.warmth === 'look' || v.warmth === 'stop');
 
+	/** Where a stop of this bank is mended. */
+	const remedy = (v: ShownVerdict) =>
+		page.route.id?.startsWith('/banks/[id]') ? remedyOf(v, Number(page.params.id), page.url.pathname) : null;
 	const WORDS = { stop: 'Stop', look: 'Look at this', open: 'Still open', calm: '' } as const;
 	const ordered = $derived(warmestFirst(verdicts));
 	const shown = $derived(all ? ordered : ordered.slice(0, AT_FIRST));
@@ -41,6 +46,7 @@
 					{verdict.setApart}
 				</p>{/if}
 			{#if verdict.next}<p class="mt-2 font-semibold leading-snug">{verdict.next}</p>{/if}
+			{#if remedy(verdict)}<a class="btn tap mt-2" href={remedy(verdict)!.href}>{remedy(verdict)!.text}</a>{/if}
 			<details class="mt-1 text-sm muted">
 				<summary class="tap flex cursor-pointer items-center underline decoration-dotted underline-offset-4"
 					>{verdict.warmth === 'calm' && verdict.doubt

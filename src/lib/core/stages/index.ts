@@ -40,4 +40,5 @@ export {
 	type ServiceRow,
 	type TestRow
 } from './serve';
+export { whereWasI, type WhereWasI } from './where-was-i';
 export { bankCapacities, judgeTestStage, type CellCapacity } from './test';

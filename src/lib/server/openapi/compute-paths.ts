@@ -65,6 +65,10 @@ export function computePaths(): Json {
 			parameters: [path('id')],
 			get: operation('The whole record of a bank, a line a record', { result: lines })
 		},
+		'/api/v1/banks/{id}/where-was-i': {
+			parameters: [path('id')],
+			get: operation('How a bank stands for somebody who comes back to it', { result: answer('WhereWasI') })
+		},
 		'/api/v1/banks/{id}/verdicts': {
 			parameters: [path('id')],
 			get: operation('What a bank is judged to need, as Home, the rail and the pages show it', {

@@ -58,6 +58,11 @@ export const RESULTS = {
 		apartAh: maybe(ref('Interval')),
 		verdict: ref('Verdict')
 	}),
+	WhereWasI: object({
+		lastWorkedAt: maybe(text),
+		lines: list(text),
+		next: maybe(object({ stage: text, title: text, act: text }))
+	}),
 	BatteryReading: object({
 		atMs: number,
 		voltageV: maybe(number),

@@ -97,6 +97,8 @@ interface HomeRow {
 	batteries: number;
 	cell_type_name: string | null;
 	summary: string | null;
+	/** A rehearsal whose truth is known. */
+	is_over: number;
 }
 
 const NOT_JUDGED: Omit<BankSummary, 'placed'> = {
@@ -108,9 +110,11 @@ const NOT_JUDGED: Omit<BankSummary, 'placed'> = {
 };
 
 function listed(row: HomeRow, running: readonly RunningWork[]): HomeBank {
-	const { stages, current, warmth, first, needing } = row.summary
-		? (JSON.parse(row.summary) as BankSummary)
-		: NOT_JUDGED;
+	const summary = row.summary ? (JSON.parse(row.summary) as BankSummary) : NOT_JUDGED;
+	// A rehearsal that is over asks for nothing any more.
+	const { stages, current, warmth, first, needing } = row.is_over
+		? { ...summary, warmth: 'calm' as const, first: null, needing: 0 }
+		: summary;
 	return {
 		id: row.id,
 		name: row.name,
@@ -144,8 +148,12 @@ const rowsOf = (search: string, rehearsal: boolean, atWork: readonly number[], f
 		.select(
 			...['id', 'name', 'bankUse', 'rehearsal', 'series', 'parallel', 'batteries'].map((f) => `banks.${columnOf(f)}`),
 			'cell_types.name as cell_type_name',
-			'bank_judgements.summary'
+			'bank_judgements.summary',
+			database().raw(
+				'exists(select 1 from rehearsals r where r.bank_id = banks.id and r.revealed_at is not null) as is_over'
+			)
 		)
+		.orderByRaw('is_over asc')
 		.orderByRaw('coalesce(bank_judgements.warmth, 0) desc')
 		.orderByRaw(`banks.id in (${atWork.length ? atWork.map(() => '?').join() : 'null'}) desc`, [...atWork])
 		.orderBy('banks.id')

@@ -2,6 +2,7 @@
 	import { page } from '$app/state';
 	import RunningStrip from '$lib/components/frame/RunningStrip.svelte';
 	import StageRail from '$lib/components/frame/StageRail.svelte';
+	import WhereWasI from '$lib/components/frame/WhereWasI.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
 
 	let { data, children } = $props();
@@ -28,7 +29,10 @@
 </TopBar>
 <div class="frame" class:rehearsing={bank.rehearsal}>
 	<StageRail bankId={bank.id} stages={data.overview.stages} {active} />
-	{#key bank.id}{@render children()}{/key}
+	{#key bank.id}<div class="min-w-0">
+			<WhereWasI bankId={bank.id} />
+			{@render children()}
+		</div>{/key}
 </div>
 
 <style>

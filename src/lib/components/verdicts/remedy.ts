@@ -1,0 +1,30 @@
+import type { ShownVerdict } from '$lib/core/verdicts';
+
+/** Where a stop is mended: the place within its bank, and what the button says. */
+const REMEDIES: Record<string, { to: string; text: string }> = {
+	polarity: { to: 'receive', text: 'Record where plus is' },
+	'join-polarity': { to: 'receive', text: 'Record where plus is' },
+	'join-unknown': { to: 'receive', text: 'Read these cells' },
+	'join-refused': { to: 'receive', text: 'Read it again' },
+	'fuse-over-cable': { to: 'build/wiring', text: 'Go to fuse and cable' },
+	'chain-broken': { to: 'plan', text: 'Go to the cell’s figures' },
+	'leads-wrong': { to: 'build/leads', text: 'Go to the leads' },
+	'leads-unclear': { to: 'build/leads', text: 'Go to the leads' },
+	'leads-exchanged': { to: 'build/leads', text: 'Read the leads' },
+	'bms-leads': { to: 'build/leads', text: 'Read the leads' },
+	'joint-loose': { to: 'prove/joints', text: 'Go to the joints' },
+	'prove-shut': { to: 'build/parts', text: 'Go to the temporary parts' },
+	'match-too-uneven': { to: 'match', text: 'Match again' }
+};
+
+/** The address that leads to the remedy of a stop, and its words; null where there is none, or one stands there already. */
+export function remedyOf(
+	{ code, warmth }: Pick<ShownVerdict, 'code' | 'warmth'>,
+	bankId: number,
+	here: string
+): { href: string; text: string } | null {
+	const remedy = warmth === 'stop' ? REMEDIES[code] : undefined;
+	if (!remedy) return null;
+	const href = `/banks/${bankId}/${remedy.to}`;
+	return here === href ? null : { href, text: remedy.text };
+}
