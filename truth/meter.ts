@@ -7,6 +7,8 @@ export interface Meter {
 	read(truth: number): number;
 	/** What its leaflet makes of a reading, one sd. */
 	sd(reading: number): number;
+	/** The same of a reading against another a moment before: the gain does the same to both. */
+	pairSd: number;
 }
 
 /** A meter within its leaflet: a gain of its own for good, counts and repeatability at each reading. */
@@ -18,6 +20,7 @@ export function drawMeter(random: Random, quantity: Quantity): Meter {
 			truth * (1 + gain) +
 			between(random, -accuracy.countsValue, accuracy.countsValue) +
 			normalDraw(random, 0, accuracy.repeatability ?? 0),
-		sd: (reading) => meterSd(accuracy, reading)
+		sd: (reading) => meterSd(accuracy, reading),
+		pairSd: meterSd({ ...accuracy, percentOfReading: 0 }, 1)
 	};
 }

@@ -36,6 +36,7 @@ describe('what is stated, in worlds that differ from the model', () => {
 			'charge between fullest and emptiest group',
 			'drift of a group at the top',
 			'gain of a tester',
+			'joint beyond its like, mΩ',
 			'peak current at joining',
 			'state of charge from a rest voltage'
 		]));
@@ -64,6 +65,12 @@ describe('what is stated, in worlds that differ from the model', () => {
 		for (const d of [apart, balanced]) expect(d.falselyCalled / d.absent, d.of).toBeLessThan(0.06);
 		expect(apart.caught / apart.present).toBeGreaterThan(0.85);
 		expect(balanced.caught / balanced.present).toBeGreaterThan(0.6);
+		// A plug that may end a BMS is never passed, and one that is right mostly is.
+		const wrongLead = by.get('balance lead wrong, not passed')!;
+		expect(wrongLead.caught).toBe(wrongLead.present);
+		expect(wrongLead.falselyCalled / wrongLead.absent).toBeLessThan(0.05);
+		const looseJoint = by.get('joint 0.3 mΩ and more too much')!;
+		expect(looseJoint.caught / looseJoint.present).toBeGreaterThan(0.85);
 		const resistance = by.get('a cell of 1.3 to 2 × the resistance')!;
 		expect(resistance.caught / resistance.present).toBeGreaterThan(0.9);
 	});

@@ -4,8 +4,20 @@ import { capacity } from './capacity';
 import { delivery } from './delivery';
 import { fade } from './fade';
 import { join } from './join';
+import { joints } from './joints';
+import { leads } from './leads';
 import { snapshot } from './snapshot';
 import { testers } from './testers';
 
 /** Everything that is asked of every world. A new verdict brings its question here. */
-export const QUESTIONS: readonly Question[] = [arrivalCharge, delivery, capacity, join, snapshot, fade, testers];
+export const QUESTIONS: readonly Question[] = [
+	arrivalCharge,
+	delivery,
+	capacity,
+	join,
+	snapshot,
+	leads,
+	joints,
+	fade,
+	testers
+];

@@ -9,6 +9,7 @@
 	import type { Joint } from '$lib/core/assembly';
 	import { formatDate, type Settings } from '$lib/core/units';
 	import type { StageVerdict } from '$lib/core/verdicts';
+	import { flowWords, mohmRange, signedMohm } from './mohm-words';
 	import { allVoltsTyped } from './volt-list';
 	import VoltRow from './VoltRow.svelte';
 
@@ -95,20 +96,20 @@
 		series={battery.series}
 		parallel={battery.parallel}
 		cells={cellNames}
-		groups={joints?.map((j) => `${j.mOhm.likely > 0 ? '+' : ''}${j.mOhm.likely.toFixed(2)}`) ?? []}
+		groups={joints?.map((j) => signedMohm(j.mOhm.likely)) ?? []}
 		groupWarmth={warmth}
 		label="Milliohms of each group’s joint over its like"
 	/>
 	{#if joints && reading}
 		<p class="muted">
 			mΩ over its like, read {formatDate(reading.readAt, dateStyle)} at
-			<span class="figure">{reading.currentA.toFixed(0)} A</span>.
+			<span class="figure">{flowWords(reading.currentA)}</span>.
 		</p>
 		<ol class="ranked">
 			{#each ranked.slice(0, 4) as { group, mOhm, heatW } (group)}
 				<li>
 					<span>Joint of group {group}</span>
-					<span class="figure">{mOhm.low95.toFixed(2)} … {mOhm.high95.toFixed(2)} mΩ</span>
+					<span class="figure">{mohmRange(mOhm)}</span>
 					<span class="figure">{heatW.toFixed(1)} W</span>
 				</li>
 			{/each}

@@ -8,7 +8,7 @@ export interface JointsInput {
 	currentA: number;
 	/** Cells in parallel in a group. */
 	parallel: number;
-	/** Of one reading, one standard deviation, V. */
+	/** Of one reading against the other a moment before, one standard deviation, V: what the meter's gain does to both is not in it. */
 	meterSdV: number;
 }
 
@@ -22,9 +22,7 @@ export interface Joint {
 }
 
 /** Resistance of like cells among themselves, one sd as a share (default): makers' spread and a few degrees between them. */
-const CELL_SPREAD = 0.07;
-/** Their joints, as they should be, among themselves, one sd, Ω. */
-const JOINT_SPREAD_OHM = 0.00003;
+const CELL_SPREAD = 0.05;
 /** A median of n has the doubt of a mean of n, times this. */
 const MEDIAN_FACTOR = 1.2533;
 const Z95 = 1.96;
@@ -78,7 +76,7 @@ export function judgeJoints({ restV, loadV, currentA, parallel, meterSdV }: Join
 	return ohms.map((ohm, i) => {
 		const others = ohms.filter((_, k) => k !== i);
 		const like = median(others)!;
-		const own = Math.hypot(readSd, (CELL_SPREAD / Math.sqrt(parallel)) * Math.abs(like), JOINT_SPREAD_OHM);
+		const own = Math.hypot(readSd, (CELL_SPREAD / Math.sqrt(parallel)) * Math.abs(like));
 		const sd = own * Math.sqrt(1 + (others.length > 2 ? MEDIAN_FACTOR ** 2 : 1) / others.length);
 		const excess = ohm - like;
 		const mOhm = (value: number) => value * 1000;

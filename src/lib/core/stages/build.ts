@@ -126,7 +126,10 @@ function batteryVerdicts(picture: BankPicture, build: BatteryBuild, wanted: bool
 export function judgeBuildStage(picture: BankPicture, records: BuildRecords): StageJudgement {
 	const builds = buildState(picture, records);
 	const inService = isInService(picture);
-	const verdicts = builds.flatMap((b) => batteryVerdicts(picture, b, b.whole && !inService));
+	// Nobody builds what is still being balanced; whoever has begun to is asked for the rest.
+	const isTurn = picture.balanceRun?.endedAt != null;
+	const begun = (b: BatteryBuild) => b.reading !== null || b.torques.length > 0;
+	const verdicts = builds.flatMap((b) => batteryVerdicts(picture, b, b.whole && !inService && (isTurn || begun(b))));
 	const isBuilt = (b: BatteryBuild) =>
 		b.whole && b.leads?.pass === true && b.torques.length > b.battery.series && b.temporaryParts.length === 0;
 	return { verdicts, done: inService || builds.every(isBuilt) };

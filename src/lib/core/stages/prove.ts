@@ -125,7 +125,9 @@ function proofOf(picture: BankPicture, battery: PictureBattery, records: ProveRe
 	const latest = <T extends { batteryId: number }>(all: readonly T[]) =>
 		all.filter((r) => r.batteryId === battery.id).at(-1) ?? null;
 	const subject = batterySubject(picture, battery);
-	const meterSdV = meterSd(picture.meters.restVoltage, CHEMISTRY_FIGURES[picture.bank.chemistry].nominalV);
+	// Read twice within a minute by one meter: its gain does the same to both.
+	const pairMeter = { ...picture.meters.restVoltage, percentOfReading: 0 };
+	const meterSdV = meterSd(pairMeter, CHEMISTRY_FIGURES[picture.bank.chemistry].nominalV);
 	const loadReading = latest(records.loadReadings);
 	const comparison = latest(records.bmsComparisons);
 	const count = latest(records.chargeCounts);
