@@ -7,7 +7,7 @@ import { bankVerdicts } from '$lib/server/judgements/store';
 import { acceptMatch } from '$lib/server/services/match-service';
 import { importRun } from '$lib/server/services/run-service';
 import { freshDatabase } from '../support/database';
-import { balanceOf, bytesOf, change, make, remove } from '../support/records';
+import { balanceOf, bytesOf, change, make, matchOf, remove } from '../support/records';
 
 let pool: Knex;
 beforeAll(async () => {
@@ -152,5 +152,28 @@ describe('a log', () => {
 			code: 'same-log',
 			message: expect.stringContaining('a run of C-01 already')
 		});
+	});
+});
+
+describe('a cell with too much resistance', () => {
+	it('is named when it is built in although a sound one is at hand, and left out of a search while enough others are there', async () => {
+		const { bank, tray } = await unpacked('Resistive');
+		for (const [i, mohm] of ['0.25', '0.251', '0.385'].entries()) {
+			await make('runs', { cellId: tray[i]!.id, capacityAh: 101 + i / 10, temperatureC: 25 });
+			await make('readings', { cellId: tray[i]!.id, quantity: 'acResistance', rawText: mohm });
+		}
+		const [a, b, odd] = tray as [Cell, Cell, Cell];
+		expect((await matchOf(bank.id)).candidates.map((c) => c.leftOut)).toEqual([false, false, true]);
+		await acceptMatch(bank.id, { groups: [[a.id], [odd.id]] });
+		const [resistive, even] = await bankVerdicts(bank.id, 'match');
+		expect(resistive).toMatchObject({
+			code: 'match-resistive',
+			warmth: 'look',
+			members: [{ id: odd.id }],
+			facts: { spares: ['C-02'] }
+		});
+		expect(even!.code).toBe('match-even');
+		await acceptMatch(bank.id, { groups: [[a.id], [b.id]] });
+		expect((await bankVerdicts(bank.id, 'match'))[0]!.code).toBe('match-even');
 	});
 });

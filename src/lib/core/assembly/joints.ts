@@ -22,7 +22,7 @@ export interface Joint {
 }
 
 /** Resistance of like cells among themselves, one sd as a share (default): makers' spread and a few degrees between them. */
-const CELL_SPREAD = 0.05;
+const CELL_SPREAD = 0.04;
 /** A median of n has the doubt of a mean of n, times this. */
 const MEDIAN_FACTOR = 1.2533;
 const Z95 = 1.96;

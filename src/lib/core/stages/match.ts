@@ -1,14 +1,17 @@
 import { arrivalOrderSummary, judgeMatch, smallestGroupP05Ah, tooFewCells, type MatchCell } from '../matching';
-import { say, type Verdict } from '../verdicts';
+import { cellSubject, say, type Verdict } from '../verdicts';
 import { oncePerPicture } from './once-per-picture';
 import type { BankPicture } from './picture';
 import { bankSubject, concernedCells, isInService, placedCells, wantedCells } from './picture-parts';
+import { judgedTrays } from './receive';
 import type { StageJudgement } from './stage-judgement';
 import { bankCapacities, type CellCapacity } from './test';
 
 export interface MatchCandidate extends MatchCell {
 	id: number;
 	label: string;
+	/** Its resistance is out of line, and there are enough others: a search leaves it out. */
+	leftOut: boolean;
 }
 
 export interface PlacedGroup {
@@ -31,6 +34,9 @@ export interface MatchState {
 /** The cells that can be matched, and the groups as they are. */
 export const matchState = oncePerPicture((picture): MatchState => {
 	const capacities = bankCapacities(picture);
+	const odd = resistiveCells(picture);
+	const measuredCells = capacities.filter((c) => c.capacityAh !== null);
+	const spareable = measuredCells.filter((c) => !odd.has(c.cell.id)).length >= wantedCells(picture);
 	const candidates = capacities.flatMap(({ cell, capacityAh, sdAh }) =>
 		capacityAh === null
 			? []
@@ -41,12 +47,37 @@ export const matchState = oncePerPicture((picture): MatchState => {
 						capacityAh,
 						capacitySdAh: sdAh,
 						resistanceMohm: cell.readings.acResistance?.value ?? null,
-						batch: cell.batch
+						batch: cell.batch,
+						leftOut: spareable && odd.has(cell.id)
 					}
 				]
 	);
 	return { candidates, untested: capacities.length - candidates.length, groups: placedGroups(picture, capacities) };
 });
+
+/** Cells whose AC resistance is out of line upwards, and by what share of the others' median. */
+const resistiveCells = oncePerPicture((picture): Map<number, number> => {
+	const outliers = judgedTrays(picture).flatMap((t) => t.verdicts.filter((v) => v.code === 'resistance-outlier'));
+	return new Map(
+		outliers.flatMap(({ subject, facts }) =>
+			(facts.relativeDifference as number) > 0 ? [[Number(subject.id), facts.relativeDifference as number]] : []
+		)
+	);
+});
+
+/** A cell with too much resistance that is built in although a sound one is at hand. */
+function resistiveVerdicts(picture: BankPicture, { candidates }: MatchState): Verdict[] {
+	const odd = resistiveCells(picture);
+	const builtIn = placedCells(picture).filter((c) => odd.has(c.id));
+	const used = new Set(placedCells(picture).map((c) => c.id));
+	const spares = candidates.filter((c) => !used.has(c.id) && !odd.has(c.id));
+	if (builtIn.length === 0 || spares.length === 0) return [];
+	const facts = {
+		mostShare: Math.max(...builtIn.map((c) => odd.get(c.id)!)),
+		spares: spares.map((c) => c.label)
+	};
+	return [say('match-resistive', 'look', bankSubject(picture), facts, builtIn.map(cellSubject))];
+}
 
 /** Sum of a group, and its doubt in quadrature; null while one is not known. */
 function together(values: readonly (number | null)[], combine: (known: readonly number[]) => number): number | null {
@@ -111,7 +142,8 @@ export function judgeMatchStage(picture: BankPicture): StageJudgement {
 	if (wanted === 0) return { verdicts: [], done: true };
 	if (placed > 0 && placed < wanted)
 		return { verdicts: [say('match-partly', 'look', subject, { placed, wanted })], done: false };
-	if (placed > 0) return { verdicts: placedVerdicts(picture, state), done: true };
+	const resistive = isInService(picture) ? [] : resistiveVerdicts(picture, state);
+	if (placed > 0) return { verdicts: [...resistive, ...placedVerdicts(picture, state)], done: true };
 	if (isInService(picture)) return { verdicts: [], done: false };
 	const measured = state.candidates.length;
 	if (concernedCells(picture).length === 0) return { verdicts: [], done: false };

@@ -61,7 +61,7 @@ export const BUILD_WORDS: Words<BuildFacts> = {
 	'leads-right': ({ facts: { probability } }) => ({
 		title: 'Every balance lead is on its own node',
 		finding: `All leads read, and each reads the sum of the groups below it (sure: ${percent(probability)}).`,
-		doubt: THROUGH_A_METER,
+		doubt: `An open lead 0 reads 0 V as a sound one does: read it once against battery positive. ${THROUGH_A_METER}`,
 		rule: 'Readings weighed against every single fault: exchanged, reversed, open, wrong node, doubled, polarity.',
 		next: null
 	}),

@@ -26,6 +26,8 @@ export interface MatchFacts {
 		/** A bound that was computed; null where none was. */
 		upperBoundAh: number | null;
 	};
+	/** Cells with too much resistance are built in although sound ones are at hand. */
+	'match-resistive': { mostShare: number; spares: readonly string[] };
 	/** Fewer measured cells than the layout needs. */
 	'match-few': { measured: number; wanted: number; untested: number };
 	/** Enough cells are measured and none are placed. */
@@ -66,6 +68,13 @@ export const MATCH_WORDS: Words<MatchFacts> = {
 		finding: `Smallest group ${facts.smallestGroupAh.toFixed(1)} Ah against ${facts.arrivalSmallestAh.toFixed(1)} Ah${facts.ratedGroupAh === null ? '' : `; rated ${facts.ratedGroupAh} Ah`}.`,
 		...proofOf(facts),
 		next: null
+	}),
+	'match-resistive': ({ facts: { mostShare, spares }, members }) => ({
+		title: `${members.length === 1 ? members[0]!.label : `${members.length} cells`} built in with too much resistance`,
+		finding: `${(mostShare * 100).toFixed(0)} % more than the others; ${spares.join(', ')} ${spares.length === 1 ? 'is' : 'are'} at hand and sound.`,
+		doubt: 'Capacity alone does not show it: it warms more, meets both limits first under load, and ages ahead.',
+		rule: 'A cell out of line in resistance is left out while enough others are there.',
+		next: 'Match again: the search leaves it out.'
 	}),
 	'match-few': ({ facts: { measured, wanted, untested } }) => ({
 		title: `${measured} of ${wanted} cells have a capacity`,

@@ -43,6 +43,9 @@
 		batchWish,
 		robust
 	});
+	const leftOut = $derived(data.candidates.filter((c) => c.leftOut).map((c) => c.label));
+	/** What is searched: a cell out of line in resistance is left out while enough others are there. */
+	const searched = $derived<MatchProblem>({ ...problem, cells: data.candidates.filter((c) => !c.leftOut) });
 	const enough = $derived(data.candidates.length >= wanted);
 	const placedNow = $derived.by((): Arrangement | null => {
 		if (data.placements.length !== wanted) return null;
@@ -85,10 +88,13 @@
 
 	async function run() {
 		progress = { stage: 'arranging', fraction: 0, smallestGroupAh: 0, spreadAh: 0 };
-		job = startMatching($state.snapshot(problem) as MatchProblem, TIME_LIMIT_S, (p) => (progress = p));
+		job = startMatching($state.snapshot(searched) as MatchProblem, TIME_LIMIT_S, (p) => (progress = p));
 		try {
 			result = await job.result;
-			arrangement = { groups: result.groups.map((g) => g.cellIds.map(Number)), spares: result.spares.map(Number) };
+			arrangement = {
+				groups: result.groups.map((g) => g.cellIds.map(Number)),
+				spares: [...result.spares.map(Number), ...data.candidates.filter((c) => c.leftOut).map((c) => c.id)]
+			};
 			moveCost = null;
 			before = null;
 		} catch (error) {
@@ -157,6 +163,9 @@
 		<label class="tap flex items-center gap-2"
 			><input type="checkbox" class="checkbox" bind:checked={robust} /> Guard against doubtful readings</label
 		>
+		{#if leftOut.length}<p class="muted basis-full">
+				Left out for its resistance: <strong>{leftOut.join(', ')}</strong>. There are enough others.
+			</p>{/if}
 		{#if job}
 			<div role="status" class="flex items-center gap-3">
 				<progress class="progress w-40" max="1" value={progress?.fraction ?? 0}></progress>
