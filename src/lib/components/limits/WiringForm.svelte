@@ -2,6 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { formKept } from '$lib/client/form-kept';
 	import Field from '$lib/components/forms/Field.svelte';
+	import { ampacityA, conductorOf } from '$lib/core/assembly';
 
 	interface Props {
 		battery: {
@@ -22,6 +23,12 @@
 	const { bmsA, bmsResolutionV, fuseA, cableA } = battery;
 	let form = $state({ bmsA, bmsMv: bmsResolutionV === null ? null : bmsResolutionV * 1000, fuseA, cableA });
 	let fields = $derived(refused);
+	/** What the cable is by its own print; only to reckon with, nothing is kept of it. */
+	let cable = $state('');
+	const carries = $derived.by(() => {
+		const conductor = conductorOf(cable);
+		return conductor ? ampacityA(conductor) : null;
+	});
 </script>
 
 <form
@@ -46,3 +53,21 @@
 	<Field label="Cable" unit="A" type="number" name="cableA" bind:value={form.cableA} error={fields.cableA} />
 	<button class="btn btn-primary tap">Keep these</button>
 </form>
+<div class="mt-3 flex flex-wrap items-end gap-3">
+	<Field
+		label="Not the amps, but the size?"
+		bind:value={cable}
+		placeholder="50 mm² or AWG 2/0"
+		hint={cable.trim() && carries === null ? 'A size like 50 mm², from 10 to 95, or AWG 10 to 4/0.' : undefined}
+	/>
+	{#if carries !== null}
+		<button type="button" class="btn tap" onclick={() => (form.cableA = Math.floor(carries))}
+			>Take {Math.floor(carries)} A (default)</button
+		>
+		<p class="muted basis-full">
+			Single copper in free air, insulation for 105 °C, outside engine spaces; less in bundles, conduit and engine
+			spaces (× 0.85), and never more than lug and holder. Check against your local code and the insulation on your
+			cable.
+		</p>
+	{/if}
+</div>

@@ -6,6 +6,7 @@ export {
 	type LeadsJudgement,
 	type NextReading
 } from './balance-leads';
+export { ampacityA, areaOfAwgMm2, conductorOf, copperOhm, shortCircuitA, type Conductor } from './conductors';
 export { judgeJoints, type Joint, type JointsInput } from './joints';
 export { expectedStaircase, type CellsKnown } from './lead-likelihood';
 export { leadVerdict } from './judge-leads';
