@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { loadDemo } from '$demo/load';
-import { banks, cells, placements, type Cell } from '$lib/server/records';
+import { balanceRuns, banks, cells, placements, type Cell } from '$lib/server/records';
 import { bankOfCell } from '$lib/server/services/bank-of-cell';
 import { cellPassport } from '$lib/server/services/passport-service';
 import { pickCells, stockPage } from '$lib/server/services/stock-service';
@@ -76,4 +76,15 @@ it('a cell leaves a bank and joins another with its whole history', async () => 
 	expect((await cellPassport(cell.id)).considered).toEqual([]);
 	await restore('candidates', wish!.id);
 	expect((await cellPassport(cell.id)).considered).toHaveLength(1);
+});
+it('still shows the cells of a bank that was put away', async () => {
+	const bank = await banks.get(await idOf('Cogwheel'));
+	const [run] = await balanceRuns.all({ bankId: bank.id });
+	await change('balance-runs', run!.id, { version: run!.version, endedAt: new Date().toISOString() });
+	await remove('banks', bank.id, bank.version);
+	const cell = await find('C-01');
+	expect(cell).toMatchObject({ warning: null, inBank: { name: 'Cogwheel' } });
+	await cellPassport(cell.id);
+	await restore('banks', bank.id);
+	expect((await find('C-01')).inBank).toMatchObject({ name: 'Cogwheel' });
 });

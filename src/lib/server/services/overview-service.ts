@@ -37,6 +37,8 @@ export interface HomeBank {
 	name: string;
 	bankUse: string;
 	rehearsal: boolean;
+	/** A rehearsal whose truth is known: it asks for nothing any more. */
+	isOver: boolean;
 	series: number;
 	parallel: number;
 	batteries: number;
@@ -120,6 +122,7 @@ function listed(row: HomeRow, running: readonly RunningWork[]): HomeBank {
 		name: row.name,
 		bankUse: row.bank_use,
 		rehearsal: row.rehearsal,
+		isOver: Boolean(row.is_over),
 		series: row.series,
 		parallel: row.parallel,
 		batteries: row.batteries,

@@ -156,7 +156,10 @@ export async function stockPage(query: URLSearchParams): Promise<Stock> {
 	const ids = rows.map((r) => r.id);
 	const [latest, about] = await Promise.all([latestReadings(ids), aboutCells(ids)]);
 	const considering = [...about.wished.values()].flat().map((b: { id: number }) => b.id);
-	const warnings = await cellWarnings([...rows.flatMap((r) => r.bank_id ?? []), ...considering]);
+	// A bank that was put away judges nothing, and its cells still lie in it.
+	const live = new Set(own.map((b) => b.id));
+	const asked = [...rows.flatMap((r) => r.bank_id ?? []), ...considering].filter((id) => live.has(id));
+	const warnings = await cellWarnings(asked);
 	return {
 		cells: rows.map((row) => ({
 			id: row.id,
