@@ -31,9 +31,10 @@
 		label,
 		children
 	}: Props = $props();
-	const layout = $derived(batteryLayout(series, parallel));
+	let widthPx = $state(1280);
+	const layout = $derived(batteryLayout(series, parallel, widthPx < 640));
 	/** Leads are drawn where they have room: one row, and a column each. */
-	const drawsLeads = $derived(leads.length > 0 && leads.length <= 9);
+	const drawsLeads = $derived(leads.length > 0 && leads.length <= 9 && widthPx >= 640);
 	const LEAD_ROOM = 56;
 	const height = $derived(layout.height + (drawsLeads ? LEAD_ROOM : 0));
 	const columnX = (k: number) => ((k + 0.5) / leads.length) * layout.width;
@@ -45,11 +46,8 @@
 	}
 </script>
 
-<figure
-	class="drawing"
-	style:--most="{Math.max(22, layout.width / 9)}rem"
-	style:--room="{drawsLeads ? (-LEAD_ROOM / layout.width) * 100 : 0}%"
->
+<svelte:window bind:innerWidth={widthPx} />
+<figure class="drawing" style:--most="{Math.max(22, layout.width / 9)}rem">
 	<svg viewBox="0 0 {layout.width} {height}" role="img" aria-label={label}>
 		{#each layout.cells as cell, i (i)}
 			{@const name = cells[cell.group - 1]?.[i % parallel] ?? ''}
@@ -193,13 +191,5 @@
 	}
 	.node {
 		fill: var(--color-base-content);
-	}
-	@media (max-width: 640px) {
-		svg {
-			margin-bottom: var(--room);
-		}
-		.leads {
-			display: none;
-		}
 	}
 </style>

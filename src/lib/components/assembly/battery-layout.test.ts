@@ -25,6 +25,10 @@ describe('a battery from above', () => {
 		expect(bars[8]!.height).toBeLessThan(CELL.height);
 		expect(nodes).toHaveLength(17);
 	});
+	it('has fewer cells a row on a hand-held screen, so that names stay readable', () => {
+		expect(batteryLayout(16, 1, true).width).toBeLessThan(batteryLayout(16, 1).width / 1.8);
+		expect(new Set(batteryLayout(8, 2, true).cells.map((c) => c.y)).size).toBe(4);
+	});
 	it.each([
 		[1, 1],
 		[2, 6],

@@ -17,16 +17,17 @@ const ROW_GAP = 34;
 /** More groups in a row make names too small to read. */
 const MOST_GROUPS_A_ROW = 8;
 const MOST_CELLS_A_ROW = 12;
+const MOST_CELLS_NARROW = 4;
 
 /** Even, so that a row ends on the side where the next begins. */
-function groupsARow(series: number, parallel: number): number {
-	const fitting = Math.min(series, MOST_GROUPS_A_ROW, Math.max(1, Math.floor(MOST_CELLS_A_ROW / parallel)));
+function groupsARow(series: number, parallel: number, mostCells: number): number {
+	const fitting = Math.min(series, MOST_GROUPS_A_ROW, Math.max(1, Math.floor(mostCells / parallel)));
 	return fitting < series && fitting > 1 ? fitting - (fitting % 2) : fitting;
 }
 
-/** @param series groups, from 1; @param parallel cells a group, from 1 */
-export function batteryLayout(series: number, parallel: number): BatteryLayout {
-	const perRow = groupsARow(series, parallel);
+/** @param series groups, from 1; @param parallel cells a group, from 1; @param narrow fewer cells a row, for a hand-held screen */
+export function batteryLayout(series: number, parallel: number, narrow = false): BatteryLayout {
+	const perRow = groupsARow(series, parallel, narrow ? MOST_CELLS_NARROW : MOST_CELLS_A_ROW);
 	const groupWidth = parallel * CELL.width + (parallel - 1) * CELL.gap;
 	const pitch = groupWidth + CELL.groupGap;
 	const rowHeight = CELL.height + ROW_GAP;

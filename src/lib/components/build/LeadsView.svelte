@@ -136,6 +136,8 @@
 		await Promise.resolve();
 		untrack(() => input(0)?.focus());
 	}
+	/** Digits that an expectation with this doubt is worth. */
+	const digits = (sdV: number) => (sdV < 0.004 ? 3 : sdV < 0.05 ? 2 : 1);
 	const nextUnread = $derived(typed.findIndex((text) => text.trim() === ''));
 </script>
 
@@ -155,7 +157,7 @@
 					? `. Most likely: ${best.text}`
 					: ''}"
 			>
-				<div class="boxes" style:--leads={series + 1}>
+				<div class="boxes" class:narrow={series > 5} style:--leads={series + 1}>
 					{#each typed as _, k (k)}
 						{@const { voltageV, sdV } = build.expected[k]!}
 						<label class="box" class:warm={allWrong || wrong.has(k)}>
@@ -172,9 +174,7 @@
 								onpaste={(e) => paste(e, k)}
 								aria-label="Lead {k}, volts; expected {voltageV.toFixed(2)}"
 							/>
-							<span class="muted"
-								>expect {voltageV.toFixed(sdV < 0.05 ? 3 : 1)} ± {(1.96 * sdV).toFixed(sdV < 0.05 ? 3 : 1)}</span
-							>
+							<span class="muted">expect {voltageV.toFixed(digits(sdV))} ± {(1.96 * sdV).toFixed(digits(sdV))}</span>
 						</label>
 					{/each}
 				</div>
@@ -270,6 +270,10 @@
 		font-size: 1.15rem;
 		font-weight: 650;
 		background: transparent;
+	}
+	.narrow .box input {
+		font-size: 1rem;
+		letter-spacing: -0.03em;
 	}
 	.box.warm {
 		border: 2px solid var(--stop);

@@ -25,6 +25,28 @@
 		<span class="max-sm:sr-only">Kind Ember</span>
 	</a>
 	{@render children?.()}
-	<a href="/instruments" class="tap ml-auto flex items-center underline-offset-4 hover:underline">Instruments</a>
-	<a href="/settings" class="tap flex items-center underline-offset-4 hover:underline">Settings</a>
+	<a href="/instruments" class="tap ml-auto flex items-center underline-offset-4 hover:underline max-sm:hidden"
+		>Instruments</a
+	>
+	<a href="/settings" class="tap flex items-center underline-offset-4 hover:underline max-sm:hidden">Settings</a>
+	<!-- On a phone the head is one line. -->
+	<details class="menu relative ml-auto sm:hidden">
+		<summary class="tap flex cursor-pointer items-center px-2 font-semibold">Menu</summary>
+		<nav class="sheet absolute right-0 z-40 grid w-52 p-2" aria-label="Everywhere">
+			<a href="/" class="tap flex items-center px-3">Your banks</a>
+			<a href="/stock" class="tap flex items-center px-3">Your stock</a>
+			<a href="/instruments" class="tap flex items-center px-3">Instruments</a>
+			<a href="/settings" class="tap flex items-center px-3">Settings</a>
+			<a href="/taken-out" class="tap flex items-center px-3">Taken out</a>
+		</nav>
+	</details>
 </header>
+
+<style>
+	.menu summary {
+		list-style: none;
+	}
+	.menu summary::-webkit-details-marker {
+		display: none;
+	}
+</style>

@@ -12,7 +12,7 @@
 <details class="sheet mt-3 px-3">
 	<summary class="tap flex cursor-pointer flex-wrap items-center gap-2">
 		<span class="muted">Read</span>
-		<strong>{READ_STATE_NAMES[how.state]}</strong><span class="muted">,</span>
+		<strong>{READ_STATE_NAMES[how.state]}</strong><span class="muted">·</span>
 		<strong>{how.takenAt === null ? 'now' : how.takenDoubtS ? 'earlier, roughly' : 'earlier'}</strong>
 	</summary>
 	<div class="grid gap-3 pb-3">

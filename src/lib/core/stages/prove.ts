@@ -147,7 +147,8 @@ function proofOf(picture: BankPicture, battery: PictureBattery, records: ProveRe
 		joints: stateOf(own.joints),
 		bms: read || stateOf(own.bms) === 'wrong' ? stateOf(own.bms) : 'open',
 		counters: stateOf(own.counters),
-		capacity: test ? (forecast ? stateOf(own.capacity) : 'checked') : 'open'
+		// Years later a battery gives less: that is told in Serve.
+		capacity: !test ? 'open' : forecast && !isInService(picture) ? stateOf(own.capacity) : 'checked'
 	};
 	return {
 		battery,
