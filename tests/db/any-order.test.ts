@@ -7,7 +7,7 @@ import { bankVerdicts } from '$lib/server/judgements/store';
 import { acceptMatch } from '$lib/server/services/match-service';
 import { importRun } from '$lib/server/services/run-service';
 import { freshDatabase } from '../support/database';
-import { balanceOf, bytesOf, change, make, matchOf, remove } from '../support/records';
+import { balanceOf, bytesOf, capacitiesOf, change, make, matchOf, remove } from '../support/records';
 
 let pool: Knex;
 beforeAll(async () => {
@@ -68,6 +68,18 @@ describe('a row before anything is tested or matched', () => {
 		const [member] = await balanceCells.all({ balanceRunId: run.id });
 		await expect(remove('balance-cells', member!.id, member!.version)).rejects.toThrow(/end the balance before/);
 	});
+	it('is logged with what a cell can show: a slipped point is refused with a question', async () => {
+		const { bank, tray } = await unpacked('Slip');
+		const run = await make<BalanceRun>('balance-runs', {
+			...{ bankId: bank.id, supplyA: 20, leadOhm: 0, startedAt: at(8), cellIds: tray.map((c) => c.id) }
+		});
+		const logged = (cellV: number) =>
+			make('balance-readings', { balanceRunId: run.id, readAt: at(9), supplyA: 5, cellV });
+		await expect(logged(6.48)).rejects.toMatchObject({
+			faults: [{ path: 'cellV', message: expect.stringContaining('4.4 V') }]
+		});
+		await logged(3.48);
+	});
 	it('is not set so high that meter and supply could carry it past the cells’ limit', async () => {
 		const { bank } = await unpacked('High');
 		const plan = (setV: number) => make('balance-runs', { bankId: bank.id, supplyA: 20, leadOhm: 0, setV });
@@ -125,6 +137,14 @@ describe('a result by hand', () => {
 		// 98 / (1 − 0.029) × 2.5^0.01: 15 °C takes 2.9 %, and 0.5 C instead of 0.2 C 0.9 %; 160 W over 3.2 V is 50 A as well.
 		for (const own of facts)
 			expect((own.capacityAh as { value: number }).value).toBeCloseTo((98 / 0.971) * 2.5 ** 0.01, 1);
+	});
+	it('that gave none does not lend its date to an older figure', async () => {
+		const { bank, tray } = await unpacked('Dates');
+		await make('runs', { cellId: tray[0]!.id, capacityAh: 99, temperatureC: 25, testedAt: at(6) });
+		await make('runs', { cellId: tray[0]!.id, capacityAh: 40, startedFull: false, testedAt: at(9) });
+		const [own] = await capacitiesOf(bank.id);
+		expect(own!.capacityAh).toBeCloseTo(99, 6);
+		expect(own!.run!.testedAt).toBe('2026-01-06T06:00:00.000Z');
 	});
 	it('of a cell that was not full, or not run to its end, is a lower bound', async () => {
 		const { bank, tray } = await unpacked('Bound');

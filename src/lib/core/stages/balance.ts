@@ -73,7 +73,8 @@ function balanceCells(picture: BankPicture, row: readonly RowCell[]): BalanceSta
 	const soc = new Map(judgedTrays(picture).flatMap((t) => Object.entries(t.socByCell)));
 	const byCell = new Map(bankCapacities(picture).map((c) => [c.cell.id, c]));
 	return row.map(({ id, label, plusTurned, readings: { restVoltage, acResistance } }) => {
-		const { capacityAh = null, run = null } = byCell.get(id) ?? {};
+		const { capacityAh = null, cell = null } = byCell.get(id) ?? {};
+		const run = cell?.runs.at(-1) ?? null;
 		const reading = restVoltage ?? null;
 		// A capacity run changes a cell’s charge: what was read before it says nothing any more.
 		const outdated = run !== null && (reading === null || run.testedAt > reading.takenAt);

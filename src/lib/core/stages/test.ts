@@ -21,6 +21,7 @@ const STANDARD_C_RATE = 0.2;
 
 export interface CellCapacity {
 	cell: PictureCell;
+	/** The run its figure is of; its latest where none gave one. */
 	run: PictureRun | null;
 	/** Capacity brought to standard conditions, Ah, with its doubt; null when not tested or the correction is refused. */
 	capacityAh: number | null;
@@ -63,14 +64,15 @@ interface BroughtToStandard {
 	standard: StandardRun[];
 	/** Why its latest run gives no capacity, where none does. */
 	refused: RefusedRun | null;
-	/** Of the latest that does. */
+	/** The latest that does, and how it was brought to standard. */
+	used: PictureRun | null;
 	correction: CellCapacity['correction'];
 }
 
 /** A cell's runs brought to standard conditions. */
 function standardRuns(cell: PictureCell, { bank, cellType }: BankPicture): BroughtToStandard {
 	const latest = cell.runs.at(-1);
-	const brought: BroughtToStandard = { standard: [], refused: null, correction: null };
+	const brought: BroughtToStandard = { standard: [], refused: null, used: null, correction: null };
 	if (!latest) return brought;
 	const { nominalV, dischargeLimitV } = CHEMISTRY_FIGURES[bank.chemistry];
 	const since = Date.parse(latest.testedAt) - SAME_AGE_MS;
@@ -93,6 +95,7 @@ function standardRuns(cell: PictureCell, { bank, cellType }: BankPicture): Broug
 				sdAh: to.sdAh,
 				sharedSd
 			});
+			brought.used = run;
 			brought.correction = { fraction: to.correctionFraction, temperatureC: run.temperatureC, cRate };
 		} catch (error) {
 			if (!(error instanceof CoreError)) throw error;
@@ -106,9 +109,10 @@ function capacityOf(
 	cell: PictureCell,
 	cellType: PictureCellType | null,
 	joint: JointCapacity | null,
-	{ refused, correction }: BroughtToStandard
+	{ refused, used, correction }: BroughtToStandard
 ): CellCapacity {
-	const run = cell.runs.at(-1) ?? null;
+	// The figure and its date are of one run: a later one that gave none is told as refused.
+	const run = used ?? cell.runs.at(-1) ?? null;
 	if (!joint) return { cell, run, capacityAh: null, sdAh: null, refused, correction: null, judgement: null };
 	const { capacityAh, sdAh, testersApartAh } = joint;
 	const judgement = cellType

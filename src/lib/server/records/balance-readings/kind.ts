@@ -1,6 +1,13 @@
+import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
+import { InputError } from '$lib/input/validate';
+import { balanceRuns } from '../balance-runs/row';
+import { banks } from '../banks/row';
 import { defineKind } from '../kind';
 import { BalanceReadingInput } from './input';
 import { balanceReadings, type BalanceReading } from './row';
+
+/** Above this share of its charge limit no cell stands, whatever was done to it. */
+const NO_CELL_ABOVE = 1.2;
 
 export const balanceReadingKind = defineKind<BalanceReading>({
 	name: 'balance-readings',
@@ -13,5 +20,18 @@ export const balanceReadingKind = defineKind<BalanceReading>({
 	columns: ['id', 'balanceRunId', 'readAt', 'supplyV', 'supplyA', 'cellV', 'deliveredAh'],
 	keyed: true,
 	archivedWith: 'balanceRunId',
+	async check({ cellV, balanceRunId }, tx, before) {
+		if (cellV === null || cellV === before?.cellV) return;
+		const { bankId } = await balanceRuns.get(balanceRunId, tx);
+		const { chemistry } = await banks.get(bankId, tx);
+		const mostV = NO_CELL_ABOVE * CHEMISTRY_FIGURES[chemistry].chargeLimitV;
+		if (cellV > mostV)
+			throw new InputError([
+				{
+					path: 'cellV',
+					message: `cellV requires the voltage at one cell of the row, at most ${mostV.toFixed(1)} V; got ${cellV} V. Is the decimal point right?`
+				}
+			]);
+	},
 	banksOf: async ({ balanceRunId }, tx) => tx('balance_runs').where({ id: balanceRunId }).pluck('bank_id')
 });
