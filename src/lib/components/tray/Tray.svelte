@@ -11,6 +11,8 @@
 	}
 	let { cells, footprint = USUAL_FOOTPRINT, selectedId = null, onpick, label }: Props = $props();
 
+	/** So few cells are drawn larger: they have the room. */
+	const FEW = 6;
 	const step = (shade: number | null) => (shade === null ? 'none' : Math.min(4, Math.floor(shade * 5)));
 	const spoken = (cell: DrawnCell) =>
 		[cell.label, cell.figure ?? 'not read', cell.minor, cell.turned ? 'plus on the other side' : null, cell.mark]
@@ -18,7 +20,13 @@
 			.join(', ');
 </script>
 
-<ul class="tray sheet" aria-label={label} style:--aspect={footprint.thicknessMm / footprint.widthMm}>
+<ul
+	class="tray sheet"
+	class:few={cells.length <= FEW}
+	aria-label={label}
+	style:--aspect={footprint.thicknessMm / footprint.widthMm}
+	style:--cells={cells.length}
+>
 	{#each cells as cell (cell.id)}
 		<li>
 			<button
@@ -50,6 +58,20 @@
 		grid-template-columns: repeat(auto-fill, minmax(66px, 1fr));
 		gap: 0.25rem 0.45rem;
 		padding: 1rem 1rem 0.25rem;
+	}
+	@media (min-width: 641px) {
+		.few {
+			grid-template-columns: repeat(var(--cells), minmax(66px, 8.5rem));
+		}
+		.few .cell {
+			max-width: 8.5rem;
+		}
+		.few .main {
+			font-size: 1.4rem;
+		}
+		.few .minor {
+			font-size: 0.95rem;
+		}
 	}
 	li {
 		display: flex;

@@ -97,7 +97,7 @@
 >
 	{#snippet tools()}
 		{#if view.state === 'running'}
-			<button class="btn btn-primary tap" onclick={stop} disabled={busy}
+			<button class="btn btn-primary tap stop" onclick={stop} disabled={busy}
 				>{view.kind === 'watch' ? 'Stop watching' : 'Stop, outputs off'}</button
 			>
 		{:else if view.state !== 'ended'}
@@ -148,5 +148,22 @@
 			</p>
 		{/if}
 		<EventList events={view.events} dateStyle={data.settings.dateStyle} onseen={seen} />
+		<div class="room" aria-hidden="true"></div>
 	</div>
 </StagePage>
+
+<style>
+	/* In a hand the way to stop is under the thumb, whatever is being read. */
+	@media (max-width: 640px) {
+		.stop {
+			position: fixed;
+			inset: auto 0.75rem 3.5rem;
+			z-index: 25;
+			min-height: 3.5rem;
+			font-size: 1.1rem;
+		}
+		.room {
+			height: 4.5rem;
+		}
+	}
+</style>
