@@ -65,9 +65,9 @@ describe('what is stated, in worlds that differ from the model', () => {
 		for (const d of [apart, balanced]) expect(d.falselyCalled / d.absent, d.of).toBeLessThan(0.06);
 		expect(apart.caught / apart.present).toBeGreaterThan(0.85);
 		expect(balanced.caught / balanced.present).toBeGreaterThan(0.6);
-		// A plug that may end a BMS is never passed, and one that is right mostly is.
+		// A plug that may end a BMS is not passed (but for an open lead 0, which no such reading shows); one that is right mostly is.
 		const wrongLead = by.get('balance lead wrong, not passed')!;
-		expect(wrongLead.caught / wrongLead.present).toBeGreaterThan(0.98);
+		expect(wrongLead.caught / wrongLead.present).toBeGreaterThan(0.95);
 		expect(wrongLead.falselyCalled / wrongLead.absent).toBeLessThan(0.05);
 		const looseJoint = by.get('joint 0.3 mΩ and more too much')!;
 		expect(looseJoint.caught / looseJoint.present).toBeGreaterThan(0.85);

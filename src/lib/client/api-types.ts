@@ -9442,6 +9442,8 @@ export interface components {
             units: "metric" | "us";
             voltMeterCountsMv: number;
             voltMeterPercent: number;
+            wakeFromH: number;
+            wakeUntilH: number;
         };
         SimulatedCellInput: {
             capacityAh?: number | null;

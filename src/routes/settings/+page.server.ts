@@ -7,6 +7,8 @@ const KINDS = {
 	units: 'text',
 	dateStyle: 'text',
 	theme: 'text',
+	wakeFromH: 'number',
+	wakeUntilH: 'number',
 	voltMeterPercent: 'number',
 	voltMeterCountsMv: 'number',
 	ohmMeterPercent: 'number',

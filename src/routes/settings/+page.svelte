@@ -54,6 +54,25 @@
 				<button class="btn tap until-awake">Keep</button>
 			</form>
 		{/each}
+		<form method="POST" use:enhance={kept} onchange={send} class="grid grid-cols-2 items-end gap-3">
+			<Field
+				label="You can be asked from"
+				unit="o’clock"
+				type="number"
+				name="wakeFromH"
+				value={data.settings.wakeFromH}
+				error={fields.wakeFromH}
+			/>
+			<Field
+				label="until"
+				unit="o’clock"
+				type="number"
+				name="wakeUntilH"
+				value={data.settings.wakeUntilH}
+				error={fields.wakeUntilH}
+			/>
+			<button class="btn tap until-awake">Keep</button>
+		</form>
 		<fieldset class="grid gap-3">
 			<legend class="field-label">Your meters</legend>
 			{#each METERS as meter (meter.name)}

@@ -1,8 +1,29 @@
 <script lang="ts">
 	import type { BalancePlan } from '$lib/core/balance';
-	import { formatDuration } from '$lib/core/units';
+	import { mayFallInNight, startForDaytimeEnd, type WakingHours } from '$lib/core/planning';
+	import { formatDateTime, formatDuration, type Settings } from '$lib/core/units';
 
-	let { plan }: { plan: BalancePlan } = $props();
+	interface Props {
+		plan: BalancePlan;
+		waking: WakingHours;
+		dateStyle: Settings['dateStyle'];
+		/** It is not on yet: when to begin may still be chosen. */
+		open: boolean;
+	}
+	let { plan, waking, dateStyle, open }: Props = $props();
+	const durationMs = $derived({ low: plan.durationS.low * 1000, high: plan.durationS.high * 1000 });
+	/** When its end needs a person, begun now, and the start that puts it into their day. */
+	const end = $derived.by(() => {
+		const nowMs = Date.now();
+		const offsetMin = -new Date().getTimezoneOffset();
+		const [fromMs, untilMs] = [nowMs + durationMs.low, nowMs + durationMs.high];
+		return {
+			from: formatDateTime(new Date(fromMs).toISOString(), dateStyle),
+			until: formatDateTime(new Date(untilMs).toISOString(), dateStyle),
+			byNight: mayFallInNight(fromMs, untilMs, waking, offsetMin),
+			start: startForDaytimeEnd(nowMs, durationMs, waking, offsetMin)
+		};
+	});
 </script>
 
 <dl class="sheet grid grid-cols-2 gap-3 p-4 sm:grid-cols-4">
@@ -31,3 +52,11 @@
 	The bounds are wide because rest voltage on the plateau hides the charge. At {plan.setA.toFixed(0)} A the leads take
 	{(plan.leadDropV * 1000).toFixed(0)} mV. Done when the current stays below {plan.tailA.toFixed(1)} A.
 </p>
+{#if open}
+	<p class="-mt-2 text-[0.95rem]">
+		Begun now it needs you between <strong>{end.from}</strong> and <strong>{end.until}</strong>{#if end.byNight}, which
+			may be while you sleep. {end.start === null
+				? 'No start makes that sure: read it in the evening, and set the supply lower for the night.'
+				: `Begun at ${formatDateTime(new Date(end.start).toISOString(), dateStyle)} it ends by day.`}{:else}, by day.{/if}
+	</p>
+{/if}

@@ -1,5 +1,7 @@
 <script lang="ts">
 	import { format, isSameDay, parseISO } from 'date-fns';
+	import { page } from '$app/state';
+	import { mayFallInNight } from '$lib/core/planning';
 	import type { RunningWork } from '$lib/core/shared';
 
 	interface Props {
@@ -14,6 +16,15 @@
 	/** By the clock the run is told in. */
 	const clock = (iso: string, nowIso: string) =>
 		format(parseISO(iso), isSameDay(parseISO(iso), parseISO(nowIso)) ? 'HH:mm' : 'EEE HH:mm');
+	/** It may need its person while they sleep: by the clock of whoever looks. A rehearsal has no night. */
+	const byNight = (w: RunningWork) => {
+		const { wakeFromH, wakeUntilH } = page.data.settings;
+		if (!w.needsYouFrom || !w.needsYouUntil || w.rehearsal) return false;
+		const fromMs = Math.max(Date.parse(w.needsYouFrom), Date.parse(w.nowIso));
+		const untilMs = Math.max(fromMs, Date.parse(w.needsYouUntil));
+		const waking = { fromH: wakeFromH, untilH: wakeUntilH };
+		return mayFallInNight(fromMs, untilMs, waking, -new Date().getTimezoneOffset());
+	};
 	const isPast = (iso: string, nowIso: string) => parseISO(iso) <= parseISO(nowIso);
 </script>
 
@@ -31,7 +42,9 @@
 			<span
 				>{isPast(w.needsYouFrom, w.nowIso) ? 'may need you any time until' : 'needs you'}
 				{#if !isPast(w.needsYouFrom, w.nowIso)}<strong class="figure">{clock(w.needsYouFrom, w.nowIso)}</strong>
-					to&nbsp;{/if}<strong class="figure">{clock(w.needsYouUntil, w.nowIso)}</strong></span
+					to&nbsp;{/if}<strong class="figure">{clock(w.needsYouUntil, w.nowIso)}</strong>{#if byNight(w)}<span
+						class="ember-text font-semibold">, maybe by night</span
+					>{/if}</span
 			>
 		{:else}<span class="muted">{w.endless ? 'until you stop it' : 'end not known yet'}</span>{/if}
 	</div>

@@ -89,6 +89,7 @@ describe('what is not known is not passed', () => {
 			const readings = [...RIGHT];
 			readings[2]! += off;
 			const answer = judged(readings);
+			expect(answer).toMatchObject({ pass: false, unexplained: 1 });
 			expect(leadVerdict(answer).code).not.toBe('leads-right');
 			expect(leadVerdict(answer).warmth).toBe('stop');
 		}

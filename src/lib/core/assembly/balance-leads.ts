@@ -82,13 +82,16 @@ export function judgeBalanceLeads(input: BalanceLeadsInput): LeadsJudgement {
 	);
 	const explanations = named(weighed);
 	const unread = readingsV.flatMap((v, lead) => (v === null && !(withoutZero && lead === 0) ? [lead] : []));
-	const pass = explanations[0]!.code === 'right' && explanations[0]!.probability >= PASS_FROM && unread.length === 0;
+	const unexplained = weighed[0]!.fit.slips;
+	const [{ code, probability }] = explanations as [LeadExplanation];
+	// A reading that fits nothing is no reason to plug in, however sure "right" is beside the other explanations.
+	const pass = code === 'right' && probability >= PASS_FROM && unread.length === 0 && unexplained === 0;
 	return {
 		explanations,
 		next: pass ? null : nextReading(weighed.slice(0, WEIGHED), unread, readingsV, input.positiveV ?? []),
 		pass,
 		unread,
-		unexplained: weighed[0]!.fit.slips
+		unexplained
 	};
 }
 

@@ -11,6 +11,8 @@ export interface RunningWork {
 	nowIso: string;
 	/** Page that shows it; null for the stage it belongs to. */
 	href: string | null;
+	/** Of simulated cells: by the clock of their bench, where nobody sleeps. */
+	rehearsal: boolean;
 	/** It waits for a person already. */
 	waiting: boolean;
 	/** It goes on until somebody stops it. */

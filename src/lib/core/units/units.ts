@@ -14,11 +14,16 @@ export interface Settings extends MeterSettings {
 	units: (typeof UNIT_SYSTEMS)[number];
 	dateStyle: (typeof DATE_STYLES)[number];
 	theme: (typeof THEMES)[number];
+	/** Hours of the day in which one can be asked for something, local time. */
+	wakeFromH: number;
+	wakeUntilH: number;
 }
 export const DEFAULT_SETTINGS: Settings = {
 	units: 'metric',
 	dateStyle: 'day-first',
 	theme: 'ash',
+	wakeFromH: 7,
+	wakeUntilH: 22,
 	voltMeterPercent: 0.05,
 	voltMeterCountsMv: 2,
 	ohmMeterPercent: 1,

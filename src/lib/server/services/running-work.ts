@@ -54,6 +54,7 @@ function balanceByHand(bank: Bank, balance: BalanceState, nowIso: string): Runni
 	const remaining = progress.remainingS ?? (last ? null : plan.durationS);
 	return {
 		what: `${markOf(bank)}Top balance`,
+		rehearsal: bank.rehearsal,
 		figures: last
 			? `${last.supplyA.toFixed(1)} A · ${(last.cellV ?? last.supplyV)?.toFixed(2) ?? '–'} V`
 			: 'no reading yet',
@@ -75,6 +76,7 @@ async function liveWork(bank: Bank, run: LiveRun, balance: BalanceState | null, 
 	const volts = last?.cellV ?? last?.voltageV ?? null;
 	const movedAh = Math.abs(sums[phase]?.ah ?? 0);
 	return {
+		rehearsal: bank.rehearsal,
 		what: `${markOf(bank)}${LIVE_NAMES[run.kind]} of ${await placeOf(run)}${run.phases[phase] && run.kind !== 'watch' ? `, ${run.phases[phase].kind}` : ''}`,
 		figures: last
 			? `${amperes(last.currentA)} A · ${volts?.toFixed(2) ?? '–'} V · ${movedAh.toFixed(1)} Ah`

@@ -89,6 +89,10 @@ export async function up(knex: Knex): Promise<void> {
 		t.boolean('started_full').comment('null: nobody said');
 		t.double('tested_doubt_s').comment('how far off the time may be; null: exact');
 	});
+	await knex.schema.alterTable('settings', (t) => {
+		t.double('wake_from_h').notNullable().defaultTo(7);
+		t.double('wake_until_h').notNullable().defaultTo(22);
+	});
 	await knex.schema.alterTable('service_checks', (t) => {
 		t.double('checked_doubt_s').comment('how far off the time may be; null: exact');
 	});

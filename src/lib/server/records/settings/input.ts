@@ -5,6 +5,8 @@ export class SettingsInput implements Settings {
 	@OneOf(UNIT_SYSTEMS) units!: Settings['units'];
 	@OneOf(DATE_STYLES) dateStyle!: Settings['dateStyle'];
 	@OneOf(THEMES) theme!: Settings['theme'];
+	@Num(0, 24) wakeFromH!: number;
+	@Num(0, 24) wakeUntilH!: number;
 	@Num(0, 10) voltMeterPercent!: number;
 	@Num(0, 200) voltMeterCountsMv!: number;
 	@Num(0, 50) ohmMeterPercent!: number;

@@ -180,7 +180,12 @@
 			{#if proved}
 				<AfterCharge bankId={bank.id} />
 			{:else if !ended}
-				<PlanFigures {plan} />
+				<PlanFigures
+					{plan}
+					open={!running}
+					waking={{ fromH: data.settings.wakeFromH, untilH: data.settings.wakeUntilH }}
+					dateStyle={data.settings.dateStyle}
+				/>
 			{/if}
 			{#if ended && run}
 				<ChargeLog

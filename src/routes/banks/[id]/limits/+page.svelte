@@ -116,7 +116,7 @@
 	{#each DEVICES as { device, title } (device)}
 		{@const rows = values.filter((v) => v.device === device)}
 		{#if rows.length}
-			<section class="sheet relative mb-4 overflow-x-auto p-2">
+			<section class="values sheet relative mb-4 overflow-x-auto p-2">
 				<h2 class="px-2 pt-2">{title}</h2>
 				<table class="table">
 					<thead
@@ -131,11 +131,11 @@
 							<tr>
 								<th scope="row" class="whitespace-nowrap font-semibold">{v.label}</th>
 								<td class="figure text-right text-lg font-semibold whitespace-nowrap">{shownValue(v, v.value)}</td>
-								<td class="figure text-right whitespace-nowrap"
+								<td class="figure release text-right whitespace-nowrap"
 									>{v.release === null || v.unit === 'A' ? '' : shownValue(v, v.release)}</td
 								>
-								<td class="figure text-right whitespace-nowrap">{v.delayS === null ? '' : `${v.delayS} s`}</td>
-								<td class="text-[0.95rem]">{v.reason}</td>
+								<td class="figure delay text-right whitespace-nowrap">{v.delayS === null ? '' : `${v.delayS} s`}</td>
+								<td class="why text-[0.95rem]">{v.reason}</td>
 							</tr>
 						{/each}
 					</tbody>
@@ -148,3 +148,50 @@
 		were made on paper: prove every trip before you rely on it.
 	</p>
 </StagePage>
+
+<style>
+	/* In a hand no table: the name small, the figure large, the reason under it. */
+	@media (max-width: 640px) {
+		.values table,
+		.values tbody {
+			display: block;
+		}
+		.values thead {
+			position: absolute;
+			clip-path: inset(50%);
+		}
+		.values tr {
+			display: grid;
+			grid-template-columns: 1fr auto;
+			align-items: baseline;
+			gap: 0 0.75rem;
+			padding: 0.6rem 0.5rem;
+		}
+		.values th,
+		.values td {
+			padding: 0;
+			border: 0;
+		}
+		.values th {
+			white-space: normal;
+		}
+		.values .release:not(:empty)::before {
+			content: 'release ';
+			font-family: var(--font-sans);
+			color: var(--muted);
+		}
+		.values .delay:not(:empty)::before {
+			content: 'after ';
+			font-family: var(--font-sans);
+			color: var(--muted);
+		}
+		.values .release {
+			grid-column: 1;
+			text-align: left;
+		}
+		.values .why {
+			grid-column: 1 / -1;
+			color: var(--muted);
+		}
+	}
+</style>

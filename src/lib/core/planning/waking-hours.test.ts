@@ -1,0 +1,43 @@
+import { describe, expect, it } from 'vitest';
+import { mayFallInNight, startForDaytimeEnd } from '.';
+
+const waking = { fromH: 7, untilH: 22 };
+const at = (hour: number, day = 9) => Date.UTC(2026, 2, day, 0, 0) + hour * 3_600_000;
+const H = 3_600_000;
+
+describe('what needs a person', () => {
+	it.each([
+		[9, 21, false],
+		[9, 23, true],
+		[3, 4, true],
+		[6, 8, true],
+		[7, 22, false],
+		// Longer than a day's waking hours it may always be by night.
+		[7, 31, true]
+	])('between %s and %s h may fall in the night: %s', (from, until, night) =>
+		expect(mayFallInNight(at(from), at(until), waking, 0)).toBe(night)
+	);
+	it('is told by local time', () => {
+		expect(mayFallInNight(at(6), at(8), waking, 60)).toBe(false);
+		expect(mayFallInNight(at(21), at(21.5), waking, 60)).toBe(true);
+	});
+	it('never does where somebody is always there, and does by day where they work nights', () => {
+		expect(mayFallInNight(at(1), at(5), { fromH: 0, untilH: 24 }, 0)).toBe(false);
+		const nights = { fromH: 20, untilH: 6 };
+		expect(mayFallInNight(at(22), at(29), nights, 0)).toBe(false);
+		expect(mayFallInNight(at(12), at(13), nights, 0)).toBe(true);
+	});
+});
+
+describe('a start that ends by day', () => {
+	it('is now where that fits, and later where it does not', () => {
+		// 10 to 12 h from 8 in the morning: 18 to 20 h.
+		expect(startForDaytimeEnd(at(8), { low: 10 * H, high: 12 * H }, waking, 0)).toBe(at(8));
+		// From 14 h it would be midnight to two: from 21 h it is 7 to 9.
+		expect(startForDaytimeEnd(at(14), { low: 10 * H, high: 12 * H }, waking, 0)).toBe(at(21));
+	});
+	it('is none where the length is too uncertain', () =>
+		expect(startForDaytimeEnd(at(8), { low: 10 * H, high: 30 * H }, waking, 0)).toBeNull());
+	it('refuses an end before its beginning', () =>
+		expect(() => mayFallInNight(at(9), at(8), waking, 0)).toThrow(/at least fromMs/));
+});

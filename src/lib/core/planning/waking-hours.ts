@@ -1,0 +1,49 @@
+import { CoreError } from '../shared';
+
+/** Hours of the day in which a person can be asked for something, local time: from 0 to 24. Both alike: always. */
+export interface WakingHours {
+	fromH: number;
+	untilH: number;
+}
+
+const HOUR_MS = 3_600_000;
+const DAY_H = 24;
+/** A later start is looked for in steps of so much, ms. */
+const STEP_MS = HOUR_MS / 4;
+
+/** Hour of the local day of a moment, 0 to 24. @param offsetMin minutes that local time is ahead of UTC */
+const hourOf = (ms: number, offsetMin: number): number => (((ms / HOUR_MS + offsetMin / 60) % DAY_H) + DAY_H) % DAY_H;
+
+/** Waking hours of a day; over midnight where somebody works nights. */
+function wakingLength({ fromH, untilH }: WakingHours): number {
+	const length = (((untilH - fromH) % DAY_H) + DAY_H) % DAY_H;
+	return length === 0 ? DAY_H : length;
+}
+
+/**
+ * Whether something that will need a person at some moment between two may do so while they sleep.
+ * @throws CoreError `order` when the end is before the beginning
+ */
+export function mayFallInNight(fromMs: number, untilMs: number, waking: WakingHours, offsetMin: number): boolean {
+	if (untilMs < fromMs)
+		throw new CoreError('order', 'untilMs', `untilMs requires at least fromMs, ${fromMs}; got ${untilMs}`);
+	const length = wakingLength(waking);
+	if (length === DAY_H) return false;
+	const sinceWaking = (hourOf(fromMs, offsetMin) - waking.fromH + DAY_H) % DAY_H;
+	return sinceWaking + (untilMs - fromMs) / HOUR_MS > length;
+}
+
+/**
+ * The earliest start within a day from now at which work of an uncertain length ends in waking hours for sure.
+ * @returns ms since 1970, `nowMs` when that is now; null when no start does: its length is too uncertain for a day
+ */
+export function startForDaytimeEnd(
+	nowMs: number,
+	durationMs: { low: number; high: number },
+	waking: WakingHours,
+	offsetMin: number
+): number | null {
+	for (let start = nowMs; start < nowMs + DAY_H * HOUR_MS; start += STEP_MS)
+		if (!mayFallInNight(start + durationMs.low, start + durationMs.high, waking, offsetMin)) return start;
+	return null;
+}
