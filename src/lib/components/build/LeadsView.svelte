@@ -21,7 +21,6 @@
 	}
 	let { bankId, rehearsal, build, cellNames, instruments }: Props = $props();
 	const series = $derived(build.battery.series);
-	const kept = $derived(build.reading);
 	// svelte-ignore state_referenced_locally
 	let typed = $state(typedVolts(build.reading?.readingsV ?? null, build.battery.series + 1));
 	// svelte-ignore state_referenced_locally
@@ -58,22 +57,25 @@
 		}))
 	);
 
-	/** Kept at once, whatever is read so far. */
-	async function keep() {
+	const written = () => JSON.stringify([volts, positiveV.some((v) => v !== null) ? positiveV : null]);
+	// svelte-ignore state_referenced_locally
+	let stored = build.reading ? JSON.stringify([build.reading.readingsV, build.reading.positiveV]) : null;
+	let queue = Promise.resolve();
+	/** Kept at once, whatever is read so far; one write after the other, each on the version the one before left. */
+	function keep(): Promise<void> {
+		queue = queue.then(store);
+		return queue;
+	}
+	async function store(): Promise<void> {
 		error = null;
 		const bad = typed.findIndex((text, k) => text.trim() !== '' && volts[k] === null);
 		if (bad >= 0) return void (error = `Lead ${bad}: write a voltage like 6.602.`);
-		const same =
-			(kept?.readingsV ?? []).every((v, k) => v === volts[k]) &&
-			positiveV.every((v, k) => v === (kept?.positiveV?.[k] ?? null));
-		if (!anyRead || (kept !== null && same)) return;
+		const now = written();
+		if (!anyRead || now === stored) return;
 		await attempt(async () => {
-			const body = {
-				readingsV: volts,
-				positiveV: positiveV.some((v) => v !== null) ? positiveV : null,
-				readAt: new Date().toISOString()
-			};
-			const stored = (
+			const [readingsV, alsoPositiveV] = JSON.parse(now) as [(number | null)[], (number | null)[] | null];
+			const body = { readingsV, positiveV: alsoPositiveV, readAt: new Date().toISOString() };
+			const record = (
 				own
 					? await api.patch(`lead-readings/${own.id}`, { ...body, version: own.version })
 					: await api.post('lead-readings', {
@@ -83,7 +85,8 @@
 							clientKey: crypto.randomUUID()
 						})
 			) as { id: number; version: number };
-			own = { id: stored.id, version: stored.version };
+			own = { id: record.id, version: record.version };
+			stored = now;
 			await invalidateAll();
 		});
 	}
@@ -133,6 +136,7 @@
 		typed = typedVolts(null, series + 1);
 		positive = typedVolts(null, series + 1);
 		own = null;
+		stored = null;
 		await Promise.resolve();
 		untrack(() => input(0)?.focus());
 	}
