@@ -13,6 +13,3 @@ export function momentOf(typed: string): string | null {
 	const ms = typed ? new Date(typed).getTime() : NaN;
 	return Number.isNaN(ms) ? null : new Date(ms).toISOString();
 }
-
-/** A moment and its doubt in words: `9 Mar 2026` or `about 9 Mar 2026`. */
-export const aboutWhen = (shown: string, doubtS: number | null): string => (doubtS ? `about ${shown}` : shown);

@@ -58,6 +58,7 @@ describe('joints from readings at rest and under load', () => {
 		[{ currentA: 0 }, /requires a current/],
 		[{ restV: [3.3, NaN, 3.3, 3.3] }, /restV.1/],
 		[{ restV: [3.3, 33.01, 3.3, 3.302] }, /restV.1 requires a voltage like the other groups’, about 3.30 V/],
+		[{ restV: [33, 33.01, 33, 33.02] }, /at most 5.1 V; got about 33.0 V/],
 		[{ meterSdV: 0 }, /meterSdV/]
 	])('refuses %j', (more, message) => expect(() => judgeJoints({ ...base, ...more })).toThrow(message));
 });

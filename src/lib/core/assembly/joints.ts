@@ -29,9 +29,17 @@ const Z95 = 1.96;
 
 /** Groups of one battery read alike to this factor, whatever their charge; beyond it a digit slipped, or it is no group. */
 const ALIKE = 1.6;
+/** No cell of any chemistry stands higher, V. */
+export const MOST_GROUP_V = 5.1;
 
 function refuseOdd(volts: readonly number[], path: string): void {
 	const typical = median(volts.map(Math.abs))!;
+	if (typical > MOST_GROUP_V)
+		throw new CoreError(
+			'odd-reading',
+			path,
+			`${path} requires the voltages of single groups, at most ${MOST_GROUP_V} V; got about ${typical.toFixed(1)} V. Is the decimal point right?`
+		);
 	const odd = volts.findIndex((v) => Math.abs(v) > ALIKE * typical || Math.abs(v) < typical / ALIKE);
 	if (odd >= 0)
 		throw new CoreError(

@@ -9,8 +9,8 @@ export interface BmsComparison {
 	differenceSdV: number;
 }
 
-/** Both instruments as they usually are, one sd of their difference, V (default): 2 mV of a meter, 2 mV of a BMS. */
-export const USUAL_DIFFERENCE_SD_V = 0.003;
+/** A sound BMS's reading of a group, one sd, V (default). */
+export const USUAL_BMS_SD_V = 0.002;
 /** Off by this share of the group’s voltage it is the wiring. */
 const LEADS_SHARE = 0.4;
 const Z95 = 1.96;

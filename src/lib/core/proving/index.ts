@@ -1,3 +1,3 @@
 export { capacityForecastVerdict, type CapacityForecast } from './capacity-forecast';
-export { USUAL_DIFFERENCE_SD_V, bmsVerdicts, type BmsComparison } from './compare-bms';
+export { USUAL_BMS_SD_V, bmsVerdicts, type BmsComparison } from './compare-bms';
 export { counterVerdict } from './counters';

@@ -1,7 +1,7 @@
-import { judgeJoints, jointVerdicts, leadVerdict, torqueVerdicts, type Joint } from '../assembly';
+import { judgeJoints, jointVerdicts, leadVerdict, type Joint } from '../assembly';
 import { CHEMISTRY_FIGURES } from '../chemistry';
 import { checkWiring } from '../limits';
-import { USUAL_DIFFERENCE_SD_V, bmsVerdicts, capacityForecastVerdict, counterVerdict } from '../proving';
+import { USUAL_BMS_SD_V, bmsVerdicts, capacityForecastVerdict, counterVerdict } from '../proving';
 import { meterSd } from '../reading';
 import { CoreError } from '../shared';
 import { say, type Verdict } from '../verdicts';
@@ -93,6 +93,12 @@ function limitsChecked(picture: BankPicture, battery: PictureBattery): CheckStat
 	return picture.limitPlan && own ? stateOf([own.verdict]) : 'open';
 }
 
+/** BMS and the person's own voltmeter on one group, one sd of their difference, V. */
+function instrumentsSdV({ bank, meters }: BankPicture, { bmsResolutionV }: PictureBattery): number {
+	const meter = meterSd(meters.restVoltage, CHEMISTRY_FIGURES[bank.chemistry].nominalV);
+	return Math.hypot(meter, USUAL_BMS_SD_V, bmsResolutionV ?? 0);
+}
+
 type LatestRecords = Pick<BatteryProof, 'joints' | 'loadReading' | 'comparison' | 'count' | 'test'>;
 
 /** What each check that was made came to; empty where it was not. */
@@ -115,7 +121,9 @@ function ownVerdicts(
 			: null;
 	return {
 		joints: joints ? jointVerdicts({ joints, currentA: loadReading!.currentA, ratedA: battery.bmsA }, subject) : [],
-		bms: comparison ? bmsVerdicts({ ...comparison, differenceSdV: USUAL_DIFFERENCE_SD_V }, groups, subject) : [],
+		bms: comparison
+			? bmsVerdicts({ ...comparison, differenceSdV: instrumentsSdV(picture, battery) }, groups, subject)
+			: [],
 		counters: count ? [counterVerdict(count, subject)] : [],
 		capacity: foretold ? [capacityForecastVerdict(foretold, subject)] : []
 	};
@@ -141,7 +149,8 @@ function proofOf(picture: BankPicture, battery: PictureBattery, records: ProveRe
 	const read = comparison !== null && [...comparison.bmsV, ...comparison.meterV].every((v) => v !== null);
 	const checks: BatteryProof['checks'] = {
 		leads: build?.leads ? stateOf([leadVerdict(build.leads)]) : 'open',
-		torques: stateOf(torqueVerdicts(battery.series, build?.torques ?? [], subject)),
+		// An unusual torque is Build's question: the maker's sheet may ask for it.
+		torques: (build?.torques.length ?? 0) > battery.series ? 'checked' : 'open',
 		wiring: stateOf(checkWiring(battery, subject)),
 		limits: limitsChecked(picture, battery),
 		joints: stateOf(own.joints),
@@ -174,7 +183,7 @@ function gateVerdict(picture: BankPicture, proof: BatteryProof): Verdict {
 	const checked = PROVE_CHECKS.length - unchecked.length;
 	return unchecked.length
 		? say('prove-open', 'open', subject, { unchecked, wrong, checked })
-		: say('prove-checked', 'calm', subject, { checked, wrong });
+		: say('prove-checked', wrong.length ? 'look' : 'calm', subject, { checked, wrong });
 }
 
 /** The verdicts on what was proved of a bank, and its gate. A bank in service is asked nothing that nobody wrote down. */
@@ -190,6 +199,6 @@ export function judgeProveStage(picture: BankPicture, records: ProveRecords): St
 		...p.verdicts.filter((v) => !inService || !v.code.startsWith('capacity-'))
 	]);
 	const isProved = (p: BatteryProof) =>
-		p.temporaryParts.length === 0 && Object.values(p.checks).every((state) => state !== 'open');
+		p.temporaryParts.length === 0 && Object.values(p.checks).every((state) => state === 'checked');
 	return { verdicts, done: inService || (proofs.length > 0 && proofs.every(isProved)) };
 }

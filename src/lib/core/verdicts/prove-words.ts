@@ -51,12 +51,14 @@ export const PROVE_WORDS: Words<ProveFacts> = {
 		next: 'Go down the list; each check says what it needs.'
 	}),
 	'prove-checked': ({ facts: { checked, wrong } }) => ({
-		title: 'Every check on the list has been made',
+		title: wrong.length
+			? `${wrong.length} ${wrong.length === 1 ? 'check' : 'checks'} came out badly`
+			: 'Every check on the list has been made',
 		finding: `${checked} checks.${badly(wrong)}`,
 		doubt:
 			'Checked is not safe for ever: trips, covers, labels and the code that holds where you live are yours to see to.',
 		rule: 'A bank is handed over when each check has been made.',
-		next: null
+		next: wrong.length ? 'Mend what its verdict names, and check it again.' : null
 	}),
 	'prove-shut': ({ facts: { parts } }) => ({
 		title: 'Prove is shut: temporary parts are in',

@@ -1,5 +1,5 @@
 import { socBounds, type Chemistry } from '$lib/core/chemistry';
-import { QUANTITY_FIGURES } from '$lib/core/reading';
+import { QUANTITY_FIGURES, READ_STATE_NAMES } from '$lib/core/reading';
 import { CRATE_REST_S } from '$lib/core/stages';
 import { cellsOf, type Verdict } from '$lib/core/verdicts';
 import { database } from '../db/connection';
@@ -69,8 +69,12 @@ const event = (
 function readingEvent(reading: Reading, chemistry: Chemistry): PassportEvent {
 	const { label, unit, decimals } = QUANTITY_FIGURES[reading.quantity];
 	const title = `${label[0]!.toUpperCase()}${label.slice(1)} ${reading.value.toFixed(decimals)} ± ${reading.sd.toFixed(decimals)} ${unit}`;
-	const typed = `Typed "${reading.rawText}"`;
-	if (reading.quantity !== 'restVoltage') return event(reading.takenAt, 'reading', title, typed);
+	const how = reading.state === 'loose' ? '' : `, read ${READ_STATE_NAMES[reading.state]}`;
+	const rough = reading.takenDoubtS ? ', about that time' : '';
+	const typed = `Typed "${reading.rawText}"${how}${rough}`;
+	// Only a loose cell's voltage tells its own charge.
+	if (reading.quantity !== 'restVoltage' || reading.state !== 'loose')
+		return event(reading.takenAt, 'reading', title, typed);
 	const bounds = socBounds(chemistry, reading.value, reading.sd, reading.restS ?? CRATE_REST_S);
 	const percent = (fraction: number) => Math.round(fraction * 100);
 	const charge = `Fits ${percent(bounds.lowFraction)} to ${percent(bounds.highFraction)} % of charge`;
