@@ -88,7 +88,8 @@ export async function loadDamsonRise(random: Random, now: Date): Promise<void> {
 		bmsA: 150,
 		bmsResolutionV: 0.001,
 		fuseA: 200,
-		cableA: 245
+		cableA: 245,
+		standbyA: 0.02
 	});
 	// Of a stream of its own: what was drawn before stays what it was.
 	await builtAndProved(seededRandom(BUILT_SEED), battery!.id, now);

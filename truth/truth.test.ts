@@ -35,6 +35,7 @@ describe('what is stated, in worlds that differ from the model', () => {
 			'capacity three years on',
 			'charge between fullest and emptiest group',
 			'drift of a group at the top',
+			'drift of a group with the charge’s log',
 			'gain of a tester',
 			'joint beyond its like, mΩ',
 			'peak current at joining',
@@ -50,6 +51,7 @@ describe('what is stated, in worlds that differ from the model', () => {
 		['capacity at 25 °C and 0.2 C', 0.065],
 		['charge between fullest and emptiest group', 0.2],
 		['drift of a group at the top', 0.08],
+		['drift of a group with the charge’s log', 0.06],
 		['capacity three years on', 0.06]
 	])('and %s is told within %s on the mean', (of, width) =>
 		expect(held.find((c): c is Coverage => c.of === of)!.width).toBeLessThan(width)

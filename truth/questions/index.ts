@@ -6,6 +6,7 @@ import { fade } from './fade';
 import { join } from './join';
 import { joints } from './joints';
 import { leads } from './leads';
+import { passings } from './passings';
 import { snapshot } from './snapshot';
 import { testers } from './testers';
 
@@ -19,5 +20,6 @@ export const QUESTIONS: readonly Question[] = [
 	leads,
 	joints,
 	fade,
-	testers
+	testers,
+	passings
 ];

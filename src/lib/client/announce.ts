@@ -1,14 +1,17 @@
 import { toast } from 'svelte-sonner';
+import { plainRefusal } from '$lib/input/plain-refusal';
 import { ApiProblem } from './api';
 
 const words = (error: unknown) =>
 	error instanceof ApiProblem
-		? [
-				error.message,
-				...Object.entries(error.fields).map(([path, message]) =>
-					message.includes(path.split('.').pop()!) ? message : `${path} ${message}`
-				)
-			].join(' ')
+		? plainRefusal(
+				[
+					error.message,
+					...Object.entries(error.fields).map(([path, message]) =>
+						message.includes(path.split('.').pop()!) ? message : `${path} ${message}`
+					)
+				].join(' ')
+			)
 		: 'Something went wrong in this page. Reload it; what was stored is safe.';
 
 /** Tells a person that something was done, with a way back when there is one. */

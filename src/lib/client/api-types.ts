@@ -5878,6 +5878,59 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/live-runs/{id}/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep what the groups last read as a check; read full, with the Ah counted between their passings */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["WatchedCheckInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/live-runs/{id}/samples": {
         parameters: {
             query?: {
@@ -8584,6 +8637,7 @@ export interface components {
             ratedAh?: number | null;
             ratedWh?: number | null;
             series?: number | null;
+            standbyA?: number | null;
         };
         BatteryInput: {
             bankId: number;
@@ -8614,6 +8668,7 @@ export interface components {
             ratedAh?: number | null;
             ratedWh?: number | null;
             series?: number | null;
+            standbyA?: number | null;
         };
         BatteryReading: {
             atMs: number;
@@ -9414,6 +9469,14 @@ export interface components {
             currentA?: number;
             groupVoltagesV?: (number | null)[];
             notes?: string | null;
+            passings?: {
+                endAh: number;
+                groups: ({
+                    ah: number;
+                    sdAh: number;
+                } | null)[];
+                voltageV: number;
+            } | null;
             temperatureC?: number | null;
         };
         ServiceCheckInput: {
@@ -9429,6 +9492,14 @@ export interface components {
             currentA: number;
             groupVoltagesV: (number | null)[];
             notes?: string | null;
+            passings?: {
+                endAh: number;
+                groups: ({
+                    ah: number;
+                    sdAh: number;
+                } | null)[];
+                voltageV: number;
+            } | null;
             temperatureC?: number | null;
         };
         SettingsInput: {
@@ -9673,7 +9744,7 @@ export interface components {
         /** @description A judgement as data, with its sentences; the facts of each code are in docs/verdicts.md */
         Verdict: {
             /** @enum {string} */
-            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "capacity-undecided" | "capacity-at-least" | "correction-refused" | "untested" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-resistive" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-refused" | "join-checked" | "joined-apart" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
+            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "capacity-undecided" | "capacity-at-least" | "testers-apart" | "correction-refused" | "untested" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-resistive" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-refused" | "join-checked" | "joined-apart" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "standby-short" | "standby-lasts" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
             doubt: string | null;
             facts: Record<string, never>;
             finding: string;
@@ -9688,6 +9759,11 @@ export interface components {
             title: string;
             /** @enum {string} */
             warmth: "calm" | "open" | "look" | "stop";
+        };
+        WatchedCheckInput: {
+            battery?: number | null;
+            /** @enum {string} */
+            context: "full" | "empty" | "rest" | "load";
         };
         WhereWasI: {
             lastWorkedAt: string | null;

@@ -104,6 +104,23 @@ export const Volts = (): Field =>
 			value.every((v) => typeof v === 'number' && Number.isFinite(v) && Math.abs(v) <= MOST_VOLTS),
 		'$property requires numbers (volts)'
 	);
+const isPassing = (value: unknown): boolean =>
+	value === null ||
+	(typeof value === 'object' &&
+		Number.isFinite((value as { ah?: unknown }).ah) &&
+		Number.isFinite((value as { sdAh?: unknown }).sdAh) &&
+		(value as { sdAh: number }).sdAh >= 0);
+/** Ah counted when each group passed one voltage. */
+export const GroupPassings = (): Field =>
+	checkedBy(
+		'passings',
+		(value) => {
+			if (typeof value !== 'object' || value === null) return false;
+			const { voltageV, endAh, groups } = value as Record<string, unknown>;
+			return Number.isFinite(voltageV) && Number.isFinite(endAh) && Array.isArray(groups) && groups.every(isPassing);
+		},
+		'$property requires voltageV, endAh and groups: one {ah, sdAh} a group, null where it never passed'
+	);
 export const YesNo = (): Field => IsBoolean({ message: '$property requires true or false' });
 const isIdentity = (value: unknown): boolean =>
 	Number.isFinite(value) || (typeof value === 'string' && value.length > 0 && value.length <= 80);

@@ -1,5 +1,6 @@
 import { Type } from 'class-transformer';
 import { ArrayMinSize, IsArray, IsDefined, IsInt, IsObject, ValidateNested } from 'class-validator';
+import { CHECK_CONTEXTS, type CheckContext } from '$lib/core/service';
 import { LIVE_KINDS, type LiveKind } from '$lib/core/live-run';
 import { DEFECT_KINDS, type DefectKind } from '$lib/core/rehearsal';
 import { AtMost, ClientKey, Maybe, Num, OneOf, Text, Whole, YesNo } from './fields';
@@ -70,6 +71,12 @@ export class ConclusionsInput {
 	@ValidateNested({ each: true })
 	@Type(() => FindingInput)
 	conclusions!: FindingInput[];
+}
+
+/** What the groups of a watched battery read now, kept as a check. */
+export class WatchedCheckInput {
+	@OneOf(CHECK_CONTEXTS) context!: CheckContext;
+	@Maybe() @Whole(1, 32) battery?: number | null;
 }
 
 export class MeasureInput {

@@ -35,6 +35,12 @@
 			.y((p) => y(p.mean))(projection.curve) ?? ''
 	);
 	const end = $derived(projection.endAgeYears);
+	/** As people say it: whole years, and beyond the chart an arrow. */
+	const endText = $derived(
+		`${Math.round(endFraction * 100)} % is passed at ${end.low95.toFixed(0)} to ${end.high95.toFixed(0)} years, 95 %` +
+			(end.high95 > lastAge ? ' →' : '')
+	);
+	const endInSight = $derived(end.low95 < lastAge);
 	const clamped = (age: number) => x(Math.min(age, lastAge));
 </script>
 
@@ -65,8 +71,14 @@
 		<line x1={x(ageYears)} x2={x(ageYears)} y1={margin.top} y2={height - margin.bottom} class="now" />
 		<text x={x(ageYears) + 5} y={height - margin.bottom - 6}>today</text>
 		<line x1={margin.left} x2={width - margin.right} y1={y(endFraction)} y2={y(endFraction)} class="end" />
-		<line x1={clamped(end.low95)} x2={clamped(end.high95)} y1={y(endFraction)} y2={y(endFraction)} class="end-range" />
-		<text x={width - margin.right} y={y(endFraction) - 8} text-anchor="end">end of life, 95 % range</text>
+		{#if endInSight}<line
+				x1={clamped(end.low95)}
+				x2={clamped(end.high95)}
+				y1={y(endFraction)}
+				y2={y(endFraction)}
+				class="end-range"
+			/>{/if}
+		<text x={margin.left + 6} y={y(endFraction) - 8}>{endText}</text>
 		{#each tests as t, i (i)}
 			<line
 				x1={x(t.ageYears)}

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { HTMLInputAttributes } from 'svelte/elements';
+	import DateField from './DateField.svelte';
 	import NumberField from './NumberField.svelte';
 
 	interface Props extends Omit<HTMLInputAttributes, 'value'> {
@@ -22,7 +23,10 @@
 	}: Props = $props();
 	const id = $props.id();
 	let noNumber = $state(false);
-	const shownError = $derived(noNumber ? 'Write a number, like 280.4.' : error);
+	let noDate = $state(false);
+	const shownError = $derived(
+		noNumber ? 'Write a number, like 280.4.' : noDate ? 'Write a date, like the one shown.' : error
+	);
 	const described = $derived({
 		id,
 		'aria-describedby': shownError || hint ? `${id}-note` : undefined,
@@ -36,6 +40,8 @@
 	>
 	{#if type === 'number'}
 		<NumberField bind:value bind:bad={noNumber} error={Boolean(shownError)} {...described} {...rest} />
+	{:else if type === 'date'}
+		<DateField bind:value bind:bad={noDate} error={Boolean(shownError)} {...described} {...rest} />
 	{:else}
 		<input {type} class="input tap w-full" class:input-error={shownError} bind:value {...described} {...rest} />
 	{/if}

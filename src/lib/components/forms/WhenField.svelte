@@ -1,4 +1,6 @@
 <script lang="ts">
+	import { onMount } from 'svelte';
+	import DateField from './DateField.svelte';
 	import { ROUGHLY, momentOf, type Roughly } from './when';
 
 	interface Props {
@@ -12,8 +14,12 @@
 	}
 	let { at = $bindable(), doubtS = $bindable(), label = 'When', names }: Props = $props();
 	const id = $props.id();
+	/** Before the page listens there is one field: blank is now. */
+	let awake = $state(false);
+	onMount(() => (awake = true));
 	let earlier = $state(false);
 	let typed = $state('');
+	let noDate = $state(false);
 	let roughly = $state<Roughly>('exact');
 
 	$effect(() => {
@@ -36,12 +42,15 @@
 		<option value="earlier">earlier …</option>
 	</select>
 	{#if earlier}
-		<input {id} type="datetime-local" class="input tap" bind:value={typed} aria-label="{label}: date and time" />
+		<DateField {id} withTime bind:value={typed} bind:bad={noDate} aria-label="{label}: date and time" />
 		<select class="select tap" bind:value={roughly} aria-label="{label}: how exactly">
 			{#each Object.entries(ROUGHLY) as [key, { text }] (key)}<option value={key}>{text}</option>{/each}
 		</select>
+		{#if noDate}<span class="text-sm ember-text">Write a date and a time, like the one shown.</span>{/if}
 	{/if}
-	{#if names}
+	{#if names && !awake}
+		<input type="datetime-local" class="input tap" name={names.at} aria-label="{label}: date and time, blank for now" />
+	{:else if names}
 		<input type="hidden" name={names.at} value={at ?? ''} />
 		<input type="hidden" name={names.doubtS} value={doubtS ?? ''} />
 	{/if}

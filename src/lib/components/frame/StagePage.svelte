@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import { warmestOf } from '$lib/core/shared';
+	import { warmestFirst, warmestOf } from '$lib/core/shared';
 	import type { ShownVerdict } from '$lib/core/verdicts';
 	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
 
@@ -18,6 +18,8 @@
 	let { title, subtitle, verdicts, onpick, onsetapart, tools, children }: Props = $props();
 	const needing = $derived(verdicts.filter((v) => v.warmth !== 'calm').length);
 	const warmth = $derived(warmestOf(verdicts));
+	/** The warmest so many go on paper. */
+	const PRINTED = 12;
 </script>
 
 <div class="stage-page">
@@ -30,6 +32,16 @@
 			{@render tools?.()}
 		</header>
 		{@render children()}
+		{#if verdicts.length}<section class="printed" aria-hidden="true">
+				<h2>Verdicts</h2>
+				<ul>
+					{#each warmestFirst(verdicts).slice(0, PRINTED) as v, i (i)}<li>
+							<strong>{v.title}.</strong>
+							{v.finding}
+							{v.doubt}
+						</li>{/each}
+				</ul>
+			</section>{/if}
 	</main>
 	<aside class="judged" aria-label="Verdicts">
 		<details class="phone-sheet">
@@ -57,7 +69,8 @@
 		border-left: 1px solid var(--line);
 		padding: 1rem;
 	}
-	.phone-sheet {
+	.phone-sheet,
+	.printed {
 		display: none;
 	}
 	.wide-list {
@@ -101,6 +114,17 @@
 		}
 		.stage-page {
 			display: block;
+		}
+		.work {
+			padding: 0;
+		}
+		.printed {
+			display: block;
+			margin-top: 1rem;
+			break-inside: avoid;
+		}
+		.printed li {
+			margin-top: 0.3rem;
 		}
 	}
 </style>

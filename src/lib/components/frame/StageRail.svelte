@@ -28,7 +28,8 @@
 
 <style>
 	.rail ol {
-		position: relative;
+		position: sticky;
+		top: var(--bar, 3.5rem);
 		display: flex;
 		flex-direction: column;
 		padding: 1rem 0;
@@ -70,6 +71,8 @@
 	}
 	@media (max-width: 1023px) {
 		.rail ol {
+			position: relative;
+			top: 0;
 			flex-direction: row;
 			overflow-x: auto;
 			padding: 0;

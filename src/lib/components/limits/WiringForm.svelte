@@ -12,6 +12,7 @@
 			bmsResolutionV: number | null;
 			fuseA: number | null;
 			cableA: number | null;
+			standbyA: number | null;
 		};
 		/** Why a field was refused, by its name. */
 		refused: Record<string, string>;
@@ -20,8 +21,9 @@
 	}
 	let { battery, refused, to }: Props = $props();
 	// svelte-ignore state_referenced_locally
-	const { bmsA, bmsResolutionV, fuseA, cableA } = battery;
-	let form = $state({ bmsA, bmsMv: bmsResolutionV === null ? null : bmsResolutionV * 1000, fuseA, cableA });
+	const { bmsA, bmsResolutionV, fuseA, cableA, standbyA } = battery;
+	const inThousandths = (value: number | null) => (value === null ? null : Number((value * 1000).toPrecision(6)));
+	let form = $state({ bmsA, bmsMv: inThousandths(bmsResolutionV), fuseA, cableA, standbyMa: inThousandths(standbyA) });
 	let fields = $derived(refused);
 	/** What the cable is by its own print; only to reckon with, nothing is kept of it. */
 	let cable = $state('');
@@ -34,7 +36,7 @@
 <form
 	method="POST"
 	action={to}
-	class="grid grid-cols-2 items-end gap-3 sm:grid-cols-5"
+	class="grid grid-cols-2 items-end gap-3 sm:grid-cols-3 xl:grid-cols-6"
 	use:enhance={formKept({ onfields: (refusals) => (fields = refusals) })}
 >
 	<input type="hidden" name="batteryId" value={battery.id} />
@@ -51,6 +53,15 @@
 	/>
 	<Field label="Main fuse" unit="A" type="number" name="fuseA" bind:value={form.fuseA} error={fields.fuseA} />
 	<Field label="Cable" unit="A" type="number" name="cableA" bind:value={form.cableA} error={fields.cableA} />
+	<Field
+		label="Standby"
+		unit="mA"
+		type="number"
+		name="standbyA"
+		bind:value={form.standbyMa}
+		placeholder="BMS, display, relay"
+		error={fields.standbyA}
+	/>
 	<button class="btn btn-primary tap">Keep these</button>
 </form>
 <div class="mt-3 flex flex-wrap items-end gap-3">

@@ -10,26 +10,16 @@
 	interface Props {
 		groupsV: number[];
 		chemistry: Chemistry;
-		bankId: number;
-		currentA: number;
-		atMs: number;
+		runId: number;
 	}
-	let { groupsV, chemistry, bankId, currentA, atMs }: Props = $props();
+	let { groupsV, chemistry, runId }: Props = $props();
 	let context = $state<CheckContext>('rest');
 	const read = $derived(whatWasRead(groupsV, chemistry));
 	const spreadMv = $derived((Math.max(...groupsV) - Math.min(...groupsV)) * 1000);
 
-	/** What the BMS shows now becomes a check of the bank. */
+	/** What the BMS last read becomes a check of the bank; full, with what the log of the charge counted. */
 	async function enter() {
-		const check = {
-			bankId,
-			battery: 1,
-			checkedAt: new Date(atMs).toISOString(),
-			context,
-			currentA,
-			groupVoltagesV: groupsV
-		};
-		if (await attempt(() => api.post('service-checks', check))) announce('Check kept: see Serve.');
+		if (await attempt(() => api.post(`live-runs/${runId}/check`, { context }))) announce('Check kept: see Serve.');
 	}
 </script>
 

@@ -28,6 +28,10 @@ describe('the curve of a live run', () => {
 	});
 	it('draws no voltage where nobody measured one, rather than nought', () =>
 		expect(liveCurve([sample(0, { voltageV: null }), sample(1)], []).volts).toEqual([null, 3.2]));
+	it('does not draw the rest after a run as its curve turning up: the line breaks where the current ends', () => {
+		const ended = [sample(0), sample(1, { voltageV: 2.6 }), sample(2, { voltageV: 2.95, currentA: 0 })];
+		expect(liveCurve(ended, []).volts).toEqual([3.2, 2.6, null, 2.95]);
+	});
 	it('is empty without samples', () => expect(liveCurve([], [5]).hours).toEqual([]));
 	it('keeps ends and dips of a long run, on the page and on the chart', () => {
 		const long = Array.from({ length: 9000 }, (_, i) => sample(i / 100, i === 4321 ? { voltageV: 2.6 } : {}));

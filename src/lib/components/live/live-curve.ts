@@ -7,6 +7,9 @@ const MOST_KEPT = 4000;
 /** Points drawn at most, about. */
 const MOST_DRAWN = 700;
 
+/** Less than this share of a run's largest current is none. */
+const RESTING = 0.01;
+
 /** Voltage at the cells where a meter touches them, else at the instrument; V, null where nobody measured. */
 const volts = (s: LiveSampleShown): number | null =>
 	s.cellV === null || probesAreOff(s.cellV, s.voltageV) ? s.voltageV : s.cellV;
@@ -34,11 +37,16 @@ export function liveCurve(samples: readonly LiveSampleShown[], gapEndsMs: readon
 	const curve: LiveCurve = { hours: [], volts: [], amperes: [] };
 	const gaps = [...gapEndsMs].sort((a, b) => a - b);
 	const startMs = samples[0]?.atMs ?? 0;
+	const mostA = samples.reduce((most, s) => Math.max(most, Math.abs(s.currentA ?? 0)), 0);
+	let flowed = samples.length > 0 && Math.abs(samples[0]!.currentA ?? 0) > mostA * RESTING;
 	for (const s of thinnedTo(samples, MOST_DRAWN)) {
 		const hour = (s.atMs - startMs) / 3_600_000;
 		const isAfterGap = gaps.length > 0 && s.atMs >= gaps[0]! && curve.hours.length > 0;
 		while (gaps.length && s.atMs >= gaps[0]!) gaps.shift();
-		if (isAfterGap) add(curve, hour, null, null);
+		const flows = Math.abs(s.currentA ?? 0) > mostA * RESTING;
+		// What a cell does at rest is not the curve of its run: the line breaks where the current goes or comes.
+		if (isAfterGap || flows !== flowed) add(curve, hour, null, null);
+		flowed = flows;
 		add(curve, hour, volts(s), s.currentA);
 	}
 	return curve;

@@ -6,6 +6,7 @@
 		id: number;
 		label: string;
 		capacityAh: number;
+		plusTurned: boolean;
 	}
 	interface Props {
 		arrangement: Arrangement;
@@ -76,9 +77,13 @@
 						class="cell tap"
 						data-shade={cell ? step(cell.capacityAh) : 0}
 						class:selected={item.id === selectedId}
-						aria-label="{cell?.label}, {cell?.capacityAh.toFixed(1)} Ah"
+						aria-label="{cell?.label}, {cell?.capacityAh.toFixed(1)} Ah{cell?.plusTurned
+							? ', plus on the other side'
+							: ''}"
 					>
-						<strong>{cell?.label}</strong><span class="figure">{cell?.capacityAh.toFixed(1)}</span>
+						<strong>{cell?.label}</strong><span class="figure"
+							>{cell?.capacityAh.toFixed(1)}{#if cell?.plusTurned}<small class="block">turned</small>{/if}</span
+						>
 						<button
 							class="swap"
 							aria-pressed={item.id === selectedId}

@@ -89,7 +89,7 @@
 			error={fields.capacityAh}
 		/>
 		<Field
-			label="Doubt, one sd"
+			label="Usually off by, ±"
 			unit="Ah"
 			type="number"
 			name="sdAh"

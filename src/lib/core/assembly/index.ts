@@ -13,3 +13,6 @@ export { leadVerdict } from './judge-leads';
 export { jointVerdicts } from './judge-joints';
 export { torqueVerdicts, type TightenedJoint } from './torque';
 export { LEAD_CODES, type LeadCode } from './lead-wirings';
+export { precharge, type Precharge, type PrechargeInput } from './precharge';
+export { currentShares, leadsToAddOhm } from './sharing';
+export { screwFit, type ScrewFit, type ScrewInput } from './screws';

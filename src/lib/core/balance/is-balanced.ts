@@ -1,6 +1,6 @@
 import { restVoltageCurve, type Chemistry } from '../chemistry';
 import { CoreError, requireFinite, requireNotNegative, requirePositive, type Interval } from '../shared';
-import { snapshotBounds, whatWasRead, type Read } from '../snapshot';
+import { apartByPassings, narrowed, snapshotBounds, whatWasRead, type Passings, type Read } from '../snapshot';
 import { WHOLE_BANK, say, type Subject, type Verdict } from '../verdicts';
 
 /** The end a battery was balanced at: there its groups stand together. */
@@ -17,6 +17,8 @@ export interface BalanceQuestion {
 	meterSdV: number;
 	/** Cells in series each reading is over; 1 when missing. */
 	cellsPerReading?: number;
+	/** Of the log of the charge these readings end, where there is one. */
+	passings?: Passings | null;
 	/** Where it was balanced; missing or null when nobody knows. */
 	balancedAt?: BalancedEnd | null;
 }
@@ -59,7 +61,12 @@ export function isBalanced(question: BalanceQuestion, subject: Subject = WHOLE_B
 	const read = whatWasRead(volts, chemistry, cellsPerReading);
 	if (read.kind !== 'groups') return { answer: 'cannot-tell', apartAh: null, verdict: misread(read, subject) };
 	const cellV = volts.map((v) => v / cellsPerReading);
-	const { apartAh, soc } = snapshotBounds({ ...question, groupVoltagesV: cellV, meterSdV: meterSdV / cellsPerReading });
+	const { apartAh: readAh, soc } = snapshotBounds({
+		...question,
+		groupVoltagesV: cellV,
+		meterSdV: meterSdV / cellsPerReading
+	});
+	const apartAh = narrowed(readAh, question.passings ? apartByPassings(question.passings) : null);
 	return answered(question, cellV, apartAh, soc as number[], subject);
 }
 

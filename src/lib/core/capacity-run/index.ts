@@ -1,6 +1,12 @@
 export { analyseLog, analyseRun, type RunAnalysis, type RunOptions } from './analyse-run';
 export { DECISION_PROBABILITY, TESTER_GAIN_SD, judgeCapacity, type CapacityJudgement } from './judge-capacity';
-export { jointCapacities, type JointCapacity, type StandardRun, type TesterGain } from './joint-capacity';
+export {
+	jointCapacities,
+	type JointCapacity,
+	type StandardRun,
+	type TesterGain,
+	type TestersApart
+} from './joint-capacity';
 export { judgeTesting, type RefusedRun, type TestedCell } from './judge-testing';
 export { type LogColumn, type LogColumns } from './log-columns';
 export { parseLog, type FaultCode, type LogFault, type ParsedLog } from './parse-log';

@@ -76,8 +76,18 @@ describe('capacities and testers together', () => {
 			)
 		);
 	});
+	it('names the two testers furthest apart, and only those that a cell ties together', () => {
+		const both = [1, 2, 3, 4].flatMap((id) => [run(id, 'A', 100), run(id, 'B', 103)]);
+		const { apart } = jointCapacities([...both, run(9, 'C', 120)]);
+		expect(apart).toMatchObject({ high: 'B', low: 'A' });
+		// By hand: the difference is read as ln 1.03 by four pairs, each ±0.3 % · √2; its prior is 0 ± 1.41 %.
+		const pull = 0.02 ** 2 / 2 / (0.02 ** 2 / 2 + (0.003 ** 2 * 2) / 4);
+		expect(Math.log1p(apart!.fraction)).toBeCloseTo(Math.log(1.03) * pull, 4);
+		expect(apart!.sd).toBeCloseTo(0.003 / Math.SQRT2, 4);
+		expect(jointCapacities([run(1, 'A', 100), run(2, 'B', 110)]).apart).toBeNull();
+	});
 	it('of no runs says nothing, and refuses a capacity that cannot be', () => {
-		expect(jointCapacities([])).toEqual({ byCell: new Map(), gains: [] });
+		expect(jointCapacities([])).toEqual({ byCell: new Map(), gains: [], apart: null });
 		expect(() => jointCapacities([run(1, 'A', 0)])).toThrow(/capacityAh/);
 	});
 });

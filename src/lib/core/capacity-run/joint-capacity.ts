@@ -1,4 +1,4 @@
-import { group } from 'd3-array';
+import { greatest, group } from 'd3-array';
 import { requireNotNegative, requirePositive } from '../shared';
 import { TESTER_GAIN_SD } from './judge-capacity';
 
@@ -28,6 +28,15 @@ export interface JointCapacity {
 export interface TesterGain {
 	tester: string | null;
 	gain: number;
+	sd: number;
+}
+
+/** The two testers that read furthest apart of those that cells tie together. */
+export interface TestersApart {
+	high: string | null;
+	low: string | null;
+	/** How much more one reads than the other, as a fraction, with its doubt. */
+	fraction: number;
 	sd: number;
 }
 
@@ -88,6 +97,8 @@ function inverted(matrix: readonly (readonly number[])[]): number[][] {
 export function jointCapacities(runs: readonly StandardRun[]): {
 	byCell: Map<number, JointCapacity>;
 	gains: TesterGain[];
+	/** Null while no cell was run on two testers. */
+	apart: TestersApart | null;
 } {
 	const logs = runs.map(onLogScale);
 	const testers = [...new Set(logs.filter((r) => !r.isCompared).map((r) => r.tester))];
@@ -127,9 +138,31 @@ export function jointCapacities(runs: readonly StandardRun[]): {
 			] as const;
 		})
 	);
+	const tied = new Set(
+		parts.flatMap(({ share }) => (share.filter(Boolean).length > 1 ? share.flatMap((s, i) => (s ? [i] : [])) : []))
+	);
 	return {
 		byCell,
+		apart: furthestApart(testers, [...tied], gains, covariance),
 		gains: testers.map((tester, i) => ({ tester, gain: Math.expm1(gains[i]!), sd: Math.sqrt(covariance[i]![i]!) }))
+	};
+}
+
+function furthestApart(
+	testers: readonly (string | null)[],
+	tied: readonly number[],
+	gains: readonly number[],
+	covariance: readonly (readonly number[])[]
+): TestersApart | null {
+	const high = greatest(tied, (i) => gains[i]!);
+	const low = greatest(tied, (i) => -gains[i]!);
+	if (high === undefined || low === undefined || high === low) return null;
+	const variance = covariance[high]![high]! + covariance[low]![low]! - 2 * covariance[high]![low]!;
+	return {
+		high: testers[high]!,
+		low: testers[low]!,
+		fraction: Math.expm1(gains[high]! - gains[low]!),
+		sd: Math.sqrt(variance)
 	};
 }
 

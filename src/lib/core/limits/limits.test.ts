@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CHEMISTRIES } from '../chemistry';
-import { STRATEGIES, checkChain, checkWiring, computeLimits, type LimitsInput } from '.';
+import { STRATEGIES, checkChain, checkWiring, computeLimits, standbyDays, type LimitsInput } from '.';
 
 const input: LimitsInput = {
 	chemistry: 'LFP',
@@ -144,4 +144,17 @@ describe('wiring', () => {
 			warmth: 'open',
 			facts: { blank: ['main fuse', 'BMS'] }
 		}));
+});
+
+describe('the clock after a low cut-off', () => {
+	it('280 Ah cut off at 3.07 V (3 %) with 50 mA and 2 % a month: 8.4 Ah over 1.387 Ah a day, six days', () => {
+		const { chargeLeftAh, days } = standbyDays({ chemistry: 'LFP', capacityAh: 280, cutoffV: 3.07, standbyA: 0.05 });
+		expect(chargeLeftAh).toBeCloseTo(8.4, 6);
+		expect(days).toBeCloseTo(8.4 / (1.2 + 280 * (0.02 / 30)), 6);
+	});
+	it('lasts for ever where nothing flows, and no time at empty', () => {
+		const cell = { chemistry: 'LFP' as const, capacityAh: 100, standbyA: 0, selfDischargePerMonth: 0 };
+		expect(standbyDays({ ...cell, cutoffV: 3.2 }).days).toBe(Infinity);
+		expect(standbyDays({ ...cell, cutoffV: 2.5, standbyA: 1 }).days).toBe(0);
+	});
 });

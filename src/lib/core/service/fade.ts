@@ -46,6 +46,8 @@ export interface FadeProjection {
 export const HORIZON_YEARS = 60;
 const CURVE_POINTS = 48;
 const SHORTEST_CURVE_YEARS = 10;
+/** The curve is drawn over at most so many times what was lived through. */
+const LONGEST_LOOK_AHEAD = 3;
 /** With fewer observations, or this little narrowing of a or b, the result is mainly the prior. */
 const PRIOR_OBSERVATIONS = 2;
 
@@ -92,12 +94,13 @@ export function projectFade(input: FadeInput): FadeProjection {
 	if (input.efcPerYear != null) requireNotNegative(input.efcPerYear, 'efcPerYear');
 	requirePositive(input.ratedAh, 'ratedAh');
 	const found = fadeCourses(input.ratedAh, input.observations, input.efcPerYear ?? null);
-	const ways = found.courses.map((course) => ({ course, stretches: stretchesOf(course) }));
-	const weight = joined(ways.map(({ course }) => course.posterior.weight.map((w) => w * course.weight)));
+	const ways = waysOf(found.courses);
+	const weight = weightsOf(ways);
 	const ends = joined(ways.map((way) => endAges(way, input.endFraction)));
 	const [low95, median, high95] = weightedQuantiles(ends, weight, [0.025, 0.5, 0.975]);
 	const lastAge = Math.max(0, ...input.observations.map((o) => o.ageYears));
-	const until = Math.min(HORIZON_YEARS, Math.max(SHORTEST_CURVE_YEARS, lastAge * 1.5, median! * 1.1));
+	const ahead = Math.min(median! * 1.1, lastAge * LONGEST_LOOK_AHEAD);
+	const until = Math.min(HORIZON_YEARS, Math.max(SHORTEST_CURVE_YEARS, lastAge * 1.5, ahead));
 	const curve = Array.from({ length: CURVE_POINTS + 1 }, (_, i) => fadePoint(ways, weight, (until * i) / CURVE_POINTS));
 	return {
 		curve,
@@ -107,12 +110,19 @@ export function projectFade(input: FadeInput): FadeProjection {
 }
 
 /** A course, and how it was and will be cycled by it. */
-interface Way {
+export interface Way {
 	course: FadeCourse;
 	stretches: Stretch[];
 }
 
-function joined(parts: readonly Float64Array[]): Float64Array {
+export const waysOf = (courses: readonly FadeCourse[]): Way[] =>
+	courses.map((course) => ({ course, stretches: stretchesOf(course) }));
+
+/** Of all draws of all ways, one after the other; they sum to 1. */
+export const weightsOf = (ways: readonly Way[]): Float64Array =>
+	joined(ways.map(({ course }) => course.posterior.weight.map((w) => w * course.weight)));
+
+export function joined(parts: readonly Float64Array[]): Float64Array {
 	if (parts.length === 1) return parts[0]!;
 	const all = new Float64Array(parts.reduce((n, part) => n + part.length, 0));
 	let at = 0;
@@ -138,7 +148,7 @@ function fadePoint(ways: readonly Way[], weight: Float64Array, ageYears: number)
 }
 
 /** For each draw the age at which it passes the end. The curve falls with age because a, b, c ≥ 0: it passes once. */
-function endAges({ course: { posterior, latePerYear2: c }, stretches }: Way, endFraction: number): Float64Array {
+export function endAges({ course: { posterior, latePerYear2: c }, stretches }: Way, endFraction: number): Float64Array {
 	return posterior.q0.map((q0, i) => {
 		const margin = q0 - endFraction;
 		if (margin <= 0) return 0;
@@ -194,4 +204,20 @@ function summarise(
 	const narrowed = a.sd < 0.7 * FADE_PRIOR.a.sd || b.sd < 0.7 * FADE_PRIOR.b.sd;
 	const mostlyPrior = observations < PRIOR_OBSERVATIONS || !narrowed;
 	return { q0, a, b, observations, mostlyPrior, misfit, noiseFactor, oddest };
+}
+
+/** Half-width of an even doubt over its sd. */
+const EVEN = Math.sqrt(3);
+/** Cycles a year where only the rate of fading matters (default). */
+const USUAL_EFC_PER_YEAR = 150;
+
+/**
+ * Capacity lost within the doubt of a test's time, one sd as a fraction of rated, by the prior law: a test whose date is only
+ * roughly known tells that much less.
+ * @param halfWidthYears how far off the time may be; not longer than the battery is old
+ */
+export function fadeMeanwhile(ageYears: number, halfWidthYears: number): number {
+	const half = Math.min(halfWidthYears, ageYears);
+	const lost = (years: number) => FADE_PRIOR.a.mean * Math.sqrt(years) + FADE_PRIOR.b.mean * USUAL_EFC_PER_YEAR * years;
+	return (lost(ageYears + half) - lost(ageYears - half)) / 2 / EVEN;
 }

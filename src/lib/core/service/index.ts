@@ -1,5 +1,5 @@
 export type { CapacityObservation } from './fade-courses';
-export { HORIZON_YEARS, projectFade, type FadeInput, type FadePoint, type FadeProjection } from './fade';
+export { HORIZON_YEARS, fadeMeanwhile, projectFade, type FadeInput, type FadePoint, type FadeProjection } from './fade';
 export {
 	FADE_PRIOR,
 	fadePosterior,
@@ -7,6 +7,7 @@ export {
 	type FadeObservation,
 	type FadePosterior
 } from './fade-posterior';
+export { calendarFactor, endIfKept, type KeptOtherwise } from './fade-what-if';
 export { judgeFade } from './judge-fade';
 export {
 	CHECK_CONTEXTS,

@@ -2,7 +2,7 @@ import { sum } from 'd3-array';
 import { misread, type BalancedEnd } from '../balance';
 import { restVoltageCurve, type Chemistry } from '../chemistry';
 import { CoreError, requireFinite, requirePositive, type Interval } from '../shared';
-import { snapshotBounds, whatWasRead } from '../snapshot';
+import { driftByPassings, narrowed, snapshotBounds, whatWasRead, type Passings } from '../snapshot';
 import { WHOLE_BANK, measured, say, type Subject, type Verdict } from '../verdicts';
 
 /** How the battery stood when its cells were read. */
@@ -15,6 +15,8 @@ export interface ServiceCheck {
 	currentA: number;
 	/** One voltage a group, position 1 first; null where it was not read. */
 	groupVoltagesV: readonly (number | null)[];
+	/** Of the log of the charge it ended, where there is one. */
+	passings?: Passings | null;
 }
 
 export interface BatteryContext {
@@ -116,13 +118,15 @@ function notJudged(check: ServiceCheck, reason: string, { subjects }: BatteryCon
 }
 
 function judged(check: ServiceCheck, battery: BatteryContext): CheckJudgement {
-	const { driftAh } = snapshotBounds({
+	const { driftAh: readAh } = snapshotBounds({
 		chemistry: battery.chemistry,
 		groupVoltagesV: check.groupVoltagesV,
 		currentA: check.currentA,
 		groupAh: battery.groupAh,
 		meterSdV: battery.meterSdV
 	});
+	const countedAh = check.context === 'full' && check.passings ? driftByPassings(check.passings) : [];
+	const driftAh = readAh.map((own, i) => own && narrowed(own, countedAh[i] ?? null));
 	return {
 		judged: true,
 		reason: `Read ${check.context}: the curve is steep enough to tell charge.`,
@@ -149,7 +153,8 @@ function driftVerdict(check: ServiceCheck, battery: BatteryContext, driftAh: rea
 		limitAh: limit,
 		limitShare: LOOK_SHARE,
 		end: check.context === 'full' ? ('top' as const) : ('bottom' as const),
-		group: worst.group
+		group: worst.group,
+		countedAtV: (check.context === 'full' && check.passings?.voltageV) || null
 	};
 	const { battery: whole = WHOLE_BANK, groups = [] } = battery.subjects ?? {};
 	const group = groups[worst.group - 1] ?? whole;

@@ -1,2 +1,11 @@
 export { snapshotBounds, type Snapshot, type SnapshotBounds } from './snapshot';
 export { whatWasRead, type Read } from './what-was-read';
+export {
+	apartByPassings,
+	driftByPassings,
+	groupPassings,
+	narrowed,
+	type ChargeLog,
+	type ChargeSample,
+	type Passings
+} from './passings';

@@ -1,4 +1,12 @@
-import { checkChain, checkWiring, computeLimits, type LimitValue, type LimitsInput } from '../limits';
+import {
+	STANDBY_DAYS,
+	checkChain,
+	checkWiring,
+	computeLimits,
+	standbyDays,
+	type LimitValue,
+	type LimitsInput
+} from '../limits';
 import { CoreError } from '../shared';
 import { measured, say, type Verdict } from '../verdicts';
 import { matchState, type PlacedGroup } from './match';
@@ -84,6 +92,20 @@ function capacitySince(picture: BankPicture, own: BatteryLimits, tests: readonly
 	return [say('capacity-since', 'open', batterySubject(picture, own.battery), facts)];
 }
 
+/** How long the cells of a battery last after the load's cut-off; nothing while nobody has said what still flows. */
+function standby(picture: BankPicture, { battery, values, measuredGroupAh }: BatteryLimits): Verdict[] {
+	const cutoffV = values.find((v) => v.key === 'loadCutoffV')?.value;
+	const { standbyA } = battery;
+	if (standbyA === null || cutoffV === undefined) return [];
+	const capacityAh = measuredGroupAh ?? picture.cellType!.ratedAh * battery.parallel;
+	const { chemistry } = picture.bank;
+	const { days, chargeLeftAh } = standbyDays({ chemistry, capacityAh, cutoffV: cutoffV / battery.series, standbyA });
+	const { visited, unvisited } = STANDBY_DAYS;
+	const facts = { days, chargeLeftAh, standbyA, visitedDays: visited, unvisitedDays: unvisited };
+	const subject = batterySubject(picture, battery);
+	return [days < visited ? say('standby-short', 'look', subject, facts) : say('standby-lasts', 'calm', subject, facts)];
+}
+
 /** The verdicts on the limits of a bank. @param tests the latest capacity test of each battery */
 export function judgeLimitsStage(picture: BankPicture, tests: readonly LatestTest[] = []): StageJudgement {
 	const state = limitsState(picture);
@@ -97,7 +119,7 @@ export function judgeLimitsStage(picture: BankPicture, tests: readonly LatestTes
 	});
 	const since = state.batteries.flatMap((b) => capacitySince(picture, b, tests));
 	const judged = [...wiring, ...state.batteries.map((b) => b.verdict)];
-	const own = [...judged, ...since];
+	const own = [...judged, ...since, ...state.batteries.flatMap((b) => standby(picture, b))];
 	const isCalm = (v: Verdict) => v.warmth === 'calm';
 	// What nobody wrote down is not in order; a capacity that has since become less undoes nothing.
 	const done = plan !== null && judged.every(isCalm);

@@ -12,6 +12,8 @@ export interface MatchCandidate extends MatchCell {
 	label: string;
 	/** Its resistance is out of line, and there are enough others: a search leaves it out. */
 	leftOut: boolean;
+	/** Its plus is on the other side than printed. */
+	plusTurned: boolean;
 }
 
 export interface PlacedGroup {
@@ -48,7 +50,8 @@ export const matchState = oncePerPicture((picture): MatchState => {
 						capacitySdAh: sdAh,
 						resistanceMohm: cell.readings.acResistance?.value ?? null,
 						batch: cell.batch,
-						leftOut: spareable && odd.has(cell.id)
+						leftOut: spareable && odd.has(cell.id),
+						plusTurned: cell.plusTurned
 					}
 				]
 	);

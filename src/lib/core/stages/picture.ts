@@ -52,6 +52,8 @@ export interface PictureBattery {
 	bmsResolutionV: number | null;
 	fuseA: number | null;
 	cableA: number | null;
+	/** Drawn after the load’s cut-off, A. */
+	standbyA: number | null;
 	ratedAh: number | null;
 	nominalV: number | null;
 	mostInSeries: number | null;

@@ -1,6 +1,7 @@
 import { meterSd } from '../reading';
 import {
 	driftSlopes,
+	fadeMeanwhile,
 	judgeGrowth,
 	judgeFade,
 	type BatteryContext,
@@ -12,6 +13,7 @@ import {
 	type ServiceCheck
 } from '../service';
 import { CoreError } from '../shared';
+import type { Passings } from '../snapshot';
 import { say, type Verdict } from '../verdicts';
 import type { BankPicture, PictureBattery } from './picture';
 import { batterySubject, groupSubjects, isInService } from './picture-parts';
@@ -32,6 +34,8 @@ export interface ServiceRow {
 	currentA: number;
 	temperatureC: number | null;
 	groupVoltagesV: (number | null)[];
+	/** Of the log of the charge it ended; null or missing: none. */
+	passings?: Passings | null;
 	notes: string | null;
 }
 
@@ -40,6 +44,8 @@ export interface TestRow {
 	version: number;
 	battery: number;
 	testedAt: string;
+	/** How far off that may be (half-width), s; null or missing: exact. */
+	testedDoubtS?: number | null;
 	capacityAh: number;
 	sdAh: number;
 	/** Equivalent full cycles; null: nobody counted. */
@@ -142,7 +148,11 @@ export function batteryService(
 		.map((check) => judgedCheck(check, context, battery.series, judge));
 	const tests = allTests
 		.filter((t) => t.battery === battery.number)
-		.map((t) => ({ ...t, ageYears: ageOf(picture, t.testedAt) }));
+		.map((t) => {
+			const ageYears = ageOf(picture, t.testedAt);
+			const fadedMeanwhile = ratedAh * fadeMeanwhile(ageYears, ((t.testedDoubtS ?? 0) * 1000) / YEAR_MS);
+			return { ...t, ageYears, sdAh: Math.hypot(t.sdAh, fadedMeanwhile) };
+		});
 	const last = tests.findLast((t) => t.efc !== null && t.ageYears > COUNTED_FOR_YEARS);
 	const efcPerYear = last ? last.efc! / last.ageYears : null;
 	const { endFraction } = picture.bank;

@@ -7,10 +7,12 @@ import {
 	type CapacityJudgement,
 	type JointCapacity,
 	type RefusedRun,
-	type StandardRun
+	type StandardRun,
+	type TestersApart
 } from '../capacity-run';
 import { CHEMISTRY_FIGURES } from '../chemistry';
 import { CoreError } from '../shared';
+import { measured, say, type Subject, type Verdict } from '../verdicts';
 import { oncePerPicture } from './once-per-picture';
 import type { BankPicture, PictureCell, PictureCellType, PictureRun } from './picture';
 import { bankSubject, concernedCells, isInService, wantedCells } from './picture-parts';
@@ -122,15 +124,28 @@ function capacityOf(
 }
 
 /** The capacity each cell in play is believed to have: all its runs of a year, corrected, testers compared. Tray order. */
-export const bankCapacities = oncePerPicture((picture): CellCapacity[] => {
+export const bankCapacities = (picture: BankPicture): CellCapacity[] => bankTesting(picture).capacities;
+
+const bankTesting = oncePerPicture((picture): { capacities: CellCapacity[]; apart: TestersApart | null } => {
 	const own = picture.cells.map((cell) => ({ cell, brought: standardRuns(cell, picture) }));
-	const { byCell } = jointCapacities(own.flatMap((c) => c.brought.standard));
-	return own.map(({ cell, brought }) => capacityOf(cell, picture.cellType, byCell.get(cell.id) ?? null, brought));
+	const { byCell, apart } = jointCapacities(own.flatMap((c) => c.brought.standard));
+	const capacities = own.map(({ cell, brought }) =>
+		capacityOf(cell, picture.cellType, byCell.get(cell.id) ?? null, brought)
+	);
+	return { capacities, apart };
 });
+
+/** Two usual testers differ by less, as a fraction: √2 of their gains at 95 %. */
+const USUALLY_APART = 1.96 * Math.SQRT2 * TESTER_GAIN_SD;
+
+function testersVerdict({ high, low, fraction, sd }: TestersApart, bank: Subject): Verdict {
+	const warmth = fraction > USUALLY_APART ? 'look' : 'calm';
+	return say('testers-apart', warmth, bank, { high, low, fraction: measured(fraction, sd) });
+}
 
 /** The verdicts on what was tested. In service nobody is asked to test the cells. */
 export function judgeTestStage(picture: BankPicture): StageJudgement {
-	const capacities = bankCapacities(picture);
+	const { capacities, apart } = bankTesting(picture);
 	const concerned = new Set(concernedCells(picture).map((c) => c.id));
 	const asked = (c: CellCapacity) => c.run !== null || (concerned.has(c.cell.id) && !isInService(picture));
 	const tested = capacities.filter(asked).map((c) => ({
@@ -140,7 +155,10 @@ export function judgeTestStage(picture: BankPicture): StageJudgement {
 	}));
 	const own = capacities.filter((c) => concerned.has(c.cell.id));
 	return {
-		verdicts: setAside(judgeTesting(tested, bankSubject(picture)), concerned),
+		verdicts: [
+			...setAside(judgeTesting(tested, bankSubject(picture)), concerned),
+			...(apart ? [testersVerdict(apart, bankSubject(picture))] : [])
+		],
 		done: own.length >= wantedCells(picture) && own.every((c) => c.capacityAh !== null)
 	};
 }

@@ -53,6 +53,10 @@ export function formatDate(iso: string | null, style: Settings['dateStyle']): st
 	return iso === null ? '–' : format(parseISO(iso.slice(0, 10)), DATE_PATTERNS[style]);
 }
 
+/** A typed date, as {@link parseDate} gives it, in the chosen style and with its time of day where it has one. */
+export const formatTyped = (local: string, style: Settings['dateStyle']): string =>
+	local.includes('T') ? formatDateTime(local, style) : formatDate(local, style);
+
 /** Date and wall-clock time, in the time zone of whoever looks. */
 export function formatDateTime(iso: string | null, style: Settings['dateStyle']): string {
 	return iso === null ? '–' : format(parseISO(iso), `${DATE_PATTERNS[style]}, HH:mm`);

@@ -1,3 +1,4 @@
+export { parseDate } from './parse-date';
 export { parseNumber } from './parse-number';
 export {
 	decimalsFor,
@@ -6,6 +7,7 @@ export {
 	formatDuration,
 	formatNumber,
 	formatPercent,
+	formatTyped,
 	formatWithDoubt
 } from './format';
 export {

@@ -7,7 +7,9 @@ import {
 	formatNumber,
 	formatPercent,
 	formatWithDoubt,
+	formatTyped,
 	fromUserUnits,
+	parseDate,
 	toUserUnits,
 	unitOf
 } from '.';
@@ -56,5 +58,28 @@ describe('sensible digits', () => {
 		expect(formatDate('2026-03-09', 'month-first')).toBe('Mar 9, 2026');
 		expect(formatDate(null, 'iso')).toBe('–');
 		expect(formatPercent(0.456)).toBe('46 %');
+	});
+});
+
+describe('typed dates', () => {
+	it.each([
+		['2026-03-09', 'day-first', '2026-03-09'],
+		['9 Mar 2026', 'day-first', '2026-03-09'],
+		['9.3.2026', 'month-first', '2026-03-09'],
+		['9/3/2026', 'day-first', '2026-03-09'],
+		['9/3/2026', 'month-first', '2026-09-03'],
+		['Mar 9, 2026', 'month-first', '2026-03-09'],
+		['9 march 2026, 22:05', 'day-first', '2026-03-09T22:05'],
+		['2026-03-09T22:05', 'iso', '2026-03-09T22:05']
+	] as const)('%s, %s, is %s', (typed, style, date) => expect(parseDate(typed, style)).toBe(date));
+	it.each(['31 Feb 2026', '9/3/2026', 'yesterday', '9 Mar 26', '9 Mar 3026'])(
+		'%s is no date in the ISO style',
+		(typed) => expect(parseDate(typed, 'iso')).toBeUndefined()
+	);
+	it('nothing typed is no date, and no fault', () => expect(parseDate('  ', 'iso')).toBeNull());
+	it('what is shown is understood, in every style', () => {
+		for (const style of ['day-first', 'month-first', 'iso'] as const)
+			for (const date of ['2026-03-09', '2024-02-29', '2026-11-12T07:05'])
+				expect(parseDate(formatTyped(date, style), style)).toBe(date);
 	});
 });

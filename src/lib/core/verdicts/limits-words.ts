@@ -15,6 +15,16 @@ export interface BadRelease {
 	unit: string;
 }
 
+/** From the load's cut-off to empty cells. */
+interface StandbyFacts {
+	days: number;
+	chargeLeftAh: number;
+	standbyA: number;
+	/** Days wanted where somebody comes by, and where nobody does. */
+	visitedDays: number;
+	unvisitedDays: number;
+}
+
 export interface LimitsFacts {
 	/** Every link of the chain of limits and every release is in order. */
 	'chain-holds': { links: number };
@@ -32,6 +42,10 @@ export interface LimitsFacts {
 	'wiring-holds': { fuseA: number; cableA: number; bmsA: number };
 	/** A capacity test in service found less than the limits reckon with. */
 	'capacity-since': { usedAh: number; testedAh: Measured; testedOn: string };
+	/** What still flows after the load’s cut-off empties the cells before somebody comes by. */
+	'standby-short': StandbyFacts;
+	/** The charge left at the cut-off lasts for a visit, or for a season. */
+	'standby-lasts': StandbyFacts;
 	/** The cell type’s figures leave no window to work in. */
 	'limits-no-room': { cause: string; reason: string };
 	/** Cells are placed and no strategy is chosen. */
@@ -49,7 +63,8 @@ export const LIMITS_WORDS: Words<LimitsFacts> = {
 	'chain-holds': ({ facts: { links } }) => ({
 		title: 'The set-points are in order',
 		finding: `${links} links of voltage and temperature and every release checked; fuse, cable and BMS are judged apart.`,
-		doubt: 'Checked on paper: a trip is proved only by making it happen.',
+		doubt:
+			'Checked on paper: a trip is proved only by making it happen. Two things must be able to stop a charge: should the BMS’s switch fail closed, only the charger’s own limits hold the cells.',
 		rule: 'Charger below BMS, BMS below cell, load cut-off above BMS, releases inside limits.',
 		next: null
 	}),
@@ -106,6 +121,20 @@ export const LIMITS_WORDS: Words<LimitsFacts> = {
 		doubt: 'If other conditions explain the difference, test again under the same as before.',
 		rule: 'Capacity in BMS and shunt = the smallest measured group, as it is now.',
 		next: 'Write the tested capacity into BMS and shunt.'
+	}),
+	'standby-short': ({ facts: { days, chargeLeftAh, standbyA, visitedDays } }) => ({
+		title: `${days.toFixed(0)} days from the cut-off to empty cells`,
+		finding: `At the load’s cut-off ${chargeLeftAh.toFixed(0)} Ah are left; ${(standbyA * 1000).toFixed(0)} mA and self-discharge go on.`,
+		doubt: 'Reckoned from the rest curve; a cut-off under load leaves more, cells that differ leave less.',
+		rule: `Charge left at the cut-off ≥ standby × ${visitedDays} days (default).`,
+		next: 'Raise the load’s cut-off, fit a disconnect that takes the standby off, or come by sooner.'
+	}),
+	'standby-lasts': ({ facts: { days, chargeLeftAh, standbyA, unvisitedDays } }) => ({
+		title: `${days.toFixed(0)} days from the cut-off to empty cells`,
+		finding: `At the load’s cut-off ${chargeLeftAh.toFixed(0)} Ah are left; ${(standbyA * 1000).toFixed(0)} mA and self-discharge go on.`,
+		doubt: 'Reckoned from the rest curve; a cut-off under load leaves more, cells that differ leave less.',
+		rule: `Where nobody comes by, ${unvisitedDays} days are wanted (default).`,
+		next: days < unvisitedDays ? 'Switch everything off at the disconnect before leaving it alone for longer.' : null
 	}),
 	'limits-no-room': ({ facts: { reason } }) => ({
 		title: 'These figures leave no room',

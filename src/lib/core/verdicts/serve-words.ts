@@ -11,6 +11,8 @@ interface DriftFacts {
 	end: 'top' | 'bottom';
 	/** Position of the group furthest from the others. */
 	group: number;
+	/** Ah were counted between the groups’ passings of this voltage in the charge before; null: no log. */
+	countedAtV: number | null;
 }
 
 interface FadeFacts {
@@ -52,7 +54,7 @@ export interface ServeFacts {
 const drift =
 	(kind: 'none' | 'sure' | 'unsure') =>
 	({ facts, subject }: Said<DriftFacts>) => {
-		const { driftAh, limitAh, limitShare, end, group } = facts;
+		const { driftAh, limitAh, limitShare, end, group, countedAtV } = facts;
 		const label = subject.kind === 'group' ? subject.label : `Group ${group}`;
 		const [low, high] = [driftAh.low95, driftAh.high95];
 		const way = driftAh.likely < 0 ? 'behind' : 'ahead';
@@ -69,12 +71,15 @@ const drift =
 						? `${label} is at least ${away.low95.toFixed(1)} Ah ${way} at the ${end}`
 						: `${label} may be apart at the ${end}`,
 			finding: `Group ${group} is ${range} the mean of the others, likeliest ${Math.abs(driftAh.likely).toFixed(1)} Ah ${way}.`,
-			doubt: `95 %, from meter, joints, hysteresis and the curve itself${kind === 'unsure' ? ': too near the limit to be sure' : ''}.`,
+			doubt: `95 %, from ${countedAtV === null ? 'meter, joints, hysteresis and the curve itself' : `the Ah counted between the groups’ passings of ${countedAtV.toFixed(2)} V in that charge`}${kind === 'unsure' ? ': too near the limit to be sure' : ''}.`,
 			rule: `Look above ${limitShare * 100} % of a group, ${limitAh.toFixed(1)} Ah (default).`,
 			next: {
 				none: null,
 				sure: 'Let the balancer work at the top for a week, then check again.',
-				unsure: 'Read again with a finer meter at the end of the next full charge, an hour later into its tail.'
+				unsure:
+					countedAtV === null
+						? 'Read again with a finer meter at the end of the next full charge, an hour later into its tail; or watch that charge by the BMS from 90 % on and enter its end: Ah counted between the groups tell more than volts.'
+						: 'Charge an hour longer at a like current, so that every group passes.'
 			}[kind]
 		};
 	};

@@ -25,6 +25,8 @@ export interface TestFacts {
 	'capacity-undecided': { lowestAh: Measured; ratedAh: number; cells: number; withoutTemperature: number };
 	/** A run that did not go from full to the end: a lower bound. */
 	'capacity-at-least': { atLeastAh: number; why: 'not-full' | 'ended-early' };
+	/** Two testers that the same cells were run on: how much more one reads. */
+	'testers-apart': { high: string | null; low: string | null; fraction: Measured };
 	/** A run too far from standard conditions to be corrected. */
 	'correction-refused': { reason: string };
 	/** Cells without a capacity; members are those cells. */
@@ -64,6 +66,9 @@ function against(facts: CapacityFacts) {
 	};
 }
 
+/** What a tester was called; runs without a name count as one. */
+const testerName = (name: string | null) => (name === null ? 'The tester nobody named' : `“${name}”`);
+
 const capacity =
 	(title: (label: string) => string, next: (facts: CapacityFacts) => string | null) =>
 	({ facts, subject }: Said<CapacityFacts>): Sentences => ({
@@ -100,6 +105,13 @@ export const TEST_WORDS: Words<TestFacts> = {
 		doubt: 'How much more it holds this run does not tell.',
 		rule: 'A capacity is what comes out from full to the end.',
 		next: why === 'not-full' ? 'Charge it full to the tail, and run it again.' : 'Run it again to its end.'
+	}),
+	'testers-apart': ({ facts: { high, low, fraction } }) => ({
+		title: `${testerName(high)} reads ${(fraction.value * 100).toFixed(1)} % more than ${testerName(low)}`,
+		finding: `From the cells run on both: ${(fraction.value * 100).toFixed(1)} ± ${(196 * fraction.sd).toFixed(1)} %. Every capacity here is corrected by it, half on each.`,
+		doubt: 'Which of the two is right their runs cannot tell.',
+		rule: 'A tester’s gain is taken as 0 ± 1 % before cells compare it.',
+		next: 'To know which, run one cell on a tester that was calibrated, or against a shunt.'
 	}),
 	'correction-refused': ({ facts, subject }) => ({
 		title: `${subject.label}: test again`,

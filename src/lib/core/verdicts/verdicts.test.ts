@@ -32,6 +32,7 @@ describe('a verdict', () => {
 						driftAh: { low95: ah - 0.2, likely: ah, high95: ah + 0.2 },
 						limitAh: 1,
 						limitShare: 0.01,
+						countedAtV: null,
 						end: 'top' as const,
 						group: id
 					}

@@ -1,4 +1,5 @@
 import { fail, isRedirect, type ActionFailure, type RequestEvent } from '@sveltejs/kit';
+import { plainRefusal } from '$lib/input/plain-refusal';
 import { refusalOf } from './endpoint';
 
 /** Why a form was not taken: in words, and beside which field. What was typed comes back with it. */
@@ -27,6 +28,7 @@ export const formAction =
 			if (isRedirect(error)) throw error;
 			const { status, message, faults = [] } = refusalOf(error);
 			const typed = Object.fromEntries([...form].flatMap(([name, v]) => (typeof v === 'string' ? [[name, v]] : [])));
-			return fail(status, { message, fields: Object.fromEntries(faults.map((f) => [f.path, f.message])), typed });
+			const fields = Object.fromEntries(faults.map((f) => [f.path, plainRefusal(f.message)]));
+			return fail(status, { message: plainRefusal(message), fields, typed });
 		}
 	};

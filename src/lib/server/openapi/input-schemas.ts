@@ -11,6 +11,23 @@ const OWN_CHECKS: Record<string, Json> = {
 	ticks: { type: 'object', additionalProperties: { type: 'boolean' } },
 	volts: volts(false),
 	'volts-or-null': volts(true),
+	passings: {
+		type: 'object',
+		required: ['voltageV', 'endAh', 'groups'],
+		properties: {
+			voltageV: { type: 'number' },
+			endAh: { type: 'number' },
+			groups: {
+				type: 'array',
+				items: {
+					type: 'object',
+					nullable: true,
+					required: ['ah', 'sdAh'],
+					properties: { ah: { type: 'number' }, sdAh: { type: 'number', minimum: 0 } }
+				}
+			}
+		}
+	},
 	identity: { type: ['string', 'number'] },
 	identities: { type: 'array', items: { type: 'array', items: { type: ['string', 'number'] } } },
 	groups: { type: 'array', items: { type: 'array', items: { type: 'integer' } } }

@@ -29,6 +29,11 @@ export function livePaths(): Json {
 			answer('LiveView')
 		),
 		'/api/v1/live-runs/{id}/stop': on('Outputs off, end the run', null, answer('LiveView')),
+		'/api/v1/live-runs/{id}/check': on(
+			'Keep what the groups last read as a check; read full, with the Ah counted between their passings',
+			live.WatchedCheckInput,
+			json(ref('Recorded'))
+		),
 		'/api/v1/live-runs/{id}/samples': {
 			parameters: [path('id'), query('afterMs', 'integer')],
 			get: operation('Stored samples', { result: answer('LiveSamples') })

@@ -4,6 +4,7 @@ import { bankSubject, ratedGroupAh } from '$lib/core/stages';
 import type { BalanceQuestionInput } from '$lib/input/compute';
 import { InputError } from '$lib/input/validate';
 import { loadBankPicture } from '../bank-picture/load';
+import { serviceChecks } from '../records';
 import { currentMeters } from '../records/settings/settings';
 import { balanceFacts } from '../stages/balance/stage';
 
@@ -38,7 +39,8 @@ async function ofBank(bankId: number, input: BalanceQuestionInput): Promise<Bala
 			...question,
 			chemistry: bank.chemistry,
 			groupAh: built ? ratedGroupAh(picture, built) : 100 * bank.parallel,
-			balancedAt: progress?.done ? 'top' : null
+			balancedAt: progress?.done ? 'top' : null,
+			passings: await latestPassings(bankId, built?.number ?? 1, question.groupVoltagesV.length)
 		},
 		bankSubject(picture)
 	);
@@ -51,6 +53,18 @@ async function ofBank(bankId: number, input: BalanceQuestionInput): Promise<Bala
 			}
 		]);
 	return answer;
+}
+
+/** A charge that was logged this long ago still tells how the groups stand, ms: a balancer at work moves them. */
+const STILL_TELLS_MS = 7 * 86_400_000;
+
+/** What the log of a recent charge counted of the groups; null where there is none. */
+async function latestPassings(bankId: number, battery: number, groups: number) {
+	const since = Date.now() - STILL_TELLS_MS;
+	const checks = await serviceChecks.all({ bankId, battery });
+	return (
+		checks.findLast((c) => c.passings?.groups.length === groups && Date.parse(c.checkedAt) > since)?.passings ?? null
+	);
 }
 
 const asked = (input: Omit<BalanceQuestionInput, 'chemistry' | 'groupAh'>, usualSdV: number) => ({

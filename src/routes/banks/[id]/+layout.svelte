@@ -5,6 +5,8 @@
 	import WhereWasI from '$lib/components/frame/WhereWasI.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
 
+	import { formatDate } from '$lib/core/units';
+
 	let { data, children } = $props();
 	const bank = $derived(data.overview.bank);
 	const active = $derived(page.url.pathname.split('/')[3] ?? '');
@@ -27,6 +29,14 @@
 		>{/if}
 	{#if data.overview.running.length}<RunningStrip running={data.overview.running} />{/if}
 </TopBar>
+<p class="hidden print:flex justify-between border-b pb-1 mb-3">
+	<strong>{bank.name}</strong>
+	<span
+		>{bank.series}S{bank.parallel}P{bank.batteries > 1 ? ` × ${bank.batteries}` : ''} · {bank.chemistry}{bank.rehearsal
+			? ' · rehearsal, simulated cells'
+			: ''} · {formatDate(new Date().toISOString(), data.settings.dateStyle)}</span
+	>
+</p>
 <div class="frame" class:rehearsing={bank.rehearsal}>
 	<StageRail bankId={bank.id} stages={data.overview.stages} {active} />
 	{#key bank.id}<div class="min-w-0">

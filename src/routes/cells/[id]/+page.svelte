@@ -49,7 +49,13 @@
 	</p>
 	<h1>Passport of {data.cell.label}</h1>
 	<p class="muted">
-		{[data.cell.batch ? `Batch ${data.cell.batch}` : null, data.cell.code].filter(Boolean).join(' · ')}
+		{[
+			data.cell.batch ? `Batch ${data.cell.batch}` : null,
+			data.cell.code,
+			data.cell.plusTurned ? 'Plus is on the other side than printed: build it in turned' : null
+		]
+			.filter(Boolean)
+			.join(' · ')}
 	</p>
 	<Whereabouts label={data.cell.label} place={data.place} considered={data.considered} settings={data.settings} />
 	<form

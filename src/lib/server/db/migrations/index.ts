@@ -7,6 +7,7 @@ import * as judgements from './005-judgements';
 import * as cycles from './006-uncounted-cycles';
 import * as turned from './007-turned-cells';
 import * as build from './008-build-and-prove';
+import * as planning from './009-plan-and-passings';
 
 interface Migration {
 	name: string;
@@ -22,7 +23,8 @@ const MIGRATIONS: Migration[] = [
 	{ name: '005-judgements', up: judgements.up },
 	{ name: '006-uncounted-cycles', up: cycles.up },
 	{ name: '007-turned-cells', up: turned.up },
-	{ name: '008-build-and-prove', up: build.up }
+	{ name: '008-build-and-prove', up: build.up },
+	{ name: '009-plan-and-passings', up: planning.up }
 ];
 
 /** Knex reads migrations from this list instead of a folder, so that they are part of the build. */

@@ -19,6 +19,8 @@ export class BatteryInput {
 	@Maybe() @Num(0.0001, 0.2) bmsResolutionV?: number | null;
 	@Maybe() @Num(1, 10_000) fuseA?: number | null;
 	@Maybe() @Num(1, 10_000) cableA?: number | null;
+	/** Drawn after the load’s cut-off by BMS, balancer, display and relays, A. */
+	@Maybe() @Num(0, 100) standbyA?: number | null;
 	/** From here on: what the maker of a ready-made battery says of it. */
 	@Maybe() @Text(80) maker?: string | null;
 	@Maybe() @Num(0.1, 10_000) ratedAh?: number | null;

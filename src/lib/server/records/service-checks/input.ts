@@ -1,6 +1,7 @@
 import { ArrayMinSize, IsArray } from 'class-validator';
 import { CHECK_CONTEXTS, type CheckContext } from '$lib/core/service';
-import { AtMost, ClientKey, Maybe, Num, OneOf, Text, VoltsOrNull, When, Whole } from '$lib/input/fields';
+import type { Passings } from '$lib/core/snapshot';
+import { AtMost, ClientKey, GroupPassings, Maybe, Num, OneOf, Text, VoltsOrNull, When, Whole } from '$lib/input/fields';
 
 export class ServiceCheckInput {
 	@Whole(1, 2 ** 31) bankId!: number;
@@ -13,6 +14,8 @@ export class ServiceCheckInput {
 	@Maybe() @Num(-60, 100) temperatureC?: number | null;
 	/** One a group, position 1 first; null where not read. */
 	@IsArray() @ArrayMinSize(1) @AtMost(128) @VoltsOrNull() groupVoltagesV!: (number | null)[];
+	/** Ah counted when each group passed one voltage in the charge that ended so; missing: no log. */
+	@Maybe() @GroupPassings() passings?: Passings | null;
 	@Maybe() @Text(4000) notes?: string | null;
 	@Maybe() @ClientKey() clientKey?: string;
 }

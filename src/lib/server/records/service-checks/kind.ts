@@ -27,6 +27,13 @@ export const serviceCheckKind = defineKind<ServiceCheckRow>({
 					message: `groupVoltagesV requires ${series} values, one a group of battery ${check.battery}, null where not read; got ${volts.length}`
 				}
 			]);
+		if (check.passings && check.passings.groups.length !== volts.length)
+			throw new InputError([
+				{
+					path: 'passings.groups',
+					message: `passings.groups requires ${volts.length} values, one a group; got ${check.passings.groups.length}`
+				}
+			]);
 		if (volts.every((v) => v === null))
 			throw new InputError([{ path: 'groupVoltagesV', message: 'groupVoltagesV requires one read group at least' }]);
 	},

@@ -4,5 +4,5 @@ import type { ServiceCheckInput } from './input';
 
 export type ServiceCheckRow = Stored<Omit<ServiceCheckInput, 'clientKey'>>;
 export const serviceChecks = createRepository<ServiceCheckRow>('service_checks', 'service check', 'checkedAt', {
-	json: ['groupVoltagesV']
+	json: ['groupVoltagesV', 'passings']
 });

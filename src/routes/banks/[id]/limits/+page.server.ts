@@ -22,6 +22,7 @@ export const actions: Actions = {
 			bmsResolutionV: { times: 0.001 },
 			fuseA: 'number',
 			cableA: 'number',
+			standbyA: { times: 0.001 },
 			version: 'number'
 		} as const;
 		const { batteryId } = formFields(form, { batteryId: 'text' });

@@ -9,7 +9,7 @@
 	import WiringForm from '$lib/components/limits/WiringForm.svelte';
 	import { limitText, limitsCsv, limitsText } from '$lib/components/limits/limit-sheet';
 	import { STRATEGIES, type LimitValue, type Strategy } from '$lib/core/limits';
-	import { formatDate, toUserUnits, unitOf } from '$lib/core/units';
+	import { toUserUnits, unitOf } from '$lib/core/units';
 
 	let { data, form } = $props();
 	const bank = $derived(data.overview.bank);
@@ -110,9 +110,6 @@
 			{#if battery}<WiringForm {battery} {refused} to="?/wiring" />{/if}
 		{/key}
 	</div>
-	<h2 class="hidden print:block">
-		{bank.name} · {bank.series}S{bank.parallel}P · {formatDate(new Date().toISOString(), data.settings.dateStyle)}
-	</h2>
 	{#each DEVICES as { device, title } (device)}
 		{@const rows = values.filter((v) => v.device === device)}
 		{#if rows.length}
@@ -145,13 +142,30 @@
 	{/each}
 	<p class="muted">
 		The cell maker’s sheet comes first; local codes and licensed practice decide fusing and disconnects. These checks
-		were made on paper: prove every trip before you rely on it.
+		were made on paper: prove every trip before you rely on it. Two things must be able to stop a charge: should the
+		BMS’s switch fail closed, only the charger’s own limits hold the cells.
 	</p>
 </StagePage>
 
 <style>
+	/* One sheet of paper, for the inside of the box's lid. */
+	@media print {
+		.values {
+			margin-bottom: 0.4rem;
+			padding: 0.1rem;
+			break-inside: avoid;
+		}
+		.values :is(th, td) {
+			padding: 0.1rem 0.4rem;
+			font-size: 0.85rem;
+			line-height: 1.2;
+		}
+		.values .why {
+			font-size: 0.72rem;
+		}
+	}
 	/* In a hand no table: the name small, the figure large, the reason under it. */
-	@media (max-width: 640px) {
+	@media screen and (max-width: 640px) {
 		.values table,
 		.values tbody {
 			display: block;

@@ -13,7 +13,14 @@ export const load: PageServerLoad = async ({ params, url }) => {
 
 export const actions: Actions = {
 	test: formAction(async (form, { params }) => {
-		const kinds = { battery: 'number', testedAt: 'text', capacityAh: 'number', sdAh: 'number', efc: 'number' } as const;
+		const kinds = {
+			battery: 'number',
+			testedAt: 'text',
+			testedDoubtS: 'number',
+			capacityAh: 'number',
+			sdAh: 'number',
+			efc: 'number'
+		} as const;
 		await logCapacityTest(idOf(params.id!, 'bank'), formFields(form, kinds));
 		return { said: 'The test is kept.' };
 	})

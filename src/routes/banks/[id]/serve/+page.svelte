@@ -8,7 +8,9 @@
 	import FadeChart from '$lib/components/charts/FadeChart.svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
+	import WhenField from '$lib/components/forms/WhenField.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import WhatIf from '$lib/components/serve/WhatIf.svelte';
 	import WatchForm from '$lib/components/serve/WatchForm.svelte';
 	import { planLive } from '$lib/client/plan-live';
 	import CheckForm, { type NewCheck } from '$lib/components/serve/CheckForm.svelte';
@@ -25,11 +27,18 @@
 	const ratedAh = $derived(serve.ratedAh);
 	const series = $derived(serve.battery.series);
 	const judged = $derived(serve.checks.filter((c) => c.judgement.judged).at(-1) ?? null);
-	let test = $state<{ capacityAh: number | null; sdAh: number | null; efc: number | null; testedAt: string }>({
+	let test = $state<{
+		capacityAh: number | null;
+		sdAh: number | null;
+		efc: number | null;
+		testedAt: string | null;
+		testedDoubtS: number | null;
+	}>({
 		capacityAh: null,
 		sdAh: null,
 		efc: null,
-		testedAt: new Date().toISOString().slice(0, 10)
+		testedAt: null,
+		testedDoubtS: null
 	});
 
 	/** An interval too wide for its middle to stand alone. */
@@ -141,6 +150,14 @@
 						serve.projection.posterior.b.mean * 1e5
 					).toFixed(1)} ± {(serve.projection.posterior.b.sd * 1e5).toFixed(1)} % per 1000.
 				</p>
+				<WhatIf
+					fade={{
+						ratedAh,
+						endFraction: bank.endFraction,
+						observations: serve.tests,
+						efcPerYear: serve.efcPerYear
+					}}
+				/>
 			</section>
 		{/if}
 		<WatchForm
@@ -152,15 +169,21 @@
 		<form
 			method="POST"
 			action="?/test&battery={data.battery}"
-			class="sheet grid items-end gap-3 p-4 sm:grid-cols-5"
+			class="sheet grid items-end gap-3 p-4 sm:grid-cols-4"
 			use:enhance={formKept({
 				onfields: (refusals) => (fields = refusals),
 				onkept: () => (test = { ...test, capacityAh: null, sdAh: null })
 			})}
 		>
 			<input type="hidden" name="battery" value={data.battery} />
-			<h2 class="sm:col-span-5">Log a capacity test</h2>
-			<Field label="Date" type="date" name="testedAt" bind:value={test.testedAt} error={fields.testedAt} />
+			<h2 class="sm:col-span-4">Log a capacity test</h2>
+			<div class="sm:col-span-4">
+				<WhenField
+					bind:at={test.testedAt}
+					bind:doubtS={test.testedDoubtS}
+					names={{ at: 'testedAt', doubtS: 'testedDoubtS' }}
+				/>
+			</div>
 			<Field
 				label="Capacity"
 				unit="Ah"
@@ -170,7 +193,7 @@
 				error={fields.capacityAh}
 			/>
 			<Field
-				label="Doubt, one sd"
+				label="Usually off by, ±"
 				unit="Ah"
 				type="number"
 				name="sdAh"

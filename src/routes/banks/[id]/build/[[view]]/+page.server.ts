@@ -39,6 +39,7 @@ export const actions: Actions = {
 			bmsResolutionV: { times: 0.001 },
 			fuseA: 'number',
 			cableA: 'number',
+			standbyA: { times: 0.001 },
 			version: 'number'
 		} as const;
 		await keepWiringOf(idOf(params.id!, 'bank'), formFields(form, kinds));

@@ -135,9 +135,7 @@
 		{#if samples.some((s) => s.groupsV)}<WatchedGroups
 				groupsV={samples.findLast((s) => s.groupsV)!.groupsV!}
 				chemistry={data.overview.bank.chemistry}
-				bankId={run.bankId}
-				currentA={view.last?.currentA ?? 0}
-				atMs={view.last?.atMs ?? 0}
+				runId={run.id}
 			/>{/if}
 		<section class="sheet p-3" aria-label="Curve"><LiveChart {samples} {gapEndsMs} {limit} /></section>
 		{#if view.runId}

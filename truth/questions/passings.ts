@@ -1,0 +1,67 @@
+import { mean } from 'd3-array';
+import { judgeCheck } from '$lib/core/service';
+import { simulate, type WorldCell } from '$lib/core/simulation';
+import { groupPassings } from '$lib/core/snapshot';
+import { normalDraw } from '$lib/core/shared';
+import type { Question } from '../answer';
+import { between, drawCell, oneOf } from '../world';
+
+/** A BMS reads to a millivolt, each channel off by its own. */
+const CHANNEL_SD_V = 0.002;
+
+/** Drift at the top by a log of the whole charge: Ah counted between the groups' passings of one voltage. */
+export const passings: Question = {
+	name: 'passings in a charge log',
+	ask(world) {
+		const { random, ratedAh, nature } = world;
+		const groups = oneOf(random, [4, 8]);
+		const behind = Array.from({ length: groups }, () => Math.abs(normalDraw(random, 0, 0.012)));
+		if (random() < 0.3) behind[Math.floor(random() * groups)] = between(random, 0.02, 0.12);
+		const cells: WorldCell[] = behind.map((lag, id) => ({
+			...drawCell(world),
+			id,
+			soc: 0.93 - lag,
+			selfDischargePerMonth: 0.02
+		}));
+		const rate = between(random, 0.05, 0.25);
+		const stopV = between(random, 3.5, 3.63);
+		const every = oneOf(random, [20, 60, 120]);
+		const {
+			cells: recorded,
+			currentA,
+			timeS
+		} = simulate({
+			world: { chemistry: 'LFP', cells, wiring: { kind: 'series' }, nature, seed: Math.floor(random() * 1e9) },
+			steps: [
+				{ kind: 'charge', currentA: rate * ratedAh, until: { cellHighV: stopV } },
+				{ kind: 'charge', currentA: 0.04 * ratedAh, until: { cellHighV: stopV, durationS: between(random, 300, 5400) } }
+			],
+			stepS: 20,
+			recordEveryS: every
+		});
+		const channel = behind.map(() => normalDraw(random, 0, CHANNEL_SD_V));
+		const read = (i: number) => behind.map((_, g) => Number((recorded[g]!.voltageV[i]! + channel[g]!).toFixed(3)));
+		const samples = currentA.map((a, i) => ({ atMs: timeS[i]! * 1000, currentA: a, groupsV: read(i) }));
+		const last = currentA.length - 1;
+		const log = { chemistry: 'LFP' as const, groupAh: ratedAh, meterSdV: CHANNEL_SD_V };
+		const found = groupPassings({ ...log, samples });
+		const check = { context: 'full' as const, currentA: currentA[last]!, groupVoltagesV: read(last) };
+		const { driftAh } = judgeCheck({ ...check, passings: found }, log);
+		const soc = cells.map((_, g) => recorded[g]!.soc[last]!);
+		const full = Math.max(...soc);
+		const missing = cells.map((cell, g) => (full - soc[g]!) * cell.capacityAh!);
+		const at = Math.floor(random() * groups);
+		const drift = driftAh[at];
+		if (!drift || !found) return [];
+		return [
+			{
+				kind: 'interval',
+				of: 'drift of a group with the charge’s log',
+				low: drift.low95,
+				high: drift.high95,
+				truth: mean(missing.filter((_, g) => g !== at))! - missing[at]!,
+				scale: ratedAh
+			}
+		];
+	}
+};
