@@ -153,7 +153,8 @@ describe('a database of the first release', () => {
 				'005-judgements',
 				'006-uncounted-cycles',
 				'007-turned-cells',
-				'008-build-and-prove'
+				'008-build-and-prove',
+				'009-plan-and-passings'
 			]
 		);
 	});

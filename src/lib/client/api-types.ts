@@ -6956,6 +6956,104 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/plan/label-check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A label’s Wh, Ah and V against each other and against the chemistries */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LabelRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LabelAnswer"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/plan/year": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A year of use drawn many times: how often it is empty, what is missing, how it ages */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["YearRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["YearAnswer"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/readings": {
         parameters: {
             query?: never;
@@ -8909,6 +9007,11 @@ export interface components {
             kind: "weak-cell" | "high-resistance" | "leaking-cell" | "wrong-print" | "loose-bar" | "swapped-leads" | "open-lead" | "biased-tester" | "supply-display" | "bms-reading";
             where?: string | null;
         };
+        GeneratorInput: {
+            startSoc: number;
+            stopSoc: number;
+            w: number;
+        };
         HandsInput: {
             exchangeLeads?: number[] | null;
             loadA?: number | null;
@@ -8919,6 +9022,12 @@ export interface components {
             skipS?: number | null;
             timeFactor?: number | null;
             wire?: ("loose" | "parallel" | "series") | null;
+        };
+        HourlyInput: {
+            dc?: boolean | null;
+            hours: number[];
+            months?: number[] | null;
+            w: number;
         };
         InstrumentChange: {
             accuracyFixed?: number | null;
@@ -8957,6 +9066,10 @@ export interface components {
             likely: number;
             low95: number;
         };
+        InverterInput: {
+            efficiency: number;
+            idleW: number;
+        };
         JointsAnswer: {
             joints: {
                 group: number;
@@ -8989,6 +9102,21 @@ export interface components {
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             tightenedAt: string;
             torqueNm: number;
+        };
+        LabelAnswer: {
+            consistent: boolean | null;
+            likelyChemistry: string | null;
+            perCellV: number | null;
+            verdicts: components["schemas"]["Verdict"][];
+        };
+        LabelRequest: {
+            chemistry?: ("LFP" | "LTO" | "NMC") | null;
+            claimedA?: number | null;
+            fullV?: number | null;
+            nominalV?: number | null;
+            ratedAh?: number | null;
+            ratedWh?: number | null;
+            series?: number | null;
         };
         LeadReadingChange: {
             batteryId?: number;
@@ -9287,6 +9415,11 @@ export interface components {
             clientKey?: string | null;
             text: string;
             writtenAt?: string | null;
+        };
+        PanelFieldInput: {
+            azimuthDeg: number;
+            tiltDeg: number;
+            w: number;
         };
         PickCellsInput: {
             cellIds: number[];
@@ -9744,7 +9877,7 @@ export interface components {
         /** @description A judgement as data, with its sentences; the facts of each code are in docs/verdicts.md */
         Verdict: {
             /** @enum {string} */
-            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "capacity-undecided" | "capacity-at-least" | "testers-apart" | "correction-refused" | "untested" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-resistive" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-refused" | "join-checked" | "joined-apart" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "standby-short" | "standby-lasts" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
+            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "label-agrees" | "label-alone" | "label-energy" | "label-undivided" | "label-amps" | "label-peak" | "label-chemistry" | "label-volts" | "plan-amps" | "plan-short-energy" | "plan-energy" | "charger-too-high" | "charger-too-low" | "charger-not-lithium" | "panels-too-high" | "panels-too-low" | "alternator-direct" | "charge-cold" | "first-charge" | "no-supply" | "hardware-short" | "hardware-there" | "box-short" | "box-fits" | "lift-heavy" | "year-dark" | "year-holds" | "calendar-order" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "capacity-undecided" | "capacity-at-least" | "testers-apart" | "correction-refused" | "untested" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-resistive" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-refused" | "join-checked" | "joined-apart" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "standby-short" | "standby-lasts" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
             doubt: string | null;
             facts: Record<string, never>;
             finding: string;
@@ -9789,6 +9922,40 @@ export interface components {
             chemistry: "LFP" | "LTO" | "NMC";
             seed?: number | null;
             wiring: components["schemas"]["WiringInput"];
+        };
+        YearAnswer: {
+            balanceResidual: number;
+            clearSkyKwhPerM2: number[];
+            daysEmptyShare: components["schemas"]["Interval"];
+            efcPerYear: number;
+            generatorHours: number;
+            hoursEmpty: number;
+            hoursFull: number;
+            hoursTooCold: number;
+            kwhMissing: number;
+            yearsToEnd: components["schemas"]["Interval"] | null;
+        };
+        YearBatteryInput: {
+            cellC?: number[] | null;
+            chargeColdC?: number | null;
+            /** @enum {string} */
+            chemistry: "LFP" | "LTO" | "NMC";
+            maxChargeW: number;
+            usableWh: number;
+        };
+        YearRequest: {
+            airC?: number[] | null;
+            battery: components["schemas"]["YearBatteryInput"];
+            fields: components["schemas"]["PanelFieldInput"][];
+            generator?: components["schemas"]["GeneratorInput"] | null;
+            inverter?: components["schemas"]["InverterInput"] | null;
+            latitudeDeg: number;
+            loads: components["schemas"]["HourlyInput"][];
+            seed?: number | null;
+            sources?: components["schemas"]["HourlyInput"][] | null;
+            standbyW?: number | null;
+            sunHours?: number[] | null;
+            years?: number | null;
         };
     };
     responses: {

@@ -95,6 +95,14 @@ export const VoltsOrNull = (): Field =>
 			value.every((v) => v === null || (typeof v === 'number' && Number.isFinite(v) && Math.abs(v) <= MOST_VOLTS)),
 		'$property requires numbers (volts), null where a group was not read'
 	);
+/** A list of finite numbers in [min, max]. */
+export const Numbers = (min: number, max: number): Field =>
+	checkedBy(
+		'numbers',
+		(value) =>
+			Array.isArray(value) && value.every((v) => typeof v === 'number' && Number.isFinite(v) && v >= min && v <= max),
+		`$property requires numbers from ${min} to ${max}`
+	);
 /** A list of volts without gaps. */
 export const Volts = (): Field =>
 	checkedBy(

@@ -16,3 +16,4 @@ export { LEAD_CODES, type LeadCode } from './lead-wirings';
 export { precharge, type Precharge, type PrechargeInput } from './precharge';
 export { currentShares, leadsToAddOhm } from './sharing';
 export { screwFit, type ScrewFit, type ScrewInput } from './screws';
+export { boxArrangements, type BoxArrangement, type BoxFitInput } from './box-fit';

@@ -1,2 +1,35 @@
 export { TOUCH_LIMIT_V, judgePlan, type PlannedBank, type PlannedCellType } from './judge-plan';
 export { mayFallInNight, startForDaytimeEnd, type WakingHours } from './waking-hours';
+export { checkLabelFigures, type Label, type LabelCheck } from './label-check';
+export { BUILD_STEPS, buildCalendar, type BuildCalendar, type BuildStep, type CalendarInput } from './calendar';
+export {
+	besideLead,
+	chargerFits,
+	chargingVerdicts,
+	type ChargerChoice,
+	type ChargerFit,
+	type ChargingInput
+} from './charging';
+export { firstCharge, type FirstCharge, type FirstChargeInput, type SupplyChoice } from './first-charge';
+export { LIFT_KG, planLift, type LiftInput, type LiftPlan } from './handling';
+export {
+	HARDWARE_ITEMS,
+	hardwareFor,
+	shortfalls,
+	type Hardware,
+	type HardwareInput,
+	type HardwareItem,
+	type HardwarePlan,
+	type Shortfall
+} from './hardware';
+export { compareLayouts, type CellChoice, type Layout, type LayoutNeed, type LayoutRefusal } from './layouts';
+export {
+	USUAL_LOADS,
+	hourlyLoads,
+	sumLoads,
+	type AmpsAt,
+	type LoadPlan,
+	type LoadSummary,
+	type PlannedLoad
+} from './loads';
+export { costOf, differences, lineCents, type Cost, type CostBasis, type Difference, type PlanItem } from './money';

@@ -2,9 +2,11 @@ import type { Warmth } from '../shared';
 import { ANY_STAGE_WORDS, type AnyStageFacts } from './any-stage-words';
 import { BALANCE_WORDS, type BalanceFacts } from './balance-words';
 import { BUILD_WORDS, type BuildFacts } from './build-words';
+import { LABEL_WORDS, type LabelFacts } from './label-words';
 import { LIMITS_WORDS, type LimitsFacts } from './limits-words';
 import { MATCH_WORDS, type MatchFacts } from './match-words';
 import { PLAN_WORDS, type PlanFacts } from './plan-words';
+import { PLANNING_WORDS, type PlanningFacts } from './planning-words';
 import { PROVE_WORDS, type ProveFacts } from './prove-words';
 import { RECEIVE_WORDS, type ReceiveFacts } from './receive-words';
 import { SERVE_WORDS, type ServeFacts } from './serve-words';
@@ -15,6 +17,8 @@ import type { Said, Sentences, Subject, Verdict, VerdictFacts } from './verdict'
 export interface FactsByCode
 	extends
 		PlanFacts,
+		LabelFacts,
+		PlanningFacts,
 		ReceiveFacts,
 		TestFacts,
 		MatchFacts,
@@ -29,6 +33,8 @@ export type VerdictCode = keyof FactsByCode;
 
 const WORDS: { [C in VerdictCode]: (said: Said<FactsByCode[C]>) => Sentences } = {
 	...PLAN_WORDS,
+	...LABEL_WORDS,
+	...PLANNING_WORDS,
 	...RECEIVE_WORDS,
 	...TEST_WORDS,
 	...MATCH_WORDS,

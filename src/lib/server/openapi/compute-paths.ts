@@ -1,6 +1,7 @@
 import { STAGES } from '$lib/core/shared';
 import { BalanceLeadsRequest, JointsRequest } from '$lib/input/assembly';
 import * as compute from '$lib/input/compute';
+import * as planning from '$lib/input/planning';
 import { SimulationRequest } from '$lib/input/simulation';
 import { json, operation, path, query, ref, type Json } from './parts';
 import { answer } from './results';
@@ -49,6 +50,16 @@ export function computePaths(): Json {
 			'Resistance and heat of each group’s joint beyond its like, from readings at rest and under load',
 			JointsRequest,
 			answer('JointsAnswer')
+		),
+		'/api/v1/plan/label-check': post(
+			'A label’s Wh, Ah and V against each other and against the chemistries',
+			planning.LabelRequest,
+			answer('LabelAnswer')
+		),
+		'/api/v1/plan/year': post(
+			'A year of use drawn many times: how often it is empty, what is missing, how it ages',
+			planning.YearRequest,
+			answer('YearAnswer')
 		),
 		'/api/v1/settings': {
 			get: operation('Settings'),

@@ -11,6 +11,7 @@ const OWN_CHECKS: Record<string, Json> = {
 	ticks: { type: 'object', additionalProperties: { type: 'boolean' } },
 	volts: volts(false),
 	'volts-or-null': volts(true),
+	numbers: { type: 'array', items: { type: 'number' } },
 	passings: {
 		type: 'object',
 		required: ['voltageV', 'endAh', 'groups'],

@@ -91,6 +91,24 @@ export const RESULTS = {
 		unexplained: integer,
 		verdict: ref('Verdict')
 	}),
+	LabelAnswer: object({
+		consistent: maybe({ type: 'boolean' }),
+		likelyChemistry: maybe(text),
+		perCellV: maybe(number),
+		verdicts: list(ref('Verdict'))
+	}),
+	YearAnswer: object({
+		daysEmptyShare: ref('Interval'),
+		kwhMissing: number,
+		generatorHours: number,
+		efcPerYear: number,
+		hoursFull: number,
+		hoursEmpty: number,
+		hoursTooCold: number,
+		yearsToEnd: maybe(ref('Interval')),
+		clearSkyKwhPerM2: list(number),
+		balanceResidual: number
+	}),
 	JointsAnswer: object({
 		joints: list(object({ group: integer, mOhm: ref('Interval'), heatW: number })),
 		verdicts: list(ref('Verdict'))

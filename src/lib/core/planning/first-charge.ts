@@ -1,0 +1,106 @@
+import { planTopBalance } from '../balance';
+import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
+import { CoreError, requirePositive } from '../shared';
+
+/** Something that could charge the cells in parallel. */
+export interface SupplyChoice {
+	name: string;
+	a: number;
+	/** The lowest and highest it can be set to, V. */
+	lowestV: number;
+	highestV: number;
+	/** Both its leads with their clamps, Ω. */
+	leadOhm: number;
+}
+
+export interface FirstChargeInput {
+	chemistry: Chemistry;
+	cells: number;
+	ratedAh: number;
+	/** Of the cells as they arrive, fraction (default 0.3). */
+	arrivalSoc?: number;
+	supplies: readonly SupplyChoice[];
+	/** What the batteries could be charged with in series beforehand, A; null: nothing. */
+	seriesA?: number | null;
+	/** Cells in series then. */
+	series?: number;
+	/** Cells that the bars in hand join at once; null: all. */
+	barsForCells?: number | null;
+}
+
+export interface FirstCharge {
+	/** Cannot be set low enough for one cell, or gives nothing: named, not counted. */
+	unfit: string[];
+	/** By the best single supply. */
+	supply: string | null;
+	days: number | null;
+	setV: number | null;
+	/** Days saved by each, against that; null where there is no such thing. */
+	saves: { secondSupply: number | null; seriesFirst: number | null; borrowedBars: number | null };
+	/** Days of the leads: what thick short ones would save. */
+	leadsCostDays: number | null;
+}
+
+const USUAL_ARRIVAL = 0.3;
+/** A series charge brings the fullest cell to its limit; the rest is left for the parallel row (default). */
+const LEFT_AFTER_SERIES = 0.1;
+const GOOD_LEAD_OHM = 0.002;
+const DAY_S = 86_400;
+
+/**
+ * Days that the parallel top balance of these cells takes, and what a second supply, a series charge first or bars for all of them at
+ * once would save. @throws CoreError `not-positive`, `layout`
+ */
+export function firstCharge(input: FirstChargeInput): FirstCharge {
+	const { chemistry, cells, ratedAh, arrivalSoc = USUAL_ARRIVAL, supplies, seriesA = null, series = 1 } = input;
+	if (!Number.isInteger(cells) || cells < 1)
+		throw new CoreError('layout', 'cells', `cells requires a whole number from 1, got ${cells}`);
+	requirePositive(ratedAh, 'ratedAh');
+	const limitV = CHEMISTRY_FIGURES[chemistry].chargeLimitV;
+	const fits = (s: SupplyChoice) => s.a > 0 && s.lowestV <= limitV && s.highestV >= limitV - 0.1;
+	const unfit = supplies.filter((s) => !fits(s)).map((s) => s.name);
+	const daysWith = (a: number, leadOhm: number, n: number, soc: number): { days: number; setV: number } | null => {
+		try {
+			const row = Array.from({ length: n }, (_, id) => ({
+				...{ id, label: '', capacityAh: ratedAh, socLow: soc, socHigh: soc },
+				...{ restVoltageV: null, resistanceMohm: null }
+			}));
+			const { chargeCRate } = CHEMISTRY_FIGURES[chemistry];
+			const plan = planTopBalance(row, { chemistry, chargeLimitV: limitV, chargeCRate, supplyA: a, leadOhm });
+			return { days: plan.durationS.high / DAY_S, setV: plan.setV };
+		} catch (error) {
+			// Leads that let nothing through, a supply that would take months.
+			if (error instanceof CoreError) return null;
+			throw error;
+		}
+	};
+	const usable = supplies.filter(fits).sort((a, b) => b.a - a.a);
+	const best = usable[0];
+	if (!best) return { unfit, supply: null, days: null, setV: null, saves: NOTHING_SAVED, leadsCostDays: null };
+	const lots = Math.ceil(cells / (input.barsForCells || cells));
+	const inLots = (a: number, leadOhm: number, soc: number) => {
+		const each = daysWith(a, leadOhm, Math.ceil(cells / lots), soc);
+		return each && { ...each, days: each.days * lots };
+	};
+	const own = inLots(best.a, best.leadOhm, arrivalSoc);
+	if (!own) return { unfit, supply: best.name, days: null, setV: null, saves: NOTHING_SAVED, leadsCostDays: null };
+	const against = (other: { days: number } | null, more = 0) => other && own.days - other.days - more;
+	const second = usable[1] ?? best;
+	const seriesDays = seriesA ? ((1 - LEFT_AFTER_SERIES - arrivalSoc) * ratedAh * (cells / series)) / seriesA / 24 : 0;
+	return {
+		unfit,
+		supply: best.name,
+		days: own.days,
+		setV: own.setV,
+		saves: {
+			secondSupply: against(inLots(best.a + second.a, (best.leadOhm * best.a) / (best.a + second.a), arrivalSoc)),
+			seriesFirst: seriesA
+				? against(inLots(best.a, best.leadOhm, Math.max(arrivalSoc, 1 - LEFT_AFTER_SERIES)), seriesDays)
+				: null,
+			borrowedBars: lots > 1 ? against(daysWith(best.a, best.leadOhm, cells, arrivalSoc)) : null
+		},
+		leadsCostDays: against(inLots(best.a, Math.min(best.leadOhm, GOOD_LEAD_OHM), arrivalSoc))
+	};
+}
+
+const NOTHING_SAVED: FirstCharge['saves'] = { secondSupply: null, seriesFirst: null, borrowedBars: null };

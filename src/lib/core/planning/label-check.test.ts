@@ -1,0 +1,135 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { CHEMISTRIES, CHEMISTRY_FIGURES } from '../chemistry';
+import { checkLabelFigures, type Label } from '.';
+
+const codes = (label: Label) => checkLabelFigures(label).verdicts.map((v) => v.code);
+
+describe('a label against itself', () => {
+	it.each<[Label, { consistent: boolean | null; likelyChemistry: string | null; perCellV: number | null }, string[]]>([
+		[
+			{ chemistry: 'LFP', series: 4, ratedAh: 280, ratedWh: 3584, nominalV: 12.8, fullV: 14.6 },
+			{ consistent: true, likelyChemistry: 'LFP', perCellV: 3.2 },
+			['label-agrees']
+		],
+		[
+			{ ratedAh: 100, ratedWh: 1280, nominalV: 12 },
+			{ consistent: true, likelyChemistry: 'LFP', perCellV: 3.2 },
+			['label-agrees']
+		],
+		[{ series: 16, nominalV: 48 }, { consistent: true, likelyChemistry: 'LFP', perCellV: 3.2 }, ['label-agrees']],
+		[{ series: 15, nominalV: 48 }, { consistent: true, likelyChemistry: 'LFP', perCellV: 3.2 }, ['label-agrees']],
+		[
+			{ series: 13, nominalV: 48, fullV: 54.6 },
+			{ consistent: true, likelyChemistry: 'NMC', perCellV: 48 / 13 },
+			['label-agrees']
+		],
+		// Another chemistry than the one named.
+		[
+			{ chemistry: 'LFP', series: 4, fullV: 16.8 },
+			{ consistent: false, likelyChemistry: 'NMC', perCellV: null },
+			['label-chemistry']
+		],
+		[
+			{ chemistry: 'LFP', series: 16, nominalV: 59.2 },
+			{ consistent: false, likelyChemistry: 'NMC', perCellV: 3.7 },
+			['label-chemistry']
+		],
+		[
+			{ chemistry: 'LFP', series: 6, nominalV: 13.8 },
+			{ consistent: false, likelyChemistry: 'LTO', perCellV: 2.3 },
+			['label-chemistry']
+		],
+		// Sold by its charger's volts.
+		[
+			{ chemistry: 'LFP', ratedAh: 100, ratedWh: 1460, nominalV: 14.6 },
+			{ consistent: false, likelyChemistry: 'LFP', perCellV: 3.2 },
+			['label-peak']
+		],
+		[
+			{ series: 4, nominalV: 14.6, fullV: 14.6 },
+			{ consistent: false, likelyChemistry: 'LFP', perCellV: 3.2 },
+			['label-peak']
+		],
+		[
+			{ chemistry: 'LFP', nominalV: 58.4 },
+			{ consistent: false, likelyChemistry: 'LFP', perCellV: 3.2 },
+			['label-peak']
+		],
+		// Four cells of NMC, or LFP by its charger: a question.
+		[{ series: 4, nominalV: 14.6 }, { consistent: true, likelyChemistry: 'NMC', perCellV: 3.65 }, ['label-peak']],
+		// Energy.
+		[
+			{ ratedAh: 200, ratedWh: 1280, nominalV: 12.8 },
+			{ consistent: false, likelyChemistry: 'LFP', perCellV: 3.2 },
+			['label-energy']
+		],
+		[
+			{ ratedAh: 100, ratedWh: 1000 },
+			{ consistent: false, likelyChemistry: null, perCellV: null },
+			['label-undivided']
+		],
+		[{ series: 4, nominalV: 20 }, { consistent: false, likelyChemistry: null, perCellV: 5 }, ['label-volts']],
+		// Amperes.
+		[
+			{ ratedWh: 3584, nominalV: 12.8, claimedA: 280 },
+			{ consistent: false, likelyChemistry: 'LFP', perCellV: 3.2 },
+			['label-amps']
+		],
+		[{ claimedA: 280 }, { consistent: null, likelyChemistry: null, perCellV: null }, ['label-amps']],
+		[
+			{ ratedAh: 100, ratedWh: 1280, nominalV: 12.8, claimedA: 100 },
+			{ consistent: true, likelyChemistry: 'LFP', perCellV: 3.2 },
+			['label-amps']
+		],
+		[
+			{ ratedAh: 280, ratedWh: 3584, nominalV: 12.8, claimedA: 150 },
+			{ consistent: true, likelyChemistry: 'LFP', perCellV: 3.2 },
+			['label-agrees']
+		],
+		// Nothing to compare.
+		[{}, { consistent: null, likelyChemistry: null, perCellV: null }, ['label-alone']],
+		[{ ratedAh: 280 }, { consistent: null, likelyChemistry: null, perCellV: null }, ['label-alone']],
+		// One cell.
+		[
+			{ series: 1, ratedAh: 280, ratedWh: 896, nominalV: 3.2 },
+			{ consistent: true, likelyChemistry: 'LFP', perCellV: 3.2 },
+			['label-agrees']
+		]
+	])('%j', (label, expected, verdicts) => {
+		const { perCellV, ...check } = checkLabelFigures(label);
+		expect(check).toMatchObject({ consistent: expected.consistent, likelyChemistry: expected.likelyChemistry });
+		if (expected.perCellV === null) expect(perCellV).toBeNull();
+		else expect(perCellV).toBeCloseTo(expected.perCellV, 6);
+		expect(codes(label)).toEqual(verdicts);
+	});
+	it('a true label never contradicts itself, whatever its chemistry and size', () => {
+		fc.assert(
+			fc.property(
+				fc.constantFrom(...CHEMISTRIES),
+				fc.integer({ min: 1, max: 24 }),
+				fc.integer({ min: 5, max: 400 }),
+				fc.boolean(),
+				fc.boolean(),
+				(chemistry, series, ratedAh, saysFull, saysEnergy) => {
+					const { nominalV, chargeLimitV } = CHEMISTRY_FIGURES[chemistry];
+					const check = checkLabelFigures({
+						chemistry,
+						series,
+						ratedAh,
+						nominalV: Number((series * nominalV).toFixed(1)),
+						fullV: saysFull ? Number((series * chargeLimitV).toFixed(1)) : null,
+						ratedWh: saysEnergy ? Math.round(ratedAh * series * nominalV) : null
+					});
+					expect(check.consistent).toBe(true);
+					expect(check.likelyChemistry).toBe(chemistry);
+				}
+			)
+		);
+	});
+	it.each([
+		[{ series: 0 }, /series/],
+		[{ ratedAh: -1 }, /ratedAh/],
+		[{ chemistry: 'XYZ' as never }, /chemistry/]
+	])('refuses %j', (label, message) => expect(() => checkLabelFigures(label)).toThrow(message));
+});

@@ -1,0 +1,3 @@
+export { CHARGE_EFFICIENCY } from './battery-year';
+export { USUAL_YEARS, type Hourly, type PanelField, type YearInput } from './input';
+export { answerOf, yearOfUse, type YearAnswer, type YearOfUse, type YearProgress } from './year-of-use';

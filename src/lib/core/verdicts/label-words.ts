@@ -1,0 +1,104 @@
+import type { Chemistry } from '../chemistry';
+import type { Words } from './verdict';
+
+interface CellVolts {
+	series: number;
+	/** Nominal and full volts of one cell by the label; null where it says none. */
+	perCellV: number | null;
+	fullCellV: number | null;
+}
+
+export interface LabelFacts {
+	/** Nothing on a label contradicts anything else. */
+	'label-agrees': { perCellV: number | null; series: number | null; chemistry: Chemistry | null };
+	/** Too few figures on a label to compare. */
+	'label-alone': Record<never, never>;
+	/** Watt-hours, ampere-hours and volts of a label do not go together. */
+	'label-energy': { ratedAh: number; ratedWh: number; nominalV: number; impliedV: number; impliedAh: number };
+	/** Watt-hours over ampere-hours are no whole number of cells of any chemistry. */
+	'label-undivided': { impliedV: number };
+	/** Amperes where ampere-hours are meant. */
+	'label-amps': { claimedA: number; ratedAh: number | null };
+	/** Sold by the voltage of its charger. */
+	'label-peak': { nominalV: number; series: number; realV: number; chemistry: Chemistry };
+	/** Its volts are those of another chemistry than the one named. */
+	'label-chemistry': CellVolts & { named: Chemistry; likely: Chemistry };
+	/** Its volts are of no chemistry that is known here, or not of the one named. */
+	'label-volts': CellVolts & { chemistry: Chemistry | null };
+}
+
+const cellWords = ({ perCellV, fullCellV }: CellVolts) =>
+	[
+		perCellV === null ? null : `${perCellV.toFixed(2)} V nominal`,
+		fullCellV === null ? null : `${fullCellV.toFixed(2)} V full`
+	]
+		.filter(Boolean)
+		.join(' and ');
+const RULE = 'Wh = Ah × V; volts ÷ cells in series are those of the chemistry, within 3 %.';
+
+export const LABEL_WORDS: Words<LabelFacts> = {
+	'label-agrees': ({ facts: { perCellV, series, chemistry } }) => ({
+		title: 'The label agrees with itself',
+		finding:
+			perCellV !== null && series !== null
+				? `${series} ${series === 1 ? 'cell' : 'cells in series'} of ${perCellV.toFixed(2)} V${chemistry ? `, as ${chemistry} has` : ''}.`
+				: 'Its figures go together.',
+		doubt: 'A label proves nothing: what it holds is seen in the first discharge.',
+		rule: RULE,
+		next: null
+	}),
+	'label-alone': () => ({
+		title: 'One figure alone cannot be checked',
+		finding: 'There is nothing on it to compare it with.',
+		doubt: null,
+		rule: RULE,
+		next: 'Add what else the label says: Ah, Wh, volts, cells in series.'
+	}),
+	'label-energy': ({ facts: { ratedAh, ratedWh, nominalV, impliedV, impliedAh } }) => ({
+		title: 'Wh, Ah and V of the label do not go together',
+		finding: `${ratedWh} Wh ÷ ${ratedAh} Ah are ${impliedV.toFixed(2)} V, the label says ${nominalV} V; at that voltage it would be ${impliedAh.toFixed(0)} Ah.`,
+		doubt: 'Which of the three is wrong the label does not tell.',
+		rule: RULE,
+		next: 'Ask the seller which figure is measured, and reckon with the smallest.'
+	}),
+	'label-undivided': ({ facts: { impliedV } }) => ({
+		title: 'Wh ÷ Ah is no whole number of cells',
+		finding: `${impliedV.toFixed(2)} V fits no number of LFP, NMC or LTO cells in series.`,
+		doubt: null,
+		rule: RULE,
+		next: 'Ask for the number of cells in series, and for the sheet of the cell.'
+	}),
+	'label-amps': ({ facts: { claimedA, ratedAh } }) => ({
+		title: `“${claimedA} A” probably means ampere-hours`,
+		finding:
+			ratedAh === null
+				? 'Amperes say how fast, ampere-hours how much; no ampere-hours are given.'
+				: `It is the figure of its ${ratedAh.toFixed(0)} Ah.`,
+		doubt: 'A battery that gives its ampere-hours as amperes in one hour would have the same figure.',
+		rule: 'Ampere-hours are what it holds, amperes what flows.',
+		next: 'Ask for the continuous current of the BMS, in amperes.'
+	}),
+	'label-peak': ({ facts: { nominalV, series, realV, chemistry } }) => ({
+		title: `${nominalV} V is the voltage of its charger`,
+		finding: `${series} ${chemistry} cells work at ${realV.toFixed(1)} V; energy reckoned with ${nominalV} V is ${Math.round((nominalV / realV - 1) * 100)} % too much.`,
+		doubt: null,
+		rule: 'Nominal volts are cells × nominal, not cells × charge limit.',
+		next: `Reckon with ${realV.toFixed(1)} V.`
+	}),
+	'label-chemistry': ({ facts }) => ({
+		title: `Is it ${facts.likely} and not ${facts.named}?`,
+		finding: `${cellWords(facts)} a cell, over ${facts.series}, are those of ${facts.likely}.`,
+		doubt: 'A wrong number of cells in series would look the same.',
+		rule: RULE,
+		next: `Find out before anything is charged: ${facts.likely} cells have limits of their own, and charged by those of ${facts.named} they may burn.`
+	}),
+	'label-volts': ({ facts }) => ({
+		title: facts.chemistry
+			? `These are not the volts of ${facts.series} ${facts.chemistry} cells`
+			: 'No cell has these volts',
+		finding: `${cellWords(facts)} a cell, over ${facts.series}.`,
+		doubt: 'A wrong number of cells in series would look the same.',
+		rule: RULE,
+		next: 'Count the cells, or measure one.'
+	})
+};
