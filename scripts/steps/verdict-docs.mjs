@@ -6,8 +6,21 @@ import { root } from './machine.mjs';
 
 const FOLDER = join(root, 'src', 'lib', 'core', 'verdicts');
 /** Order of the sections: that of the stages. */
-const SECTIONS = ['plan', 'receive', 'test', 'match', 'balance', 'build', 'limits', 'prove', 'serve', 'any-stage'];
-const TITLES = { 'any-stage': 'Any stage' };
+const SECTIONS = [
+	'plan',
+	'label',
+	'planning',
+	'receive',
+	'test',
+	'match',
+	'balance',
+	'build',
+	'limits',
+	'prove',
+	'serve',
+	'any-stage'
+];
+const TITLES = { 'any-stage': 'Any stage', label: 'A label', planning: 'Before anything is bought' };
 
 const program = () => {
 	const files = readdirSync(FOLDER)

@@ -6956,6 +6956,268 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/plan-items": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List plan-items */
+        get: {
+            parameters: {
+                query?: {
+                    bankId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["PlanItemChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of plan-items */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PlanItemInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["PlanItemChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["PlanItemChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/plan-items/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of plan-items */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["PlanItemChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PlanItemChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["PlanItemChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/plan-items/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["PlanItemChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/plan/label-check": {
         parameters: {
             query?: never;
@@ -7035,6 +7297,259 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["YearAnswer"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/plans": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List plans */
+        get: {
+            parameters: {
+                query?: {
+                    bankId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["PlanChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of plans */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PlanInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["PlanChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/plans/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of plans */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["PlanChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PlanChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["PlanChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/plans/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["PlanChange"];
                     };
                 };
                 400: components["responses"]["400"];
@@ -8774,6 +9289,11 @@ export interface components {
             groupsV: number[] | null;
             voltageV: number | null;
         };
+        BlockInput: {
+            heightMm: number;
+            lengthMm: number;
+            widthMm: number;
+        };
         BmsComparisonChange: {
             batteryId?: number;
             bmsV?: (number | null)[];
@@ -8820,6 +9340,21 @@ export interface components {
             temperatureDelayS?: number | null;
             temperatureReleaseK?: number | null;
             voltageDelayS?: number | null;
+        };
+        BoxInput: {
+            /** @default null */
+            bms?: components["schemas"]["BlockInput"] | null;
+            /** @default null */
+            cableMm?: number | null;
+            /** @default null */
+            endPlateMm?: number | null;
+            heightMm: number;
+            /** @default null */
+            insulationMm?: number | null;
+            lengthMm: number;
+            /** @default null */
+            lidMm?: number | null;
+            widthMm: number;
         };
         BuiltBank: components["schemas"]["Recorded"] & {
             name: string;
@@ -8965,6 +9500,20 @@ export interface components {
             dischargedAh: number;
             notes?: string | null;
         };
+        ChargerInput: {
+            a: number;
+            /** @default null */
+            absorbV?: number | null;
+            /** @enum {string} */
+            kind: "mains" | "solar" | "converter" | "bench" | "alternator";
+            /** @default null */
+            lithium?: boolean | null;
+            mostPanelV?: number | null;
+            name: string;
+            panelOpenV?: number | null;
+            panelWorkV?: number | null;
+            startMarginV?: number | null;
+        };
         ConclusionsInput: {
             conclusions: components["schemas"]["FindingInput"][];
         };
@@ -9102,6 +9651,18 @@ export interface components {
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             tightenedAt: string;
             torqueNm: number;
+        };
+        KitInput: {
+            bar?: number | null;
+            endPlate?: number | null;
+            insulationSheet?: number | null;
+            jumper?: number | null;
+            mainTerminal?: number | null;
+            nut?: number | null;
+            ring?: number | null;
+            rowLink?: number | null;
+            stud?: number | null;
+            thermistorPad?: number | null;
         };
         LabelAnswer: {
             consistent: boolean | null;
@@ -9442,9 +10003,146 @@ export interface components {
             position?: number | null;
             removedAt?: string | null;
         };
+        PlanChange: {
+            airC?: number[] | null;
+            /**
+             * @default together
+             * @enum {string}
+             */
+            balance?: "together" | "in-turn";
+            bankId?: number;
+            barsForCells?: number | null;
+            bmsPrice?: number | null;
+            box?: components["schemas"]["BoxInput"] | null;
+            boxWarmC?: number | null;
+            cellLeadDays?: number | null;
+            cellPrice?: number | null;
+            /** @default [] */
+            chargers?: components["schemas"]["ChargerInput"][];
+            coldestC?: number | null;
+            /** @default [] */
+            fields?: components["schemas"]["PanelFieldInput"][];
+            generator?: components["schemas"]["GeneratorInput"] | null;
+            hottestC?: number | null;
+            hoursADay?: number | null;
+            inverter?: components["schemas"]["InverterInput"] | null;
+            /** @default {} */
+            kit?: components["schemas"]["KitInput"];
+            latitudeDeg?: number | null;
+            /** @default [] */
+            loads?: components["schemas"]["PlannedLoadInput"][];
+            orderOn?: string | null;
+            partLeadDays?: number | null;
+            people?: number | null;
+            readyMadePrice?: number | null;
+            readyMadeWh?: number | null;
+            rows?: number | null;
+            seriesChargeA?: number | null;
+            /** @default [] */
+            sources?: components["schemas"]["HourlyInput"][];
+            standbyW?: number | null;
+            /** @default 1 */
+            studsPerPole?: number;
+            sunHours?: number[] | null;
+            /** @default [] */
+            supplies?: components["schemas"]["SupplyInput"][];
+            testA?: number | null;
+            testers?: number | null;
+            window?: number | null;
+        };
+        PlanInput: {
+            airC?: number[] | null;
+            /**
+             * @default together
+             * @enum {string}
+             */
+            balance?: "together" | "in-turn";
+            bankId: number;
+            barsForCells?: number | null;
+            bmsPrice?: number | null;
+            box?: components["schemas"]["BoxInput"] | null;
+            boxWarmC?: number | null;
+            cellLeadDays?: number | null;
+            cellPrice?: number | null;
+            /** @default [] */
+            chargers?: components["schemas"]["ChargerInput"][];
+            coldestC?: number | null;
+            /** @default [] */
+            fields?: components["schemas"]["PanelFieldInput"][];
+            generator?: components["schemas"]["GeneratorInput"] | null;
+            hottestC?: number | null;
+            hoursADay?: number | null;
+            inverter?: components["schemas"]["InverterInput"] | null;
+            /** @default {} */
+            kit?: components["schemas"]["KitInput"];
+            latitudeDeg?: number | null;
+            /** @default [] */
+            loads?: components["schemas"]["PlannedLoadInput"][];
+            orderOn?: string | null;
+            partLeadDays?: number | null;
+            people?: number | null;
+            readyMadePrice?: number | null;
+            readyMadeWh?: number | null;
+            rows?: number | null;
+            seriesChargeA?: number | null;
+            /** @default [] */
+            sources?: components["schemas"]["HourlyInput"][];
+            standbyW?: number | null;
+            /** @default 1 */
+            studsPerPole?: number;
+            sunHours?: number[] | null;
+            /** @default [] */
+            supplies?: components["schemas"]["SupplyInput"][];
+            testA?: number | null;
+            testers?: number | null;
+            window?: number | null;
+        };
+        PlanItemChange: {
+            bankId?: number;
+            clientKey?: string | null;
+            name?: string;
+            pricedOn?: string | null;
+            /** @default 1 */
+            quantity?: number;
+            /** @default 0 */
+            shipping?: number;
+            source?: string | null;
+            unitPrice?: number;
+            /** @default false */
+            used?: boolean;
+        };
+        PlanItemInput: {
+            bankId: number;
+            clientKey?: string | null;
+            name: string;
+            pricedOn?: string | null;
+            /** @default 1 */
+            quantity?: number;
+            /** @default 0 */
+            shipping?: number;
+            source?: string | null;
+            unitPrice: number;
+            /** @default false */
+            used?: boolean;
+        };
         PlannedLiveRun: {
             run: components["schemas"]["Recorded"];
             values: string[];
+        };
+        PlannedLoadInput: {
+            /** @default 1 */
+            count?: number;
+            /** @default false */
+            dc?: boolean;
+            hours: number[];
+            /** @default null */
+            months?: number[] | null;
+            name: string;
+            /** @default 1 */
+            share?: number;
+            /** @default null */
+            surgeW?: number | null;
+            w: number;
         };
         Probed: {
             voltageV: number;
@@ -9636,6 +10334,7 @@ export interface components {
             temperatureC?: number | null;
         };
         SettingsInput: {
+            currency: string;
             /** @enum {string} */
             dateStyle: "day-first" | "month-first" | "iso";
             ohmMeterCountsMohm: number;
@@ -9842,6 +10541,14 @@ export interface components {
             /** @enum {string} */
             kind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "joint" | "lead" | "instrument";
             label: string;
+        };
+        SupplyInput: {
+            a: number;
+            highestV: number;
+            leadOhm: number;
+            /** @default 0 */
+            lowestV?: number;
+            name: string;
         };
         TemporaryPartChange: {
             batteryId?: number;

@@ -9,6 +9,7 @@ const KINDS = {
 	theme: 'text',
 	wakeFromH: 'number',
 	wakeUntilH: 'number',
+	currency: 'text',
 	voltMeterPercent: 'number',
 	voltMeterCountsMv: 'number',
 	ohmMeterPercent: 'number',

@@ -73,6 +73,16 @@
 			/>
 			<button class="btn tap until-awake">Keep</button>
 		</form>
+		<form method="POST" use:enhance={kept} onchange={send} class="grid grid-cols-2 items-end gap-3">
+			<Field
+				label="Prices are in"
+				name="currency"
+				value={data.settings.currency}
+				maxlength={8}
+				error={fields.currency}
+			/>
+			<button class="btn tap until-awake">Keep</button>
+		</form>
 		<fieldset class="grid gap-3">
 			<legend class="field-label">Your meters</legend>
 			{#each METERS as meter (meter.name)}

@@ -33,3 +33,6 @@ export {
 	type PlannedLoad
 } from './loads';
 export { costOf, differences, lineCents, type Cost, type CostBasis, type Difference, type PlanItem } from './money';
+export { NO_PLAN, USUAL_PLAN, type BankPlan, type PlannedBox } from './bank-plan';
+export { judgeBankPlan } from './judge-bank-plan';
+export { plannedYear, planState, type PlannedCell, type PlannedLayout, type PlanState } from './plan-state';

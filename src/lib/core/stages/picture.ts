@@ -17,6 +17,10 @@ export interface PictureCellType {
 	dischargeHotC: number | null;
 	chargeCRate: number | null;
 	dischargeCRate: number | null;
+	massKg?: number | null;
+	widthMm?: number | null;
+	thicknessMm?: number | null;
+	heightMm?: number | null;
 }
 
 export interface PictureBank {

@@ -1,5 +1,5 @@
 import { CHEMISTRY_FIGURES } from '../chemistry';
-import { judgePlan } from '../planning';
+import { judgeBankPlan, judgePlan, planState, type BankPlan, type PlannedCell, type PlanState } from '../planning';
 import { say, type Verdict } from '../verdicts';
 import type { BankPicture, PictureBattery } from './picture';
 import { bankSubject } from './picture-parts';
@@ -31,9 +31,42 @@ function layoutVerdicts(picture: BankPicture): Verdict[] {
 	return verdicts;
 }
 
+const NOTHING_WRITTEN: PlanFactsOfBank = { plan: null, nowMs: 0 };
+
+/** What was written down before buying, and when it is looked at. */
+export interface PlanFactsOfBank {
+	plan: BankPlan | null;
+	nowMs: number;
+}
+
+/** The cells of a bank as a plan reckons with them; null while no type is chosen. */
+function plannedCell({ cellType }: BankPicture): PlannedCell | null {
+	if (!cellType) return null;
+	const { ratedAh, massKg = null, widthMm = null, thicknessMm = null, heightMm = null, chargeCRate } = cellType;
+	return { ratedAh, massKg, widthMm, thicknessMm, heightMm, chargeCRate };
+}
+
+/** What follows from a plan, but for the year of use. */
+export const bankPlanState = (picture: BankPicture, plan: BankPlan, nowMs: number): PlanState =>
+	planState(plan, picture.bank, plannedCell(picture), nowMs);
+
+/** Nominal class of a voltage, V. */
+const classOf = (volts: number) =>
+	[12, 24, 48].reduce((a, b) => (Math.abs(volts / b - 1.067) < Math.abs(volts / a - 1.067) ? b : a));
+
+function beforeBuying(picture: BankPicture, { plan, nowMs }: PlanFactsOfBank): Verdict[] {
+	if (!plan) return [];
+	const { chemistry, series } = picture.bank;
+	const classV = classOf(series * CHEMISTRY_FIGURES[chemistry].nominalV);
+	return judgeBankPlan(plan, bankPlanState(picture, plan, nowMs), classV, bankSubject(picture), nowMs);
+}
+
 /** What to think of a bank's plan. A bank of ready-made batteries alone needs no cell type. */
-export function judgePlanStage(picture: BankPicture): StageJudgement {
+export function judgePlanStage(picture: BankPicture, facts: PlanFactsOfBank = NOTHING_WRITTEN): StageJudgement {
 	const builds = picture.batteries.some((b) => b.kind === 'built');
 	const own = builds ? judgePlan(picture.bank, picture.cellType, bankSubject(picture)) : [];
-	return { verdicts: [...own, ...layoutVerdicts(picture)], done: !builds || picture.cellType !== null };
+	return {
+		verdicts: [...own, ...layoutVerdicts(picture), ...beforeBuying(picture, facts)],
+		done: !builds || picture.cellType !== null
+	};
 }

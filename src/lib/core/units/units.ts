@@ -17,6 +17,8 @@ export interface Settings extends MeterSettings {
 	/** Hours of the day in which one can be asked for something, local time. */
 	wakeFromH: number;
 	wakeUntilH: number;
+	/** What prices are written in: a sign or three letters. */
+	currency: string;
 }
 export const DEFAULT_SETTINGS: Settings = {
 	units: 'metric',
@@ -24,6 +26,7 @@ export const DEFAULT_SETTINGS: Settings = {
 	theme: 'ash',
 	wakeFromH: 7,
 	wakeUntilH: 22,
+	currency: '€',
 	voltMeterPercent: 0.05,
 	voltMeterCountsMv: 2,
 	ohmMeterPercent: 1,

@@ -16,6 +16,8 @@ export { groups, type Group } from './groups/row';
 export { instruments, type Instrument } from './instruments/row';
 export { jointTorques, type JointTorque } from './joint-torques/row';
 export { leadReadings, type LeadReading } from './lead-readings/row';
+export { plans, type Plan } from './plans/row';
+export { planItems, type PlanItemRow } from './plan-items/row';
 export { limitPlans, type LimitPlan } from './limit-plans/row';
 export { liveEvents, type LiveEventRow } from './live-events/row';
 export { liveRuns, type LiveInstrument, type LiveRole, type LiveRun, type LiveRunState } from './live-runs/row';

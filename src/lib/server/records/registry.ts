@@ -23,6 +23,8 @@ import { liveRunKind } from './live-runs/kind';
 import { loadReadingKind } from './load-readings/kind';
 import { noteKind } from './notes/kind';
 import { placementKind } from './placements/kind';
+import { planItemKind } from './plan-items/kind';
+import { planKind } from './plans/kind';
 import { readingKind } from './readings/kind';
 import { rehearsalKind } from './rehearsals/kind';
 import { runKind } from './runs/kind';
@@ -52,6 +54,8 @@ export const RECORD_KINDS: readonly RecordKind[] = [
 	loadReadingKind,
 	bmsComparisonKind,
 	chargeCountKind,
+	planKind,
+	planItemKind,
 	limitPlanKind,
 	serviceCheckKind,
 	capacityTestKind,

@@ -1,4 +1,11 @@
-import { judgePlanStage } from '$lib/core/stages';
-import { defineStage, noFacts } from '../stage';
+import { judgePlanStage, type BankPicture, type PlanFactsOfBank } from '$lib/core/stages';
+import { plans } from '../../records';
+import { defineStage } from '../stage';
 
-export const planStage = defineStage({ name: 'plan', facts: noFacts, judge: judgePlanStage });
+/** What was written down before buying. */
+export async function planFacts({ bank }: BankPicture): Promise<PlanFactsOfBank> {
+	const [plan] = await plans.all({ bankId: bank.id });
+	return { plan: plan ?? null, nowMs: Date.now() };
+}
+
+export const planStage = defineStage({ name: 'plan', facts: planFacts, judge: judgePlanStage });
