@@ -4,6 +4,7 @@ import { banks } from '$lib/server/records';
 import { OTHER_TABLES, RECORD_KINDS } from '$lib/server/records/registry';
 import { loadCogwheel } from './cogwheel';
 import { loadDamsonRise } from './damson-rise';
+import { loadFenwatch } from './fenwatch';
 import { loadHeronry } from './heronry';
 import { loadStock } from './stock';
 
@@ -15,13 +16,14 @@ export async function clearRecords(): Promise<void> {
 	for (const table of [...OTHER_TABLES, ...own]) await database()(table).delete();
 }
 
-/** Loads the three demo banks, unless there are banks already. @returns whether it loaded */
+/** Loads the four demo banks, unless there are banks already. @returns whether it loaded */
 export async function loadDemo(now: Date, seed = SEED): Promise<boolean> {
 	if ((await banks.list({}, { page: 1, size: 1 })).total > 0) return false;
 	const random = seededRandom(seed);
 	await loadDamsonRise(random, now);
 	await loadCogwheel(random, now);
 	await loadHeronry(random, now);
+	await loadFenwatch(now);
 	await loadStock(random, now);
 	return true;
 }

@@ -10,7 +10,7 @@ if (process.argv.includes('--reset')) {
 const loaded = await loadDemo(new Date());
 console.log(
 	loaded
-		? 'Demo scenario loaded: Heronry, Cogwheel, Damson Rise.'
+		? 'Demo scenario loaded: Heronry, Fenwatch, Cogwheel, Damson Rise.'
 		: 'There are banks already; kept as they are. "npm run demo -- --reset" starts the scenario afresh.'
 );
 await closeDatabase();

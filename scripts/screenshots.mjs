@@ -97,7 +97,7 @@ const views = [
 	{ name: 'prove', path: `/banks/${idOf('Damson Rise')}/prove/joints`, size: WIDE },
 	{ name: 'instruments', path: '/instruments', size: WIDE },
 	{ name: 'home', path: '/', size: WIDE },
-	{ name: 'plan', path: `/banks/${idOf('Heronry')}/plan`, size: WIDE },
+	{ name: 'plan', path: `/banks/${idOf('Fenwatch')}/plan/need`, size: WIDE },
 	{ name: 'receive', path: `/banks/${idOf('Heronry')}/receive`, size: WIDE },
 	{ name: 'stock', path: '/stock', size: WIDE },
 	{ name: 'receive-phone', path: `/banks/${idOf('Heronry')}/receive`, size: PHONE },

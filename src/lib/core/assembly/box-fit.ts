@@ -29,6 +29,8 @@ export interface BoxArrangement {
 	bmsAt: 'beside' | 'above' | 'elsewhere';
 	/** What the block takes, mm, along the box's length, width and height. */
 	takes: { lengthMm: number; widthMm: number; heightMm: number };
+	/** Of the cells alone. */
+	cellHeightMm: number;
 	/** Left over on each; negative: short by so much. */
 	left: { lengthMm: number; widthMm: number; heightMm: number };
 	fits: boolean;
@@ -83,7 +85,7 @@ export function boxArrangements(input: BoxFitInput): BoxArrangement[] {
 					heightMm: box.heightMm - takes.heightMm
 				};
 				const fits = Math.min(left.lengthMm, left.widthMm, left.heightMm) >= 0;
-				found.push({ rows, columns, along, bmsAt, takes, left, fits });
+				found.push({ rows, columns, along, bmsAt, takes, cellHeightMm: cell.heightMm, left, fits });
 			}
 	}
 	const short = ({ left }: BoxArrangement) =>

@@ -36,3 +36,5 @@ export { costOf, differences, lineCents, type Cost, type CostBasis, type Differe
 export { NO_PLAN, USUAL_PLAN, type BankPlan, type PlannedBox } from './bank-plan';
 export { judgeBankPlan } from './judge-bank-plan';
 export { plannedYear, planState, type PlannedCell, type PlannedLayout, type PlanState } from './plan-state';
+export { hoursText, parseHours } from './hours-text';
+export { judgeYear } from './judge-year';

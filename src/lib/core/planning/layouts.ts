@@ -75,8 +75,9 @@ const BMS_SIZES_A = [40, 60, 80, 100, 150, 200, 250, 300, 400];
 const HEADROOM = 1.25;
 /** More cells side by side under one sense wire hide a failed one (default). */
 const MOST_PARALLEL = 8;
-/** From the least number of cells on, so many more in parallel are looked at. */
+/** From the least number of cells on, so many more in parallel are looked at, as long as they are no more than so many times the need. */
 const STEPS_UP = 2;
+const MOST_OF_NEED = 3;
 /** Bars, box, BMS and cables beside the cells, share of their mass (default). */
 const REST_MASS = 0.15;
 
@@ -116,7 +117,9 @@ function ofBatteries(cell: CellChoice, classV: number, series: number, batteries
 	const { nominalV } = CHEMISTRY_FIGURES[cell.chemistry];
 	const whEach = series * nominalV * requirePositive(cell.ratedAh, 'ratedAh') * need.window;
 	const least = Math.max(1, Math.ceil(need.usableWh / (whEach * batteries) - 1e-9));
-	return Array.from({ length: STEPS_UP + 1 }, (_, i) => layoutOf(cell, classV, series, least + i, batteries, need));
+	return Array.from({ length: STEPS_UP + 1 }, (_, i) => least + i)
+		.filter((p) => whEach * p * batteries <= MOST_OF_NEED * need.usableWh || (p === 1 && batteries === 1))
+		.map((p) => layoutOf(cell, classV, series, p, batteries, need));
 }
 
 function layoutOf(

@@ -37,8 +37,8 @@ export function usualSunHours(latitudeDeg: number, clearSkyKwhPerM2: readonly nu
 
 /** Mean air temperature by month at a latitude near sea level, °C (default: ours, rough). */
 export function usualAirC(latitudeDeg: number): number[] {
-	const yearC = 27.5 - 0.0075 * latitudeDeg ** 2;
-	const swingK = 0.2 * Math.abs(latitudeDeg);
+	const yearC = 27.5 - 0.0068 * latitudeDeg ** 2;
+	const swingK = 0.165 * Math.abs(latitudeDeg);
 	// The air follows the sun by about a month.
 	return MONTH_DAYS.map((_, month) => yearC + swingK * season(latitudeDeg, (month + 11) % 12));
 }

@@ -65,6 +65,12 @@ export function computePaths(): Json {
 			get: operation('Settings'),
 			patch: operation('Change settings', { body: json(ref('SettingsInput')) })
 		},
+		'/api/v1/banks/{id}/calendar.ics': {
+			parameters: [path('id')],
+			get: operation('The steps of the build as a calendar file', {
+				result: { 'text/calendar': { schema: { type: 'string' } } }
+			})
+		},
 		'/api/v1/banks/import': {
 			post: operation(
 				'Build a bank again from its exported file',

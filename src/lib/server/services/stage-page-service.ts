@@ -13,6 +13,8 @@ import {
 import type { StageVerdict } from '$lib/core/verdicts';
 import { loadBankPicture } from '../bank-picture/load';
 import { bankVerdicts } from '../judgements/store';
+import { planItems, plans } from '../records';
+import { looseByCellType } from '../bank-picture/loose-cells';
 import { balanceFacts } from '../stages/balance/stage';
 import { buildFacts } from '../stages/build/stage';
 import { proveFacts } from '../stages/prove/stage';
@@ -53,7 +55,19 @@ const shownCapacity = ({ cell, run, capacityAh, sdAh, refused, judgement }: Cell
 });
 
 export const planPage = (bankId: number) =>
-	pageOf(bankId, 'plan', (async () => ({ cellTypes: await listCellTypes(bankId) }))());
+	pageOf(
+		bankId,
+		'plan',
+		(async () => {
+			const [[plan], items, types, loose] = await Promise.all([
+				plans.all({ bankId }),
+				planItems.all({ bankId }),
+				listCellTypes(bankId),
+				looseByCellType(bankId)
+			]);
+			return { plan: plan ?? null, items, cellTypes: types, loose, nowMs: Date.now() };
+		})()
+	);
 
 export const receivePage = (bankId: number) =>
 	pageOf(

@@ -1,14 +1,18 @@
 import { bankFromForm } from '$lib/input/bank-form';
 import { idOf } from '$lib/server/http/endpoint';
 import { formAction } from '$lib/server/http/form-action';
+import { viewAsked } from '$lib/server/http/last-view';
 import { loaded } from '$lib/server/http/load';
 import { CSV_TABLES } from '$lib/server/services/export-service';
 import { changeIn } from '$lib/server/services/record-service';
 import { planPage } from '$lib/server/services/stage-page-service';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params }) => ({
+const VIEWS = ['bank', 'need', 'layout', 'year', 'buy'] as const;
+
+export const load: PageServerLoad = async ({ params, cookies }) => ({
 	...(await loaded((async () => planPage(idOf(params.id, 'bank')))())),
+	view: viewAsked(params.view, VIEWS, 'plan', cookies),
 	tables: CSV_TABLES
 });
 

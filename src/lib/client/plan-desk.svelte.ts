@@ -1,0 +1,62 @@
+import { invalidateAll } from '$app/navigation';
+import { NO_PLAN, type BankPlan } from '$lib/core/planning';
+import { attempt } from './announce';
+import { api } from './api';
+import type { BodyFor } from './api-shapes';
+
+/** A plan as it is stored, with what records carry. */
+export type StoredPlan = BankPlan & { id: number; version: number };
+type PlanBody = BodyFor<'post', 'plans'>;
+
+/** The fields of a plan among those of its record. */
+function planOf(stored: StoredPlan | null): BankPlan {
+	if (!stored) return NO_PLAN;
+	const fields = stored as unknown as Record<string, unknown>;
+	return Object.fromEntries(
+		Object.entries(NO_PLAN).map(([key, usual]) => [key, fields[key] ?? usual])
+	) as unknown as BankPlan;
+}
+
+/** The plan of a bank while it is worked at: shown at once, written one change after the other, made with the first. */
+export class PlanDesk {
+	plan = $state<BankPlan>(NO_PLAN);
+	#id: number | null = null;
+	#version = 0;
+	#written: Promise<unknown> = Promise.resolve();
+	#open = 0;
+
+	constructor(
+		readonly bankId: number,
+		stored: StoredPlan | null
+	) {
+		this.take(stored);
+	}
+
+	/** What the page was given anew; while changes are on their way theirs stand. */
+	take(stored: StoredPlan | null): void {
+		if (this.#open > 0) return;
+		this.plan = planOf(stored);
+		this.#id = stored?.id ?? null;
+		this.#version = stored?.version ?? 0;
+	}
+
+	change(changes: Partial<BankPlan>): void {
+		this.plan = { ...this.plan, ...changes };
+		this.#open++;
+		this.#written = this.#written.then(() => this.#write(changes));
+	}
+
+	async #write(changes: Partial<BankPlan>): Promise<void> {
+		const done = await attempt(async () => {
+			const body = { ...changes } as unknown as Partial<PlanBody>;
+			const stored =
+				this.#id === null
+					? await api.post('plans', { ...body, bankId: this.bankId } as PlanBody)
+					: await api.patch(`plans/${this.#id}`, { ...body, version: this.#version });
+			({ id: this.#id, version: this.#version } = stored as unknown as StoredPlan);
+		});
+		this.#open--;
+		// Refused, perhaps because another tab was first: what is stored is shown again.
+		if (this.#open === 0 || !done) await invalidateAll();
+	}
+}

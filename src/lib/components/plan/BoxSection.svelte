@@ -1,0 +1,125 @@
+<script lang="ts">
+	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
+	import type { PlannedBox, PlanState } from '$lib/core/planning';
+	import BoxDrawing from './BoxDrawing.svelte';
+	import Fold from './Fold.svelte';
+	import PlanNumber from './PlanNumber.svelte';
+
+	interface Props {
+		desk: PlanDesk;
+		state: PlanState;
+		/** The cell’s sizes are known. */
+		known: boolean;
+	}
+	let { desk, state, known }: Props = $props();
+	const box = $derived(desk.plan.box);
+	const EMPTY: PlannedBox = {
+		...{ lengthMm: 600, widthMm: 400, heightMm: 300 },
+		...{ insulationMm: null, endPlateMm: null, lidMm: null, cableMm: null, bms: null }
+	};
+	const change = (changes: Partial<PlannedBox>) => desk.change({ box: { ...(box ?? EMPTY), ...changes } });
+	const bms = (changes: object) =>
+		change({ bms: { ...{ lengthMm: 40, widthMm: 180, heightMm: 120 }, ...box?.bms, ...changes } });
+	const best = $derived(state.arrangements?.[0] ?? null);
+	const fitting = $derived(state.arrangements?.filter((a) => a.fits) ?? []);
+	const refused = $derived(state.arrangements?.filter((a) => !a.fits).slice(0, 6) ?? []);
+	const shortest = (left: { lengthMm: number; widthMm: number; heightMm: number }) =>
+		[
+			left.lengthMm < 0 ? `${(-left.lengthMm).toFixed(0)} mm in length` : null,
+			left.widthMm < 0 ? `${(-left.widthMm).toFixed(0)} mm in width` : null,
+			left.heightMm < 0 ? `${(-left.heightMm).toFixed(0)} mm in height` : null
+		]
+			.filter(Boolean)
+			.join(', ');
+	const answer = $derived(
+		!box
+			? null
+			: !known || !best
+				? 'the size of the cell is not known'
+				: best.fits
+					? `fits, ${fitting.length} ${fitting.length === 1 ? 'way' : 'ways'}`
+					: `short by ${shortest(best.left)}`
+	);
+	const SIDES = [
+		{ key: 'lengthMm', text: 'Length' },
+		{ key: 'widthMm', text: 'Width' },
+		{ key: 'heightMm', text: 'Height' }
+	] as const;
+</script>
+
+<Fold title="Does it fit the box" {answer} warm={best !== null && !best.fits}>
+	<p class="muted">The inside, with the lid on.</p>
+	<div class="grid grid-cols-3 gap-3">
+		{#each SIDES as { key, text } (key)}
+			<PlanNumber label={text} unit="mm" value={box?.[key] ?? null} onkeep={(mm) => mm && change({ [key]: mm })} />
+		{/each}
+	</div>
+	{#if box}
+		<div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
+			<PlanNumber
+				label="Between cells"
+				unit="mm"
+				value={box.insulationMm}
+				usual={1}
+				onkeep={(insulationMm) => change({ insulationMm })}
+			/>
+			<PlanNumber
+				label="End plate"
+				unit="mm"
+				value={box.endPlateMm}
+				usual={6}
+				onkeep={(endPlateMm) => change({ endPlateMm })}
+			/>
+			<PlanNumber
+				label="Over the terminals"
+				unit="mm"
+				value={box.lidMm}
+				usual={35}
+				onkeep={(lidMm) => change({ lidMm })}
+			/>
+			<PlanNumber
+				label="Main cable"
+				unit="mm thick"
+				value={box.cableMm}
+				usual={0}
+				onkeep={(cableMm) => change({ cableMm })}
+			/>
+			{#each SIDES as { key, text } (key)}
+				<PlanNumber
+					label="BMS with its air, {text.toLowerCase()}"
+					unit="mm"
+					value={box.bms?.[key] ?? null}
+					usual="elsewhere"
+					onkeep={(mm) => (mm ? bms({ [key]: mm }) : change({ bms: null }))}
+				/>
+			{/each}
+		</div>
+	{/if}
+	{#if box && best}
+		<BoxDrawing {box} arrangement={best} />
+		{#if best.fits}
+			<p>
+				<strong>{best.rows} {best.rows === 1 ? 'row' : 'rows'} of {best.columns}</strong>{best.bmsAt === 'elsewhere'
+					? ''
+					: `, the BMS ${best.bmsAt === 'beside' ? 'beside' : 'above'}`}: {best.left.lengthMm.toFixed(0)} × {best.left.widthMm.toFixed(
+					0
+				)} × {best.left.heightMm.toFixed(0)}
+				mm are left. {fitting.length > 1 ? `${fitting.length - 1} other ways fit too.` : ''}
+			</p>
+		{:else}
+			<p class="ember-text font-semibold">No way fits. What lacks least is short by {shortest(best.left)}.</p>
+		{/if}
+		{#if refused.length}
+			<p class="muted">Why others do not:</p>
+			<ul class="list-disc pl-5">
+				{#each refused as a, i (i)}
+					<li>
+						{a.rows} × {a.columns} along the {a.along}{a.bmsAt === 'elsewhere' ? '' : `, BMS ${a.bmsAt}`}: {shortest(
+							a.left
+						)}
+					</li>
+				{/each}
+			</ul>
+		{/if}
+	{:else if box && !known}<p>Copy width, thickness, height of the cell from its sheet (Bank, its figures).</p>{/if}
+</Fold>

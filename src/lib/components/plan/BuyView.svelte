@@ -1,0 +1,178 @@
+<script lang="ts">
+	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
+	import { HARDWARE_ITEMS, USUAL_PLAN, besideLead, type PlanState } from '$lib/core/planning';
+	import type { Settings } from '$lib/core/units';
+	import { hardwareWords } from '$lib/core/verdicts';
+	import BoxSection from './BoxSection.svelte';
+	import CalendarSection from './CalendarSection.svelte';
+	import ChargerSection from './ChargerSection.svelte';
+	import Fold from './Fold.svelte';
+	import MoneySection, { type StoredItem } from './MoneySection.svelte';
+	import PlanNumber from './PlanNumber.svelte';
+	import SupplySection from './SupplySection.svelte';
+
+	interface Props {
+		desk: PlanDesk;
+		state: PlanState;
+		bank: { id: number; batteries: number };
+		items: readonly StoredItem[];
+		settings: Settings;
+		/** The cell’s height is known. */
+		plateHint: boolean;
+	}
+	let { desk, state, bank, items, settings, plateHint }: Props = $props();
+	const plan = $derived(desk.plan);
+	const hasKit = $derived(Object.keys(plan.kit).length > 0);
+	const hardwareAnswer = $derived(
+		!hasKit
+			? `${state.hardware.fixture.bar} bars for the balance, ${state.hardware.build.bar} for the build`
+			: state.missing.length
+				? `${state.missing
+						.map((m) => hardwareWords(m.item, m.missing))
+						.slice(0, 2)
+						.join(', ')} missing`
+				: 'all there'
+	);
+	const liftAnswer = $derived(
+		state.batteryKg === null || !state.lift
+			? null
+			: `${state.batteryKg.toFixed(0)} kg a battery: ${{ alone: 'one person', two: 'two people', hoist: 'a hoist, or built in place' }[state.lift.by]}`
+	);
+	const lead = besideLead(12);
+</script>
+
+<div class="grid gap-3">
+	<SupplySection {desk} {state} />
+	<Fold title="Bars, studs, rings" answer={hardwareAnswer} warm={hasKit && state.missing.length > 0}>
+		<div class="flex flex-wrap gap-4">
+			<label
+				><span class="field-label">Threads on a pole</span>
+				<select
+					class="select tap"
+					value={plan.studsPerPole}
+					onchange={(e) => desk.change({ studsPerPole: Number(e.currentTarget.value) as 1 | 2 })}
+				>
+					<option value={1}>one</option>
+					<option value={2}>two</option>
+				</select></label
+			>
+			{#if bank.batteries > 1}<label
+					><span class="field-label">The batteries are balanced</span>
+					<select
+						class="select tap"
+						value={plan.balance}
+						onchange={(e) => desk.change({ balance: e.currentTarget.value as 'together' | 'in-turn' })}
+					>
+						<option value="together">together</option>
+						<option value="in-turn">one after the other</option>
+					</select></label
+				>{/if}
+			<PlanNumber
+				label="Rows of a battery"
+				value={plan.rows}
+				usual={1}
+				onkeep={(rows) => desk.change({ rows })}
+				class="max-w-40"
+			/>
+		</div>
+		<ul class="grid gap-1">
+			<li class="hardware muted"><span></span><span>balance</span><span>build</span><span>there</span></li>
+			{#each HARDWARE_ITEMS as item (item)}
+				{@const wanted = state.hardware.atOnce[item] ?? 0}
+				{#if wanted > 0}
+					{@const there = plan.kit[item] ?? null}
+					<li class="hardware">
+						<span class:ember-text={hasKit && (there ?? 0) < wanted}>{hardwareWords(item, 2).replace('2 ', '')}</span>
+						<span class="figure">{state.hardware.fixture[item] ?? 0}</span>
+						<span class="figure">{state.hardware.build[item] ?? 0}</span>
+						<PlanNumber
+							label=""
+							value={there}
+							onkeep={(n) => desk.change({ kit: { ...plan.kit, [item]: n ?? undefined } })}
+						/>
+					</li>
+				{/if}
+			{/each}
+		</ul>
+		<p class="muted">What stood in the fixture is free again for the build: the larger of the two is wanted at once.</p>
+	</Fold>
+	<ChargerSection {desk} {state} />
+	<BoxSection {desk} {state} known={plateHint} />
+	<Fold
+		title="Who carries it"
+		answer={liftAnswer}
+		warm={plan.people !== null && state.lift !== null && !state.lift.canLift}
+	>
+		<PlanNumber
+			label="People who lift"
+			value={plan.people}
+			usual={USUAL_PLAN.people}
+			onkeep={(people) => desk.change({ people })}
+			class="max-w-40"
+		/>
+		{#if state.lift && state.batteryKg !== null}
+			<ul class="list-disc pl-5">
+				<li>{state.batteryKg.toFixed(0)} kg: cells and {Math.round(15)} % for bars, box, BMS and cables (usual).</li>
+				<li>
+					One person carries 23 kg, two 40 kg; beyond that a hoist, or the cells are carried one by one and built in
+					where they stay.
+				</li>
+				{#if state.lift.lotsForPeople > 1}<li>For these hands: {state.lift.lotsForPeople} lots.</li>{/if}
+				{#if state.lift.slingHeightMm !== null}<li>
+						Slings at 60°: the hook hangs {state.lift.slingHeightMm.toFixed(0)} mm above the handles.
+					</li>{/if}
+				{#if state.lift.floorKgPerM2 !== null}<li>
+						The floor bears {state.lift.floorKgPerM2.toFixed(0)} kg a square metre under it.
+					</li>{/if}
+				<li>In a boat or vehicle it is strapped against its own weight in every direction: local codes say how.</li>
+			</ul>
+			<button class="btn tap justify-self-start" onclick={() => print()}>Print this page</button>
+		{/if}
+	</Fold>
+	<Fold title="Where it may stand" answer="vents away from sleepers and sparks">
+		<ul class="list-disc pl-5">
+			<li>
+				Gas from a failed cell burns and poisons: the box vents to the outside, away from where people sleep and from
+				anything that sparks.
+			</li>
+			<li>Cases are live in many cells: a sheet between neighbours, between cells and box, under them too.</li>
+			<li>Upright. On their narrow side only where the maker allows it; never upside down, whatever the carton did.</li>
+			<li>Not above heat, not in an engine space; a frost only with a charge limit in the cold.</li>
+		</ul>
+	</Fold>
+	<Fold title="A lead battery beside it" answer="a converter between, never one wire">
+		<p>What happens where somebody leaves them on one wire, at 12 V:</p>
+		<ul class="list-disc pl-5">
+			{#each lead.ranges as { fromV, toV, carries } (carries)}
+				<li>
+					<span class="figure">{fromV.toFixed(1)} to {toV.toFixed(1)} V</span>: {{
+						lithium: 'the lithium carries all, the lead stands on float and draws',
+						both: 'both carry',
+						lead: 'the lead carries, the lithium is nearly empty'
+					}[carries]}
+				</li>
+			{/each}
+		</ul>
+		<p>
+			Every night the lithium recharges the lead. Kept for starting, it is charged through a converter; two chemistries
+			are never joined without one.
+		</p>
+	</Fold>
+	<MoneySection {desk} {state} {items} bankId={bank.id} currency={settings.currency} dateStyle={settings.dateStyle} />
+	<CalendarSection {desk} {state} bankId={bank.id} dateStyle={settings.dateStyle} />
+</div>
+
+<style>
+	.hardware {
+		display: grid;
+		grid-template-columns: minmax(0, 1fr) 4rem 4rem 6rem;
+		align-items: center;
+		gap: 0.5rem;
+	}
+	.hardware .figure {
+		text-align: right;
+	}
+	.hardware :global(.field-label) {
+		display: none;
+	}
+</style>

@@ -1,0 +1,173 @@
+<script lang="ts" module>
+	/** A line of the list as it is stored. */
+	export interface StoredItem {
+		id: number;
+		version: number;
+		name: string;
+		quantity: number;
+		unitPrice: number;
+		shipping: number;
+		pricedOn: string | null;
+		source: string | null;
+		used: boolean;
+	}
+</script>
+
+<script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { announce, attempt } from '$lib/client/announce';
+	import { api } from '$lib/client/api';
+	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
+	import Field from '$lib/components/forms/Field.svelte';
+	import { costOf, type PlanItem, type PlanState } from '$lib/core/planning';
+	import { formatDate, type Settings } from '$lib/core/units';
+	import Fold from './Fold.svelte';
+	import PlanNumber from './PlanNumber.svelte';
+	import { money } from './layout-words';
+
+	interface Props {
+		desk: PlanDesk;
+		state: PlanState;
+		items: readonly StoredItem[];
+		bankId: number;
+		currency: string;
+		dateStyle: Settings['dateStyle'];
+	}
+	let { desk, state: plan, items, bankId, currency, dateStyle }: Props = $props();
+	const written = $derived(desk.plan);
+	const cents = (value: number) => Math.round(value * 100);
+	const asItem = (i: StoredItem): PlanItem => ({
+		name: i.name,
+		quantity: i.quantity,
+		unitCents: cents(i.unitPrice),
+		shippingCents: cents(i.shipping),
+		used: i.used
+	});
+	const cost = $derived(
+		costOf(items.map(asItem), {
+			nominalWh: plan.nominalWh,
+			usableWh: plan.usableWh,
+			efcPerYear: null,
+			yearsToEnd: null
+		})
+	);
+	const total = $derived(cost.totalCents / 100);
+	const readyPerKwh = $derived(
+		written.readyMadePrice !== null && written.readyMadeWh
+			? written.readyMadePrice / (written.readyMadeWh / 1000)
+			: null
+	);
+	const answer = $derived(
+		items.length
+			? `${money(total, currency)}${cost.perKwhUsable === null ? '' : `, ${money(cost.perKwhUsable, currency)} a usable kWh`}`
+			: null
+	);
+	const NEW = {
+		name: '',
+		quantity: 1,
+		unitPrice: null as number | null,
+		shipping: 0,
+		pricedOn: null as string | null,
+		source: '',
+		used: false
+	};
+	let draft = $state({ ...NEW });
+	let fields = $state<Record<string, string>>({});
+	async function add(event: SubmitEvent) {
+		event.preventDefault();
+		fields = {};
+		if (!draft.name.trim()) fields.name = 'What is it?';
+		if (draft.unitPrice === null) fields.unitPrice = 'What does one cost?';
+		if (Object.keys(fields).length) return;
+		const { source, pricedOn, ...rest } = draft;
+		const body = { ...rest, unitPrice: draft.unitPrice!, bankId, source: source || null, pricedOn: pricedOn || null };
+		if (!(await attempt(() => api.post('plan-items', body)))) return;
+		draft = { ...NEW };
+		await invalidateAll();
+	}
+	async function takeOff({ id, version, name }: StoredItem) {
+		if (!(await attempt(() => api.remove(`plan-items/${id}`, version)))) return;
+		announce(
+			`${name} is off the list.`,
+			() =>
+				void attempt(async () => {
+					await api.restore(`plan-items/${id}`);
+					await invalidateAll();
+				})
+		);
+		await invalidateAll();
+	}
+</script>
+
+<Fold title="What it costs" {answer}>
+	<ul class="grid gap-2">
+		{#each items as item (item.id)}
+			<li class="flex flex-wrap items-center justify-between gap-x-4">
+				<span
+					><strong>{item.quantity} × {item.name}</strong>{#if item.used}&nbsp;<span class="muted">used</span>{/if}
+					<span class="muted block text-sm"
+						>{[item.source, item.pricedOn ? formatDate(item.pricedOn, dateStyle) : 'price without a date']
+							.filter(Boolean)
+							.join(', ')}</span
+					></span
+				>
+				<span class="flex items-center gap-3">
+					<span class="figure font-semibold">{money(item.quantity * item.unitPrice + item.shipping, currency)}</span>
+					<button class="btn btn-ghost tap" onclick={() => takeOff(item)}>Take it off</button>
+				</span>
+			</li>
+		{/each}
+	</ul>
+	<form class="grid grid-cols-2 items-end gap-3 sm:grid-cols-4" onsubmit={add} novalidate>
+		<Field label="What" bind:value={draft.name} maxlength={120} error={fields.name} class="col-span-2" />
+		<Field label="How many" type="number" bind:value={draft.quantity} />
+		<Field label="One costs" unit={currency} type="number" bind:value={draft.unitPrice} error={fields.unitPrice} />
+		<Field label="Shipping" unit={currency} type="number" bind:value={draft.shipping} />
+		<Field label="Price of" type="date" bind:value={draft.pricedOn} />
+		<Field label="Said by" bind:value={draft.source} maxlength={200} />
+		<label class="tap flex items-center gap-2"
+			><input type="checkbox" class="checkbox" bind:checked={draft.used} /> used</label
+		>
+		<button class="btn btn-primary tap">Put it on the list</button>
+	</form>
+	{#if items.some((i) => i.used)}<p>
+			Used cells must still pass: a leak test of 14 days, capacity before anything else, resistance against new, no
+			swelling.
+		</p>{/if}
+	{#if items.length}
+		<dl class="grid gap-1 sm:max-w-md">
+			<div class="flex justify-between">
+				<dt class="muted">In all</dt>
+				<dd class="figure font-semibold">{money(total, currency)}</dd>
+			</div>
+			{#if cost.perKwhNominal !== null}<div class="flex justify-between">
+					<dt class="muted">a kWh by rating</dt>
+					<dd class="figure">{money(cost.perKwhNominal, currency)}</dd>
+				</div>{/if}
+			{#if cost.perKwhUsable !== null}<div class="flex justify-between">
+					<dt class="muted">a usable kWh</dt>
+					<dd class="figure">{money(cost.perKwhUsable, currency)}</dd>
+				</div>{/if}
+			{#if readyPerKwh !== null}<div class="flex justify-between">
+					<dt class="muted">a usable kWh, ready-made</dt>
+					<dd class="figure">{money(readyPerKwh, currency)}</dd>
+				</div>{/if}
+		</dl>
+	{/if}
+	<div class="grid grid-cols-2 gap-3">
+		<PlanNumber
+			label="A ready-made one costs"
+			unit={currency}
+			value={written.readyMadePrice}
+			onkeep={(readyMadePrice) => desk.change({ readyMadePrice })}
+		/>
+		<PlanNumber
+			label="and gives, usable"
+			unit="kWh"
+			value={written.readyMadeWh}
+			times={0.001}
+			onkeep={(readyMadeWh) => desk.change({ readyMadeWh })}
+		/>
+	</div>
+	<a class="btn tap justify-self-start" href="/api/v1/banks/{bankId}/tables/plan-items.csv" download>CSV</a>
+</Fold>

@@ -1,0 +1,36 @@
+<script lang="ts">
+	import Field from '$lib/components/forms/Field.svelte';
+
+	interface Props {
+		label: string;
+		unit?: string;
+		value: number | null;
+		/** What is reckoned with while it is blank; shown as such. */
+		usual?: number | string;
+		hint?: string;
+		/** Shown and stored differ by this factor: 100 for percent. */
+		times?: number;
+		onkeep: (value: number | null) => void;
+		class?: string;
+	}
+	let { label, unit, value, usual, hint, times = 1, onkeep, class: extra = '' }: Props = $props();
+	const shown = $derived(value === null ? null : Number((value * times).toPrecision(8)));
+	let typed = $derived<number | null>(shown);
+
+	/** Kept when it is left, or Enter is pressed. */
+	function keep() {
+		if (typed === shown) return;
+		onkeep(typed === null ? null : typed / times);
+	}
+</script>
+
+<div class={extra} onfocusout={keep} onkeydown={(e) => e.key === 'Enter' && keep()} role="presentation">
+	<Field
+		{label}
+		{unit}
+		type="number"
+		bind:value={typed}
+		placeholder={usual === undefined ? undefined : `${usual} (usual)`}
+		{hint}
+	/>
+</div>

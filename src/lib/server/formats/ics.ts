@@ -1,0 +1,26 @@
+import ical from 'ical-generator';
+
+/** Something of a calendar: whole days. */
+export interface CalendarEntry {
+	/** The same thing keeps its name from one writing to the next. */
+	uid: string;
+	title: string;
+	text: string | null;
+	startMs: number;
+	endMs: number;
+}
+
+/** Entries as an iCalendar file (RFC 5545). The one writer for the whole application. */
+export function icsFile(name: string, entries: readonly CalendarEntry[]): string {
+	const calendar = ical({ name, prodId: { company: 'Kind Ember', product: 'calendar' } });
+	for (const { uid, title, text, startMs, endMs } of entries)
+		calendar.createEvent({
+			id: uid,
+			summary: title,
+			description: text,
+			start: new Date(startMs),
+			end: new Date(endMs),
+			allDay: true
+		});
+	return calendar.toString();
+}

@@ -1,0 +1,44 @@
+import { bankPlanState } from '$lib/core/stages';
+import { NO_PLAN, type BuildStep } from '$lib/core/planning';
+import { loadBankPicture } from '../bank-picture/load';
+import { ServiceError } from '../errors';
+import { icsFile } from '../formats/ics';
+import { plans } from '../records';
+
+const TITLES: Record<BuildStep, string> = {
+	order: 'Order the cells',
+	arrive: 'Cells under way',
+	inspect: 'Inspect the cells',
+	soak: 'Cells stand a day',
+	test: 'Test the cells',
+	balance: 'Balance in parallel',
+	build: 'Build',
+	prove: 'Prove'
+};
+const DAY_MS = 86_400_000;
+
+/** The steps of a bank's build as a calendar file. @throws ServiceError 409 while no cell type is chosen */
+export async function bankCalendar(bankId: number): Promise<string> {
+	const picture = await loadBankPicture(bankId);
+	const [plan] = await plans.all({ bankId });
+	const { calendar } = bankPlanState(picture, plan ?? NO_PLAN, Date.now());
+	if (!calendar)
+		throw new ServiceError(409, 'no-cell-type', 'Choose the cell type first: without it no step has a duration.');
+	const { name } = picture.bank;
+	const entry = (key: string, title: string, startMs: number, endMs: number, text: string | null = null) => ({
+		uid: `bank-${bankId}-${key}`,
+		title: `${name}: ${title}`,
+		...{ startMs, endMs: Math.max(endMs, startMs + DAY_MS), text }
+	});
+	return icsFile(name, [
+		...calendar.steps.map((s) => entry(s.step, TITLES[s.step], s.startMs, s.endMs)),
+		entry('parts', 'Last day to order the other parts', calendar.orderPartsByMs, calendar.orderPartsByMs),
+		entry(
+			'claim',
+			'Last usual day to complain of a cell',
+			calendar.claimUntilMs,
+			calendar.claimUntilMs,
+			'The supplier’s terms and the law come first.'
+		)
+	]);
+}

@@ -1,0 +1,13 @@
+import { idOf } from '$lib/server/http/endpoint';
+import { endpoint } from '$lib/server/http/endpoint';
+import { bankCalendar } from '$lib/server/services/calendar-service';
+
+export const GET = endpoint(
+	async ({ params }) =>
+		new Response(await bankCalendar(idOf(params.id!, 'bank')), {
+			headers: {
+				'content-type': 'text/calendar; charset=utf-8',
+				'content-disposition': 'attachment; filename="calendar.ics"'
+			}
+		})
+);

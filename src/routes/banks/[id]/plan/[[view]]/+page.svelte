@@ -1,0 +1,73 @@
+<script lang="ts">
+	import { untrack } from 'svelte';
+	import { PlanDesk, type StoredPlan } from '$lib/client/plan-desk.svelte';
+	import { settingApart } from '$lib/client/set-apart';
+	import BankForm from '$lib/components/bank/BankForm.svelte';
+	import BatteryList from '$lib/components/bank/BatteryList.svelte';
+	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import StageViews from '$lib/components/frame/StageViews.svelte';
+	import BuyView from '$lib/components/plan/BuyView.svelte';
+	import LayoutView from '$lib/components/plan/LayoutView.svelte';
+	import NeedView from '$lib/components/plan/NeedView.svelte';
+	import TakeAlong from '$lib/components/plan/TakeAlong.svelte';
+	import YearView from '$lib/components/plan/YearView.svelte';
+	import { planState } from '$lib/core/planning';
+
+	let { data, form } = $props();
+	const bank = $derived(data.overview.bank);
+	const cellType = $derived(data.cellTypes.find((t) => t.id === bank.cellTypeId) ?? null);
+	const QUESTIONS = {
+		bank: 'What is it built of?',
+		need: 'What must it run?',
+		layout: 'Which layout?',
+		year: 'Will it last the year?',
+		buy: 'What must be there first?'
+	};
+	const SUBTITLES = {
+		bank: 'the bank and its cells',
+		need: 'energy, power and amperes, from what is to run',
+		layout: 'what gives enough, and what it costs, weighs and asks',
+		year: 'two hundred years of weather, drawn',
+		buy: 'charge, hardware, box, hands, money, days'
+	};
+	const desk = $derived.by(() => {
+		const id = bank.id;
+		return untrack(() => new PlanDesk(id, data.plan as StoredPlan | null));
+	});
+	$effect(() => desk.take(data.plan as StoredPlan | null));
+	const state = $derived(planState(desk.plan, bank, cellType, data.nowMs));
+</script>
+
+<StagePage
+	title={QUESTIONS[data.view]}
+	subtitle={SUBTITLES[data.view]}
+	verdicts={data.verdicts}
+	onsetapart={settingApart(bank.id, 'plan')}
+>
+	<StageViews
+		base="/banks/{bank.id}/plan"
+		active={data.view}
+		views={[
+			{ view: 'bank', name: 'Bank' },
+			{ view: 'need', name: 'Loads' },
+			{ view: 'layout', name: 'Layout' },
+			{ view: 'year', name: 'Year' },
+			{ view: 'buy', name: 'To buy' }
+		]}
+	/>
+	{#if data.view === 'bank'}
+		{#key bank.version}
+			<BankForm {bank} cellTypes={data.cellTypes} settings={data.settings} refused={form} action="Save" to="?/save" />
+		{/key}
+		<BatteryList batteries={data.overview.batteries} bankId={bank.id} />
+		<TakeAlong {bank} tables={data.tables} />
+	{:else if data.view === 'need'}
+		<NeedView {desk} {state} />
+	{:else if data.view === 'layout'}
+		<LayoutView {desk} {state} {bank} cellTypes={data.cellTypes} loose={data.loose} currency={data.settings.currency} />
+	{:else if data.view === 'year'}
+		<YearView {desk} {state} {bank} />
+	{:else}
+		<BuyView {desk} {state} {bank} items={data.items} settings={data.settings} plateHint={cellType?.heightMm != null} />
+	{/if}
+</StagePage>
