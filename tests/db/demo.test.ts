@@ -42,6 +42,7 @@ it('has banks at different stages, one with something running, warmest first', a
 	const { real } = await homeOverview(new URLSearchParams());
 	expect(real.map((o) => [o.name, o.current])).toEqual([
 		['Heronry', 'receive'],
+		['Fenwatch', 'plan'],
 		['Damson Rise', 'serve'],
 		['Cogwheel', 'balance']
 	]);

@@ -7,11 +7,11 @@
 
 	interface Props {
 		desk: PlanDesk;
-		state: PlanState;
+		found: PlanState;
 		/** The cell’s sizes are known. */
 		known: boolean;
 	}
-	let { desk, state, known }: Props = $props();
+	let { desk, found, known }: Props = $props();
 	const box = $derived(desk.plan.box);
 	const EMPTY: PlannedBox = {
 		...{ lengthMm: 600, widthMm: 400, heightMm: 300 },
@@ -20,9 +20,9 @@
 	const change = (changes: Partial<PlannedBox>) => desk.change({ box: { ...(box ?? EMPTY), ...changes } });
 	const bms = (changes: object) =>
 		change({ bms: { ...{ lengthMm: 40, widthMm: 180, heightMm: 120 }, ...box?.bms, ...changes } });
-	const best = $derived(state.arrangements?.[0] ?? null);
-	const fitting = $derived(state.arrangements?.filter((a) => a.fits) ?? []);
-	const refused = $derived(state.arrangements?.filter((a) => !a.fits).slice(0, 6) ?? []);
+	const best = $derived(found.arrangements?.[0] ?? null);
+	const fitting = $derived(found.arrangements?.filter((a) => a.fits) ?? []);
+	const refused = $derived(found.arrangements?.filter((a) => !a.fits).slice(0, 6) ?? []);
 	const shortest = (left: { lengthMm: number; widthMm: number; heightMm: number }) =>
 		[
 			left.lengthMm < 0 ? `${(-left.lengthMm).toFixed(0)} mm in length` : null,

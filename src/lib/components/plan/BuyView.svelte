@@ -13,37 +13,37 @@
 
 	interface Props {
 		desk: PlanDesk;
-		state: PlanState;
+		found: PlanState;
 		bank: { id: number; batteries: number };
 		items: readonly StoredItem[];
 		settings: Settings;
 		/** The cell’s height is known. */
 		plateHint: boolean;
 	}
-	let { desk, state, bank, items, settings, plateHint }: Props = $props();
+	let { desk, found, bank, items, settings, plateHint }: Props = $props();
 	const plan = $derived(desk.plan);
 	const hasKit = $derived(Object.keys(plan.kit).length > 0);
 	const hardwareAnswer = $derived(
 		!hasKit
-			? `${state.hardware.fixture.bar} bars for the balance, ${state.hardware.build.bar} for the build`
-			: state.missing.length
-				? `${state.missing
+			? `${found.hardware.fixture.bar} bars for the balance, ${found.hardware.build.bar} for the build`
+			: found.missing.length
+				? `${found.missing
 						.map((m) => hardwareWords(m.item, m.missing))
 						.slice(0, 2)
 						.join(', ')} missing`
 				: 'all there'
 	);
 	const liftAnswer = $derived(
-		state.batteryKg === null || !state.lift
+		found.batteryKg === null || !found.lift
 			? null
-			: `${state.batteryKg.toFixed(0)} kg a battery: ${{ alone: 'one person', two: 'two people', hoist: 'a hoist, or built in place' }[state.lift.by]}`
+			: `${found.batteryKg.toFixed(0)} kg a battery: ${{ alone: 'one person', two: 'two people', hoist: 'a hoist, or built in place' }[found.lift.by]}`
 	);
 	const lead = besideLead(12);
 </script>
 
 <div class="grid gap-3">
-	<SupplySection {desk} {state} />
-	<Fold title="Bars, studs, rings" answer={hardwareAnswer} warm={hasKit && state.missing.length > 0}>
+	<SupplySection {desk} {found} />
+	<Fold title="Bars, studs, rings" answer={hardwareAnswer} warm={hasKit && found.missing.length > 0}>
 		<div class="flex flex-wrap gap-4">
 			<label
 				><span class="field-label">Threads on a pole</span>
@@ -78,13 +78,13 @@
 		<ul class="grid gap-1">
 			<li class="hardware muted"><span></span><span>balance</span><span>build</span><span>there</span></li>
 			{#each HARDWARE_ITEMS as item (item)}
-				{@const wanted = state.hardware.atOnce[item] ?? 0}
+				{@const wanted = found.hardware.atOnce[item] ?? 0}
 				{#if wanted > 0}
 					{@const there = plan.kit[item] ?? null}
 					<li class="hardware">
 						<span class:ember-text={hasKit && (there ?? 0) < wanted}>{hardwareWords(item, 2).replace('2 ', '')}</span>
-						<span class="figure">{state.hardware.fixture[item] ?? 0}</span>
-						<span class="figure">{state.hardware.build[item] ?? 0}</span>
+						<span class="figure">{found.hardware.fixture[item] ?? 0}</span>
+						<span class="figure">{found.hardware.build[item] ?? 0}</span>
 						<PlanNumber
 							label=""
 							value={there}
@@ -96,12 +96,12 @@
 		</ul>
 		<p class="muted">What stood in the fixture is free again for the build: the larger of the two is wanted at once.</p>
 	</Fold>
-	<ChargerSection {desk} {state} />
-	<BoxSection {desk} {state} known={plateHint} />
+	<ChargerSection {desk} {found} />
+	<BoxSection {desk} {found} known={plateHint} />
 	<Fold
 		title="Who carries it"
 		answer={liftAnswer}
-		warm={plan.people !== null && state.lift !== null && !state.lift.canLift}
+		warm={plan.people !== null && found.lift !== null && !found.lift.canLift}
 	>
 		<PlanNumber
 			label="People who lift"
@@ -110,19 +110,19 @@
 			onkeep={(people) => desk.change({ people })}
 			class="max-w-40"
 		/>
-		{#if state.lift && state.batteryKg !== null}
+		{#if found.lift && found.batteryKg !== null}
 			<ul class="list-disc pl-5">
-				<li>{state.batteryKg.toFixed(0)} kg: cells and {Math.round(15)} % for bars, box, BMS and cables (usual).</li>
+				<li>{found.batteryKg.toFixed(0)} kg: cells and {Math.round(15)} % for bars, box, BMS and cables (usual).</li>
 				<li>
 					One person carries 23 kg, two 40 kg; beyond that a hoist, or the cells are carried one by one and built in
 					where they stay.
 				</li>
-				{#if state.lift.lotsForPeople > 1}<li>For these hands: {state.lift.lotsForPeople} lots.</li>{/if}
-				{#if state.lift.slingHeightMm !== null}<li>
-						Slings at 60°: the hook hangs {state.lift.slingHeightMm.toFixed(0)} mm above the handles.
+				{#if found.lift.lotsForPeople > 1}<li>For these hands: {found.lift.lotsForPeople} lots.</li>{/if}
+				{#if found.lift.slingHeightMm !== null}<li>
+						Slings at 60°: the hook hangs {found.lift.slingHeightMm.toFixed(0)} mm above the handles.
 					</li>{/if}
-				{#if state.lift.floorKgPerM2 !== null}<li>
-						The floor bears {state.lift.floorKgPerM2.toFixed(0)} kg a square metre under it.
+				{#if found.lift.floorKgPerM2 !== null}<li>
+						The floor bears {found.lift.floorKgPerM2.toFixed(0)} kg a square metre under it.
 					</li>{/if}
 				<li>In a boat or vehicle it is strapped against its own weight in every direction: local codes say how.</li>
 			</ul>
@@ -158,8 +158,8 @@
 			are never joined without one.
 		</p>
 	</Fold>
-	<MoneySection {desk} {state} {items} bankId={bank.id} currency={settings.currency} dateStyle={settings.dateStyle} />
-	<CalendarSection {desk} {state} bankId={bank.id} dateStyle={settings.dateStyle} />
+	<MoneySection {desk} {found} {items} bankId={bank.id} currency={settings.currency} dateStyle={settings.dateStyle} />
+	<CalendarSection {desk} {found} bankId={bank.id} dateStyle={settings.dateStyle} />
 </div>
 
 <style>

@@ -8,13 +8,13 @@
 
 	interface Props {
 		desk: PlanDesk;
-		state: PlanState;
+		found: PlanState;
 		bankId: number;
 		dateStyle: Settings['dateStyle'];
 	}
-	let { desk, state, bankId, dateStyle }: Props = $props();
+	let { desk, found, bankId, dateStyle }: Props = $props();
 	const plan = $derived(desk.plan);
-	const calendar = $derived(state.calendar);
+	const calendar = $derived(found.calendar);
 	const NAMES: Record<BuildStep, string> = {
 		...{ order: 'Order', arrive: 'Cells arrive', inspect: 'Inspected', soak: 'Stood a day', test: 'Tested' },
 		...{ balance: 'Balanced', build: 'Built', prove: 'Proved' }

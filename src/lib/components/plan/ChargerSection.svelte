@@ -6,9 +6,9 @@
 
 	interface Props {
 		desk: PlanDesk;
-		state: PlanState;
+		found: PlanState;
 	}
-	let { desk, state }: Props = $props();
+	let { desk, found }: Props = $props();
 	const plan = $derived(desk.plan);
 	const KINDS = {
 		mains: 'mains charger',
@@ -20,8 +20,8 @@
 	const charger = (i: number, changes: Partial<ChargerChoice>) =>
 		desk.change({ chargers: plan.chargers.map((c, k) => (k === i ? { ...c, ...changes } : c)) });
 	const answer = $derived(
-		state.chargers.length
-			? state.chargers.map((c) => `${c.name}: ${c.hours === null ? 'nothing' : `${c.hours.toFixed(0)} h`}`).join(', ')
+		found.chargers.length
+			? found.chargers.map((c) => `${c.name}: ${c.hours === null ? 'nothing' : `${c.hours.toFixed(0)} h`}`).join(', ')
 			: null
 	);
 	const LITHIUM = { yes: true, no: false, unknown: null };
@@ -29,7 +29,7 @@
 
 <Fold title="Chargers" {answer}>
 	{#each plan.chargers as c, i (i)}
-		{@const fit = state.chargers[i]}
+		{@const fit = found.chargers[i]}
 		<div class="grid grid-cols-2 items-end gap-3 sm:grid-cols-5">
 			<label
 				><span class="field-label">Charger</span>

@@ -26,7 +26,7 @@
 	}
 	interface Props {
 		desk: PlanDesk;
-		state: PlanState;
+		found: PlanState;
 		bank: {
 			id: number;
 			version: number;
@@ -41,7 +41,7 @@
 		loose: Record<number, number>;
 		currency: string;
 	}
-	let { desk, state: plan, bank, cellTypes, loose, currency }: Props = $props();
+	let { desk, found: plan, bank, cellTypes, loose, currency }: Props = $props();
 	const written = $derived(desk.plan);
 	/** Days without sun a layout is looked for, when no energy is named. */
 	const DAYS = 2;

@@ -11,8 +11,10 @@
 	let { load, onkeep, onremove }: Props = $props();
 	const id = $props.id();
 	let open = $state(false);
-	let name = $derived(load.name);
-	let hours = $derived(hoursText(load.hours));
+	/** What is being typed: it stays whatever else comes in meanwhile. */
+	let typedName = $state<string | null>(null);
+	let typedHours = $state<string | null>(null);
+	const hours = $derived(typedHours ?? hoursText(load.hours));
 	let badHours = $state(false);
 	const SEASONS = {
 		all: { text: 'all year', months: null },
@@ -29,11 +31,18 @@
 	const whADay = $derived(load.w * load.count * load.share * load.hours.length);
 
 	function keepHours() {
-		const parsed = parseHours(hours);
+		if (typedHours === null) return;
+		const parsed = parseHours(typedHours);
 		badHours = parsed === null;
-		if (parsed && String(parsed) !== String(load.hours)) onkeep({ ...load, hours: parsed });
+		if (!parsed) return;
+		typedHours = null;
+		if (String(parsed) !== String(load.hours)) onkeep({ ...load, hours: parsed });
 	}
-	const keepName = () => name.trim() && name !== load.name && onkeep({ ...load, name: name.trim() });
+	function keepName() {
+		const name = typedName?.trim();
+		typedName = null;
+		if (name && name !== load.name) onkeep({ ...load, name });
+	}
 </script>
 
 <li class="sheet">
@@ -61,7 +70,7 @@
 					id="{id}-name"
 					class="input tap w-full"
 					maxlength="80"
-					bind:value={name}
+					bind:value={() => typedName ?? load.name, (v) => (typedName = v)}
 					onfocusout={keepName}
 					onkeydown={(e) => e.key === 'Enter' && keepName()}
 				/>
@@ -74,7 +83,7 @@
 					id="{id}-hours"
 					class="input tap w-full"
 					class:input-error={badHours}
-					bind:value={hours}
+					bind:value={() => hours, (v) => (typedHours = v)}
 					placeholder="7–9, 18–23 or all day"
 					onfocusout={keepHours}
 					onkeydown={(e) => e.key === 'Enter' && keepHours()}

@@ -27,13 +27,13 @@
 
 	interface Props {
 		desk: PlanDesk;
-		state: PlanState;
+		found: PlanState;
 		items: readonly StoredItem[];
 		bankId: number;
 		currency: string;
 		dateStyle: Settings['dateStyle'];
 	}
-	let { desk, state: plan, items, bankId, currency, dateStyle }: Props = $props();
+	let { desk, found: plan, items, bankId, currency, dateStyle }: Props = $props();
 	const written = $derived(desk.plan);
 	const cents = (value: number) => Math.round(value * 100);
 	const asItem = (i: StoredItem): PlanItem => ({

@@ -7,11 +7,11 @@
 
 	interface Props {
 		desk: PlanDesk;
-		state: PlanState;
+		found: PlanState;
 	}
-	let { desk, state }: Props = $props();
+	let { desk, found }: Props = $props();
 	const plan = $derived(desk.plan);
-	const load = $derived(state.load);
+	const load = $derived(found.load);
 	const kwh = (wh: number) => (wh / 1000).toFixed(wh < 10_000 ? 2 : 1);
 	const inverterText = $derived(
 		plan.inverter ? `${Math.round(plan.inverter.efficiency * 100)} %, ${plan.inverter.idleW} W idle` : 'none: all on DC'
@@ -31,25 +31,21 @@
 	const most = $derived(Math.max(1, ...bySeason.map((s) => s.wh)));
 	const CABLES = { usual: 'a usual cable', thick: 'a thick cable, 70 to 95 mm²', none: 'no sensible cable' };
 
+	const OWN: PlannedLoad = {
+		...{ name: 'Another thing', w: 50, count: 1, share: 1, hours: [18, 19, 20] },
+		...{ months: null, surgeW: null, dc: false }
+	};
 	const keep = (loads: readonly PlannedLoad[]) => desk.change({ loads });
 	const changed = (i: number, own: PlannedLoad) => keep(plan.loads.map((l, k) => (k === i ? own : l)));
-	function add(event: Event & { currentTarget: HTMLSelectElement }) {
-		const { value } = event.currentTarget;
-		event.currentTarget.value = '';
-		const usual = USUAL_LOADS.find((l) => l.name === value);
-		const own: PlannedLoad = {
-			name: 'Another thing',
-			w: 50,
-			count: 1,
-			share: 1,
-			hours: [18, 19, 20],
-			months: null,
-			surgeW: null,
-			dc: false
-		};
-		keep([...plan.loads, usual ?? own]);
+	let choice = $state('');
+	function add(event: SubmitEvent) {
+		event.preventDefault();
+		if (!choice) return;
+		const usual = USUAL_LOADS.find((l) => l.name === choice);
+		keep([...plan.loads, usual ?? OWN]);
 		// What runs on mains wants an inverter: the usual one, until somebody says which.
-		if (!(usual ?? own).dc && !plan.inverter) desk.change({ inverter: { efficiency: 0.9, idleW: 12 } });
+		if (!(usual ?? OWN).dc && !plan.inverter) desk.change({ inverter: { efficiency: 0.9, idleW: 12 } });
+		choice = '';
 	}
 </script>
 
@@ -82,8 +78,8 @@
 				</ul>
 			</div>
 		</div>
-		{#if state.daysAlone !== null}<p class="mt-3">
-				Without any sun this bank runs it for <strong class="figure">{state.daysAlone.toFixed(1)} days</strong>.
+		{#if found.daysAlone !== null}<p class="mt-3">
+				Without any sun this bank runs it for <strong class="figure">{found.daysAlone.toFixed(1)} days</strong>.
 			</p>{/if}
 	{:else}
 		<p>
@@ -102,15 +98,18 @@
 		<LoadRow {load} onkeep={(own) => changed(i, own)} onremove={() => keep(plan.loads.filter((_, k) => k !== i))} />
 	{/each}
 </ul>
-<label class="mt-3 block">
-	<span class="field-label">Add a thing</span>
-	<select class="select tap w-full sm:w-auto" onchange={add}>
-		<option value="">choose …</option>
-		{#each USUAL_LOADS as usual (usual.name)}<option value={usual.name}>{usual.name}, {usual.w} W (usual)</option
-			>{/each}
-		<option value="own">something else</option>
-	</select>
-</label>
+<form class="mt-3 flex flex-wrap items-end gap-3" onsubmit={add}>
+	<label class="grow sm:grow-0">
+		<span class="field-label">Add a thing</span>
+		<select class="select tap w-full" bind:value={choice}>
+			<option value="">choose …</option>
+			{#each USUAL_LOADS as usual (usual.name)}<option value={usual.name}>{usual.name}, {usual.w} W (usual)</option
+				>{/each}
+			<option value="own">something else</option>
+		</select>
+	</label>
+	<button class="btn btn-primary tap" disabled={!choice}>Add it</button>
+</form>
 
 <div class="mt-4 grid gap-3">
 	<Fold

@@ -15,12 +15,14 @@
 	}
 	let { label, unit, value, usual, hint, times = 1, onkeep, class: extra = '' }: Props = $props();
 	const shown = $derived(value === null ? null : Number((value * times).toPrecision(8)));
-	let typed = $derived<number | null>(shown);
+	/** What is being typed: it stays whatever else comes in meanwhile. */
+	let draft = $state<{ value: number | null } | null>(null);
 
 	/** Kept when it is left, or Enter is pressed. */
 	function keep() {
-		if (typed === shown) return;
-		onkeep(typed === null ? null : typed / times);
+		const own = draft;
+		draft = null;
+		if (own && own.value !== shown) onkeep(own.value === null ? null : own.value / times);
 	}
 </script>
 
@@ -29,7 +31,7 @@
 		{label}
 		{unit}
 		type="number"
-		bind:value={typed}
+		bind:value={() => (draft ? draft.value : shown), (v) => (draft = { value: v })}
 		placeholder={usual === undefined ? undefined : `${usual} (usual)`}
 		{hint}
 	/>

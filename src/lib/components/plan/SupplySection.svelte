@@ -6,11 +6,11 @@
 
 	interface Props {
 		desk: PlanDesk;
-		state: PlanState;
+		found: PlanState;
 	}
-	let { desk, state }: Props = $props();
+	let { desk, found }: Props = $props();
 	const plan = $derived(desk.plan);
-	const first = $derived(state.firstCharge);
+	const first = $derived(found.firstCharge);
 	const time = (days: number) => (days < 2 ? `${(days * 24).toFixed(0)} h` : `${days.toFixed(1)} days`);
 	const SAVES = [
 		{ key: 'secondSupply', text: 'a second supply beside it' },

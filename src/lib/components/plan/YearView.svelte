@@ -11,10 +11,10 @@
 
 	interface Props {
 		desk: PlanDesk;
-		state: PlanState;
+		found: PlanState;
 		bank: { name: string; chemistry: Chemistry; series: number; parallel: number; batteries: number };
 	}
-	let { desk, state: plan, bank }: Props = $props();
+	let { desk, found: plan, bank }: Props = $props();
 	const asPlanned = $derived(plannedYear(desk.plan, bank, plan));
 
 	/** What the sliders try; nothing of it is kept. */

@@ -65,8 +65,11 @@ function beforeBuying(picture: BankPicture, { plan, nowMs }: PlanFactsOfBank): V
 export function judgePlanStage(picture: BankPicture, facts: PlanFactsOfBank = NOTHING_WRITTEN): StageJudgement {
 	const builds = picture.batteries.some((b) => b.kind === 'built');
 	const own = builds ? judgePlan(picture.bank, picture.cellType, bankSubject(picture)) : [];
+	const before = beforeBuying(picture, facts);
+	// What is wrong with a plan is mended before anything is bought; with cells at hand it goes on.
+	const isMended = picture.cells.length > 0 || before.every((v) => v.warmth === 'calm' || v.warmth === 'open');
 	return {
-		verdicts: [...own, ...layoutVerdicts(picture), ...beforeBuying(picture, facts)],
-		done: !builds || picture.cellType !== null
+		verdicts: [...own, ...layoutVerdicts(picture), ...before],
+		done: (!builds || picture.cellType !== null) && isMended
 	};
 }

@@ -88,7 +88,7 @@ export class PlanInput {
 	@Whole(1, 2) studsPerPole: 1 | 2 = 1;
 	@OneOf(['together', 'in-turn']) balance: 'together' | 'in-turn' = 'together';
 	@Maybe() @Whole(1, 64) rows?: number | null;
-	@IsObject() @ValidateNested() @Type(() => KitInput) kit: KitInput = {};
+	@IsObject() @ValidateNested() @Type(() => KitInput) kit: KitInput = new KitInput();
 	@Maybe() @IsObject() @ValidateNested() @Type(() => BoxInput) box?: BoxInput | null;
 	@Maybe() @Whole(0, 20) people?: number | null;
 	@Maybe() @Num(0, 1_000_000_000) cellPrice?: number | null;

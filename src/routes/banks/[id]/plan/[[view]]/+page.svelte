@@ -35,7 +35,7 @@
 		return untrack(() => new PlanDesk(id, data.plan as StoredPlan | null));
 	});
 	$effect(() => desk.take(data.plan as StoredPlan | null));
-	const state = $derived(planState(desk.plan, bank, cellType, data.nowMs));
+	const found = $derived(planState(desk.plan, bank, cellType, data.nowMs));
 </script>
 
 <StagePage
@@ -62,12 +62,12 @@
 		<BatteryList batteries={data.overview.batteries} bankId={bank.id} />
 		<TakeAlong {bank} tables={data.tables} />
 	{:else if data.view === 'need'}
-		<NeedView {desk} {state} />
+		<NeedView {desk} {found} />
 	{:else if data.view === 'layout'}
-		<LayoutView {desk} {state} {bank} cellTypes={data.cellTypes} loose={data.loose} currency={data.settings.currency} />
+		<LayoutView {desk} {found} {bank} cellTypes={data.cellTypes} loose={data.loose} currency={data.settings.currency} />
 	{:else if data.view === 'year'}
-		<YearView {desk} {state} {bank} />
+		<YearView {desk} {found} {bank} />
 	{:else}
-		<BuyView {desk} {state} {bank} items={data.items} settings={data.settings} plateHint={cellType?.heightMm != null} />
+		<BuyView {desk} {found} {bank} items={data.items} settings={data.settings} plateHint={cellType?.heightMm != null} />
 	{/if}
 </StagePage>
