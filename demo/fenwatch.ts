@@ -80,6 +80,14 @@ export async function loadFenwatch(now: Date): Promise<void> {
 		hoursADay: 4
 	};
 	await make('plans', plan);
+	await make('price-snapshots', {
+		bankId,
+		takenAt: daysBefore(now, 40),
+		items: [
+			{ name: 'Marshlight M230', quantity: 8, unitPrice: 84, shipping: 64 },
+			{ name: 'BMS 8S 100 A', quantity: 1, unitPrice: 112, shipping: 0 }
+		]
+	});
 	const asked = daysBefore(now, 6).slice(0, 10);
 	for (const item of [
 		{ name: 'Marshlight M230', quantity: 8, unitPrice: 78, shipping: 64, source: 'Saltpan Battery Stores' },

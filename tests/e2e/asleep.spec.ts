@@ -48,7 +48,7 @@ test('what such a form refuses is said beside its field, and what was typed is s
 	await page.getByLabel('Name', { exact: true }).fill('Too long');
 	await page.getByLabel('In series').fill('4000');
 	await page.getByRole('button', { name: 'Make this bank' }).click();
-	await expect(page.getByText(/series requires a whole number/)).toBeVisible();
+	await expect(page.getByText(/Series needs a whole number/)).toBeVisible();
 	await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Too long');
 });
 

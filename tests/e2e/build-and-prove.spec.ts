@@ -171,7 +171,7 @@ test('a row is chosen and balanced before anything is tested', async ({ page }) 
 	await expect(page.getByText('3 of 4 cells stand in the row')).toBeVisible();
 	await page.getByLabel('Set to').fill('3.65');
 	await page.getByRole('button', { name: 'Plan this balance' }).click();
-	await expect(page.getByText(/setV requires at most 3\.63 V/).first()).toBeVisible();
+	await expect(page.getByText(/Set \(V\) needs at most 3\.63 V/).first()).toBeVisible();
 	await page.getByLabel('Set to').fill('3.6');
 	await page.getByRole('button', { name: 'Plan this balance' }).click();
 	await expect(page.getByText('Supply set to 3.60 V and')).toBeVisible();

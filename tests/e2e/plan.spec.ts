@@ -86,6 +86,12 @@ test('from nothing to a chosen layout, a year and a list of what to buy, by mous
 	await page.getByRole('button', { name: 'Put it on the list' }).click();
 	await expect(page.getByText('8 × Cells')).toBeVisible();
 	await expect(page.getByText('626 €', { exact: false }).first()).toBeVisible();
+	await page.getByRole('button', { name: 'Keep today’s prices' }).click();
+	await page.getByText('Paste a list').click();
+	await page.getByLabel(/^Name, how many/).fill('BMS 8S\t1\t112,50\nno price\t1\tx');
+	await expect(page.getByText('Line 2 could not be read and stays out.')).toBeVisible();
+	await page.getByRole('button', { name: 'Put 1 line on the list' }).click();
+	await expect(page.getByText('BMS 8S new')).toBeVisible();
 	await page.getByText('Does it fit the box').click();
 	for (const [side, mm] of [
 		['Length', '445'],

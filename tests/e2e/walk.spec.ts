@@ -19,7 +19,7 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 		await page.getByLabel('Cell type').selectOption('new');
 		await page.getByLabel('Type name').fill('Reed 100');
 		await page.getByRole('button', { name: 'Make this bank' }).click();
-		await expect(page.getByText('ratedAh requires a number', { exact: false }).first()).toBeVisible();
+		await expect(page.getByText('Rated (Ah) needs a number', { exact: false }).first()).toBeVisible();
 		await page.getByLabel('Rated capacity').fill('100');
 		await page.getByLabel('AC resistance').fill('0.35');
 		await page.getByRole('button', { name: 'Make this bank' }).click();

@@ -7267,6 +7267,251 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/plan/box": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How the cells of a battery can stand in a box */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["BoxFitRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/plan/calendar": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The days of a build, from the order to the proved battery */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CalendarRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/plan/charging": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What each charger does for a bank, and what stands against it */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ChargingRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/plan/first-charge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Days of the parallel top balance, and what would save most */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FirstChargeRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/plan/hardware": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Bars, studs, rings for the fixture and the build, and what the kit lacks */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["HardwareRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/plan/label-check": {
         parameters: {
             query?: never;
@@ -7297,6 +7542,202 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["LabelAnswer"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/plan/layouts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Layouts of the cells that give what is wanted, and why others cannot be */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LayoutsRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/plan/lift": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Who lifts it, and how */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LiftRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/plan/loads": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Energy, power and amperes of what is to run */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LoadsRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/plan/parts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** BMS, fuse, shunt and contactor, each as small as it may be */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PartsRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
                     };
                 };
                 400: components["responses"]["400"];
@@ -7599,6 +8040,268 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["Recorded"] & components["schemas"]["PlanChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/price-snapshots": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List price-snapshots */
+        get: {
+            parameters: {
+                query?: {
+                    bankId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["PriceSnapshotChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of price-snapshots */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PriceSnapshotInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["PriceSnapshotChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["PriceSnapshotChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/price-snapshots/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of price-snapshots */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["PriceSnapshotChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PriceSnapshotChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["PriceSnapshotChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/price-snapshots/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["PriceSnapshotChange"];
                     };
                 };
                 400: components["responses"]["400"];
@@ -9390,6 +10093,11 @@ export interface components {
             temperatureReleaseK?: number | null;
             voltageDelayS?: number | null;
         };
+        BoxFitRequest: {
+            box: components["schemas"]["BoxInput"];
+            cell: components["schemas"]["CellSizeInput"];
+            cells: number;
+        };
         BoxInput: {
             /** @default null */
             bms?: components["schemas"]["BlockInput"] | null;
@@ -9407,6 +10115,22 @@ export interface components {
         };
         BuiltBank: components["schemas"]["Recorded"] & {
             name: string;
+        };
+        CalendarRequest: {
+            /** @default 0 */
+            balanceDays?: number;
+            cellLeadDays: number;
+            cells: number;
+            /** @default 4 */
+            hoursADay?: number;
+            partLeadDays: number;
+            ratedAh: number;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            startOn: string;
+            /** @default 20 */
+            testA?: number;
+            /** @default 1 */
+            testers?: number;
         };
         CandidateChange: {
             bankId?: number;
@@ -9453,6 +10177,27 @@ export interface components {
             plusTurned?: boolean;
             position?: number;
         };
+        CellChoiceInput: {
+            /** @default null */
+            chargeCRate?: number | null;
+            /** @enum {string} */
+            chemistry: "LFP" | "LTO" | "NMC";
+            /** @default null */
+            dischargeCRate?: number | null;
+            id: string | number;
+            /** @default 0 */
+            inStock?: number;
+            /** @default null */
+            massKg?: number | null;
+            name: string;
+            /** @default null */
+            price?: number | null;
+            ratedAh: number;
+            /** @default null */
+            thicknessMm?: number | null;
+            /** @default null */
+            widthMm?: number | null;
+        };
         CellFigures: {
             acResistanceMohm?: number | null;
             chargeColdC?: number | null;
@@ -9484,6 +10229,11 @@ export interface components {
         CellRangeInput: {
             high: number;
             low: number;
+        };
+        CellSizeInput: {
+            heightMm: number;
+            thicknessMm: number;
+            widthMm: number;
         };
         CellTypeChange: {
             acResistanceMohm?: number | null;
@@ -9563,6 +10313,18 @@ export interface components {
             panelWorkV?: number | null;
             startMarginV?: number | null;
         };
+        ChargingRequest: {
+            absorbV: number;
+            bankAh: number;
+            chargers: components["schemas"]["ChargerInput"][];
+            /** @enum {string} */
+            chemistry: "LFP" | "LTO" | "NMC";
+            /** @default -10 */
+            coldestC?: number;
+            /** @default 65 */
+            hottestC?: number;
+            series: number;
+        };
         ConclusionsInput: {
             conclusions: components["schemas"]["FindingInput"][];
         };
@@ -9605,6 +10367,17 @@ export interface components {
             kind: "weak-cell" | "high-resistance" | "leaking-cell" | "wrong-print" | "loose-bar" | "swapped-leads" | "open-lead" | "biased-tester" | "supply-display" | "bms-reading";
             where?: string | null;
         };
+        FirstChargeRequest: {
+            arrivalSoc?: number | null;
+            barsForCells?: number | null;
+            cells: number;
+            /** @enum {string} */
+            chemistry: "LFP" | "LTO" | "NMC";
+            ratedAh: number;
+            series?: number | null;
+            seriesA?: number | null;
+            supplies: components["schemas"]["SupplyInput"][];
+        };
         GeneratorInput: {
             startSoc: number;
             stopSoc: number;
@@ -9620,6 +10393,22 @@ export interface components {
             skipS?: number | null;
             timeFactor?: number | null;
             wire?: ("loose" | "parallel" | "series") | null;
+        };
+        HardwareRequest: {
+            /**
+             * @default together
+             * @enum {string}
+             */
+            balance?: "together" | "in-turn";
+            /** @default 1 */
+            batteries?: number;
+            kit?: components["schemas"]["KitInput"] | null;
+            parallel: number;
+            /** @default 1 */
+            rows?: number;
+            series: number;
+            /** @default 1 */
+            studsPerPole?: number;
         };
         HourlyInput: {
             dc?: boolean | null;
@@ -9728,6 +10517,28 @@ export interface components {
             ratedWh?: number | null;
             series?: number | null;
         };
+        LayoutsRequest: {
+            /** @default null */
+            bmsPrice?: number | null;
+            cells: components["schemas"]["CellChoiceInput"][];
+            /** @default 0 */
+            chargeW?: number;
+            /**
+             * @default [
+             *       12,
+             *       24,
+             *       48
+             *     ]
+             */
+            classesV?: number[];
+            continuousW: number;
+            /** @default 3 */
+            mostBatteries?: number;
+            peakW: number;
+            usableWh: number;
+            /** @default 0.8 */
+            window?: number;
+        };
         LeadReadingChange: {
             batteryId?: number;
             clientKey?: string | null;
@@ -9771,6 +10582,15 @@ export interface components {
             unexplained: number;
             unread: number[];
             verdict: components["schemas"]["Verdict"];
+        };
+        LiftRequest: {
+            /** @default null */
+            footprintM2?: number | null;
+            massKg: number;
+            /** @default 1 */
+            people?: number;
+            /** @default null */
+            spanMm?: number | null;
         };
         LimitPlanChange: {
             bankId?: number;
@@ -9936,6 +10756,11 @@ export interface components {
             readAt: string;
             restV: number[];
         };
+        LoadsRequest: {
+            inverter?: components["schemas"]["InverterInput"] | null;
+            loads: components["schemas"]["PlannedLoadInput"][];
+            standbyW?: number | null;
+        };
         LogFaultInput: {
             code: string;
             message: string;
@@ -10030,6 +10855,23 @@ export interface components {
             azimuthDeg: number;
             tiltDeg: number;
             w: number;
+        };
+        PartsRequest: {
+            bankAh: number;
+            /** @default 1 */
+            batteries?: number;
+            /** @default 0 */
+            chargeA?: number;
+            /** @enum {string} */
+            chemistry: "LFP" | "LTO" | "NMC";
+            /** @default 0 */
+            contactorW?: number;
+            continuousW: number;
+            /** @default true */
+            freezes?: boolean;
+            peakW: number;
+            series: number;
+            surgeW: number;
         };
         PickCellsInput: {
             cellIds: number[];
@@ -10192,6 +11034,20 @@ export interface components {
             /** @default null */
             surgeW?: number | null;
             w: number;
+        };
+        PriceSnapshotChange: {
+            bankId?: number;
+            clientKey?: string | null;
+            items?: components["schemas"]["SnapshotItemInput"][];
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            takenAt?: string;
+        };
+        PriceSnapshotInput: {
+            bankId: number;
+            clientKey?: string | null;
+            items: components["schemas"]["SnapshotItemInput"][];
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            takenAt: string;
         };
         Probed: {
             voltageV: number;
@@ -10422,6 +11278,15 @@ export interface components {
             steps: components["schemas"]["SimulatedStepInput"][];
             stepS: number;
             world: components["schemas"]["WorldInput"];
+        };
+        SnapshotItemInput: {
+            name: string;
+            quantity: number;
+            /** @default 0 */
+            shipping?: number;
+            unitPrice: number;
+            /** @default false */
+            used?: boolean;
         };
         SocBoundsInput: {
             /** @enum {string} */

@@ -1,7 +1,7 @@
 import { Type } from 'class-transformer';
-import { IsArray, IsDefined, IsObject, ValidateNested } from 'class-validator';
+import { ArrayMinSize, IsArray, IsDefined, IsObject, ValidateNested } from 'class-validator';
 import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
-import { AtMost, Maybe, Num, Numbers, OneOf, Whole, YesNo } from './fields';
+import { AtMost, Identity, Maybe, Num, Numbers, OneOf, Text, When, Whole, YesNo } from './fields';
 
 /** What a label or an advert says; missing: nothing. */
 export class LabelRequest {
@@ -71,4 +71,194 @@ export class YearRequest {
 	@Maybe() @IsObject() @ValidateNested() @Type(() => GeneratorInput) generator?: GeneratorInput | null;
 	@Maybe() @Whole(0, 2 ** 31) seed?: number | null;
 	@Maybe() @Whole(1, 2000) years?: number | null;
+}
+
+/** Something that is to run. */
+export class PlannedLoadInput {
+	@Text(80, 1) name!: string;
+	@Num(0, 1_000_000) w!: number;
+	@Whole(0, 1000) count: number = 1;
+	@Num(0, 1) share: number = 1;
+	@IsArray() @AtMost(24) @Numbers(0, 23) hours!: number[];
+	@Maybe() @IsArray() @AtMost(12) @Numbers(1, 12) months: number[] | null = null;
+	@Maybe() @Num(0, 1_000_000) surgeW: number | null = null;
+	@YesNo() dc: boolean = false;
+}
+
+export class ChargerInput {
+	@Text(80, 1) name!: string;
+	@OneOf(['mains', 'solar', 'converter', 'bench', 'alternator']) kind!:
+		'mains' | 'solar' | 'converter' | 'bench' | 'alternator';
+	@Num(0, 10_000) a!: number;
+	@Maybe() @Num(0.1, 2000) absorbV: number | null = null;
+	@Maybe() @YesNo() lithium: boolean | null = null;
+	@Maybe() @Num(0, 500) startMarginV?: number | null;
+	@Maybe() @Num(1, 2000) mostPanelV?: number | null;
+	@Maybe() @Num(0, 2000) panelWorkV?: number | null;
+	@Maybe() @Num(0, 2000) panelOpenV?: number | null;
+}
+
+export class SupplyInput {
+	@Text(80, 1) name!: string;
+	@Num(0, 10_000) a!: number;
+	@Num(0, 2000) lowestV: number = 0;
+	@Num(0, 2000) highestV!: number;
+	@Num(0, 10) leadOhm!: number;
+}
+
+/** What is in the drawer, pieces. */
+export class KitInput {
+	@Maybe() @Whole(0, 100_000) bar?: number;
+	@Maybe() @Whole(0, 100_000) rowLink?: number;
+	@Maybe() @Whole(0, 100_000) stud?: number;
+	@Maybe() @Whole(0, 100_000) nut?: number;
+	@Maybe() @Whole(0, 100_000) ring?: number;
+	@Maybe() @Whole(0, 100_000) jumper?: number;
+	@Maybe() @Whole(0, 100_000) thermistorPad?: number;
+	@Maybe() @Whole(0, 100_000) insulationSheet?: number;
+	@Maybe() @Whole(0, 100_000) endPlate?: number;
+	@Maybe() @Whole(0, 100_000) mainTerminal?: number;
+}
+
+export class BlockInput {
+	@Num(1, 10_000) lengthMm!: number;
+	@Num(1, 10_000) widthMm!: number;
+	@Num(1, 10_000) heightMm!: number;
+}
+
+/** Inside of the box. */
+export class BoxInput extends BlockInput {
+	@Maybe() @Num(0, 100) insulationMm: number | null = null;
+	@Maybe() @Num(0, 200) endPlateMm: number | null = null;
+	@Maybe() @Num(0, 500) lidMm: number | null = null;
+	@Maybe() @Num(0, 100) cableMm: number | null = null;
+	@Maybe() @IsObject() @ValidateNested() @Type(() => BlockInput) bms: BlockInput | null = null;
+}
+
+/** What is to run, for its energy, power and amperes. */
+export class LoadsRequest {
+	@IsArray() @AtMost(200) @ValidateNested({ each: true }) @Type(() => PlannedLoadInput) loads!: PlannedLoadInput[];
+	@Maybe() @IsObject() @ValidateNested() @Type(() => InverterInput) inverter?: InverterInput | null;
+	@Maybe() @Num(0, 100_000) standbyW?: number | null;
+}
+
+/** A kind of cell that could be bought, or is there. */
+export class CellChoiceInput {
+	@Identity() id!: string | number;
+	@Text(80, 1) name!: string;
+	@OneOf(CHEMISTRIES) chemistry!: Chemistry;
+	@Num(0.1, 10_000) ratedAh!: number;
+	@Maybe() @Num(0, 1_000_000_000) price: number | null = null;
+	@Whole(0, 1_000_000) inStock: number = 0;
+	@Maybe() @Num(0.01, 1000) massKg: number | null = null;
+	@Maybe() @Num(1, 5000) widthMm: number | null = null;
+	@Maybe() @Num(1, 5000) thicknessMm: number | null = null;
+	@Maybe() @Num(0.01, 50) chargeCRate: number | null = null;
+	@Maybe() @Num(0.01, 50) dischargeCRate: number | null = null;
+}
+
+/** Which layouts of these cells give what is wanted. */
+export class LayoutsRequest {
+	@IsArray()
+	@ArrayMinSize(1)
+	@AtMost(50)
+	@ValidateNested({ each: true })
+	@Type(() => CellChoiceInput)
+	cells!: CellChoiceInput[];
+	@Num(1, 100_000_000) usableWh!: number;
+	@Num(0, 10_000_000) continuousW!: number;
+	@Num(0, 10_000_000) peakW!: number;
+	@Num(0, 10_000_000) chargeW: number = 0;
+	@Num(0.05, 1) window: number = 0.8;
+	@IsArray() @ArrayMinSize(1) @AtMost(3) @Numbers(12, 48) classesV: number[] = [12, 24, 48];
+	@Whole(1, 8) mostBatteries: number = 3;
+	@Maybe() @Num(0, 1_000_000_000) bmsPrice: number | null = null;
+}
+
+/** Hardware of the fixture and of the build, against what is there. */
+export class HardwareRequest {
+	@Whole(1, 128) series!: number;
+	@Whole(1, 64) parallel!: number;
+	@Whole(1, 32) batteries: number = 1;
+	@Whole(1, 64) rows: number = 1;
+	@Whole(1, 2) studsPerPole: 1 | 2 = 1;
+	@OneOf(['together', 'in-turn']) balance: 'together' | 'in-turn' = 'together';
+	@Maybe() @IsObject() @ValidateNested() @Type(() => KitInput) kit?: KitInput | null;
+}
+
+/** Days of the parallel top balance by the supplies in hand. */
+export class FirstChargeRequest {
+	@OneOf(CHEMISTRIES) chemistry!: Chemistry;
+	@Whole(1, 512) cells!: number;
+	@Num(0.1, 10_000) ratedAh!: number;
+	@Maybe() @Num(0, 1) arrivalSoc?: number;
+	@IsArray() @AtMost(20) @ValidateNested({ each: true }) @Type(() => SupplyInput) supplies!: SupplyInput[];
+	@Maybe() @Num(0, 10_000) seriesA?: number | null;
+	@Maybe() @Whole(1, 128) series?: number;
+	@Maybe() @Whole(1, 512) barsForCells?: number | null;
+}
+
+/** What each charger does for a bank, and what stands against it. */
+export class ChargingRequest {
+	@OneOf(CHEMISTRIES) chemistry!: Chemistry;
+	@Whole(1, 128) series!: number;
+	@Num(0.1, 100_000) bankAh!: number;
+	/** V a cell. */
+	@Num(1, 5) absorbV!: number;
+	@IsArray() @AtMost(20) @ValidateNested({ each: true }) @Type(() => ChargerInput) chargers!: ChargerInput[];
+	@Num(-60, 60) coldestC: number = -10;
+	@Num(-60, 100) hottestC: number = 65;
+}
+
+/** A cell standing upright, mm. */
+export class CellSizeInput {
+	@Num(1, 5000) widthMm!: number;
+	@Num(1, 5000) thicknessMm!: number;
+	@Num(1, 5000) heightMm!: number;
+}
+
+/** How the cells of a battery can stand in a box. */
+export class BoxFitRequest {
+	@IsDefined({ message: 'box is required' }) @IsObject() @ValidateNested() @Type(() => BoxInput) box!: BoxInput;
+	@IsDefined({ message: 'cell is required' })
+	@IsObject()
+	@ValidateNested()
+	@Type(() => CellSizeInput)
+	cell!: CellSizeInput;
+	@Whole(1, 512) cells!: number;
+}
+
+/** Who lifts it, and how. */
+export class LiftRequest {
+	@Num(0.1, 100_000) massKg!: number;
+	@Maybe() @Num(0.001, 1000) footprintM2: number | null = null;
+	@Maybe() @Num(1, 100_000) spanMm: number | null = null;
+	@Whole(0, 100) people: number = 1;
+}
+
+/** BMS, fuse, shunt and contactor, each as small as it may be. */
+export class PartsRequest {
+	@OneOf(CHEMISTRIES) chemistry!: Chemistry;
+	@Whole(1, 128) series!: number;
+	@Whole(1, 32) batteries: number = 1;
+	@Num(0, 10_000_000) continuousW!: number;
+	@Num(0, 10_000_000) peakW!: number;
+	@Num(0, 10_000_000) surgeW!: number;
+	@Num(0, 100_000) chargeA: number = 0;
+	@Num(0.1, 1_000_000) bankAh!: number;
+	@YesNo() freezes: boolean = true;
+	@Num(0, 1000) contactorW: number = 0;
+}
+
+/** The days of a build. */
+export class CalendarRequest {
+	@When() startOn!: string;
+	@Whole(1, 10_000) cells!: number;
+	@Num(0.1, 10_000) ratedAh!: number;
+	@Num(0, 1000) cellLeadDays!: number;
+	@Num(0, 1000) partLeadDays!: number;
+	@Whole(0, 100) testers: number = 1;
+	@Num(0.01, 1000) testA: number = 20;
+	@Num(0, 1000) balanceDays: number = 0;
+	@Num(0.1, 24) hoursADay: number = 4;
 }

@@ -33,7 +33,7 @@
 		</header>
 		{@render children()}
 		{#if verdicts.length}<section class="printed" aria-hidden="true">
-				<h2>Verdicts</h2>
+				<h2>What is found</h2>
 				<ul>
 					{#each warmestFirst(verdicts).slice(0, PRINTED) as v, i (i)}<li>
 							<strong>{v.title}.</strong>

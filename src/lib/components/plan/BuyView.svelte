@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
+	import type { Chemistry } from '$lib/core/chemistry';
 	import { HARDWARE_ITEMS, USUAL_PLAN, besideLead, type PlanState } from '$lib/core/planning';
 	import type { Settings } from '$lib/core/units';
 	import { hardwareWords } from '$lib/core/verdicts';
@@ -7,20 +8,22 @@
 	import CalendarSection from './CalendarSection.svelte';
 	import ChargerSection from './ChargerSection.svelte';
 	import Fold from './Fold.svelte';
-	import MoneySection, { type StoredItem } from './MoneySection.svelte';
+	import MoneySection, { type StoredItem, type StoredSnapshot } from './MoneySection.svelte';
+	import PartsSection from './PartsSection.svelte';
 	import PlanNumber from './PlanNumber.svelte';
 	import SupplySection from './SupplySection.svelte';
 
 	interface Props {
 		desk: PlanDesk;
 		found: PlanState;
-		bank: { id: number; batteries: number };
+		bank: { id: number; chemistry: Chemistry; series: number; batteries: number };
 		items: readonly StoredItem[];
+		snapshots: readonly StoredSnapshot[];
 		settings: Settings;
 		/** The cell’s height is known. */
 		plateHint: boolean;
 	}
-	let { desk, found, bank, items, settings, plateHint }: Props = $props();
+	let { desk, found, bank, items, snapshots, settings, plateHint }: Props = $props();
 	const plan = $derived(desk.plan);
 	const hasKit = $derived(Object.keys(plan.kit).length > 0);
 	const hardwareAnswer = $derived(
@@ -96,6 +99,7 @@
 		</ul>
 		<p class="muted">What stood in the fixture is free again for the build: the larger of the two is wanted at once.</p>
 	</Fold>
+	<PartsSection {desk} {found} {bank} />
 	<ChargerSection {desk} {found} />
 	<BoxSection {desk} {found} known={plateHint} />
 	<Fold
@@ -158,7 +162,16 @@
 			are never joined without one.
 		</p>
 	</Fold>
-	<MoneySection {desk} {found} {items} bankId={bank.id} currency={settings.currency} dateStyle={settings.dateStyle} />
+	<MoneySection
+		{desk}
+		{found}
+		{items}
+		{snapshots}
+		chemistry={bank.chemistry}
+		bankId={bank.id}
+		currency={settings.currency}
+		dateStyle={settings.dateStyle}
+	/>
 	<CalendarSection {desk} {found} bankId={bank.id} dateStyle={settings.dateStyle} />
 </div>
 

@@ -11,6 +11,12 @@
 		source: string | null;
 		used: boolean;
 	}
+	/** The list as it was on a day. */
+	export interface StoredSnapshot {
+		id: number;
+		takenAt: string;
+		items: { name: string; quantity: number; unitPrice: number; shipping: number; used: boolean }[];
+	}
 </script>
 
 <script lang="ts">
@@ -19,9 +25,12 @@
 	import { api } from '$lib/client/api';
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
+	import { projectFade } from '$lib/core/service';
+	import type { Chemistry } from '$lib/core/chemistry';
 	import { costOf, type PlanItem, type PlanState } from '$lib/core/planning';
 	import { formatDate, type Settings } from '$lib/core/units';
 	import Fold from './Fold.svelte';
+	import PriceHistory from './PriceHistory.svelte';
 	import PlanNumber from './PlanNumber.svelte';
 	import { money } from './layout-words';
 
@@ -29,11 +38,13 @@
 		desk: PlanDesk;
 		found: PlanState;
 		items: readonly StoredItem[];
+		snapshots: readonly StoredSnapshot[];
 		bankId: number;
+		chemistry: Chemistry;
 		currency: string;
 		dateStyle: Settings['dateStyle'];
 	}
-	let { desk, found: plan, items, bankId, currency, dateStyle }: Props = $props();
+	let { desk, found: plan, items, snapshots, bankId, chemistry, currency, dateStyle }: Props = $props();
 	const written = $derived(desk.plan);
 	const cents = (value: number) => Math.round(value * 100);
 	const asItem = (i: StoredItem): PlanItem => ({
@@ -43,12 +54,24 @@
 		shippingCents: cents(i.shipping),
 		used: i.used
 	});
+	/** Cycles a year if everything goes through the battery; and how long such cells last then, by what is usual. */
+	const efcPerYear = $derived(
+		plan.usableWh && written.loads.length
+			? (plan.load.whPerDay.reduce((sum, wh) => sum + wh, 0) / 12) * (365 / plan.usableWh)
+			: null
+	);
+	const life = $derived.by(() => {
+		if (efcPerYear === null || chemistry !== 'LFP') return null;
+		const fresh = { ratedAh: 100, endFraction: 0.8, observations: [], efcPerYear };
+		const { low95, median, high95 } = projectFade(fresh).endAgeYears;
+		return { low95, likely: median, high95 };
+	});
 	const cost = $derived(
 		costOf(items.map(asItem), {
 			nominalWh: plan.nominalWh,
 			usableWh: plan.usableWh,
-			efcPerYear: null,
-			yearsToEnd: null
+			efcPerYear,
+			yearsToEnd: life
 		})
 	);
 	const total = $derived(cost.totalCents / 100);
@@ -148,6 +171,18 @@
 					<dt class="muted">a usable kWh</dt>
 					<dd class="figure">{money(cost.perKwhUsable, currency)}</dd>
 				</div>{/if}
+			{#if cost.perKwhDelivered}<div class="flex justify-between gap-3">
+					<dt class="muted">a kWh delivered over its life</dt>
+					<dd class="figure text-right">
+						{cost.perKwhDelivered.low95.toFixed(2)} … {cost.perKwhDelivered.high95.toFixed(2)}
+						{currency}
+					</dd>
+				</div>
+				<p class="text-sm muted">
+					95 %, by how long such cells usually last; with all that runs going through the battery, {efcPerYear?.toFixed(
+						0
+					)} cycles a year.
+				</p>{/if}
 			{#if readyPerKwh !== null}<div class="flex justify-between">
 					<dt class="muted">a usable kWh, ready-made</dt>
 					<dd class="figure">{money(readyPerKwh, currency)}</dd>
@@ -169,5 +204,5 @@
 			onkeep={(readyMadeWh) => desk.change({ readyMadeWh })}
 		/>
 	</div>
-	<a class="btn tap justify-self-start" href="/api/v1/banks/{bankId}/tables/plan-items.csv" download>CSV</a>
+	<PriceHistory {items} {snapshots} {bankId} {currency} {dateStyle} />
 </Fold>

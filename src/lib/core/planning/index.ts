@@ -35,6 +35,14 @@ export {
 export { costOf, differences, lineCents, type Cost, type CostBasis, type Difference, type PlanItem } from './money';
 export { NO_PLAN, USUAL_PLAN, type BankPlan, type PlannedBox } from './bank-plan';
 export { judgeBankPlan } from './judge-bank-plan';
-export { plannedYear, planState, type PlannedCell, type PlannedLayout, type PlanState } from './plan-state';
+export {
+	plannedYear,
+	planState,
+	type PlannedCell,
+	type PlannedLayout,
+	type PlanState,
+	type PlanTime
+} from './plan-state';
 export { hoursText, parseHours } from './hours-text';
 export { judgeYear } from './judge-year';
+export { sizeParts, type PartsInput, type SizedPart, type SizedParts } from './parts';

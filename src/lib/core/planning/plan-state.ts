@@ -2,7 +2,7 @@ import { boxArrangements, type BoxArrangement } from '../assembly';
 import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
 import type { YearInput } from '../use-year';
 import { USUAL_PLAN, type BankPlan } from './bank-plan';
-import { buildCalendar, type BuildCalendar } from './calendar';
+import { buildCalendar, type BuildCalendar, type BuildStep } from './calendar';
 import { chargerFits, type ChargerFit, type ChargingInput } from './charging';
 import { firstCharge, type FirstCharge } from './first-charge';
 import { planLift, type LiftPlan } from './handling';
@@ -51,8 +51,15 @@ const REST_MASS = 0.15;
 /** What most strategies charge LFP to, V a cell (default). */
 const ABSORB_SHARE = 3.5 / 3.65;
 
-/** @param nowMs ms since 1970: ordering begins then where no day is said */
-export function planState(plan: BankPlan, layout: PlannedLayout, cell: PlannedCell | null, nowMs: number): PlanState {
+/** When something of a build is looked at, ms since 1970. */
+export interface PlanTime {
+	/** Ordering begins now where no day is said. */
+	nowMs: number;
+	/** When the steps that have happened ended. */
+	done?: Partial<Record<BuildStep, number>>;
+}
+
+export function planState(plan: BankPlan, layout: PlannedLayout, cell: PlannedCell | null, time: PlanTime): PlanState {
 	const { chemistry, series, parallel, batteries } = layout;
 	const figures = CHEMISTRY_FIGURES[chemistry];
 	const load = sumLoads({
@@ -108,7 +115,7 @@ export function planState(plan: BankPlan, layout: PlannedLayout, cell: PlannedCe
 						...{ massKg: batteryKg, footprintM2, people: plan.people ?? USUAL_PLAN.people },
 						spanMm: plan.box?.lengthMm ?? null
 					}),
-		calendar: cell ? calendarOf(plan, inBattery * batteries, cell, first, nowMs) : null
+		calendar: cell ? calendarOf(plan, inBattery * batteries, cell, first, time) : null
 	};
 }
 
@@ -131,7 +138,7 @@ function calendarOf(
 	cells: number,
 	{ ratedAh }: PlannedCell,
 	first: FirstCharge | null,
-	nowMs: number
+	{ nowMs, done }: PlanTime
 ): BuildCalendar {
 	return buildCalendar({
 		...{ cells, ratedAh, startMs: plan.orderOn ? Date.parse(plan.orderOn) : nowMs },
@@ -140,7 +147,8 @@ function calendarOf(
 		testers: plan.testers ?? USUAL_PLAN.testers,
 		testA: plan.testA ?? USUAL_PLAN.testA,
 		hoursADay: plan.hoursADay ?? USUAL_PLAN.hoursADay,
-		balanceDays: first?.days ?? 0
+		balanceDays: first?.days ?? 0,
+		done
 	});
 }
 

@@ -16,7 +16,7 @@ export type {
 	PictureRun
 } from './picture';
 export { bankSubject, isInService, placedCells } from './picture-parts';
-export { bankPlanState, judgePlanStage, type PlanFactsOfBank } from './plan';
+export { bankPlanState, doneSteps, judgePlanStage, type PlanFactsOfBank } from './plan';
 export {
 	PROVE_CHECKS,
 	PROVE_CHECK_NAMES,

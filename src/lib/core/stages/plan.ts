@@ -1,5 +1,13 @@
 import { CHEMISTRY_FIGURES } from '../chemistry';
-import { judgeBankPlan, judgePlan, planState, type BankPlan, type PlannedCell, type PlanState } from '../planning';
+import {
+	judgeBankPlan,
+	judgePlan,
+	planState,
+	type BankPlan,
+	type BuildStep,
+	type PlannedCell,
+	type PlanState
+} from '../planning';
 import { say, type Verdict } from '../verdicts';
 import type { BankPicture, PictureBattery } from './picture';
 import { bankSubject } from './picture-parts';
@@ -48,7 +56,18 @@ function plannedCell({ cellType }: BankPicture): PlannedCell | null {
 
 /** What follows from a plan, but for the year of use. */
 export const bankPlanState = (picture: BankPicture, plan: BankPlan, nowMs: number): PlanState =>
-	planState(plan, picture.bank, plannedCell(picture), nowMs);
+	planState(plan, picture.bank, plannedCell(picture), { nowMs, done: doneSteps(picture) });
+
+/** What of the build has happened already, by the records; the first delivery counts as the arrival. */
+export function doneSteps({ deliveries, cells }: BankPicture): Partial<Record<BuildStep, number>> {
+	const arrived = deliveries.map((d) => Date.parse(d.receivedOn));
+	if (arrived.length === 0) return {};
+	const arriveMs = Math.min(...arrived);
+	const tested = cells.map((c) => c.runs.at(-1)?.testedAt ?? null);
+	const testedMs =
+		tested.every((t) => t !== null) && tested.length ? Math.max(...tested.map((t) => Date.parse(t!))) : null;
+	return { order: arriveMs, arrive: arriveMs, ...(testedMs === null ? {} : { test: testedMs }) };
+}
 
 /** Nominal class of a voltage, V. */
 const classOf = (volts: number) =>

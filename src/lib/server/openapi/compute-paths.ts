@@ -56,6 +56,30 @@ export function computePaths(): Json {
 			planning.LabelRequest,
 			answer('LabelAnswer')
 		),
+		'/api/v1/plan/loads': post('Energy, power and amperes of what is to run', planning.LoadsRequest),
+		'/api/v1/plan/layouts': post(
+			'Layouts of the cells that give what is wanted, and why others cannot be',
+			planning.LayoutsRequest
+		),
+		'/api/v1/plan/hardware': post(
+			'Bars, studs, rings for the fixture and the build, and what the kit lacks',
+			planning.HardwareRequest
+		),
+		'/api/v1/plan/first-charge': post(
+			'Days of the parallel top balance, and what would save most',
+			planning.FirstChargeRequest
+		),
+		'/api/v1/plan/charging': post(
+			'What each charger does for a bank, and what stands against it',
+			planning.ChargingRequest
+		),
+		'/api/v1/plan/box': post('How the cells of a battery can stand in a box', planning.BoxFitRequest),
+		'/api/v1/plan/lift': post('Who lifts it, and how', planning.LiftRequest),
+		'/api/v1/plan/parts': post('BMS, fuse, shunt and contactor, each as small as it may be', planning.PartsRequest),
+		'/api/v1/plan/calendar': post(
+			'The days of a build, from the order to the proved battery',
+			planning.CalendarRequest
+		),
 		'/api/v1/plan/year': post(
 			'A year of use drawn many times: how often it is empty, what is missing, how it ages',
 			planning.YearRequest,

@@ -17,6 +17,7 @@ export { instruments, type Instrument } from './instruments/row';
 export { jointTorques, type JointTorque } from './joint-torques/row';
 export { leadReadings, type LeadReading } from './lead-readings/row';
 export { plans, type Plan } from './plans/row';
+export { priceSnapshots, type PriceSnapshot } from './price-snapshots/row';
 export { planItems, type PlanItemRow } from './plan-items/row';
 export { limitPlans, type LimitPlan } from './limit-plans/row';
 export { liveEvents, type LiveEventRow } from './live-events/row';

@@ -25,6 +25,7 @@ import { noteKind } from './notes/kind';
 import { placementKind } from './placements/kind';
 import { planItemKind } from './plan-items/kind';
 import { planKind } from './plans/kind';
+import { priceSnapshotKind } from './price-snapshots/kind';
 import { readingKind } from './readings/kind';
 import { rehearsalKind } from './rehearsals/kind';
 import { runKind } from './runs/kind';
@@ -56,6 +57,7 @@ export const RECORD_KINDS: readonly RecordKind[] = [
 	chargeCountKind,
 	planKind,
 	planItemKind,
+	priceSnapshotKind,
 	limitPlanKind,
 	serviceCheckKind,
 	capacityTestKind,

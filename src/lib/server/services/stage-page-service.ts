@@ -3,6 +3,7 @@ import {
 	bankCapacities,
 	buildState,
 	deliveryTrays,
+	doneSteps,
 	limitsState,
 	matchState,
 	proveState,
@@ -13,7 +14,7 @@ import {
 import type { StageVerdict } from '$lib/core/verdicts';
 import { loadBankPicture } from '../bank-picture/load';
 import { bankVerdicts } from '../judgements/store';
-import { planItems, plans } from '../records';
+import { planItems, plans, priceSnapshots } from '../records';
 import { looseByCellType } from '../bank-picture/loose-cells';
 import { balanceFacts } from '../stages/balance/stage';
 import { buildFacts } from '../stages/build/stage';
@@ -59,13 +60,23 @@ export const planPage = (bankId: number) =>
 		bankId,
 		'plan',
 		(async () => {
-			const [[plan], items, types, loose] = await Promise.all([
+			const [picture, [plan], items, snapshots, types, loose] = await Promise.all([
+				loadBankPicture(bankId),
 				plans.all({ bankId }),
 				planItems.all({ bankId }),
+				priceSnapshots.all({ bankId }),
 				listCellTypes(bankId),
 				looseByCellType(bankId)
 			]);
-			return { plan: plan ?? null, items, cellTypes: types, loose, nowMs: Date.now() };
+			return {
+				plan: plan ?? null,
+				items,
+				snapshots,
+				cellTypes: types,
+				loose,
+				nowMs: Date.now(),
+				done: doneSteps(picture)
+			};
 		})()
 	);
 

@@ -58,4 +58,9 @@ export async function up(knex: Knex): Promise<void> {
 		t.string('source', 200);
 		t.boolean('used').notNullable();
 	});
+	await createRecords(knex, 'price_snapshots', (t) => {
+		ofBank(t);
+		t.datetime('taken_at', { precision: 3 }).notNullable();
+		t.json('items').notNullable().comment('the list as it was: name, quantity, unit price, shipping');
+	});
 }

@@ -30,12 +30,14 @@
 		year: 'two hundred years of weather, drawn',
 		buy: 'charge, hardware, box, hands, money, days'
 	};
+	/** Only another bank makes another desk: what is on its way there is not cut off by the page being drawn anew. */
+	const bankId = $derived(data.overview.bank.id);
 	const desk = $derived.by(() => {
-		const id = bank.id;
+		const id = bankId;
 		return untrack(() => new PlanDesk(id, data.plan as StoredPlan | null));
 	});
 	$effect(() => desk.take(data.plan as StoredPlan | null));
-	const found = $derived(planState(desk.plan, bank, cellType, data.nowMs));
+	const found = $derived(planState(desk.plan, bank, cellType, { nowMs: data.nowMs, done: data.done }));
 </script>
 
 <StagePage
@@ -68,6 +70,14 @@
 	{:else if data.view === 'year'}
 		<YearView {desk} {found} {bank} />
 	{:else}
-		<BuyView {desk} {found} {bank} items={data.items} settings={data.settings} plateHint={cellType?.heightMm != null} />
+		<BuyView
+			{desk}
+			{found}
+			{bank}
+			items={data.items}
+			snapshots={data.snapshots}
+			settings={data.settings}
+			plateHint={cellType?.heightMm != null}
+		/>
 	{/if}
 </StagePage>

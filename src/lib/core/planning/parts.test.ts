@@ -1,0 +1,38 @@
+import { describe, expect, it } from 'vitest';
+import { sizeParts, type PartsInput } from '.';
+
+const bank: PartsInput = {
+	...{ chemistry: 'LFP', series: 8, batteries: 1, continuousW: 300, peakW: 2081, surgeW: 3000 },
+	...{ chargeA: 20, bankAh: 230, freezes: true, contactorW: 4 }
+};
+
+describe('parts', () => {
+	it('by hand: 2081 W at 25.6 V are 81.3 A: BMS and fuse for 102 A, a shunt of 100 A', () => {
+		const { bms, fuse, shunt } = sizeParts(bank);
+		expect(bms).toMatchObject({
+			sizeA: 150,
+			wantedA: expect.closeTo(101.6, 1),
+			series: 8,
+			needsColdSensor: true,
+			feedsItself: true
+		});
+		expect(bms.surgeA).toBeCloseTo(117.2, 1);
+		expect(bms.fullV).toBeCloseTo(29.2, 9);
+		expect(fuse).toMatchObject({ sizeA: 125, leastDcV: expect.closeTo(29.2, 9) });
+		expect(shunt.sizeA).toBe(100);
+	});
+	it('a shunt five times too large counts five times as much out of nothing', () => {
+		const { shunt } = sizeParts(bank);
+		// 0.04 % of 100 A for 24 h.
+		expect(shunt.zeroAhPerDay).toBeCloseTo(0.96, 9);
+		expect(shunt.fiveTimesAhPerDay).toBeCloseTo(4.8, 9);
+	});
+	it('a coil of 4 W takes 96 Wh a day, 1.6 % of 230 Ah at 25.6 V', () =>
+		expect(sizeParts(bank).contactor).toEqual({ whPerDay: 96, shareOfCapacity: expect.closeTo(0.0163, 4) }));
+	it('two batteries share; what no size carries is none; three cells do not feed a BMS', () => {
+		expect(sizeParts({ ...bank, batteries: 2 }).bms.sizeA).toBe(60);
+		expect(sizeParts({ ...bank, peakW: 20_000 }).bms.sizeA).toBeNull();
+		expect(sizeParts({ ...bank, series: 3 }).bms.feedsItself).toBe(false);
+		expect(() => sizeParts({ ...bank, series: 0 })).toThrow(/series/);
+	});
+});

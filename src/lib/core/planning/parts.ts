@@ -1,0 +1,100 @@
+import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
+import { CoreError, requireNotNegative, requirePositive } from '../shared';
+
+export interface PartsInput {
+	chemistry: Chemistry;
+	series: number;
+	batteries: number;
+	/** Of the whole bank, from the battery: what runs for long, together, and at the largest start, W. */
+	continuousW: number;
+	peakW: number;
+	surgeW: number;
+	/** What charges it, together, A. */
+	chargeA: number;
+	/** Of the whole bank, Ah. */
+	bankAh: number;
+	/** It gets below freezing where it stands. */
+	freezes: boolean;
+	/** What a contactor's coil takes while it is closed, W; 0: a switch by hand, or solid state. */
+	contactorW: number;
+}
+
+/** A part in its smallest sufficient size, A; null where none is made so large. */
+export interface SizedPart {
+	sizeA: number | null;
+	/** What it is sized by, A. */
+	wantedA: number;
+}
+
+export interface SizedParts {
+	/** Of each battery. */
+	bms: SizedPart & {
+		/** Its cells, which must be as many as it is made for, and the volts it must bear full. */
+		series: number;
+		fullV: number;
+		surgeA: number;
+		chargeA: number;
+		/** It feeds itself from so few volts: fewer than 4 LFP cells need one made for that. */
+		feedsItself: boolean;
+		needsColdSensor: boolean;
+	};
+	fuse: SizedPart & { leastDcV: number };
+	shunt: SizedPart & {
+		/** Counted a day though nothing flows: by this one, and by one five times as large. */
+		zeroAhPerDay: number;
+		fiveTimesAhPerDay: number;
+	};
+	/** What the contactor's coil takes a day, Wh, and of the capacity. */
+	contactor: { whPerDay: number; shareOfCapacity: number };
+}
+
+const HEADROOM = 1.25;
+const BMS_SIZES_A = [40, 60, 80, 100, 150, 200, 250, 300, 400];
+const FUSE_SIZES_A = [40, 50, 60, 80, 100, 125, 150, 175, 200, 225, 250, 300, 350, 400, 500];
+const SHUNT_SIZES_A = [50, 100, 150, 200, 300, 500, 1000];
+/** Zero error of a shunt with its counter, of its rating (default). */
+const ZERO_SHARE = 0.0004;
+/** A BMS of the usual kind wants so many volts to run (default). */
+const BMS_LEAST_V = 8;
+
+const smallest = (sizes: readonly number[], wantedA: number): SizedPart => ({
+	sizeA: sizes.find((size) => size >= wantedA) ?? null,
+	wantedA
+});
+
+/** BMS, main fuse, shunt and contactor of a bank, each as small as it may be, with what it is sized by. @throws CoreError `layout`, `not-positive`, `negative` */
+export function sizeParts(input: PartsInput): SizedParts {
+	const { chemistry, series, batteries } = input;
+	for (const key of ['series', 'batteries'] as const)
+		if (!Number.isInteger(input[key]) || input[key] < 1)
+			throw new CoreError('layout', key, `${key} requires a whole number from 1, got ${input[key]}`);
+	for (const key of ['continuousW', 'peakW', 'surgeW', 'chargeA', 'contactorW'] as const)
+		requireNotNegative(input[key], key);
+	requirePositive(input.bankAh, 'bankAh');
+	const { nominalV, chargeLimitV, dischargeLimitV } = CHEMISTRY_FIGURES[chemistry];
+	const volts = series * nominalV;
+	const each = (w: number) => w / volts / batteries;
+	const peakA = each(input.peakW);
+	// When all run from one shunt, it sees them all.
+	const shunt = smallest(SHUNT_SIZES_A, Math.max(input.peakW / volts, input.chargeA));
+	const zero = (sizeA: number) => sizeA * ZERO_SHARE * 24;
+	const shuntA = shunt.sizeA ?? SHUNT_SIZES_A.at(-1)!;
+	const whPerDay = input.contactorW * 24;
+	return {
+		bms: {
+			...smallest(BMS_SIZES_A, HEADROOM * Math.max(peakA, input.chargeA / batteries)),
+			series,
+			fullV: series * chargeLimitV,
+			surgeA: each(input.surgeW),
+			chargeA: input.chargeA / batteries,
+			feedsItself: series * dischargeLimitV >= BMS_LEAST_V,
+			needsColdSensor: input.freezes && chemistry !== 'LTO'
+		},
+		fuse: {
+			...smallest(FUSE_SIZES_A, HEADROOM * Math.max(peakA, input.chargeA / batteries)),
+			leastDcV: series * chargeLimitV
+		},
+		shunt: { ...shunt, zeroAhPerDay: zero(shuntA), fiveTimesAhPerDay: zero(5 * shuntA) },
+		contactor: { whPerDay, shareOfCapacity: whPerDay / (input.bankAh * volts) }
+	};
+}
