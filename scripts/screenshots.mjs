@@ -95,7 +95,7 @@ const views = [
 	{ name: 'truth', path: `/banks/${truthId}/rehearsal`, size: WIDE },
 	{ name: 'build', path: `/banks/${leadsId}/build/leads`, size: WIDE },
 	{ name: 'prove', path: `/banks/${idOf('Damson Rise')}/prove/joints`, size: WIDE },
-	{ name: 'instruments', path: '/instruments', size: WIDE },
+	{ name: 'year', path: `/banks/${idOf('Fenwatch')}/plan/year`, size: WIDE, waitMs: 5000 },
 	{ name: 'home', path: '/', size: WIDE },
 	{ name: 'plan', path: `/banks/${idOf('Fenwatch')}/plan/need`, size: WIDE },
 	{ name: 'receive', path: `/banks/${idOf('Heronry')}/receive`, size: WIDE },
@@ -129,7 +129,7 @@ for (const view of views.filter((v) => wanted(v.name))) {
 	});
 	await page.goto(address + view.path);
 	await page.waitForSelector('html[data-awake]');
-	await page.waitForTimeout(1500);
+	await page.waitForTimeout(view.waitMs ?? 1500);
 	await page.screenshot({ path: join(out, `${view.name}.png`) });
 	await page.close();
 	console.log(`${view.name}.png`);

@@ -81,7 +81,7 @@ test('from nothing to a chosen layout, a year and a list of what to buy, by mous
 	await page.getByRole('link', { name: 'To buy', exact: true }).click();
 	await page.getByText('What it costs').click();
 	await page.getByLabel('What', { exact: true }).fill('Cells');
-	await page.getByLabel('How many').fill('8');
+	await page.getByRole('textbox', { name: 'How many', exact: true }).fill('8');
 	await page.getByLabel(/^One costs/).fill('78,25');
 	await page.getByRole('button', { name: 'Put it on the list' }).click();
 	await expect(page.getByText('8 × Cells')).toBeVisible();

@@ -38,6 +38,8 @@
 		.views {
 			flex-wrap: nowrap;
 			overflow-x: auto;
+			/* Room for the line around the one that is open. */
+			padding: 2px;
 		}
 		a {
 			white-space: nowrap;

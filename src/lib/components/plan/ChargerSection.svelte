@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
-	import type { ChargerChoice, PlanState } from '$lib/core/planning';
+	import { chargingVerdicts, type ChargerChoice, type PlanState } from '$lib/core/planning';
+	import { WHOLE_BANK } from '$lib/core/verdicts';
 	import Fold from './Fold.svelte';
 	import PlanNumber from './PlanNumber.svelte';
 
@@ -24,10 +25,14 @@
 			? found.chargers.map((c) => `${c.name}: ${c.hours === null ? 'nothing' : `${c.hours.toFixed(0)} h`}`).join(', ')
 			: null
 	);
+	const warm = $derived(
+		found.charging !== null &&
+			chargingVerdicts(found.charging, WHOLE_BANK).some((v) => v.warmth === 'look' || v.warmth === 'stop')
+	);
 	const LITHIUM = { yes: true, no: false, unknown: null };
 </script>
 
-<Fold title="Chargers" {answer}>
+<Fold title="Chargers" {answer} {warm}>
 	{#each plan.chargers as c, i (i)}
 		{@const fit = found.chargers[i]}
 		<div class="grid grid-cols-2 items-end gap-3 sm:grid-cols-5">

@@ -59,7 +59,8 @@
 				<dt class="font-bold">Main fuse, {size(parts.fuse.sizeA)}, one a battery</dt>
 				<dd>
 					For direct current of {parts.fuse.leastDcV.toFixed(1)} V and more, at the battery’s terminal, before BMS and loads;
-					never above what the cable carries. What it can break is compared in Limits and Build.
+					1.25 times what the BMS lets through, never above what the cable carries. What it can break is compared in Limits
+					and Build.
 				</dd>
 			</div>
 			<div>

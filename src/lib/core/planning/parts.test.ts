@@ -7,7 +7,7 @@ const bank: PartsInput = {
 };
 
 describe('parts', () => {
-	it('by hand: 2081 W at 25.6 V are 81.3 A: BMS and fuse for 102 A, a shunt of 100 A', () => {
+	it('by hand: 2081 W at 25.6 V are 81.3 A: a BMS for 102 A, a fuse for 1.25 times that BMS, a shunt of 100 A', () => {
 		const { bms, fuse, shunt } = sizeParts(bank);
 		expect(bms).toMatchObject({
 			sizeA: 150,
@@ -18,7 +18,7 @@ describe('parts', () => {
 		});
 		expect(bms.surgeA).toBeCloseTo(117.2, 1);
 		expect(bms.fullV).toBeCloseTo(29.2, 9);
-		expect(fuse).toMatchObject({ sizeA: 125, leastDcV: expect.closeTo(29.2, 9) });
+		expect(fuse).toMatchObject({ sizeA: 200, leastDcV: expect.closeTo(29.2, 9) });
 		expect(shunt.sizeA).toBe(100);
 	});
 	it('a shunt five times too large counts five times as much out of nothing', () => {

@@ -77,12 +77,15 @@ export function sizeParts(input: PartsInput): SizedParts {
 	const peakA = each(input.peakW);
 	// When all run from one shunt, it sees them all.
 	const shunt = smallest(SHUNT_SIZES_A, Math.max(input.peakW / volts, input.chargeA));
+	const bms = smallest(BMS_SIZES_A, HEADROOM * Math.max(peakA, input.chargeA / batteries));
+	// The fuse has room above what the BMS lets through, as Limits asks.
+	const fuse = smallest(FUSE_SIZES_A, bms.sizeA === null ? HEADROOM * bms.wantedA : HEADROOM * bms.sizeA);
 	const zero = (sizeA: number) => sizeA * ZERO_SHARE * 24;
 	const shuntA = shunt.sizeA ?? SHUNT_SIZES_A.at(-1)!;
 	const whPerDay = input.contactorW * 24;
 	return {
 		bms: {
-			...smallest(BMS_SIZES_A, HEADROOM * Math.max(peakA, input.chargeA / batteries)),
+			...bms,
 			series,
 			fullV: series * chargeLimitV,
 			surgeA: each(input.surgeW),
@@ -90,10 +93,7 @@ export function sizeParts(input: PartsInput): SizedParts {
 			feedsItself: series * dischargeLimitV >= BMS_LEAST_V,
 			needsColdSensor: input.freezes && chemistry !== 'LTO'
 		},
-		fuse: {
-			...smallest(FUSE_SIZES_A, HEADROOM * Math.max(peakA, input.chargeA / batteries)),
-			leastDcV: series * chargeLimitV
-		},
+		fuse: { ...fuse, leastDcV: series * chargeLimitV },
 		shunt: { ...shunt, zeroAhPerDay: zero(shuntA), fiveTimesAhPerDay: zero(5 * shuntA) },
 		contactor: { whPerDay, shareOfCapacity: whPerDay / (input.bankAh * volts) }
 	};
