@@ -39,6 +39,7 @@ describe('what is stated, in worlds that differ from the model', () => {
 			'gain of a tester',
 			'joint beyond its like, mΩ',
 			'peak current at joining',
+			'share of days that end empty',
 			'state of charge from a rest voltage'
 		]));
 	it('95 % intervals hold the truth', () => {

@@ -9,6 +9,7 @@ import { leads } from './leads';
 import { passings } from './passings';
 import { snapshot } from './snapshot';
 import { testers } from './testers';
+import { year } from './year';
 
 /** Everything that is asked of every world. A new verdict brings its question here. */
 export const QUESTIONS: readonly Question[] = [
@@ -21,5 +22,6 @@ export const QUESTIONS: readonly Question[] = [
 	joints,
 	fade,
 	testers,
-	passings
+	passings,
+	year
 ];

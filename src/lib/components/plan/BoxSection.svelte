@@ -40,6 +40,14 @@
 					? `fits, ${fitting.length} ${fitting.length === 1 ? 'way' : 'ways'}`
 					: `short by ${shortest(best.left)}`
 	);
+	/** Inside sizes boxes are often made in (default: ours). */
+	const BOXES = [
+		{ lengthMm: 400, widthMm: 200, heightMm: 250 },
+		{ lengthMm: 500, widthMm: 250, heightMm: 270 },
+		{ lengthMm: 560, widthMm: 360, heightMm: 280 },
+		{ lengthMm: 640, widthMm: 200, heightMm: 260 },
+		{ lengthMm: 760, widthMm: 400, heightMm: 300 }
+	];
 	const SIDES = [
 		{ key: 'lengthMm', text: 'Length' },
 		{ key: 'widthMm', text: 'Width' },
@@ -48,6 +56,23 @@
 </script>
 
 <Fold title="Does it fit the box" {answer} warm={best !== null && !best.fits}>
+	<label
+		><span class="field-label">A usual box (inside)</span>
+		<select
+			class="select tap"
+			value=""
+			onchange={(e) => {
+				const usual = BOXES[Number(e.currentTarget.value)];
+				e.currentTarget.value = '';
+				if (usual) change(usual);
+			}}
+		>
+			<option value="">choose, or write your own below</option>
+			{#each BOXES as { lengthMm, widthMm, heightMm }, i (i)}<option value={i}
+					>{lengthMm} × {widthMm} × {heightMm} mm</option
+				>{/each}
+		</select></label
+	>
 	<p class="muted">The inside, with the lid on.</p>
 	<div class="grid grid-cols-3 gap-3">
 		{#each SIDES as { key, text } (key)}
@@ -86,7 +111,7 @@
 			/>
 			{#each SIDES as { key, text } (key)}
 				<PlanNumber
-					label="BMS with its air, {text.toLowerCase()}"
+					label="BMS, fuse, disconnect with their air, {text.toLowerCase()}"
 					unit="mm"
 					value={box.bms?.[key] ?? null}
 					usual="elsewhere"

@@ -97,6 +97,8 @@
 				A supplier usually wants to hear of a defect by {day(calendar.claimUntilMs)}: their terms and the law come
 				first.
 			</li>
+			<li>Cells that have not been charged by {day(calendar.standUntilMs)} have stood too long.</li>
+			<li>About {calendar.handsH.toFixed(0)} hours of your own work (usual), beside what machines do alone.</li>
 		</ul>
 		<a class="btn tap justify-self-start" href="/api/v1/banks/{bankId}/calendar.ics" download>Into a calendar</a>
 	{/if}

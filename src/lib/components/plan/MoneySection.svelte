@@ -163,6 +163,10 @@
 				<dt class="muted">In all</dt>
 				<dd class="figure font-semibold">{money(total, currency)}</dd>
 			</div>
+			{#if plan.calendar}<div class="flex justify-between">
+					<dt class="muted">and of your own work</dt>
+					<dd class="figure">{plan.calendar.handsH.toFixed(0)} h</dd>
+				</div>{/if}
 			{#if cost.perKwhNominal !== null}<div class="flex justify-between">
 					<dt class="muted">a kWh by rating</dt>
 					<dd class="figure">{money(cost.perKwhNominal, currency)}</dd>

@@ -39,6 +39,10 @@ export interface BuildCalendar {
 	orderPartsByMs: number;
 	/** A supplier must usually hear of a defect within so many days of arrival. */
 	claimUntilMs: number;
+	/** Cells that have stood so long since they came are charged again, or lose what a charge does not give back. */
+	standUntilMs: number;
+	/** Of somebody's own hands, h. */
+	handsH: number;
 }
 
 const DAY_MS = 86_400_000;
@@ -51,6 +55,8 @@ const SOAK_H = 24;
 const RESTS_H = 3;
 /** Days to complain in (default; the supplier's terms and the law come first). */
 const CLAIM_DAYS = 14;
+/** Cells as they arrive, at about 30 %, stand no longer without a charge (default). */
+const STAND_DAYS = 180;
 
 /**
  * The steps from the order to a proved battery, one after the other, with hands only in the hours somebody is there; machines go on by
@@ -64,6 +70,7 @@ export function buildCalendar(input: CalendarInput): BuildCalendar {
 	requireNotNegative(input.partLeadDays, 'partLeadDays');
 	requireNotNegative(input.balanceDays, 'balanceDays');
 	const byHand = (hours: number) => (hours / hoursADay) * DAY_MS;
+	const buildH = Math.max(HANDS_H.buildAtLeast, cells * HANDS_H.build);
 	const testMs =
 		testers > 0 && testA > 0 ? Math.ceil(cells / testers) * ((2 * ratedAh) / testA + RESTS_H) * HOUR_MS : 0;
 	const takes: Record<BuildStep, number> = {
@@ -73,7 +80,7 @@ export function buildCalendar(input: CalendarInput): BuildCalendar {
 		soak: SOAK_H * HOUR_MS,
 		test: testMs,
 		balance: input.balanceDays * DAY_MS,
-		build: byHand(Math.max(HANDS_H.buildAtLeast, cells * HANDS_H.build)),
+		build: byHand(buildH),
 		prove: byHand(HANDS_H.prove)
 	};
 	const partsMs = startMs + input.partLeadDays * DAY_MS;
@@ -95,6 +102,8 @@ export function buildCalendar(input: CalendarInput): BuildCalendar {
 		steps,
 		endMs: steps.at(-1)!.endMs,
 		orderPartsByMs: balance.endMs - input.partLeadDays * DAY_MS,
-		claimUntilMs: arrivedMs + CLAIM_DAYS * DAY_MS
+		claimUntilMs: arrivedMs + CLAIM_DAYS * DAY_MS,
+		standUntilMs: arrivedMs + STAND_DAYS * DAY_MS,
+		handsH: cells * HANDS_H.inspect + buildH + HANDS_H.prove
 	};
 }

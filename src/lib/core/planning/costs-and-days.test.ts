@@ -53,6 +53,8 @@ describe('the calendar', () => {
 		expect(took('test')).toBeCloseTo((8 * 31) / 24, 9);
 		expect(took('inspect')).toBeCloseTo((16 * 0.15) / 8, 9);
 		expect(endMs / DAY).toBeCloseTo(40 + 0.3 + 1 + 248 / 24 + 5 + 1.2 + 0.5, 6);
+		// 16 cells: 2.4 h to inspect, 9.6 h to build in, 4 h to prove; half a year to stand.
+		expect(buildCalendar(plan)).toMatchObject({ handsH: expect.closeTo(16, 9), standUntilMs: 220 * DAY });
 		expect(steps.filter((s) => s.critical).map((s) => s.step)).toContain('test');
 	});
 	it('parts that come late hold up the build, and the cells are then not critical', () => {

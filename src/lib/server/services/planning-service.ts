@@ -53,7 +53,9 @@ export const PLANNING = {
 			}),
 			endAt: day(found.endMs),
 			orderPartsBy: day(found.orderPartsByMs),
-			claimUntil: day(found.claimUntilMs)
+			claimUntil: day(found.claimUntilMs),
+			standUntil: day(found.standUntilMs),
+			handsH: found.handsH
 		};
 	}
 };
