@@ -154,8 +154,8 @@
 		<button class="btn btn-primary tap">Put it on the list</button>
 	</form>
 	{#if items.some((i) => i.used)}<p>
-			Used cells must still pass: a leak test of 14 days, capacity before anything else, resistance against new, no
-			swelling.
+			Cells bought used must still pass: a leak test of 14 days, capacity before anything else, resistance against new,
+			no swelling.
 		</p>{/if}
 	{#if items.length}
 		<dl class="grid gap-1 sm:max-w-md">
