@@ -162,6 +162,12 @@ test('two tabs do not overwrite each other’s plan', async ({ page, context }) 
 	await page.getByLabel(/^A cell costs/).press('Enter');
 	await expect.poll(async () => (await planOf(page, base))?.cellPrice).toBe(71);
 	expect(await planOf(page, base)).toMatchObject({ bmsPrice: 99 });
+	// What is no number stays typed, is said, and costs nothing that was kept.
+	await page.getByLabel(/^A cell costs/).fill('7o');
+	await page.getByLabel(/^A BMS costs/).click();
+	await expect(page.getByText('Write a number, like 280.4.')).toBeVisible();
+	await expect(page.getByLabel(/^A cell costs/)).toHaveValue('7o');
+	expect(await planOf(page, base)).toMatchObject({ cellPrice: 71 });
 });
 
 const TITLES = {

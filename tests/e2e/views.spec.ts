@@ -47,6 +47,7 @@ async function paths(request: APIRequestContext): Promise<string[]> {
 		'/banks/new',
 		'/settings',
 		`/banks/${heronry}/plan`,
+		...['need', 'layout', 'year', 'buy'].map((view) => `/banks/${id('Fenwatch')}/plan/${view}`),
 		`/banks/${heronry}/receive`,
 		`/banks/${cogwheel}/test`,
 		`/banks/${cogwheel}/match`,

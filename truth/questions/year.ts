@@ -102,7 +102,8 @@ export const year: Question = {
 			years: 60,
 			seed: Math.floor(random() * 1e9)
 		};
-		const { daysEmptyShare } = yearOfUse(input);
+		// The person's own sun hours, which are those of the place.
+		const { daysEmptyShare } = yearOfUse({ ...input, sunHours: prepareYear(input).sunHours });
 		const truth = livedThrough(input, cell, world);
 		return [
 			{

@@ -10,6 +10,8 @@
 		unit?: string;
 		hint?: string;
 		error?: string | null;
+		/** What is typed is no number, or no date. */
+		bad?: boolean;
 	}
 	let {
 		label,
@@ -17,15 +19,14 @@
 		unit,
 		hint,
 		error = null,
+		bad = $bindable(false),
 		type = 'text',
 		class: extra = '',
 		...rest
 	}: Props = $props();
 	const id = $props.id();
-	let noNumber = $state(false);
-	let noDate = $state(false);
 	const shownError = $derived(
-		noNumber ? 'Write a number, like 280.4.' : noDate ? 'Write a date, like the one shown.' : error
+		bad ? (type === 'date' ? 'Write a date, like the one shown.' : 'Write a number, like 280.4.') : error
 	);
 	const described = $derived({
 		id,
@@ -39,9 +40,9 @@
 		>{label}{#if unit}&nbsp;<span class="muted font-normal">({unit})</span>{/if}</label
 	>
 	{#if type === 'number'}
-		<NumberField bind:value bind:bad={noNumber} error={Boolean(shownError)} {...described} {...rest} />
+		<NumberField bind:value bind:bad error={Boolean(shownError)} {...described} {...rest} />
 	{:else if type === 'date'}
-		<DateField bind:value bind:bad={noDate} error={Boolean(shownError)} {...described} {...rest} />
+		<DateField bind:value bind:bad error={Boolean(shownError)} {...described} {...rest} />
 	{:else}
 		<input {type} class="input tap w-full" class:input-error={shownError} bind:value {...described} {...rest} />
 	{/if}

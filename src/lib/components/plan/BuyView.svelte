@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
-	import type { Chemistry } from '$lib/core/chemistry';
-	import { HARDWARE_ITEMS, USUAL_PLAN, besideLead, type PlanState } from '$lib/core/planning';
+	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
+	import { HARDWARE_ITEMS, USUAL_PLAN, besideLead, nominalClassV, type PlanState } from '$lib/core/planning';
 	import type { Settings } from '$lib/core/units';
 	import { hardwareWords } from '$lib/core/verdicts';
 	import BoxSection from './BoxSection.svelte';
@@ -20,10 +20,10 @@
 		items: readonly StoredItem[];
 		snapshots: readonly StoredSnapshot[];
 		settings: Settings;
-		/** The cell’s height is known. */
-		plateHint: boolean;
+		/** Width, thickness and height of the cell are known. */
+		sizesKnown: boolean;
 	}
-	let { desk, found, bank, items, snapshots, settings, plateHint }: Props = $props();
+	let { desk, found, bank, items, snapshots, settings, sizesKnown }: Props = $props();
 	const plan = $derived(desk.plan);
 	const hasKit = $derived(Object.keys(plan.kit).length > 0);
 	const hardwareAnswer = $derived(
@@ -41,7 +41,9 @@
 			? null
 			: `${found.batteryKg.toFixed(0)} kg a battery: ${{ alone: 'one person', two: 'two people', hoist: 'a hoist, or built in place' }[found.lift.by]}`
 	);
-	const lead = besideLead(12);
+	/** Its nominal class, V. */
+	const classV = $derived(nominalClassV(bank.series * CHEMISTRY_FIGURES[bank.chemistry].nominalV));
+	const lead = $derived(besideLead(classV));
 </script>
 
 <div class="grid gap-3">
@@ -89,7 +91,8 @@
 						<span class="figure">{found.hardware.fixture[item] ?? 0}</span>
 						<span class="figure">{found.hardware.build[item] ?? 0}</span>
 						<PlanNumber
-							label=""
+							quiet
+							label="{hardwareWords(item, 2).replace('2 ', '')} that are there"
 							value={there}
 							onkeep={(n) => desk.change({ kit: { ...plan.kit, [item]: n ?? undefined } })}
 						/>
@@ -101,7 +104,7 @@
 	</Fold>
 	<PartsSection {desk} {found} {bank} />
 	<ChargerSection {desk} {found} />
-	<BoxSection {desk} {found} known={plateHint} />
+	<BoxSection {desk} {found} known={sizesKnown} />
 	<Fold
 		title="Who carries it"
 		answer={liftAnswer}
@@ -116,7 +119,7 @@
 		/>
 		{#if found.lift && found.batteryKg !== null}
 			<ul class="list-disc pl-5">
-				<li>{found.batteryKg.toFixed(0)} kg: cells and {Math.round(15)} % for bars, box, BMS and cables (usual).</li>
+				<li>{found.batteryKg.toFixed(0)} kg: cells and 15 % for bars, box, BMS and cables (usual).</li>
 				<li>
 					One person carries 23 kg, two 40 kg; beyond that a hoist, or the cells are carried one by one and built in
 					where they stay.
@@ -145,7 +148,7 @@
 		</ul>
 	</Fold>
 	<Fold title="A lead battery beside it" answer="a converter between, never one wire">
-		<p>What happens where somebody leaves them on one wire, at 12 V:</p>
+		<p>What happens where somebody leaves them on one wire, at {classV} V:</p>
 		<ul class="list-disc pl-5">
 			{#each lead.ranges as { fromV, toV, carries } (carries)}
 				<li>
@@ -184,8 +187,5 @@
 	}
 	.hardware .figure {
 		text-align: right;
-	}
-	.hardware :global(.field-label) {
-		display: none;
 	}
 </style>

@@ -28,15 +28,13 @@
 	<div class="grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
 		<div>
 			<label class="field-label" for="order-on">Order on</label>
-			<div onfocusout={() => undefined} role="presentation">
-				<DateField
-					id="order-on"
-					bind:value={
-						() => plan.orderOn?.slice(0, 10) ?? '',
-						(v) => /^\d{4}-\d{2}-\d{2}$/.test(String(v)) && desk.change({ orderOn: String(v) })
-					}
-				/>
-			</div>
+			<DateField
+				id="order-on"
+				bind:value={
+					() => plan.orderOn?.slice(0, 10) ?? '',
+					(v) => /^\d{4}-\d{2}-\d{2}$/.test(String(v)) && desk.change({ orderOn: String(v) })
+				}
+			/>
 		</div>
 		<PlanNumber
 			label="Cells take"

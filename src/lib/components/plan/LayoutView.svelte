@@ -40,8 +40,10 @@
 		/** Loose cells of each type. */
 		loose: Record<number, number>;
 		currency: string;
+		/** What is to be bought, with its prices. */
+		items: readonly { name: string; unitPrice: number }[];
 	}
-	let { desk, found: plan, bank, cellTypes, loose, currency }: Props = $props();
+	let { desk, found: plan, bank, cellTypes, loose, currency, items }: Props = $props();
 	const written = $derived(desk.plan);
 	/** Days without sun a layout is looked for, when no energy is named. */
 	const DAYS = 2;
@@ -52,10 +54,14 @@
 	let classes = $state([12, 24, 48]);
 
 	const needWh = $derived(Math.max(...plan.load.whPerDay) * days);
+	/** By the list of what to buy, where it names the cell; else what is written here, of the bank's own kind. */
+	const priceOf = (type: CellType): number | null =>
+		items.find((i) => i.name.trim().toLowerCase() === type.name.toLowerCase())?.unitPrice ??
+		(type.id === bank.cellTypeId || chosenTypes.length === 1 ? written.cellPrice : null);
 	const cells = $derived(
 		cellTypes
 			.filter((t) => chosenTypes.includes(t.id))
-			.map((t): CellChoice => ({ ...t, price: written.cellPrice, inStock: loose[t.id] ?? 0 }))
+			.map((t): CellChoice => ({ ...t, price: priceOf(t), inStock: loose[t.id] ?? 0 }))
 	);
 	const layouts = $derived(
 		needWh > 0 && cells.length

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
 	import type { YearOfUse } from '$lib/core/use-year';
+	import { MONTH_NAMES } from '$lib/core/shared';
 	import { hoursText, parseHours } from '$lib/core/planning';
 	import Fold from './Fold.svelte';
 	import PlanNumber from './PlanNumber.svelte';
@@ -11,20 +12,6 @@
 	}
 	let { desk, year }: Props = $props();
 	const plan = $derived(desk.plan);
-	const MONTHS = [
-		'January',
-		'February',
-		'March',
-		'April',
-		'May',
-		'June',
-		'July',
-		'August',
-		'September',
-		'October',
-		'November',
-		'December'
-	];
 	const FACING = [
 		{ azimuthDeg: 180, text: 'south' },
 		{ azimuthDeg: 135, text: 'south-east' },
@@ -118,7 +105,7 @@
 				: 'Usual for the latitude, rough: any month you change makes them yours.'}
 		</p>
 		<div class="grid grid-cols-3 gap-2 sm:grid-cols-6">
-			{#each MONTHS as name, m (name)}
+			{#each MONTH_NAMES as name, m (name)}
 				<PlanNumber
 					label={name}
 					value={plan.sunHours?.[m] ?? null}
@@ -133,7 +120,7 @@
 			>{/if}
 		<p class="muted">Air on the mean of the month, °C.</p>
 		<div class="grid grid-cols-3 gap-2 sm:grid-cols-6">
-			{#each MONTHS as name, m (name)}
+			{#each MONTH_NAMES as name, m (name)}
 				<PlanNumber
 					label={name}
 					value={plan.airC?.[m] ?? null}

@@ -104,7 +104,7 @@
 					>
 					of the days end empty{isTried ? ', as tried' : ''}.
 					<span class="muted block text-base"
-						>Of 95 in 100 years. The longest run of such days: {year.longestSpellDays.low95} to {year.longestSpellDays
+						>In 95 of 100 years. The longest run of such days: {year.longestSpellDays.low95} to {year.longestSpellDays
 							.high95}.</span
 					>
 				</p>

@@ -3,6 +3,11 @@ import { requireNotNegative, requirePositive } from '../shared';
 /** What one and two people lift, kg (default). */
 export const LIFT_KG = { one: 23, two: 40 } as const;
 
+/** Bars, box, BMS and cables beside the cells, share of their mass (default). */
+const REST_MASS = 0.15;
+/** Cells with what is built around them, kg. */
+export const builtMassKg = (cellsKg: number): number => cellsKg * (1 + REST_MASS);
+
 export interface LiftInput {
 	/** What is carried in one piece. */
 	massKg: number;

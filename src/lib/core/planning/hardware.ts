@@ -1,3 +1,4 @@
+import { parallelBars } from '../balance';
 import { CoreError } from '../shared';
 
 export const HARDWARE_ITEMS = [
@@ -52,7 +53,7 @@ export function hardwareFor(input: HardwareInput): HardwarePlan {
 	const { series, parallel, batteries, rows, studsPerPole, balance } = input;
 	const inBattery = series * parallel;
 	const inRow = balance === 'together' ? inBattery * batteries : inBattery;
-	const fixtureBars = 2 * (inRow - 1);
+	const fixtureBars = parallelBars(inRow);
 	const poles = (cells: number) => 2 * cells * studsPerPole;
 	const fixture: Hardware = {
 		bar: fixtureBars,

@@ -26,6 +26,7 @@ export { compareLayouts, type CellChoice, type Layout, type LayoutNeed, type Lay
 export {
 	USUAL_LOADS,
 	hourlyLoads,
+	nominalClassV,
 	sumLoads,
 	type AmpsAt,
 	type LoadPlan,

@@ -2,10 +2,9 @@ import { say, type Subject, type Verdict } from '../verdicts';
 import type { BankPlan } from './bank-plan';
 import { chargingVerdicts } from './charging';
 import type { FirstCharge } from './first-charge';
+import { CABLE_A } from './loads';
 import type { PlanState } from './plan-state';
 
-/** What 95 mm² of copper carries in free air, A (default). */
-const THICKEST_A = 413;
 const DAY_MS = 86_400_000;
 /** What is wanted so soon is told. */
 const SOON_DAYS = 7;
@@ -37,7 +36,9 @@ function energyVerdicts({ loads }: BankPlan, state: PlanState, classV: number, s
 	const { load, usableWh, daysAlone } = state;
 	const own = load.amps.find((a) => a.classV === classV);
 	const verdicts: Verdict[] =
-		own?.cable === 'none' ? [say('plan-amps', 'look', subject, { classV, peakA: own.peakA, cableA: THICKEST_A })] : [];
+		own?.cable === 'none'
+			? [say('plan-amps', 'look', subject, { classV, peakA: own.peakA, cableA: CABLE_A.thick })]
+			: [];
 	if (usableWh === null || daysAlone === null) return verdicts;
 	const [most, least] = [Math.max(...load.whPerDay), Math.min(...load.whPerDay)];
 	if (daysAlone < 1) return [...verdicts, say('plan-short-energy', 'look', subject, { wantedWh: most, usableWh })];

@@ -1,5 +1,7 @@
 import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
 import { CoreError, requireNotNegative, requirePositive } from '../shared';
+import { builtMassKg } from './handling';
+import { BMS_SIZES_A, HEADROOM } from './parts';
 
 /** A kind of cell that could be bought, or lies in the stock. */
 export interface CellChoice {
@@ -70,16 +72,11 @@ const SERIES: Record<Chemistry, Record<number, number>> = {
 	LTO: { 12: 5, 24: 11, 48: 22 },
 	NMC: { 12: 3, 24: 7, 48: 14 }
 };
-/** Usual continuous ratings of a BMS, A; each takes 1.25 times what flows (default). */
-const BMS_SIZES_A = [40, 60, 80, 100, 150, 200, 250, 300, 400];
-const HEADROOM = 1.25;
 /** More cells side by side under one sense wire hide a failed one (default). */
 const MOST_PARALLEL = 8;
 /** From the least number of cells on, so many more in parallel are looked at, as long as they are no more than so many times the need. */
 const STEPS_UP = 2;
 const MOST_OF_NEED = 3;
-/** Bars, box, BMS and cables beside the cells, share of their mass (default). */
-const REST_MASS = 0.15;
 
 /**
  * Every layout of the cells chosen that gives the energy wanted, with what it costs, weighs and asks of a BMS; and those that give it
@@ -166,7 +163,7 @@ function layoutOf(
 		peakCRate,
 		bmsA,
 		senseChannels: series * batteries,
-		massKg: cell.massKg === null ? null : cells * cell.massKg * (1 + REST_MASS),
+		massKg: cell.massKg === null ? null : builtMassKg(cells * cell.massKg),
 		footprintM2: footprint,
 		price,
 		pricePerUsableKwh: price === null ? null : price / (usableWh / 1000),

@@ -1,4 +1,5 @@
-import { max } from 'd3-array';
+import { least, max } from 'd3-array';
+import { ampacityA } from '../assembly';
 import { CoreError, requireFinite, requireNotNegative, requirePositive } from '../shared';
 
 /** Something that is to run. */
@@ -54,8 +55,14 @@ const CLASSES = [
 	{ classV: 24, nominalV: 25.6 },
 	{ classV: 48, nominalV: 51.2 }
 ];
-/** What 50 and 95 mm² of copper carry, A (models §13, default). */
-const CABLE_A = { usual: 273, thick: 413 };
+/** What 50 and 95 mm² of copper carry, A. */
+export const CABLE_A = { usual: ampacityA({ areaMm2: 50 })!, thick: ampacityA({ areaMm2: 95 })! };
+
+/** LFP stands so far above the name of its class. */
+const ABOVE_CLASS = CLASSES[0]!.nominalV / CLASSES[0]!.classV;
+/** The class a nominal voltage is nearest to, V. */
+export const nominalClassV = (volts: number): number =>
+	least(CLASSES, ({ classV }) => Math.abs(volts / (classV * ABOVE_CLASS) - 1))!.classV;
 
 /** Usual things and what they draw (default: our own figures; the label of the thing itself comes first). */
 export const USUAL_LOADS: readonly PlannedLoad[] = [

@@ -48,8 +48,10 @@ export interface SizedParts {
 	contactor: { whPerDay: number; shareOfCapacity: number };
 }
 
-const HEADROOM = 1.25;
-const BMS_SIZES_A = [40, 60, 80, 100, 150, 200, 250, 300, 400];
+/** A BMS, and a fuse above it, takes so many times what flows (default). */
+export const HEADROOM = 1.25;
+/** Usual continuous ratings of a BMS, A. */
+export const BMS_SIZES_A = [40, 60, 80, 100, 150, 200, 250, 300, 400];
 const FUSE_SIZES_A = [40, 50, 60, 80, 100, 125, 150, 175, 200, 225, 250, 300, 350, 400, 500];
 const SHUNT_SIZES_A = [50, 100, 150, 200, 300, 500, 1000];
 /** Zero error of a shunt with its counter, of its rating (default). */

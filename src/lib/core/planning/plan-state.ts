@@ -1,11 +1,12 @@
 import { boxArrangements, type BoxArrangement } from '../assembly';
 import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
+import { STRATEGY_FIGURES } from '../limits';
 import type { YearInput } from '../use-year';
 import { USUAL_PLAN, type BankPlan } from './bank-plan';
 import { buildCalendar, type BuildCalendar, type BuildStep } from './calendar';
 import { chargerFits, type ChargerFit, type ChargingInput } from './charging';
 import { firstCharge, type FirstCharge } from './first-charge';
-import { planLift, type LiftPlan } from './handling';
+import { builtMassKg, planLift, type LiftPlan } from './handling';
 import { hardwareFor, shortfalls, type HardwarePlan, type Shortfall } from './hardware';
 import { hourlyLoads, sumLoads, type LoadSummary } from './loads';
 
@@ -46,11 +47,6 @@ export interface PlanState {
 	calendar: BuildCalendar | null;
 }
 
-/** Bars, box, BMS and cables beside the cells, share of their mass (default). */
-const REST_MASS = 0.15;
-/** What most strategies charge LFP to, V a cell (default). */
-const ABSORB_SHARE = 3.5 / 3.65;
-
 /** When something of a build is looked at, ms since 1970. */
 export interface PlanTime {
 	/** Ordering begins now where no day is said. */
@@ -81,7 +77,7 @@ export function planState(plan: BankPlan, layout: PlannedLayout, cell: PlannedCe
 			? null
 			: {
 					...{ chemistry, series, bankAh, chargers: plan.chargers },
-					absorbV: figures.chargeLimitV * ABSORB_SHARE,
+					absorbV: STRATEGY_FIGURES[chemistry]['middle-road'].absorbV,
 					coldestC: plan.coldestC ?? USUAL_PLAN.coldestC,
 					hottestC: plan.hottestC ?? USUAL_PLAN.panelHotC
 				};
@@ -93,7 +89,7 @@ export function planState(plan: BankPlan, layout: PlannedLayout, cell: PlannedCe
 					...{ seriesA: plan.seriesChargeA, series, barsForCells: plan.barsForCells }
 				})
 			: null;
-	const batteryKg = cell?.massKg ? inBattery * cell.massKg * (1 + REST_MASS) : null;
+	const batteryKg = cell?.massKg ? builtMassKg(inBattery * cell.massKg) : null;
 	const footprintM2 =
 		cell?.widthMm && cell.thicknessMm ? (inBattery * cell.widthMm * cell.thicknessMm) / 1_000_000 : null;
 	return {

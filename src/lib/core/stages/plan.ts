@@ -2,6 +2,7 @@ import { CHEMISTRY_FIGURES } from '../chemistry';
 import {
 	judgeBankPlan,
 	judgePlan,
+	nominalClassV,
 	planState,
 	type BankPlan,
 	type BuildStep,
@@ -69,14 +70,10 @@ export function doneSteps({ deliveries, cells }: BankPicture): Partial<Record<Bu
 	return { order: arriveMs, arrive: arriveMs, ...(testedMs === null ? {} : { test: testedMs }) };
 }
 
-/** Nominal class of a voltage, V. */
-const classOf = (volts: number) =>
-	[12, 24, 48].reduce((a, b) => (Math.abs(volts / b - 1.067) < Math.abs(volts / a - 1.067) ? b : a));
-
 function beforeBuying(picture: BankPicture, { plan, nowMs }: PlanFactsOfBank): Verdict[] {
 	if (!plan) return [];
 	const { chemistry, series } = picture.bank;
-	const classV = classOf(series * CHEMISTRY_FIGURES[chemistry].nominalV);
+	const classV = nominalClassV(series * CHEMISTRY_FIGURES[chemistry].nominalV);
 	return judgeBankPlan(plan, bankPlanState(picture, plan, nowMs), classV, bankSubject(picture), nowMs);
 }
 

@@ -113,6 +113,14 @@ describe('a year of use', () => {
 			yearOfUse({ ...cabin, years: 3 }).kwhMissing
 		);
 	});
+	it('is less sure of a place that is only known by its latitude than of one whose sun hours are given', () => {
+		const plan = { ...cabin, years: 60 };
+		const usual = yearOfUse(plan);
+		const own = yearOfUse({ ...plan, sunHours: usual.sunHours });
+		expect(usual.isUsualSun && !own.isUsualSun).toBe(true);
+		const width = ({ daysEmptyShare: { low95, high95 } }: typeof own) => high95 - low95;
+		expect(width(usual)).toBeGreaterThan(1.2 * width(own));
+	});
 	it('refuses more sun than a clear sky has, and says which month', () => {
 		const sunHours = [1, 1.5, 2.5, 3.5, 4.5, 5, 5, 4.2, 3, 2, 1, 6];
 		expect(() => yearOfUse({ ...cabin, sunHours })).toThrow(/sunHours.11 requires at most 1\.\d+ kWh/);

@@ -1,6 +1,6 @@
 import { quantileSorted } from 'd3-array';
 import { endIfKept, type FadeInput } from '../service';
-import { intervalOf, seededRandom, type Interval } from '../shared';
+import { intervalOf, normalDraw, seededRandom, type Interval } from '../shared';
 import { DAYS, MONTH_OF_DAY } from '../sun';
 import { batteryYear, endsEmpty, type BatteryState, type BatteryYear } from './battery-year';
 import { clearnessDraws } from './clearness';
@@ -33,6 +33,7 @@ export interface YearOfUse {
 	emptyByMonth: number[];
 	/** What was reckoned with, given or usual. */
 	sunHours: readonly number[];
+	isUsualSun: boolean;
 	airC: readonly number[];
 	meanSoc: number;
 	kwhFromPanels: number;
@@ -67,6 +68,8 @@ export const answerOf = (year: YearOfUse): YearAnswer => ({
 	balanceResidual: year.balanceResidual
 });
 
+/** How far a place may be from the usual sun hours of its latitude, one sd of the logarithm (default). */
+const USUAL_SUN_SD = 0.15;
 const USUAL_SEED = 1;
 const END_FRACTION = 0.8;
 /** Mean charge at which the usual fade is usual (default). */
@@ -86,11 +89,18 @@ export function yearOfUse(input: YearInput, onProgress: YearProgress = () => und
 	const random = seededRandom(input.seed ?? USUAL_SEED);
 	const drawClearness = clearnessDraws(prepared.clearness, random);
 	const count = input.years ?? USUAL_YEARS;
+	// Of a place that is only known by its latitude nobody knows how sunny it is: each year is drawn at another such place.
+	const sunnier = () => (input.sunHours ? 1 : Math.exp(normalDraw(random, 0, USUAL_SUN_SD)));
 	const panelW = new Float64Array(prepared.demandW.length);
 	const state: BatteryState = { storedWh: input.battery.usableWh, generatorOn: false };
 	const years: BatteryYear[] = [];
 	for (let y = -1; y < count; y++) {
-		panelYear(prepared, drawClearness(), panelW);
+		const place = sunnier();
+		panelYear(
+			prepared,
+			drawClearness().map((clear) => Math.min(1, clear * place)),
+			panelW
+		);
 		const year = batteryYear(input, prepared, panelW, state);
 		if (y < 0) continue;
 		years.push(year);
@@ -115,6 +125,7 @@ export function yearOfUse(input: YearInput, onProgress: YearProgress = () => und
 		bandByDay: bandByDay(years),
 		emptyByMonth: emptyByMonth(years),
 		sunHours: prepared.sunHours,
+		isUsualSun: !input.sunHours,
 		airC: prepared.airC,
 		meanSoc,
 		kwhFromPanels: kwh((y) => y.panelWh),

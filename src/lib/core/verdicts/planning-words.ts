@@ -1,4 +1,4 @@
-import type { Interval } from '../shared';
+import { MONTH_NAMES, type Interval } from '../shared';
 import type { Words } from './verdict';
 
 /** What a plan says before anything is bought. */
@@ -42,27 +42,13 @@ export interface PlanningFacts {
 	/** Heavier than these people lift. */
 	'lift-heavy': { massKg: number; people: number; lots: number; slingHeightMm: number | null };
 	/** How often it is empty in a year. */
-	'year-dark': { share: Interval; darkestMonth: number; darkestShare: number; kwhMissing: number };
+	'year-dark': { share: Interval; darkestMonth: number; darkestShare: number; kwhMissing: number; isUsualSun: boolean };
 	/** Hardly a day ends empty. */
-	'year-holds': { share: Interval; kwhMissing: number };
+	'year-holds': { share: Interval; kwhMissing: number; isUsualSun: boolean };
 	/** Steps from the order to the proved battery. */
 	'calendar-order': { inDays: number; step: string };
 }
 
-const MONTHS = [
-	'January',
-	'February',
-	'March',
-	'April',
-	'May',
-	'June',
-	'July',
-	'August',
-	'September',
-	'October',
-	'November',
-	'December'
-];
 const percent = (fraction: number) => `${(fraction * 100).toFixed(fraction < 0.0995 ? 1 : 0)} %`;
 const ITEM_WORDS: Record<string, [string, string]> = {
 	bar: ['bar', 'bars'],
@@ -82,12 +68,15 @@ export const hardwareWords = (item: string, count: number): string => {
 	return `${count} ${count === 1 ? one : several}`;
 };
 
+const yearDoubt = (isUsualSun: boolean) =>
+	`95 % of years, ${isUsualSun ? 'and of places of that latitude: your own sun hours narrow it' : 'drawn with your sun hours'}; the list of loads is taken as true.`;
+
 export const PLANNING_WORDS: Words<PlanningFacts> = {
 	'plan-amps': ({ facts: { classV, peakA, cableA } }) => ({
 		title: `${peakA.toFixed(0)} A at ${classV} V`,
 		finding: `The loads may draw ${peakA.toFixed(0)} A together; the thickest cable anybody bends and crimps carries ${cableA} A.`,
 		doubt: 'Reckoned with everything of one hour running at once.',
-		rule: 'Amperes = watts ÷ nominal volts; 95 mm² carries 413 A in free air (default).',
+		rule: `Amperes = watts ÷ nominal volts; 95 mm² carries ${cableA} A in free air (default).`,
 		next: `Plan for ${classV === 12 ? '24' : '48'} V, or let the large things run one after the other.`
 	}),
 	'plan-short-energy': ({ facts: { wantedWh, usableWh } }) => ({
@@ -204,17 +193,17 @@ export const PLANNING_WORDS: Words<PlanningFacts> = {
 		rule: '≤ 23 kg one person, ≤ 40 kg two, beyond that a hoist or built in place.',
 		next: `Build it where it stays, carried there in ${lots} lots, or bring a hoist.`
 	}),
-	'year-dark': ({ facts: { share, darkestMonth, darkestShare, kwhMissing } }) => ({
+	'year-dark': ({ facts: { share, darkestMonth, darkestShare, kwhMissing, isUsualSun } }) => ({
 		title: `Empty on ${percent(share.low95)} to ${percent(share.high95)} of the days`,
-		finding: `In ${MONTHS[darkestMonth]} ${percent(darkestShare)} of the days end empty; ${kwhMissing.toFixed(0)} kWh a year are missing.`,
-		doubt: '95 % of years, drawn with the sun hours given; the list of loads is taken as true.',
+		finding: `In ${MONTH_NAMES[darkestMonth]} ${percent(darkestShare)} of the days end empty; ${kwhMissing.toFixed(0)} kWh a year are missing.`,
+		doubt: yearDoubt(isUsualSun),
 		rule: 'A day that ends at the cut-off counts.',
 		next: 'More panels, steeper in winter; a generator; or less in the dark months.'
 	}),
-	'year-holds': ({ facts: { share, kwhMissing } }) => ({
+	'year-holds': ({ facts: { share, kwhMissing, isUsualSun } }) => ({
 		title: `Hardly ever empty: ${percent(share.low95)} to ${percent(share.high95)} of the days`,
 		finding: `${kwhMissing.toFixed(1)} kWh a year are missing.`,
-		doubt: '95 % of years, drawn with the sun hours given; the list of loads is taken as true.',
+		doubt: yearDoubt(isUsualSun),
 		rule: 'A day that ends at the cut-off counts; fewer than 1 % is hardly ever.',
 		next: null
 	}),

@@ -71,7 +71,7 @@ const drift =
 						? `${label} is at least ${away.low95.toFixed(1)} Ah ${way} at the ${end}`
 						: `${label} may be apart at the ${end}`,
 			finding: `Group ${group} is ${range} the mean of the others, likeliest ${Math.abs(driftAh.likely).toFixed(1)} Ah ${way}.`,
-			doubt: `95 %, from ${countedAtV === null ? 'meter, joints, hysteresis and the curve itself' : `the Ah counted between the groups’ passings of ${countedAtV.toFixed(2)} V in that charge`}${kind === 'unsure' ? ': too near the limit to be sure' : ''}.`,
+			doubt: `95 %, from ${countedAtV === null ? 'meter, joints, hysteresis and the curve itself' : `the Ah counted between the groups’ passings of ${countedAtV.toFixed(2)} V in that charge; a balancer of much more than 0.1 A at work then moves more`}${kind === 'unsure' ? ': too near the limit to be sure' : ''}.`,
 			rule: `Look above ${limitShare * 100} % of a group, ${limitAh.toFixed(1)} Ah (default).`,
 			next: {
 				none: null,

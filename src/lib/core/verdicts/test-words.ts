@@ -108,7 +108,7 @@ export const TEST_WORDS: Words<TestFacts> = {
 	}),
 	'testers-apart': ({ facts: { high, low, fraction } }) => ({
 		title: `${testerName(high)} reads ${(fraction.value * 100).toFixed(1)} % more than ${testerName(low)}`,
-		finding: `From the cells run on both: ${(fraction.value * 100).toFixed(1)} ± ${(196 * fraction.sd).toFixed(1)} %. Every capacity here is corrected by it, half on each.`,
+		finding: `From the cells run on both: ${(fraction.value * 100).toFixed(1)} ± ${(196 * fraction.sd).toFixed(1)} %. Every capacity here takes that into account.`,
 		doubt: 'Which of the two is right their runs cannot tell.',
 		rule: 'A tester’s gain is taken as 0 ± 1 % before cells compare it.',
 		next: 'To know which, run one cell on a tester that was calibrated, or against a shunt.'

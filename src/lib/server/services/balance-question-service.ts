@@ -55,10 +55,10 @@ async function ofBank(bankId: number, input: BalanceQuestionInput): Promise<Bala
 	return answer;
 }
 
-/** A charge that was logged this long ago still tells how the groups stand, ms: a balancer at work moves them. */
-const STILL_TELLS_MS = 7 * 86_400_000;
+/** These readings end the charge that was logged: later a balancer, a load, leakage have moved the groups, ms. */
+const STILL_TELLS_MS = 2 * 3_600_000;
 
-/** What the log of a recent charge counted of the groups; null where there is none. */
+/** What the log of the charge just ended counted of the groups; null where there is none. */
 async function latestPassings(bankId: number, battery: number, groups: number) {
 	const since = Date.now() - STILL_TELLS_MS;
 	const checks = await serviceChecks.all({ bankId, battery });

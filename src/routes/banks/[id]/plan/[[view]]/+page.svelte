@@ -66,7 +66,15 @@
 	{:else if data.view === 'need'}
 		<NeedView {desk} {found} />
 	{:else if data.view === 'layout'}
-		<LayoutView {desk} {found} {bank} cellTypes={data.cellTypes} loose={data.loose} currency={data.settings.currency} />
+		<LayoutView
+			{desk}
+			{found}
+			{bank}
+			cellTypes={data.cellTypes}
+			loose={data.loose}
+			items={data.items}
+			currency={data.settings.currency}
+		/>
 	{:else if data.view === 'year'}
 		<YearView {desk} {found} {bank} />
 	{:else}
@@ -77,7 +85,7 @@
 			items={data.items}
 			snapshots={data.snapshots}
 			settings={data.settings}
-			plateHint={cellType?.heightMm != null}
+			sizesKnown={Boolean(cellType?.widthMm && cellType.thicknessMm && cellType.heightMm)}
 		/>
 	{/if}
 </StagePage>
