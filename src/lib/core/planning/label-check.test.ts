@@ -90,6 +90,12 @@ describe('a label against itself', () => {
 		// Nothing to compare.
 		[{}, { consistent: null, likelyChemistry: null, perCellV: null }, ['label-alone']],
 		[{ ratedAh: 280 }, { consistent: null, likelyChemistry: null, perCellV: null }, ['label-alone']],
+		// Rounded to a whole watt-hour: 11.5 Wh.
+		[
+			{ chemistry: 'LTO', series: 1, ratedAh: 5, ratedWh: 12, nominalV: 2.3 },
+			{ consistent: true, likelyChemistry: 'LTO', perCellV: 2.3 },
+			['label-agrees']
+		],
 		// One cell.
 		[
 			{ series: 1, ratedAh: 280, ratedWh: 896, nominalV: 3.2 },
@@ -124,7 +130,8 @@ describe('a label against itself', () => {
 					expect(check.consistent).toBe(true);
 					expect(check.likelyChemistry).toBe(chemistry);
 				}
-			)
+			),
+			{ numRuns: 2000 }
 		);
 	});
 	it.each([

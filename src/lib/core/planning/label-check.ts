@@ -90,8 +90,13 @@ function perCell({ nominalV, impliedV }: LabelVolts, series: number | null, best
 	return volts === null ? null : volts / series;
 }
 
+/** Labels write whole watt-hours. */
+const ROUNDED_WH = 0.51;
+
 function energyVerdict({ ratedAh, ratedWh, nominalV }: Label, impliedV: number | null): Verdict | null {
 	if (impliedV === null || nominalV == null || isSame(nominalV, impliedV) || isClassOf(nominalV, impliedV)) return null;
+	// A small cell's watt-hours are rounded to a whole one.
+	if (Math.abs(ratedWh! - ratedAh! * nominalV) <= ROUNDED_WH) return null;
 	const facts = { ratedAh: ratedAh!, ratedWh: ratedWh!, nominalV, impliedV, impliedAh: ratedWh! / nominalV };
 	return say('label-energy', 'look', WHOLE_BANK, facts);
 }
