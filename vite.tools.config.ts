@@ -23,6 +23,7 @@ export default defineConfig({
 				'simulation-thread': here('./src/lib/workers/simulation-thread.ts'),
 				'log-thread': here('./src/lib/workers/log-thread.ts'),
 				'year-thread': here('./src/lib/workers/year-thread.ts'),
+				'measuring-thread': here('./src/lib/workers/measuring-thread.ts'),
 				'fade-thread': here('./src/lib/workers/fade-thread.ts'),
 				fuzz: here('./tests/support/fuzz.ts'),
 				'import-thread': here('./src/lib/server/threads/import-thread.ts')

@@ -1,7 +1,7 @@
 import { seededRandom } from '$lib/core/shared';
 import { database } from '$lib/server/db/connection';
 import { banks } from '$lib/server/records';
-import { OTHER_TABLES, RECORD_KINDS } from '$lib/server/records/registry';
+import { FILE_TABLES, OTHER_TABLES, RECORD_KINDS } from '$lib/server/records/registry';
 import { loadCogwheel } from './cogwheel';
 import { loadDamsonRise } from './damson-rise';
 import { loadFenwatch } from './fenwatch';
@@ -13,7 +13,7 @@ const SEED = 20_260_309;
 export async function clearRecords(): Promise<void> {
 	// Children before parents, so that no reference is left hanging.
 	const own = [...RECORD_KINDS].reverse().map((kind) => kind.repository.table);
-	for (const table of [...OTHER_TABLES, ...own]) await database()(table).delete();
+	for (const table of [...OTHER_TABLES, ...own, ...FILE_TABLES]) await database()(table).delete();
 }
 
 /** Loads the four demo banks, unless there are banks already. @returns whether it loaded */

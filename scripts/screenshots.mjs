@@ -98,17 +98,17 @@ const views = [
 	{ name: 'year', path: `/banks/${idOf('Fenwatch')}/plan/year`, size: WIDE, waitMs: 5000 },
 	{ name: 'home', path: '/', size: WIDE },
 	{ name: 'plan', path: `/banks/${idOf('Fenwatch')}/plan/need`, size: WIDE },
-	{ name: 'receive', path: `/banks/${idOf('Heronry')}/receive`, size: WIDE },
+	{ name: 'receive', path: `/banks/${idOf('Heronry')}/receive/readings`, size: WIDE },
 	{ name: 'stock', path: '/stock', size: WIDE },
-	{ name: 'receive-phone', path: `/banks/${idOf('Heronry')}/receive`, size: PHONE },
-	{ name: 'test', path: `/banks/${idOf('Cogwheel')}/test`, size: WIDE },
+	{ name: 'look-phone', path: `/banks/${idOf('Heronry')}/receive/look`, size: PHONE },
+	{ name: 'queue', path: `/banks/${idOf('Heronry')}/test/queue`, size: WIDE, waitMs: 3000 },
+	{ name: 'test', path: `/banks/${idOf('Cogwheel')}/test/results`, size: WIDE },
 	{ name: 'match', path: `/banks/${idOf('Cogwheel')}/match`, size: WIDE },
 	{ name: 'balance', path: `/banks/${idOf('Cogwheel')}/balance`, size: WIDE },
 	{ name: 'limits', path: `/banks/${idOf('Damson Rise')}/limits`, size: WIDE },
 	{ name: 'serve', path: `/banks/${idOf('Damson Rise')}/serve`, size: WIDE },
 	{ name: 'serve-coal', path: `/banks/${idOf('Damson Rise')}/serve`, size: WIDE, theme: 'coal' },
-	{ name: 'passport', path: `/cells/${await cellOf('C-04')}`, size: WIDE },
-	{ name: 'balance-phone', path: `/banks/${idOf('Cogwheel')}/balance`, size: PHONE }
+	{ name: 'passport', path: `/cells/${await cellOf('C-04')}`, size: WIDE }
 ];
 
 mkdirSync(out, { recursive: true });

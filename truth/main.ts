@@ -12,13 +12,16 @@ function argument(name: string, usual: number): number {
 
 const worlds = argument('--worlds', 600);
 const seed = argument('--seed', 1);
+const onlyAt = process.argv.indexOf('--only');
+const only = onlyAt > 0 ? process.argv[onlyAt + 1]!.split(',') : undefined;
 const begunMs = Date.now();
-const answers = askWorlds(worlds, seed, (done) => {
+const told = (done: number) => {
 	if (done % 20 === 0 || done === worlds) {
 		const minutes = (Date.now() - begunMs) / 60_000;
 		process.stderr.write(`\r${done} of ${worlds} worlds, ${minutes.toFixed(1)} min `);
 	}
-});
+};
+const answers = askWorlds(worlds, seed, told, only);
 process.stderr.write('\n');
 const held = coverages(answers);
 const text = [

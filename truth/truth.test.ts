@@ -31,16 +31,23 @@ describe('what is stated, in worlds that differ from the model', () => {
 		expect(promised.map((c) => c.of).sort()).toEqual([
 			'age at 80 % of rated, years',
 			'capacity at 25 °C and 0.2 C',
+			'capacity by spot notes',
 			'capacity by two testers together',
 			'capacity three years on',
 			'charge between fullest and emptiest group',
+			'drift of a group a year after its count',
 			'drift of a group at the top',
 			'drift of a group with the charge’s log',
 			'gain of a tester',
 			'joint beyond its like, mΩ',
+			'largest current when all are joined at once',
 			'peak current at joining',
+			'self-discharge by a refill',
+			'self-discharge by rest voltages',
 			'share of days that end empty',
-			'state of charge from a rest voltage'
+			'state of charge from a rest voltage',
+			'the same by its voltage alone',
+			'time to the end by spot notes'
 		]));
 	it('95 % intervals hold the truth', () => {
 		for (const c of promised)

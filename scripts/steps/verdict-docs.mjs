@@ -11,8 +11,12 @@ const SECTIONS = [
 	'label',
 	'planning',
 	'receive',
+	'arrival',
+	'storage',
 	'test',
+	'witness',
 	'match',
+	'join',
 	'balance',
 	'build',
 	'limits',
@@ -20,7 +24,15 @@ const SECTIONS = [
 	'serve',
 	'any-stage'
 ];
-const TITLES = { 'any-stage': 'Any stage', label: 'A label', planning: 'Before anything is bought' };
+const TITLES = {
+	'any-stage': 'Any stage',
+	label: 'A label',
+	planning: 'Before anything is bought',
+	arrival: 'What arrived',
+	storage: 'Cells in storage',
+	join: 'Joining in parallel',
+	witness: 'What measured the same charge'
+};
 
 const program = () => {
 	const files = readdirSync(FOLDER)

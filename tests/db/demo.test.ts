@@ -20,7 +20,10 @@ const idOf = async (name: string) => (await banks.all({ name }))[0]!.id;
 
 it('shows every kind of verdict on cells and years', async () => {
 	const receive = (await traysOf(await idOf('Heronry')))[0]!.verdicts.map((v) => v.code);
-	expect(receive).toEqual(['deep-discharged', 'voltage-outlier', 'resistance-outlier', 'not-read', 'charge-unknown']);
+	expect(receive).toEqual([
+		...['deep-discharged', 'voltage-outlier', 'resistance-outlier', 'not-read', 'charge-unknown'],
+		...['inspection-look', 'inspection-unsure', 'not-inspected', 'code-older-than-promised', 'age-at-arrival']
+	]);
 	const outcomes = (await capacitiesOf(await idOf('Cogwheel'))).map((c) => c.judgement?.outcome);
 	expect(new Set(outcomes)).toEqual(new Set(['short', 'unsure', 'meets']));
 	const serve = await serveOf(await idOf('Damson Rise'), now.toISOString());

@@ -154,7 +154,8 @@ describe('a database of the first release', () => {
 				'006-uncounted-cycles',
 				'007-turned-cells',
 				'008-build-and-prove',
-				'009-plan-and-passings'
+				'009-plan-and-passings',
+				'010-receive-and-test'
 			]
 		);
 	});

@@ -97,7 +97,7 @@ test('a verdict is set apart with a reason, and glows again when its facts move'
 	const cellId = items[0]!.id;
 	await post('readings', { cellId, quantity: 'restVoltage', rawText: '2.310' });
 	await page.goto(`/banks/${bankId}/receive`);
-	const verdict = page.getByRole('listitem').filter({ hasText: 'AP-01 arrived below' });
+	const verdict = page.getByRole('listitem').filter({ hasText: 'AP-01 arrived' });
 	await expect(verdict).toContainText('Stop');
 	await verdict.getByText('Rule or set apart').click();
 	const button = verdict.getByRole('button', { name: 'Set it apart' });

@@ -41,7 +41,7 @@ export const capacity: Question = {
 		const told = temperatureC + between(random, -1, 1);
 		try {
 			const measured = { capacityAh: reading, sdAh: reading * TESTER_GAIN_SD };
-			const { capacityAh, sdAh } = toStandardConditions(measured, told, cRate, STANDARD_RATE);
+			const { capacityAh, sdAh } = toStandardConditions(measured, told, cRate, { cRate: STANDARD_RATE });
 			const { probabilityShort, outcome } = judgeCapacity({ id: 1, label: 'X' }, capacityAh, sdAh, ratedAh);
 			return [
 				{

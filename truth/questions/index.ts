@@ -5,7 +5,9 @@ import { delivery } from './delivery';
 import { fade } from './fade';
 import { join } from './join';
 import { joints } from './joints';
+import { leakage } from './leakage';
 import { leads } from './leads';
+import { notes } from './notes';
 import { passings } from './passings';
 import { snapshot } from './snapshot';
 import { testers } from './testers';
@@ -23,5 +25,7 @@ export const QUESTIONS: readonly Question[] = [
 	fade,
 	testers,
 	passings,
+	notes,
+	leakage,
 	year
 ];

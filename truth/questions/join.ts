@@ -1,6 +1,7 @@
-import { checkJoin } from '$lib/core/balance';
+import { checkJoin, checkJoining, firstCurrents } from '$lib/core/balance';
 import { acResistanceMohm, circuitConstants, createCells, terminalVoltageV } from '$lib/core/cell-model';
-import type { Measured } from '$lib/core/verdicts';
+import { WHOLE_BANK, type Measured } from '$lib/core/verdicts';
+import { normalDraw } from '$lib/core/shared';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';
 import { between, drawCell } from '../world';
@@ -46,8 +47,31 @@ export const join: Question = {
 		});
 		const truth = Math.max(...peaks);
 		const { verdict, limitA } = checkJoin(cells.map(({ known }) => ({ ...known, socLow: 0, socHigh: 1 })));
+		const together = Math.max(
+			...firstCurrents(
+				cells.map((c) => c.v),
+				cells.map((c) => c.r0Ohm + linkOhm)
+			).map(Math.abs)
+		);
+		const isRead = random() < 0.5;
+		const joined = checkJoining(
+			{
+				...{ chemistry: 'LFP', linkOhm },
+				items: cells.map(({ known, r0Ohm }) => ({
+					...{ id: known.id, restVoltageV: known.restVoltageV, capacityAh: known.capacityAh },
+					sdV: volts.sd(known.restVoltageV),
+					// Somebody’s own measurement of it, good to a tenth.
+					resistanceOhm: isRead ? r0Ohm * Math.exp(normalDraw(random, 0, 0.1)) : null
+				}))
+			},
+			WHOLE_BANK
+		).peakA;
 		const { value, sd } = verdict.facts.peakA as Measured;
 		return [
+			{
+				...{ kind: 'interval', of: 'largest current when all are joined at once', scale: limitA },
+				...{ low: joined.low95, high: joined.high95, truth: together }
+			},
 			{
 				kind: 'interval',
 				of: 'peak current at joining',

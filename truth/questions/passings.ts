@@ -4,7 +4,7 @@ import { simulate, type WorldCell } from '$lib/core/simulation';
 import { groupPassings } from '$lib/core/snapshot';
 import { normalDraw } from '$lib/core/shared';
 import type { Question } from '../answer';
-import { between, drawCell, oneOf } from '../world';
+import { between, drawCell, oneOf, type TruthWorld } from '../world';
 
 /** A BMS reads to a millivolt, each channel off by its own. */
 const CHANNEL_SD_V = 0.002;
@@ -53,7 +53,31 @@ export const passings: Question = {
 		const at = Math.floor(random() * groups);
 		const drift = driftAh[at];
 		if (!drift || !found) return [];
+		const later = aYearOn(cells, behind, channel, world);
+		const learnt = judgeCheck(
+			{
+				...{ context: 'full' as const, currentA: later.currentA, groupVoltagesV: later.groupVoltagesV },
+				anchor: {
+					checkedAt: '2025-06-01',
+					currentA: check.currentA,
+					groupVoltagesV: check.groupVoltagesV,
+					passings: found
+				}
+			},
+			log
+		).driftAh[at];
+		const unaided = judgeCheck(
+			{ context: 'full' as const, currentA: later.currentA, groupVoltagesV: later.groupVoltagesV },
+			log
+		).driftAh[at];
+		const intervals = [
+			{ of: 'drift of a group a year after its count', drift: learnt, truth: later.driftAh[at]! },
+			{ of: 'the same by its voltage alone', drift: unaided, truth: later.driftAh[at]! }
+		].flatMap(({ of, drift: own, truth }) =>
+			own ? [{ kind: 'interval' as const, of, low: own.low95, high: own.high95, truth, scale: ratedAh }] : []
+		);
 		return [
+			...intervals,
 			{
 				kind: 'interval',
 				of: 'drift of a group with the charge’s log',
@@ -65,3 +89,31 @@ export const passings: Question = {
 		];
 	}
 };
+
+/** The same battery a year on: its groups have moved, and are read at the end of another charge, by the same channels. */
+function aYearOn(
+	cells: readonly WorldCell[],
+	behind: readonly number[],
+	channel: readonly number[],
+	{ random, ratedAh, nature }: TruthWorld
+): { currentA: number; groupVoltagesV: number[]; driftAh: number[] } {
+	const now = cells.map((cell, i) => ({ ...cell, soc: 0.93 - Math.max(0, behind[i]! + normalDraw(random, 0, 0.01)) }));
+	const stopV = between(random, 3.5, 3.63);
+	const { cells: recorded, currentA } = simulate({
+		world: { chemistry: 'LFP', cells: now, wiring: { kind: 'series' }, nature, seed: Math.floor(random() * 1e9) },
+		steps: [
+			{ kind: 'charge', currentA: between(random, 0.05, 0.25) * ratedAh, until: { cellHighV: stopV } },
+			{ kind: 'charge', currentA: 0.04 * ratedAh, until: { cellHighV: stopV, durationS: between(random, 300, 5400) } }
+		],
+		stepS: 20,
+		recordEveryS: 60
+	});
+	const last = currentA.length - 1;
+	const soc = now.map((_, g) => recorded[g]!.soc[last]!);
+	const missing = now.map((cell, g) => (Math.max(...soc) - soc[g]!) * cell.capacityAh!);
+	return {
+		currentA: currentA[last]!,
+		groupVoltagesV: now.map((_, g) => Number((recorded[g]!.voltageV[last]! + channel[g]!).toFixed(3))),
+		driftAh: missing.map((own, g) => mean(missing.filter((__, k) => k !== g))! - own)
+	};
+}

@@ -226,6 +226,278 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/attachments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List attachments */
+        get: {
+            parameters: {
+                query?: {
+                    page?: number;
+                    size?: number;
+                    subjectId?: string;
+                    subjectKind?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: components["schemas"]["Recorded"][];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/attachments/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of attachments */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["AttachmentChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/attachments/{id}/content": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** The bytes of a photo or file, or its small picture (size=small) */
+        get: {
+            parameters: {
+                query?: {
+                    size?: string;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "image/webp": string;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/attachments/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/balance-cells": {
         parameters: {
             query?: never;
@@ -1841,6 +2113,55 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/banks/{id}/test-queue.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** What of the test queue needs a person, as a calendar file */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/calendar": string;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/banks/{id}/verdicts": {
         parameters: {
             query?: never;
@@ -2509,6 +2830,268 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/calibrations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List calibrations */
+        get: {
+            parameters: {
+                query?: {
+                    page?: number;
+                    quantity?: string;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["CalibrationChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of calibrations */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CalibrationInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CalibrationChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CalibrationChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/calibrations/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of calibrations */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CalibrationChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CalibrationChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CalibrationChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/calibrations/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["CalibrationChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/candidates": {
         parameters: {
             query?: never;
@@ -2744,6 +3327,55 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["Recorded"] & components["schemas"]["CandidateChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/capacity-judgement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** All results of a cell against its rating */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CapacityJudgementRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CapacityAnswer"];
                     };
                 };
                 400: components["responses"]["400"];
@@ -3061,6 +3693,55 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["Recorded"] & components["schemas"]["CapacityTestChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/cell-code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a cell’s 24-character code claims */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["CellCodeRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["CellCodeAnswer"];
                     };
                 };
                 400: components["responses"]["400"];
@@ -3914,6 +4595,259 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/clauses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List clauses */
+        get: {
+            parameters: {
+                query?: {
+                    cellTypeId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["ClauseChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of clauses */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ClauseInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ClauseChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/clauses/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of clauses */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ClauseChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ClauseChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ClauseChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/clauses/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ClauseChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/deliveries": {
         parameters: {
             query?: never;
@@ -4118,6 +5052,55 @@ export interface paths {
         };
         trace?: never;
     };
+    "/api/v1/deliveries/{id}/report": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** What a delivery comes to: cell by cell, what is claimed and what is not */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/deliveries/{id}/restore": {
         parameters: {
             query?: never;
@@ -4197,6 +5180,112 @@ export interface paths {
                     };
                     content: {
                         "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep a photo or file of something: turned upright, made smaller, without where it was taken */
+        post: {
+            parameters: {
+                query?: {
+                    about?: string;
+                    name?: string;
+                    subjectId?: string;
+                    subjectKind?: string;
+                    takenAt?: string;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/pdf": string;
+                    "image/jpeg": string;
+                    "image/png": string;
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/forecast": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a string of groups gives, balanced so or so, and who ends it */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ForecastRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["ForecastAnswer"];
                     };
                 };
                 400: components["responses"]["400"];
@@ -4359,6 +5448,268 @@ export interface paths {
         };
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/inspections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List inspections */
+        get: {
+            parameters: {
+                query?: {
+                    cellId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["InspectionChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of inspections */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["InspectionInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["InspectionChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["InspectionChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/inspections/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of inspections */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["InspectionChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["InspectionChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["InspectionChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/inspections/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["InspectionChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
         delete?: never;
         options?: never;
         head?: never;
@@ -4697,6 +6048,55 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["BalanceAnswer"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/join-check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Whether cells or whole batteries may be joined in parallel, in which order, and what moves */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["JoinRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["JoinAnswer"];
                     };
                 };
                 400: components["responses"]["400"];
@@ -6423,6 +7823,268 @@ export interface paths {
                     };
                     content: {
                         "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/noted-runs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List noted-runs */
+        get: {
+            parameters: {
+                query?: {
+                    cellId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["NotedRunChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of noted-runs */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NotedRunInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["NotedRunChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["NotedRunChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/noted-runs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of noted-runs */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["NotedRunChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NotedRunChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["NotedRunChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/noted-runs/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["NotedRunChange"];
                     };
                 };
                 400: components["responses"]["400"];
@@ -8974,6 +10636,153 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/runs/{id}/samples.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** A run as CSV, units in its header */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "text/csv": string;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/runs/fit-notes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a discharge known by a few lines will give, when it ends and when to look again */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["FitNotesRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["NotesAnswer"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/self-discharge": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How much charge a cell loses by itself, by rest voltages apart in time or by a refill */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["SelfDischargeRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["SelfDischargeAnswer"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/service-checks": {
         parameters: {
             query?: never;
@@ -9725,6 +11534,104 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/test-queue": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A timetable for testing cells one by one, its bound, and what would shorten it */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TestQueueRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["QueueAnswer"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/testers/estimate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Capacities of cells and gains of testers, estimated together */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["TestersRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["TestersAnswer"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/verdict-changes": {
         parameters: {
             query?: never;
@@ -9832,6 +11739,55 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/witnesses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What all that measured one charge say together, and the odd one */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["WitnessesRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["WitnessesAnswer"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -9857,6 +11813,18 @@ export interface components {
             subjectId: string | number;
             /** @enum {string} */
             subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "joint" | "lead" | "instrument";
+        };
+        AttachmentChange: {
+            about?: string | null;
+            name?: string;
+        };
+        AttachmentInput: {
+            about?: string | null;
+            name: string;
+            subjectId: string | number;
+            /** @enum {string} */
+            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "joint" | "lead" | "instrument";
+            takenAt?: string | null;
         };
         BalanceAnswer: {
             /** @enum {string} */
@@ -10105,6 +12073,7 @@ export interface components {
             cableMm?: number | null;
             /** @default null */
             endPlateMm?: number | null;
+            fuse?: components["schemas"]["BlockInput"] | null;
             heightMm: number;
             /** @default null */
             insulationMm?: number | null;
@@ -10131,6 +12100,33 @@ export interface components {
             testA?: number;
             /** @default 1 */
             testers?: number;
+            wakingH?: number | null;
+        };
+        CalibrationChange: {
+            by?: string | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            calibratedOn?: string;
+            clientKey?: string | null;
+            meter?: string | null;
+            pairs?: components["schemas"]["CalibrationPairInput"][];
+            /** @enum {string} */
+            quantity?: "restVoltage" | "acResistance" | "temperature" | "mass";
+            truthSd?: number;
+        };
+        CalibrationInput: {
+            by?: string | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            calibratedOn: string;
+            clientKey?: string | null;
+            meter?: string | null;
+            pairs: components["schemas"]["CalibrationPairInput"][];
+            /** @enum {string} */
+            quantity: "restVoltage" | "acResistance" | "temperature" | "mass";
+            truthSd: number;
+        };
+        CalibrationPairInput: {
+            shown: number;
+            truth: number;
         };
         CandidateChange: {
             bankId?: number;
@@ -10139,6 +12135,18 @@ export interface components {
         CandidateInput: {
             bankId: number;
             cellId: number;
+        };
+        CapacityAnswer: {
+            capacityAh: number;
+            /** @enum {string} */
+            outcome: "short" | "meets" | "unsure";
+            probabilityShort: number;
+            sdAh: number;
+        };
+        CapacityJudgementRequest: {
+            ratedAh: number;
+            results: components["schemas"]["CellResultInput"][];
+            standardCRate?: number | null;
         };
         CapacityTestChange: {
             bankId?: number;
@@ -10198,6 +12206,28 @@ export interface components {
             /** @default null */
             widthMm?: number | null;
         };
+        CellCodeAnswer: {
+            chemistry: string | null;
+            fields: {
+                chemistryLetter: string;
+                day: number | null;
+                maker: string;
+                model: string;
+                month: number | null;
+                product: string;
+                serial: string;
+                trace: string;
+                year: number | null;
+            } | null;
+            productionDate: string | null;
+            warnings: {
+                code: string;
+                message: string;
+            }[];
+        };
+        CellCodeRequest: {
+            code: string;
+        };
         CellFigures: {
             acResistanceMohm?: number | null;
             chargeColdC?: number | null;
@@ -10229,6 +12259,13 @@ export interface components {
         CellRangeInput: {
             high: number;
             low: number;
+        };
+        CellResultInput: {
+            capacityAh: number;
+            cRate?: number | null;
+            sdAh?: number | null;
+            temperatureC?: number | null;
+            testerId: string | number;
         };
         CellSizeInput: {
             heightMm: number;
@@ -10325,6 +12362,32 @@ export interface components {
             hottestC?: number;
             series: number;
         };
+        ClauseChange: {
+            capacityAh?: number;
+            cellTypeId?: number;
+            chargeV?: number | null;
+            cutoffV?: number | null;
+            dischargeCRate?: number | null;
+            /** @enum {string} */
+            kind?: "minimum" | "nominal" | "typical";
+            restH?: number | null;
+            source?: string | null;
+            tailCRate?: number | null;
+            temperatureC?: number | null;
+        };
+        ClauseInput: {
+            capacityAh: number;
+            cellTypeId: number;
+            chargeV?: number | null;
+            cutoffV?: number | null;
+            dischargeCRate?: number | null;
+            /** @enum {string} */
+            kind: "minimum" | "nominal" | "typical";
+            restH?: number | null;
+            source?: string | null;
+            tailCRate?: number | null;
+            temperatureC?: number | null;
+        };
         ConclusionsInput: {
             conclusions: components["schemas"]["FindingInput"][];
         };
@@ -10336,19 +12399,43 @@ export interface components {
         };
         DeliveryChange: {
             bankId?: number | null;
+            cellPrice?: number | null;
+            claimDays?: number | null;
             name?: string;
             notes?: string | null;
+            orderedOn?: string | null;
+            promisedAh?: number | null;
+            promisedClause?: ("minimum" | "nominal" | "typical") | null;
+            promisedGrade?: string | null;
+            promisedOn?: string | null;
+            promisedProducedOn?: string | null;
+            promisedResistanceMohm?: number | null;
+            promisedTerminals?: string | null;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             receivedOn?: string;
+            shipping?: number | null;
             supplier?: string | null;
+            used?: boolean | null;
         };
         DeliveryInput: {
             bankId?: number | null;
+            cellPrice?: number | null;
+            claimDays?: number | null;
             name: string;
             notes?: string | null;
+            orderedOn?: string | null;
+            promisedAh?: number | null;
+            promisedClause?: ("minimum" | "nominal" | "typical") | null;
+            promisedGrade?: string | null;
+            promisedOn?: string | null;
+            promisedProducedOn?: string | null;
+            promisedResistanceMohm?: number | null;
+            promisedTerminals?: string | null;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             receivedOn: string;
+            shipping?: number | null;
             supplier?: string | null;
+            used?: boolean | null;
         };
         FadeObservationInput: {
             ageYears: number;
@@ -10377,6 +12464,33 @@ export interface components {
             series?: number | null;
             seriesA?: number | null;
             supplies: components["schemas"]["SupplyInput"][];
+        };
+        FitNotesRequest: {
+            /** @enum {string} */
+            chemistry: "LFP" | "LTO" | "NMC";
+            cutoffV: number;
+            load: components["schemas"]["NotedLoad"];
+            notes: components["schemas"]["SpotNoteInput"][];
+            ratedAh: number;
+        };
+        ForecastAnswer: {
+            endsCharge: number;
+            endsDischarge: number;
+            leftAh: number[];
+            usableAh: number;
+        };
+        ForecastCellInput: {
+            capacityAh: number;
+            id: string | number;
+            soc?: number | null;
+        };
+        ForecastRequest: {
+            balance: ("none" | "top" | "bottom") | {
+                activeA: number;
+                hours: number;
+            };
+            cells: components["schemas"]["ForecastCellInput"][];
+            groups: (string | number)[][];
         };
         GeneratorInput: {
             startSoc: number;
@@ -10411,10 +12525,49 @@ export interface components {
             studsPerPole?: number;
         };
         HourlyInput: {
+            days?: number[] | null;
             dc?: boolean | null;
             hours: number[];
             months?: number[] | null;
             w: number;
+        };
+        InspectionChange: {
+            bulge?: ("good" | "bad" | "unsure") | null;
+            cellId?: number;
+            clientKey?: string | null;
+            dent?: ("good" | "bad" | "unsure") | null;
+            inspectedAt?: string | null;
+            leak?: ("good" | "bad" | "unsure") | null;
+            notes?: string | null;
+            resolved?: string | null;
+            sleeve?: ("good" | "bad" | "unsure") | null;
+            sleeveKind?: ("original" | "renewed" | "none") | null;
+            smell?: ("good" | "bad" | "unsure") | null;
+            terminalKind?: ("thread" | "stud" | "pad") | null;
+            terminals?: ("good" | "bad" | "unsure") | null;
+            thicknessMm?: (number | null)[] | null;
+            thread?: ("good" | "bad" | "unsure") | null;
+            vent?: ("good" | "bad" | "unsure") | null;
+            ventKind?: ("round" | "oval" | "none") | null;
+        };
+        InspectionInput: {
+            bulge?: ("good" | "bad" | "unsure") | null;
+            cellId: number;
+            clientKey?: string | null;
+            dent?: ("good" | "bad" | "unsure") | null;
+            inspectedAt?: string | null;
+            leak?: ("good" | "bad" | "unsure") | null;
+            notes?: string | null;
+            resolved?: string | null;
+            sleeve?: ("good" | "bad" | "unsure") | null;
+            sleeveKind?: ("original" | "renewed" | "none") | null;
+            smell?: ("good" | "bad" | "unsure") | null;
+            terminalKind?: ("thread" | "stud" | "pad") | null;
+            terminals?: ("good" | "bad" | "unsure") | null;
+            thicknessMm?: (number | null)[] | null;
+            thread?: ("good" | "bad" | "unsure") | null;
+            vent?: ("good" | "bad" | "unsure") | null;
+            ventKind?: ("round" | "oval" | "none") | null;
         };
         InstrumentChange: {
             accuracyFixed?: number | null;
@@ -10456,6 +12609,27 @@ export interface components {
         InverterInput: {
             efficiency: number;
             idleW: number;
+        };
+        JoinAnswer: {
+            movedAhInDay: number;
+            order: (string | number)[];
+            peakA: components["schemas"]["Interval"];
+            verdicts: components["schemas"]["Verdict"][];
+        };
+        JoinItemInput: {
+            capacityAh: number;
+            cellsInSeries?: number | null;
+            id: string | number;
+            resistanceOhm?: number | null;
+            restVoltageV: number;
+            sdV?: number | null;
+        };
+        JoinRequest: {
+            /** @enum {string} */
+            chemistry: "LFP" | "LTO" | "NMC";
+            items: components["schemas"]["JoinItemInput"][];
+            linkOhm: number;
+            linkRatingA?: number | null;
         };
         JointsAnswer: {
             joints: {
@@ -10779,12 +12953,21 @@ export interface components {
             replaces?: number[] | null;
         };
         MatchInput: {
+            apart?: (string | number)[][] | null;
             batchWish?: ("none" | "together" | "apart") | null;
+            batteries?: number | null;
             cells: components["schemas"]["MatchCellInput"][];
+            exclude?: (string | number)[] | null;
+            locks?: components["schemas"]["MatchLockInput"][] | null;
             parallel: number;
             robust?: boolean | null;
             series: number;
             timeLimitS?: number | null;
+        };
+        MatchLockInput: {
+            battery?: number | null;
+            cellId: string | number;
+            position: number;
         };
         MeasureInput: {
             cellId: number;
@@ -10819,25 +13002,49 @@ export interface components {
             bankId?: number | null;
             batch?: string | null;
             cellCount?: number;
+            cellPrice?: number | null;
+            claimDays?: number | null;
             /** @default C */
             labelPrefix?: string;
             name?: string;
             notes?: string | null;
+            orderedOn?: string | null;
+            promisedAh?: number | null;
+            promisedClause?: ("minimum" | "nominal" | "typical") | null;
+            promisedGrade?: string | null;
+            promisedOn?: string | null;
+            promisedProducedOn?: string | null;
+            promisedResistanceMohm?: number | null;
+            promisedTerminals?: string | null;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             receivedOn?: string;
+            shipping?: number | null;
             supplier?: string | null;
+            used?: boolean | null;
         };
         NewDeliveryInput: {
             bankId?: number | null;
             batch?: string | null;
             cellCount: number;
+            cellPrice?: number | null;
+            claimDays?: number | null;
             /** @default C */
             labelPrefix?: string;
             name: string;
             notes?: string | null;
+            orderedOn?: string | null;
+            promisedAh?: number | null;
+            promisedClause?: ("minimum" | "nominal" | "typical") | null;
+            promisedGrade?: string | null;
+            promisedOn?: string | null;
+            promisedProducedOn?: string | null;
+            promisedResistanceMohm?: number | null;
+            promisedTerminals?: string | null;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             receivedOn: string;
+            shipping?: number | null;
             supplier?: string | null;
+            used?: boolean | null;
         };
         NoteChange: {
             cellId?: number;
@@ -10845,11 +13052,43 @@ export interface components {
             text?: string;
             writtenAt?: string | null;
         };
+        NotedLoad: {
+            currentA?: number | null;
+            powerW?: number | null;
+        };
+        NotedRunChange: {
+            cellId?: number;
+            clientKey?: string | null;
+            currentA?: number | null;
+            cutoffV?: number;
+            /** @default [] */
+            notes?: components["schemas"]["SpotNoteInput"][];
+            powerW?: number | null;
+            runId?: number | null;
+            startedAt?: string | null;
+        };
+        NotedRunInput: {
+            cellId: number;
+            clientKey?: string | null;
+            currentA?: number | null;
+            cutoffV: number;
+            /** @default [] */
+            notes?: components["schemas"]["SpotNoteInput"][];
+            powerW?: number | null;
+            runId?: number | null;
+            startedAt?: string | null;
+        };
         NoteInput: {
             cellId: number;
             clientKey?: string | null;
             text: string;
             writtenAt?: string | null;
+        };
+        NotesAnswer: {
+            capacityAh: components["schemas"]["Interval"];
+            finishS: components["schemas"]["Interval"];
+            lookAgainS: number;
+            oddNote: number | null;
         };
         PanelFieldInput: {
             azimuthDeg: number;
@@ -10992,6 +13231,7 @@ export interface components {
             bankId?: number;
             clientKey?: string | null;
             name?: string;
+            priceBreaks?: components["schemas"]["PriceBreakInput"][] | null;
             pricedOn?: string | null;
             /** @default 1 */
             quantity?: number;
@@ -11006,6 +13246,7 @@ export interface components {
             bankId: number;
             clientKey?: string | null;
             name: string;
+            priceBreaks?: components["schemas"]["PriceBreakInput"][] | null;
             pricedOn?: string | null;
             /** @default 1 */
             quantity?: number;
@@ -11023,6 +13264,7 @@ export interface components {
         PlannedLoadInput: {
             /** @default 1 */
             count?: number;
+            days?: number[] | null;
             /** @default false */
             dc?: boolean;
             hours: number[];
@@ -11034,6 +13276,10 @@ export interface components {
             /** @default null */
             surgeW?: number | null;
             w: number;
+        };
+        PriceBreakInput: {
+            from: number;
+            unitPrice: number;
         };
         PriceSnapshotChange: {
             bankId?: number;
@@ -11063,6 +13309,32 @@ export interface components {
             status?: number;
             title?: string;
             type?: string;
+        };
+        QueueAnswer: {
+            boundEndsAt: string;
+            buy: {
+                savesH: number;
+                what: string;
+            }[];
+            endsAt: string;
+            steps: {
+                cellId: string | number;
+                from: string;
+                /** @enum {string} */
+                kind: "soak" | "charge" | "rest" | "discharge" | "store";
+                needsPerson: boolean;
+                on: (string | number) | null;
+                to: string;
+            }[];
+        };
+        QueueCellInput: {
+            capacityAh: number;
+            id: string | number;
+            soc?: number | null;
+        };
+        QueueThingInput: {
+            currentA: number;
+            id: string | number;
         };
         ReadBatteryInput: {
             batteryId?: number | null;
@@ -11114,6 +13386,11 @@ export interface components {
             /** Format: date-time */
             updatedAt: string;
             version: number;
+        };
+        RefillRequest: {
+            ah: number;
+            days: number;
+            sdAh: number;
         };
         RehearsalInput: {
             ready?: string | null;
@@ -11191,6 +13468,17 @@ export interface components {
             testedAt?: string | null;
             testedDoubtS?: number | null;
             tester?: string | null;
+        };
+        SelfDischargeAnswer: {
+            percentPerMonth: components["schemas"]["Interval"] | null;
+            verdict: components["schemas"]["Verdict"];
+        };
+        SelfDischargeRequest: {
+            capacityAh: number;
+            /** @enum {string} */
+            chemistry: "LFP" | "LTO" | "NMC";
+            readings?: components["schemas"]["StoredReadingRequest"][] | null;
+            refill?: components["schemas"]["RefillRequest"] | null;
         };
         ServiceCheckChange: {
             bankId?: number;
@@ -11295,6 +13583,11 @@ export interface components {
             restS: number;
             restVoltageV: number;
         };
+        SpotNoteInput: {
+            ah?: number | null;
+            timeS?: number | null;
+            voltageV?: number | null;
+        };
         StepEndInput: {
             cellHighV?: number | null;
             cellLowV?: number | null;
@@ -11314,6 +13607,15 @@ export interface components {
             subjectId: string | number;
             /** @enum {string} */
             subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "joint" | "lead" | "instrument";
+        };
+        StoredAttachmentInput: {
+            about?: string | null;
+            hash: string;
+            name: string;
+            subjectId: string | number;
+            /** @enum {string} */
+            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "joint" | "lead" | "instrument";
+            takenAt?: string | null;
         };
         StoredBankInput: {
             /** @enum {string} */
@@ -11358,12 +13660,24 @@ export interface components {
         };
         StoredDeliveryInput: {
             bankId?: number | null;
+            cellPrice?: number | null;
+            claimDays?: number | null;
             name: string;
             notes?: string | null;
+            orderedOn?: string | null;
+            promisedAh?: number | null;
+            promisedClause?: ("minimum" | "nominal" | "typical") | null;
+            promisedGrade?: string | null;
+            promisedOn?: string | null;
+            promisedProducedOn?: string | null;
+            promisedResistanceMohm?: number | null;
+            promisedTerminals?: string | null;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             receivedOn: string;
             rehearsal?: boolean | null;
+            shipping?: number | null;
             supplier?: string | null;
+            used?: boolean | null;
         };
         StoredGroupInput: {
             batteryId: number;
@@ -11417,6 +13731,13 @@ export interface components {
             takenAt?: string | null;
             takenDoubtS?: number | null;
             value: number;
+        };
+        StoredReadingRequest: {
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            at: string;
+            restVoltageV: number;
+            sdV: number;
+            temperatureC?: number | null;
         };
         StoredRehearsalInput: {
             bankId: number;
@@ -11480,6 +13801,38 @@ export interface components {
             putInAt: string;
             takenOutAt?: string | null;
         };
+        TesterRunInput: {
+            capacityAh: number;
+            cellId: string | number;
+            sdAh: number;
+            testerId: string | number;
+        };
+        TestersAnswer: {
+            cells: {
+                capacityAh: number;
+                cellId: string | number;
+                sdAh: number;
+            }[];
+            testers: {
+                gain: number;
+                sdGain: number;
+                testerId: string | number;
+            }[];
+        };
+        TestersRequest: {
+            runs: components["schemas"]["TesterRunInput"][];
+        };
+        TestQueueRequest: {
+            cells: components["schemas"]["QueueCellInput"][];
+            restH?: number | null;
+            soakH?: number | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            startAt: string;
+            supplies: components["schemas"]["QueueThingInput"][];
+            testers: components["schemas"]["QueueThingInput"][];
+            unattendedDischarge?: boolean | null;
+            waking: components["schemas"]["WakingInput"];
+        };
         Tried: {
             identity: {
                 ownClock: boolean;
@@ -11498,7 +13851,7 @@ export interface components {
         /** @description A judgement as data, with its sentences; the facts of each code are in docs/verdicts.md */
         Verdict: {
             /** @enum {string} */
-            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "label-agrees" | "label-alone" | "label-energy" | "label-undivided" | "label-amps" | "label-peak" | "label-chemistry" | "label-volts" | "plan-amps" | "plan-short-energy" | "plan-energy" | "charger-too-high" | "charger-too-low" | "charger-not-lithium" | "panels-too-high" | "panels-too-low" | "alternator-direct" | "charge-cold" | "first-charge" | "no-supply" | "hardware-short" | "hardware-there" | "box-short" | "box-fits" | "lift-heavy" | "year-dark" | "year-holds" | "calendar-order" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "capacity-undecided" | "capacity-at-least" | "testers-apart" | "correction-refused" | "untested" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-resistive" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-refused" | "join-checked" | "joined-apart" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "standby-short" | "standby-lasts" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
+            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "label-agrees" | "label-alone" | "label-energy" | "label-undivided" | "label-amps" | "label-peak" | "label-chemistry" | "label-volts" | "plan-amps" | "plan-short-energy" | "plan-energy" | "charger-too-high" | "charger-too-low" | "charger-not-lithium" | "panels-too-high" | "panels-too-low" | "alternator-direct" | "charge-cold" | "first-charge" | "no-supply" | "hardware-short" | "hardware-there" | "box-short" | "box-fits" | "lift-heavy" | "year-dark" | "year-holds" | "calendar-order" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "nearly-empty" | "arrival-cumulative" | "inspection-stop" | "inspection-look" | "inspection-unsure" | "not-inspected" | "inspected-sound" | "cells-unlike" | "code-unreadable" | "code-chemistry" | "code-after-arrival" | "code-older-than-promised" | "code-twice" | "age-at-arrival" | "mass-outlier" | "mass-under-sheet" | "read-unlike-warm" | "used-cells" | "delivery-claim" | "self-discharge-high" | "self-discharge-usual" | "self-discharge-unsure" | "self-discharge-unknown" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "capacity-undecided" | "capacity-at-least" | "testers-apart" | "correction-refused" | "untested" | "witnesses-agree" | "witness-alone" | "witness-odd" | "witnesses-disagree" | "witnesses-too-good" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-resistive" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-unlike" | "join-refused" | "join-checked" | "joined-apart" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "standby-short" | "standby-lasts" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
             doubt: string | null;
             facts: Record<string, never>;
             finding: string;
@@ -11513,6 +13866,10 @@ export interface components {
             title: string;
             /** @enum {string} */
             warmth: "calm" | "open" | "look" | "stop";
+        };
+        WakingInput: {
+            from: string;
+            to: string;
         };
         WatchedCheckInput: {
             battery?: number | null;
@@ -11533,6 +13890,33 @@ export interface components {
             /** @enum {string} */
             kind: "loose" | "parallel" | "series";
             linkOhm?: number | null;
+        };
+        WitnessesAnswer: {
+            ah: components["schemas"]["Interval"] | null;
+            odd: number | null;
+            verdict: components["schemas"]["Verdict"];
+            wh: components["schemas"]["Interval"] | null;
+        };
+        WitnessesRequest: {
+            /** @enum {string} */
+            chemistry: "LFP" | "LTO" | "NMC";
+            items: components["schemas"]["WitnessInput"][];
+            ratedAh?: number | null;
+        };
+        WitnessInput: {
+            ah?: number | null;
+            amps?: number | null;
+            efficiency?: number | null;
+            fromC?: number | null;
+            hours?: number | null;
+            /** @enum {string} */
+            kind: "ah" | "wh" | "hours-amps" | "watts-hours" | "kwh-out" | "water";
+            kwh?: number | null;
+            litres?: number | null;
+            sdAh?: number | null;
+            toC?: number | null;
+            watts?: number | null;
+            wh?: number | null;
         };
         WorldInput: {
             ambientC?: number | null;

@@ -3,7 +3,21 @@ import { ArrayMinSize, IsArray, IsDefined, IsInt, IsObject, ValidateNested } fro
 import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
 import { STRATEGIES, type Strategy } from '$lib/core/limits';
 import { BATCH_WISHES, type BatchWish } from '$lib/core/matching';
-import { AtMost, Identity, Maybe, Num, OneOf, Text, Volts, When, Whole, WholeGroups, YesNo } from './fields';
+import {
+	AtMost,
+	Identities,
+	Identity,
+	IdentityLists,
+	Maybe,
+	Num,
+	OneOf,
+	Text,
+	Volts,
+	When,
+	Whole,
+	WholeGroups,
+	YesNo
+} from './fields';
 import { CellFigures } from './cell-figures';
 
 export class SocBoundsInput {
@@ -21,6 +35,13 @@ export class MatchCellInput {
 	@Maybe() @Text(60) batch?: string | null;
 }
 
+/** A cell that stays where it is. */
+export class MatchLockInput {
+	@Identity() cellId!: number | string;
+	@Whole(1, 128) position!: number;
+	@Maybe() @Whole(1, 64) battery?: number | null;
+}
+
 export class MatchInput {
 	@Whole(1, 128) series!: number;
 	@Whole(1, 64) parallel!: number;
@@ -33,6 +54,14 @@ export class MatchInput {
 	@Maybe() @Num(0.05, 60) timeLimitS?: number;
 	@Maybe() @OneOf(BATCH_WISHES) batchWish?: BatchWish;
 	@Maybe() @YesNo() robust?: boolean;
+	/** Built at once, each of `series` groups. */
+	@Maybe() @Whole(1, 64) batteries?: number | null;
+	@Maybe() @IsArray() @AtMost(2000) @ValidateNested({ each: true }) @Type(() => MatchLockInput) locks?:
+		MatchLockInput[] | null;
+	/** Left out. */
+	@Maybe() @Identities() exclude?: (string | number)[] | null;
+	/** No two of a list in one group. */
+	@Maybe() @IdentityLists() apart?: (string | number)[][] | null;
 }
 
 export class BmsInput {

@@ -95,6 +95,16 @@ export const VoltsOrNull = (): Field =>
 			value.every((v) => v === null || (typeof v === 'number' && Number.isFinite(v) && Math.abs(v) <= MOST_VOLTS)),
 		'$property requires numbers (volts), null where a group was not read'
 	);
+/** Three thicknesses, null where one was not taken. */
+export const MaybeMillimetres = (): Field =>
+	checkedBy(
+		'millimetres',
+		(value) =>
+			Array.isArray(value) &&
+			value.length === 3 &&
+			value.every((v) => v === null || (typeof v === 'number' && v > 0 && v <= 1000)),
+		'$property requires three thicknesses in mm, null where one was not taken'
+	);
 /** A list of finite numbers in [min, max]. */
 export const Numbers = (min: number, max: number): Field =>
 	checkedBy(
@@ -135,6 +145,29 @@ const isIdentity = (value: unknown): boolean =>
 /** What a caller calls a thing: a text of 1 to 80 characters or a finite number. */
 export const Identity = (): Field =>
 	checkedBy('identity', isIdentity, '$property requires a text of 1 to 80 characters or a number');
+const isBalance = (value: unknown): boolean =>
+	['none', 'top', 'bottom'].includes(value as string) ||
+	(typeof value === 'object' &&
+		value !== null &&
+		[(value as { activeA?: unknown }).activeA, (value as { hours?: unknown }).hours].every(
+			(v) => typeof v === 'number' && Number.isFinite(v) && v >= 0 && v <= 100_000
+		));
+/** How a string is kept together. */
+export const BalanceKind = (): Field =>
+	checkedBy('balance', isBalance, '$property requires "none", "top", "bottom" or {activeA, hours}');
+/** Lists of identities. */
+const isLists = (value: unknown): boolean =>
+	Array.isArray(value) &&
+	value.length <= 1000 &&
+	value.every((l) => Array.isArray(l) && l.length <= 2000 && l.every(isIdentity));
+export const IdentityLists = (): Field => checkedBy('identities', isLists, '$property requires lists of identities');
+/** One list of identities. */
+export const Identities = (): Field =>
+	checkedBy(
+		'identity-list',
+		(value) => Array.isArray(value) && value.length <= 2000 && value.every(isIdentity),
+		'$property requires a list of identities'
+	);
 /** Groups of identities, one list each. */
 export const IdentityGroups = (): Field =>
 	checkedBy(

@@ -1,12 +1,13 @@
 import { fromUserUnits, parseNumber, type ConvertedQuantity, type Settings } from '$lib/core/units';
 
-/** What a form's field holds: words, a number, a number in the person's unit of a quantity, or a number to be scaled. */
-export type FieldKind = 'text' | 'number' | ConvertedQuantity | { times: number };
+/** What a form's field holds: words, a number, `true` or `false`, a number in the person's unit of a quantity, or a number to be scaled. */
+export type FieldKind = 'text' | 'number' | 'truth' | ConvertedQuantity | { times: number };
 
-function valueOf(text: string, kind: FieldKind, units: Settings['units']): string | number | null {
+function valueOf(text: string, kind: FieldKind, units: Settings['units']): string | number | boolean | null {
 	const trimmed = text.trim();
 	if (trimmed === '') return null;
 	if (kind === 'text') return trimmed;
+	if (kind === 'truth') return trimmed === 'true' ? true : trimmed === 'false' ? false : trimmed;
 	const number = parseNumber(trimmed)!;
 	// What is no number goes on as it was typed: its check says what it requires.
 	if (Number.isNaN(number)) return trimmed;
@@ -25,11 +26,11 @@ export function formFields<Name extends string>(
 	kinds: Readonly<Record<Name, FieldKind>>,
 	units: Settings['units'] = 'metric',
 	prefix = ''
-): Partial<Record<Name, string | number | null>> {
+): Partial<Record<Name, string | number | boolean | null>> {
 	return Object.fromEntries(
 		Object.entries<FieldKind>(kinds).flatMap(([name, kind]) => {
 			const value = form.get(prefix + name);
 			return typeof value === 'string' ? [[name, valueOf(value, kind, units)]] : [];
 		})
-	) as Partial<Record<Name, string | number | null>>;
+	) as Partial<Record<Name, string | number | boolean | null>>;
 }

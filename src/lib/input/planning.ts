@@ -26,6 +26,8 @@ export class HourlyInput {
 	@Num(0, 1_000_000) w!: number;
 	@IsArray() @AtMost(24) @Numbers(0, 23) hours!: number[];
 	@Maybe() @IsArray() @AtMost(12) @Numbers(1, 12) months?: number[] | null;
+	/** 1 (Monday) … 7 (Sunday); every day when missing. */
+	@Maybe() @IsArray() @AtMost(7) @Numbers(1, 7) days?: number[] | null;
 	/** It does not go through the inverter. */
 	@Maybe() @YesNo() dc?: boolean | null;
 }
@@ -81,6 +83,7 @@ export class PlannedLoadInput {
 	@Num(0, 1) share: number = 1;
 	@IsArray() @AtMost(24) @Numbers(0, 23) hours!: number[];
 	@Maybe() @IsArray() @AtMost(12) @Numbers(1, 12) months: number[] | null = null;
+	@Maybe() @IsArray() @AtMost(7) @Numbers(1, 7) days?: number[] | null;
 	@Maybe() @Num(0, 1_000_000) surgeW: number | null = null;
 	@YesNo() dc: boolean = false;
 }
@@ -133,6 +136,8 @@ export class BoxInput extends BlockInput {
 	@Maybe() @Num(0, 500) lidMm: number | null = null;
 	@Maybe() @Num(0, 100) cableMm: number | null = null;
 	@Maybe() @IsObject() @ValidateNested() @Type(() => BlockInput) bms: BlockInput | null = null;
+	/** Main fuse, disconnect and what joins them. */
+	@Maybe() @IsObject() @ValidateNested() @Type(() => BlockInput) fuse?: BlockInput | null;
 }
 
 /** What is to run, for its energy, power and amperes. */
@@ -261,4 +266,5 @@ export class CalendarRequest {
 	@Num(0.01, 1000) testA: number = 20;
 	@Num(0, 1000) balanceDays: number = 0;
 	@Num(0.1, 24) hoursADay: number = 4;
+	@Maybe() @Num(0.1, 24) wakingH?: number;
 }

@@ -1,9 +1,9 @@
 import { expose } from 'comlink';
-import { matchCells, type MatchProblem, type MatchProgress, type MatchResult } from '$lib/core/matching';
+import { matchCells, type MatchProblem, type MatchProgress, type MatchResult, type Wishes } from '$lib/core/matching';
 
 /** What the page may ask of the matching worker. Cancel by ending the worker. */
 export interface MatchWorker {
-	match(problem: MatchProblem, timeLimitS: number, onProgress: (progress: MatchProgress) => void): MatchResult;
+	match(problem: MatchProblem & Wishes, timeLimitS: number, onProgress: (progress: MatchProgress) => void): MatchResult;
 }
 
 const worker: MatchWorker = {

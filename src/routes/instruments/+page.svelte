@@ -5,6 +5,7 @@
 	import type { AnswerFor, BodyFor } from '$lib/client/api-shapes';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
 	import { INSTRUMENT_SHEETS, type InstrumentKind } from '$lib/core/reading';
+	import CalibrationSection from '$lib/components/live/CalibrationSection.svelte';
 	import InstrumentForm from '$lib/components/live/InstrumentForm.svelte';
 
 	let { data } = $props();
@@ -151,4 +152,5 @@
 				It is not running. <code>npm start</code> and <code>npm run demo</code> bring it up with the application.
 			</p>{/if}
 	</section>
+	<CalibrationSection dateStyle={data.settings.dateStyle} />
 </main>

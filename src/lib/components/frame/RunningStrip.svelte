@@ -35,7 +35,7 @@
 			>
 		{:else}<span class="muted">{w.what}</span>{/if}
 		<span class="figure">{w.figures}</span>
-		{#if w.fraction !== null}<progress class="progress w-24" max="1" value={w.fraction} aria-label="Charge delivered"
+		{#if w.fraction !== null}<progress class="progress w-16" max="1" value={w.fraction} aria-label="Charge delivered"
 			></progress>{/if}
 		{#if w.waiting}<strong class="ember-text">waits for you</strong>
 		{:else if w.needsYouFrom && w.needsYouUntil}

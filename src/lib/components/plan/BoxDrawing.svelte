@@ -9,10 +9,20 @@
 	let { box, arrangement }: Props = $props();
 	const across = $derived(arrangement.along === 'length');
 	/** What the cells alone take. */
+	const beside = $derived([
+		...(arrangement.bmsAt === 'beside' && box.bms ? [box.bms] : []),
+		...(arrangement.fuseAt === 'beside' && box.fuse ? [box.fuse] : [])
+	]);
+	const above = $derived([
+		...(arrangement.bmsAt === 'above' && box.bms ? [box.bms] : []),
+		...(arrangement.fuseAt === 'above' && box.fuse ? [box.fuse] : [])
+	]);
 	const block = $derived({
-		lengthMm: arrangement.takes.lengthMm - (arrangement.bmsAt === 'beside' ? (box.bms?.lengthMm ?? 0) : 0),
+		lengthMm: arrangement.takes.lengthMm - Math.max(0, ...beside.map((b) => b.lengthMm)),
 		widthMm: arrangement.takes.widthMm
 	});
+	const before = (list: readonly { lengthMm: number; widthMm: number }[], i: number, key: 'lengthMm' | 'widthMm') =>
+		list.slice(0, i).reduce((sum, b) => sum + b[key], 0);
 	const columns = $derived(across ? arrangement.columns : arrangement.rows);
 	const rows = $derived(across ? arrangement.rows : arrangement.columns);
 	const wide = $derived(Math.max(box.lengthMm, arrangement.takes.lengthMm));
@@ -41,9 +51,9 @@
 			/>
 		{/each}
 	{/each}
-	{#if arrangement.bmsAt === 'beside' && box.bms}
-		<rect x={block.lengthMm} y="0" width={box.bms.lengthMm} height={box.bms.widthMm} class="bms" />
-	{/if}
+	{#each beside as b, i (i)}
+		<rect x={block.lengthMm} y={before(beside, i, 'widthMm')} width={b.lengthMm} height={b.widthMm} class="bms" />
+	{/each}
 	<g transform="translate(0 {deep + GAP})">
 		<rect width={box.lengthMm} height={box.heightMm} class="box" />
 		{#each { length: columns } as _, c (c)}
@@ -55,15 +65,15 @@
 				class="cell"
 			/>
 		{/each}
-		{#if arrangement.bmsAt === 'above' && box.bms}
+		{#each above as b, i (i)}
 			<rect
-				x="0"
+				x={before(above, i, 'lengthMm')}
 				y={box.heightMm - arrangement.takes.heightMm}
-				width={box.bms.lengthMm}
-				height={box.bms.heightMm}
+				width={b.lengthMm}
+				height={b.heightMm}
 				class="bms"
 			/>
-		{/if}
+		{/each}
 		<text x="0" y={high + 24} font-size="22">{box.lengthMm} × {box.widthMm} × {box.heightMm} mm inside</text>
 	</g>
 </svg>

@@ -20,6 +20,8 @@
 	const change = (changes: Partial<PlannedBox>) => desk.change({ box: { ...(box ?? EMPTY), ...changes } });
 	const bms = (changes: object) =>
 		change({ bms: { ...{ lengthMm: 40, widthMm: 180, heightMm: 120 }, ...box?.bms, ...changes } });
+	const fuse = (changes: object) =>
+		change({ fuse: { ...{ lengthMm: 120, widthMm: 60, heightMm: 60 }, ...box?.fuse, ...changes } });
 	const best = $derived(found.arrangements?.[0] ?? null);
 	const fitting = $derived(found.arrangements?.filter((a) => a.fits) ?? []);
 	const refused = $derived(found.arrangements?.filter((a) => !a.fits).slice(0, 6) ?? []);
@@ -111,11 +113,20 @@
 			/>
 			{#each SIDES as { key, text } (key)}
 				<PlanNumber
-					label="BMS, fuse, disconnect with their air, {text.toLowerCase()}"
+					label="BMS with its air, {text.toLowerCase()}"
 					unit="mm"
 					value={box.bms?.[key] ?? null}
 					usual="elsewhere"
 					onkeep={(mm) => (mm ? bms({ [key]: mm }) : change({ bms: null }))}
+				/>
+			{/each}
+			{#each SIDES as { key, text } (key)}
+				<PlanNumber
+					label="Fuse and disconnect, {text.toLowerCase()}"
+					unit="mm"
+					value={box.fuse?.[key] ?? null}
+					usual="elsewhere"
+					onkeep={(mm) => (mm ? fuse({ [key]: mm }) : change({ fuse: null }))}
 				/>
 			{/each}
 		</div>
@@ -126,9 +137,9 @@
 			<p>
 				<strong>{best.rows} {best.rows === 1 ? 'row' : 'rows'} of {best.columns}</strong>{best.bmsAt === 'elsewhere'
 					? ''
-					: `, the BMS ${best.bmsAt === 'beside' ? 'beside' : 'above'}`}: {best.left.lengthMm.toFixed(0)} × {best.left.widthMm.toFixed(
+					: `, the BMS ${best.bmsAt}`}{best.fuseAt === 'elsewhere' ? '' : `, the fuse ${best.fuseAt}`}: {best.left.lengthMm.toFixed(
 					0
-				)} × {best.left.heightMm.toFixed(0)}
+				)} × {best.left.widthMm.toFixed(0)} × {best.left.heightMm.toFixed(0)}
 				mm are left. {fitting.length > 1 ? `${fitting.length - 1} other ways fit too.` : ''}
 			</p>
 		{:else}
@@ -139,9 +150,10 @@
 			<ul class="list-disc pl-5">
 				{#each refused as a, i (i)}
 					<li>
-						{a.rows} × {a.columns} along the {a.along}{a.bmsAt === 'elsewhere' ? '' : `, BMS ${a.bmsAt}`}: {shortest(
-							a.left
-						)}
+						{a.rows} × {a.columns} along the {a.along}{a.bmsAt === 'elsewhere' ? '' : `, BMS ${a.bmsAt}`}{a.fuseAt ===
+						'elsewhere'
+							? ''
+							: `, fuse ${a.fuseAt}`}: {shortest(a.left)}
 					</li>
 				{/each}
 			</ul>

@@ -22,8 +22,10 @@
 		settings: Settings;
 		/** Width, thickness and height of the cell are known. */
 		sizesKnown: boolean;
+		/** Loads that are known as instruments. */
+		knownTesters: number;
 	}
-	let { desk, found, bank, items, snapshots, settings, sizesKnown }: Props = $props();
+	let { desk, found, bank, items, snapshots, settings, sizesKnown, knownTesters }: Props = $props();
 	const plan = $derived(desk.plan);
 	const hasKit = $derived(Object.keys(plan.kit).length > 0);
 	const hardwareAnswer = $derived(
@@ -175,7 +177,7 @@
 		currency={settings.currency}
 		dateStyle={settings.dateStyle}
 	/>
-	<CalendarSection {desk} {found} bankId={bank.id} dateStyle={settings.dateStyle} />
+	<CalendarSection {desk} {found} bankId={bank.id} dateStyle={settings.dateStyle} {knownTesters} />
 </div>
 
 <style>

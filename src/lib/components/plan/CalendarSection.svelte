@@ -11,8 +11,10 @@
 		found: PlanState;
 		bankId: number;
 		dateStyle: Settings['dateStyle'];
+		/** Loads that are known as instruments. */
+		knownTesters: number;
 	}
-	let { desk, found, bankId, dateStyle }: Props = $props();
+	let { desk, found, bankId, dateStyle, knownTesters }: Props = $props();
 	const plan = $derived(desk.plan);
 	const calendar = $derived(found.calendar);
 	const NAMES: Record<BuildStep, string> = {
@@ -59,7 +61,7 @@
 		<PlanNumber
 			label="Testers"
 			value={plan.testers}
-			usual={USUAL_PLAN.testers}
+			usual={knownTesters || USUAL_PLAN.testers}
 			onkeep={(testers) => desk.change({ testers })}
 		/>
 		<PlanNumber
@@ -87,7 +89,8 @@
 			{/each}
 		</ol>
 		<p class="muted">
-			Dark: a day later here makes the end a day later. Simple durations; testers and supplies go on by night.
+			Dark: a day later here makes the end a day later. Simple durations; testers and supplies go on by night, and are
+			seen to in your waking hours (Settings).
 		</p>
 		<ul class="list-disc pl-5">
 			<li>Order bars, BMS and box by <strong>{day(calendar.orderPartsByMs)}</strong>.</li>

@@ -69,15 +69,15 @@
 					<option value="no">no such setting</option>
 				</select></label
 			>
-			{#if c.kind === 'solar'}
+			{#if c.kind === 'solar' || c.kind === 'bench'}
+				{#if c.kind === 'solar'}<PlanNumber
+						label="Panels open"
+						unit="V"
+						value={c.panelOpenV ?? null}
+						onkeep={(panelOpenV) => charger(i, { panelOpenV })}
+					/>{/if}
 				<PlanNumber
-					label="Panels open"
-					unit="V"
-					value={c.panelOpenV ?? null}
-					onkeep={(panelOpenV) => charger(i, { panelOpenV })}
-				/>
-				<PlanNumber
-					label="Panels working"
+					label={c.kind === 'bench' ? 'Into a solar controller at' : 'Panels working'}
 					unit="V"
 					value={c.panelWorkV ?? null}
 					onkeep={(panelWorkV) => charger(i, { panelWorkV })}
@@ -105,7 +105,10 @@
 						? ''
 						: `${fit.hours.toFixed(1)} h from 20 to 95 %, ${fit.cRate.toFixed(2)} C. `}{fit.panelColdV === null
 						? ''
-						: `Panels open on the coldest morning: ${fit.panelColdV.toFixed(0)} V. `}{fit.panelHotV === null
+						: c.kind === 'bench'
+							? `In place of panels at ${fit.panelColdV.toFixed(0)} V. `
+							: `Panels open on the coldest morning: ${fit.panelColdV.toFixed(0)} V. `}{fit.panelHotV === null ||
+					c.kind === 'bench'
 						? ''
 						: `Working in the heat: ${fit.panelHotV.toFixed(0)} V.`}
 				</p>{/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import Choice from '$lib/components/forms/Choice.svelte';
-	import { hoursText, parseHours, type PlannedLoad } from '$lib/core/planning';
+	import { hoursText, parseHours, shareOfDays, type PlannedLoad } from '$lib/core/planning';
 	import PlanNumber from './PlanNumber.svelte';
 
 	interface Props {
@@ -28,7 +28,25 @@
 					(key) => String(SEASONS[key].months) === String([...load.months!].sort((a, b) => a - b))
 				) ?? 'own')
 	);
-	const whADay = $derived(load.w * load.count * load.share * load.hours.length);
+	const DAYS = {
+		all: { text: 'every day', days: null },
+		work: { text: 'Monday to Friday', days: [1, 2, 3, 4, 5] },
+		weekend: { text: 'Saturday and Sunday', days: [6, 7] }
+	} as const;
+	const WEEKDAYS = ['Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa', 'Su'];
+	const days = $derived([...(load.days ?? [])].sort((a, b) => a - b));
+	const onDays = $derived(
+		!days.length
+			? 'all'
+			: ((Object.keys(DAYS) as (keyof typeof DAYS)[]).find((key) => String(DAYS[key].days) === String(days)) ?? 'own')
+	);
+	const daysText = $derived(onDays === 'own' ? days.map((d) => WEEKDAYS[d - 1]).join(' ') : DAYS[onDays].text);
+	const whADay = $derived(load.w * load.count * load.share * load.hours.length * shareOfDays(load));
+	function toggleDay(day: number) {
+		const now = days.length ? days : [1, 2, 3, 4, 5, 6, 7];
+		const next = now.includes(day) ? now.filter((d) => d !== day) : [...now, day].sort((a, b) => a - b);
+		if (next.length) onkeep({ ...load, days: next.length === 7 ? null : next });
+	}
 
 	function keepHours() {
 		if (typedHours === null) return;
@@ -52,9 +70,9 @@
 				class="muted"
 				>{load.w} W, {hoursText(load.hours) || 'never'}{load.share < 1
 					? `, ${Math.round(load.share * 100)} % of it`
-					: ''}{season === 'all' ? '' : `, ${season === 'own' ? 'some months' : SEASONS[season].text}`}{load.dc
-					? ', DC'
-					: ''}</span
+					: ''}{season === 'all' ? '' : `, ${season === 'own' ? 'some months' : SEASONS[season].text}`}{onDays === 'all'
+					? ''
+					: `, ${daysText}`}{load.dc ? ', DC' : ''}</span
 			></span
 		>
 		<span class="day" aria-hidden="true"
@@ -119,6 +137,18 @@
 					{#if season === 'own'}<option value="own">some months</option>{/if}
 				</select>
 			</div>
+			<fieldset class="col-span-2">
+				<legend class="field-label">Days of the week: {daysText}</legend>
+				<div class="flex flex-wrap gap-1">
+					{#each WEEKDAYS as text, i (i)}
+						<button
+							class="btn tap min-w-11 px-2"
+							aria-pressed={!days.length || days.includes(i + 1)}
+							onclick={() => toggleDay(i + 1)}>{text}</button
+						>
+					{/each}
+				</div>
+			</fieldset>
 			<Choice
 				label="Runs on"
 				value={load.dc ? 'dc' : 'ac'}

@@ -7,6 +7,7 @@
 		quantity: number;
 		unitPrice: number;
 		shipping: number;
+		priceBreaks?: { from: number; unitPrice: number }[] | null;
 		pricedOn: string | null;
 		source: string | null;
 		used: boolean;
@@ -27,7 +28,7 @@
 	import Field from '$lib/components/forms/Field.svelte';
 	import { projectFade } from '$lib/core/service';
 	import type { Chemistry } from '$lib/core/chemistry';
-	import { costOf, type PlanItem, type PlanState } from '$lib/core/planning';
+	import { costOf, lineCents, nextBreak, unitCentsAt, type PlanItem, type PlanState } from '$lib/core/planning';
 	import { formatDate, type Settings } from '$lib/core/units';
 	import Fold from './Fold.svelte';
 	import PriceHistory from './PriceHistory.svelte';
@@ -52,6 +53,7 @@
 		quantity: i.quantity,
 		unitCents: cents(i.unitPrice),
 		shippingCents: cents(i.shipping),
+		breaks: (i.priceBreaks ?? []).map((b) => ({ from: b.from, unitCents: cents(b.unitPrice) })),
 		used: i.used
 	});
 	/** Cycles a year if everything goes through the battery; and how long such cells last then, by what is usual. */
@@ -92,7 +94,9 @@
 		shipping: 0,
 		pricedOn: null as string | null,
 		source: '',
-		used: false
+		used: false,
+		breakFrom: null as number | null,
+		breakPrice: null as number | null
 	};
 	let draft = $state({ ...NEW });
 	let fields = $state<Record<string, string>>({});
@@ -101,9 +105,18 @@
 		fields = {};
 		if (!draft.name.trim()) fields.name = 'What is it?';
 		if (draft.unitPrice === null) fields.unitPrice = 'What does one cost?';
+		if (draft.breakFrom !== null && draft.breakPrice === null) fields.breakPrice = 'What does one cost then?';
 		if (Object.keys(fields).length) return;
-		const { source, pricedOn, ...rest } = draft;
-		const body = { ...rest, unitPrice: draft.unitPrice!, bankId, source: source || null, pricedOn: pricedOn || null };
+		const { source, pricedOn, breakFrom, breakPrice, ...rest } = draft;
+		const priceBreaks = breakFrom !== null && breakPrice !== null ? [{ from: breakFrom, unitPrice: breakPrice }] : null;
+		const body = {
+			...rest,
+			priceBreaks,
+			unitPrice: draft.unitPrice!,
+			bankId,
+			source: source || null,
+			pricedOn: pricedOn || null
+		};
 		if (!(await attempt(() => api.post('plan-items', body)))) return;
 		draft = { ...NEW };
 		await invalidateAll();
@@ -125,17 +138,23 @@
 <Fold title="What it costs" {answer}>
 	<ul class="grid gap-2">
 		{#each items as item (item.id)}
+			{@const line = asItem(item)}
+			{@const more = nextBreak(line)}
 			<li class="flex flex-wrap items-center justify-between gap-x-4">
 				<span
 					><strong>{item.quantity} × {item.name}</strong>{#if item.used}&nbsp;<span class="muted">used</span>{/if}
 					<span class="muted block text-sm"
 						>{[item.source, item.pricedOn ? formatDate(item.pricedOn, dateStyle) : 'price without a date']
 							.filter(Boolean)
-							.join(', ')}</span
-					></span
+							.join(', ')}{line.breaks?.length
+							? `; one costs ${money(unitCentsAt(line) / 100, currency)} at this quantity`
+							: ''}</span
+					>{#if more}<span class="block text-sm"
+							>{more.quantity} of them cost {money(more.savesCents / 100, currency)} less than {item.quantity}.</span
+						>{/if}</span
 				>
 				<span class="flex items-center gap-3">
-					<span class="figure font-semibold">{money(item.quantity * item.unitPrice + item.shipping, currency)}</span>
+					<span class="figure font-semibold">{money(lineCents(line) / 100, currency)}</span>
 					<button class="btn btn-ghost tap" onclick={() => takeOff(item)}>Take it off</button>
 				</span>
 			</li>
@@ -146,6 +165,14 @@
 		<Field label="How many" type="number" bind:value={draft.quantity} />
 		<Field label="One costs" unit={currency} type="number" bind:value={draft.unitPrice} error={fields.unitPrice} />
 		<Field label="Shipping" unit={currency} type="number" bind:value={draft.shipping} />
+		<Field label="Cheaper from" unit="pieces" type="number" bind:value={draft.breakFrom} />
+		<Field
+			label="one costs then"
+			unit={currency}
+			type="number"
+			bind:value={draft.breakPrice}
+			error={fields.breakPrice}
+		/>
 		<Field label="Price of" type="date" bind:value={draft.pricedOn} />
 		<Field label="Said by" bind:value={draft.source} maxlength={200} />
 		<label class="tap flex items-center gap-2"

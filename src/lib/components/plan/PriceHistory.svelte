@@ -2,7 +2,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
-	import { differences, type PlanItem } from '$lib/core/planning';
+	import { differences, unitCentsAt, type PlanItem } from '$lib/core/planning';
 	import { formatDate, type Settings } from '$lib/core/units';
 	import type { StoredItem, StoredSnapshot } from './MoneySection.svelte';
 	import { money } from './layout-words';
@@ -22,19 +22,26 @@
 			unitCents: Math.round(unitPrice * 100),
 			shippingCents: Math.round(shipping * 100)
 		}));
+	const stored = $derived(
+		items.map(({ priceBreaks, ...item }): PlanItem => ({
+			...asItems([item])[0]!,
+			breaks: (priceBreaks ?? []).map((b) => ({ from: b.from, unitCents: Math.round(b.unitPrice * 100) }))
+		}))
+	);
 	const inOrder = $derived([...snapshots].sort((a, b) => b.takenAt.localeCompare(a.takenAt)));
 	let chosen = $state<number | null>(null);
 	const against = $derived(inOrder.find((s) => s.id === chosen) ?? inOrder[0] ?? null);
-	const changed = $derived(against ? differences(asItems(against.items), asItems([...items])) : []);
+	const changed = $derived(against ? differences(asItems(against.items), stored) : []);
 	const sign = (cents: number) => `${cents > 0 ? '+' : '−'}${money(Math.abs(cents) / 100, currency)}`;
 	let pasted = $state('');
 	const read = $derived(priceRows(pasted));
 
 	async function keepToday() {
-		const list = items.map(({ name, quantity, unitPrice, shipping, used }) => ({
+		const list = items.map(({ name, quantity, shipping, used }, i) => ({
 			name,
 			quantity,
-			unitPrice,
+			// What one costs at this quantity: the day's prices, not the ways to reach them.
+			unitPrice: unitCentsAt(stored[i]!) / 100,
 			shipping,
 			used
 		}));

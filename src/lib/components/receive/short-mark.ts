@@ -3,6 +3,8 @@ import { isMeasured, type Fact, type Verdict } from '$lib/core/verdicts';
 const valueOf = (fact: Fact | undefined): number =>
 	fact !== undefined && isMeasured(fact) ? fact.value : typeof fact === 'number' ? fact : 0;
 
+const wordsOf = (fact: Fact | undefined): string => (Array.isArray(fact) ? fact.join(', ') : '');
+
 /** A verdict on a cell in two or three words, for under the cell; from its facts alone. */
 export function shortMark({ code, facts, title }: Pick<Verdict, 'code' | 'facts' | 'title'>): string {
 	switch (code) {
@@ -22,6 +24,25 @@ export function shortMark({ code, facts, title }: Pick<Verdict, 'code' | 'facts'
 			const share = valueOf(facts.relativeDifference);
 			return `${Math.round(Math.abs(share) * 100)} % ${share > 0 ? 'more' : 'less'} Ω`;
 		}
+		case 'inspection-stop':
+			return wordsOf(facts.reasons);
+		case 'inspection-look':
+			return wordsOf(facts.seen) || 'sleeve';
+		case 'inspection-unsure':
+			return 'not sure';
+		case 'nearly-empty':
+			return 'nearly empty';
+		case 'mass-outlier':
+			return valueOf(facts.relativeDifference) < 0 ? 'lighter' : 'heavier';
+		case 'cells-unlike':
+			return 'unlike';
+		case 'code-unreadable':
+		case 'code-chemistry':
+		case 'code-after-arrival':
+		case 'code-twice':
+			return 'code?';
+		case 'code-older-than-promised':
+			return 'older';
 		default:
 			return title;
 	}

@@ -17,7 +17,8 @@
 		draft: LogDraft | null;
 		busy: string | null;
 		temperatureUnit: string;
-		onfile: (file: File) => void;
+		/** One log for this cell, or several for the cells their names say. */
+		onfiles: (files: File[]) => void;
 		onstore: (temperature: number | null, bridgeGaps: boolean) => void;
 		ondrop: () => void;
 		/** A result by hand was stored. */
@@ -26,7 +27,7 @@
 		/** Why a result by hand was refused before the page was awake. */
 		refused: { fields?: Record<string, string>; typed?: Record<string, string> } | null;
 	}
-	let { cellLabel, draft, busy, temperatureUnit, onfile, onstore, ondrop, onhand, cellId, refused }: Props = $props();
+	let { cellLabel, draft, busy, temperatureUnit, onfiles, onstore, ondrop, onhand, cellId, refused }: Props = $props();
 	let fields = $derived(refused?.fields ?? {});
 	let temperature = $state<number | null>(null);
 	let bridgeGaps = $state(false);
@@ -44,8 +45,8 @@
 	function dropped(event: DragEvent) {
 		event.preventDefault();
 		over = false;
-		const file = event.dataTransfer?.files[0];
-		if (file) onfile(file);
+		const files = [...(event.dataTransfer?.files ?? [])];
+		if (files.length) onfiles(files);
 	}
 </script>
 
@@ -123,16 +124,17 @@
 		>
 			<span
 				><strong>Choose the tester’s log</strong> or drop it here. CSV with time, voltage, current; any of the usual spellings
-				and units.</span
+				and units. Several at once go to the cells their names say.</span
 			>
 			<input
 				type="file"
+				multiple
 				accept=".csv,.txt,.tsv,text/csv"
 				class="sr-only"
 				aria-label="Log file"
 				onchange={(e) => {
-					const file = e.currentTarget.files?.[0];
-					if (file) onfile(file);
+					const files = [...(e.currentTarget.files ?? [])];
+					if (files.length) onfiles(files);
 					e.currentTarget.value = '';
 				}}
 			/>

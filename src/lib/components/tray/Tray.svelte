@@ -6,10 +6,12 @@
 		footprint?: Footprint;
 		selectedId?: number | null;
 		onpick?: (id: number) => void;
+		/** Drawn low, where something else is to be on the first screen too. */
+		low?: boolean;
 		/** What the tray shows, for those who hear it. */
 		label: string;
 	}
-	let { cells, footprint = USUAL_FOOTPRINT, selectedId = null, onpick, label }: Props = $props();
+	let { cells, footprint = USUAL_FOOTPRINT, selectedId = null, onpick, low = false, label }: Props = $props();
 
 	/** So few cells are drawn larger: they have the room. */
 	const FEW = 6;
@@ -23,6 +25,7 @@
 <ul
 	class="tray sheet"
 	class:few={cells.length <= FEW}
+	class:low
 	aria-label={label}
 	style:--aspect={footprint.thicknessMm / footprint.widthMm}
 	style:--cells={cells.length}
@@ -154,7 +157,31 @@
 	.mark[data-warmth='stop'] {
 		color: var(--ember-text);
 	}
+	.low .cell {
+		aspect-ratio: auto;
+		min-height: 4.9rem;
+		max-height: 4.9rem;
+		padding: 0.3rem 0.1rem;
+	}
+	.low .name {
+		margin-top: 0.2rem;
+	}
+	.low .main {
+		margin-top: 0.05rem;
+		font-size: 0.9rem;
+	}
+	.low .bottom,
+	.low .minor {
+		display: none;
+	}
+	.low .mark {
+		min-height: 0;
+	}
 	@media (max-width: 640px) {
+		.low .cell {
+			min-height: 4.4rem;
+			max-height: 4.4rem;
+		}
 		.tray {
 			grid-template-columns: repeat(5, minmax(0, 1fr));
 			gap: 0.15rem 0.3rem;

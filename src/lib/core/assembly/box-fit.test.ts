@@ -27,6 +27,15 @@ describe('cells in a box', () => {
 		expect(found.find((a) => a.bmsAt === 'beside' && a.fits)!.left.lengthMm).toBe(5);
 		expect(found.find((a) => a.bmsAt === 'above' && a.columns === 8 && a.along === 'length')!.left.heightMm).toBe(-12);
 	});
+	it('BMS and fuse beside stand one behind the other; above, side by side', () => {
+		const bms = { lengthMm: 40, widthMm: 130, heightMm: 30 };
+		const fuse = { lengthMm: 30, widthMm: 60, heightMm: 40 };
+		const found = boxArrangements({ ...eight, bms, fuse }).filter((a) => a.columns === 8 && a.along === 'length');
+		const takes = (bmsAt: string, fuseAt: string) => found.find((a) => a.bmsAt === bmsAt && a.fuseAt === fuseAt)!.takes;
+		expect(takes('beside', 'beside')).toEqual({ lengthMm: 635, widthMm: 190, heightMm: 242 });
+		expect(takes('above', 'above')).toEqual({ lengthMm: 595, widthMm: 174, heightMm: 282 });
+		expect(takes('beside', 'above')).toEqual({ lengthMm: 635, widthMm: 174, heightMm: 282 });
+	});
 	it('a thick cable wants six of its diameters under the lid', () =>
 		expect(boxArrangements({ ...eight, cableMm: 16 })[0]!.takes.heightMm).toBe(207 + 96));
 	it('finds what trying every grid finds, on small boxes', () => {

@@ -1,6 +1,7 @@
 export { chargeVerdicts } from './judge-charge';
 export { isBalanced, misread, type BalanceAnswer, type BalanceQuestion, type BalancedEnd } from './is-balanced';
 export { checkJoin, type JoinCheck } from './join';
+export { checkJoining, firstCurrents, type JoinAnswer, type JoinInput, type JoinItem } from './join-check';
 export { joinedVerdicts, type JoinedCell } from './joined';
 export {
 	TAIL_C_RATE,

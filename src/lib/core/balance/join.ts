@@ -1,9 +1,8 @@
 import { requirePositive } from '../shared';
 import { WHOLE_BANK, cellSubject, measured, say, type Subject, type Verdict } from '../verdicts';
+import { JOIN_C_RATE, JOIN_METER_SD_V } from './join-limits';
 import type { BalanceCell } from './plan';
 
-/** Joining current above this C-rate of the smaller cell is refused (default). */
-const JOIN_C_RATE = 0.5;
 /** Bars and two joints of a link, Ω: 0.1 to 0.4 mΩ (default). */
 const LINK_OHM = 0.00023;
 /** DC resistance over the AC reading, and the assumed AC reading when none was taken: 0.035 Ω·Ah. */
@@ -15,8 +14,6 @@ const READ_SHARE = 0.06;
 const UNREAD_SHARE = 0.3;
 /** The upper end of a 95 % interval lies so many sd above its middle. */
 const UPPER_SDS = 1.96;
-/** What a meter nobody described may err between two readings, one sd, V. */
-const METER_SD_V = 0.002;
 
 export interface JoinCheck {
 	/** Largest current in the first instant when the odd cell meets the others, A; null when a voltage is missing. */
@@ -31,7 +28,8 @@ function resistanceOhm(cell: BalanceCell): number {
 }
 
 /**
- * Whether cells may be joined in parallel: peak current `ΔE/(Ra + Rrest + links)` of the cell furthest from the mean,
+ * Whether the cells of a bank may be joined in parallel by its bars, before a balance: what they lack comes first ({@link checkJoining} answers
+ * for anything, with links of one's own). Peak current `ΔE/(Ra + Rrest + links)` of the cell furthest from the mean,
  * against the others together, compared with 0.5 C of that cell. @param subject the bank they are of
  */
 export function checkJoin(cells: readonly BalanceCell[], subject: Subject = WHOLE_BANK): JoinCheck {
@@ -50,7 +48,7 @@ export function checkJoin(cells: readonly BalanceCell[], subject: Subject = WHOL
 	const doubtShare = Math.hypot(
 		LINK_SD_OHM / totalOhm,
 		cells.some((c) => c.resistanceMohm === null) ? UNREAD_SHARE : READ_SHARE,
-		METER_SD_V / Math.max(differenceV, METER_SD_V)
+		JOIN_METER_SD_V / Math.max(differenceV, JOIN_METER_SD_V)
 	);
 	const facts = {
 		peakA: measured(peakA, peakA * doubtShare),
@@ -58,7 +56,8 @@ export function checkJoin(cells: readonly BalanceCell[], subject: Subject = WHOL
 		differenceV,
 		above,
 		worst: cell.label,
-		cRate: JOIN_C_RATE
+		cRate: JOIN_C_RATE,
+		...{ linkOhm: null, firstHourA: null }
 	};
 	// What may be above the limit is not joined.
 	const verdict =

@@ -127,17 +127,19 @@ describe('a capacity-run log', () => {
 describe('standard conditions', () => {
 	it('gives back what the cold took at 17 °C, with a third of it as doubt', () => {
 		// z0 = 0.0015 × 8 + 0.00014 × 64 = 0.02096; 200/0.97904 = 204.2817
-		const standard = toStandardConditions({ capacityAh: 200, sdAh: 2 }, 17, 0.2, 0.2);
+		const standard = toStandardConditions({ capacityAh: 200, sdAh: 2 }, 17, 0.2, { cRate: 0.2 });
 		expect(standard.capacityAh).toBeCloseTo(204.2817, 4);
 		// relative: 0.01 and 0.02096/3/0.97904 = 0.0071363
 		expect(standard.sdAh).toBeCloseTo(204.2817 * Math.hypot(0.01, 0.0071363), 4);
 	});
 	it('takes 0.1 % a kelvin off above 25 °C', () =>
-		expect(toStandardConditions({ capacityAh: 200, sdAh: 2 }, 35, 0.2, 0.2).capacityAh).toBeCloseTo(198, 9));
+		expect(toStandardConditions({ capacityAh: 200, sdAh: 2 }, 35, 0.2, { cRate: 0.2 }).capacityAh).toBeCloseTo(198, 9));
 	it('refuses more than 5 %: at 5 °C 8.6 % were out of reach', () =>
-		expect(() => toStandardConditions({ capacityAh: 200, sdAh: 2 }, 5, 0.2, 0.2)).toThrow(/9\.4 % is more than 5 %/));
+		expect(() => toStandardConditions({ capacityAh: 200, sdAh: 2 }, 5, 0.2, { cRate: 0.2 })).toThrow(
+			/9\.4 % is more than 5 %/
+		));
 	it('widens the doubt when nobody read the temperature', () => {
-		const standard = toStandardConditions({ capacityAh: 200, sdAh: 0 }, null, null, 0.2);
+		const standard = toStandardConditions({ capacityAh: 200, sdAh: 0 }, null, null, { cRate: 0.2 });
 		expect(standard).toMatchObject({ capacityAh: 200, correctionFraction: 0 });
 		expect(standard.sdAh).toBeCloseTo(5, 9);
 	});

@@ -1,10 +1,14 @@
+export { cellOfFileName, medianCurve } from './file-names';
+export { judgeResults, type CellResult } from './judge-results';
 export { analyseLog, analyseRun, type RunAnalysis, type RunOptions } from './analyse-run';
 export { DECISION_PROBABILITY, TESTER_GAIN_SD, judgeCapacity, type CapacityJudgement } from './judge-capacity';
 export {
+	estimateTesters,
 	jointCapacities,
 	type JointCapacity,
 	type StandardRun,
 	type TesterGain,
+	type TesterRun,
 	type TestersApart
 } from './joint-capacity';
 export { judgeTesting, type RefusedRun, type TestedCell } from './judge-testing';

@@ -1,6 +1,6 @@
 import { greatest, group } from 'd3-array';
 import { requireNotNegative, requirePositive } from '../shared';
-import { TESTER_GAIN_SD } from './judge-capacity';
+import { REPEATS_SD, TESTER_GAIN_SD } from './judge-capacity';
 
 /** A run brought to standard conditions. */
 export interface StandardRun {
@@ -40,8 +40,6 @@ export interface TestersApart {
 	sd: number;
 }
 
-/** A run repeats no better than this, one sd as a fraction (default). */
-const REPEATS_SD = 0.003;
 /** A doubt of the usual size, however it was rounded, is no smaller one. */
 const ALMOST = 0.98;
 
@@ -88,19 +86,23 @@ function inverted(matrix: readonly (readonly number[])[]): number[][] {
 	return rows.map((row) => row.slice(n));
 }
 
-/**
- * Capacities of cells and gains of testers estimated together: `ln reading = ln capacity + gain + error`, gains with prior
- * N(0, 1 %), least squares on logarithms. Cells that were run on two testers tie them together; one run on one tester keeps the
- * doubt of that tester.
- * @param runs any order; none gives nothing
- */
-export function jointCapacities(runs: readonly StandardRun[]): {
-	byCell: Map<number, JointCapacity>;
-	gains: TesterGain[];
-	/** Null while no cell was run on two testers. */
-	apart: TestersApart | null;
-} {
-	const logs = runs.map(onLogScale);
+/** Cells and gains solved together. */
+interface Solved {
+	testers: readonly (string | null)[];
+	/** Logarithms, and the covariance of all of them. */
+	gains: readonly number[];
+	covariance: readonly (readonly number[])[];
+	cells: readonly {
+		cellId: number;
+		own: readonly LogRun[];
+		log: number;
+		variance: number;
+		onTesters: readonly number[];
+	}[];
+}
+
+/** `ln reading = ln capacity + gain + error`, gains with prior N(0, 1 %): the cells are eliminated, the testers solved for. */
+function solve(logs: readonly LogRun[]): Solved {
 	const testers = [...new Set(logs.filter((r) => !r.isCompared).map((r) => r.tester))];
 	const place = new Map(testers.map((t, i) => [t, i]));
 	const cells = [...group(logs, (r) => r.cellId)];
@@ -122,29 +124,85 @@ export function jointCapacities(runs: readonly StandardRun[]): {
 	});
 	const covariance = testers.length ? inverted(matrix) : [];
 	const gains = covariance.map((row) => row.reduce((sum, c, j) => sum + c * right[j]!, 0));
+	return {
+		...{ testers, gains, covariance },
+		cells: parts.map(({ cellId, own, weight, meanLog, share }) => ({
+			...{ cellId, own },
+			log: meanLog - share.reduce((sum, s, i) => sum + s * gains[i]!, 0),
+			variance:
+				1 / weight +
+				share.reduce((sum, s, i) => sum + s * share.reduce((inner, t, j) => inner + t * covariance[i]![j]!, 0), 0),
+			onTesters: share.flatMap((s, i) => (s ? [i] : []))
+		}))
+	};
+}
+
+/**
+ * Capacities of cells and gains of testers estimated together: `ln reading = ln capacity + gain + error`, gains with prior
+ * N(0, 1 %), least squares on logarithms. Cells that were run on two testers tie them together; one run on one tester keeps the
+ * doubt of that tester.
+ * @param runs any order; none gives nothing
+ */
+export function jointCapacities(runs: readonly StandardRun[]): {
+	byCell: Map<number, JointCapacity>;
+	gains: TesterGain[];
+	/** Null while no cell was run on two testers. */
+	apart: TestersApart | null;
+} {
+	const { testers, gains, covariance, cells } = solve(runs.map(onLogScale));
 	const byCell = new Map(
-		parts.map(({ cellId, own, weight, meanLog, share }) => {
-			const log = meanLog - share.reduce((sum, s, i) => sum + s * gains[i]!, 0);
-			const fromGains = share.reduce(
-				(sum, s, i) => sum + s * share.reduce((inner, t, j) => inner + t * covariance[i]![j]!, 0),
-				0
-			);
+		cells.map(({ cellId, own, log, variance }) => {
 			const capacityAh = Math.exp(log);
+			const weight = own.reduce((sum, r) => sum + r.weight, 0);
 			// The same cold, the same rate: more runs do not make their correction better known.
 			const shared = own.reduce((sum, r) => sum + r.weight * r.sharedSd, 0) / weight;
-			return [
-				cellId,
-				{ capacityAh, sdAh: capacityAh * Math.sqrt(1 / weight + fromGains + shared ** 2), ...compared(own) }
-			] as const;
+			const sdAh = capacityAh * Math.sqrt(variance + shared ** 2);
+			return [cellId, { capacityAh, sdAh, ...compared(own) }] as const;
 		})
 	);
-	const tied = new Set(
-		parts.flatMap(({ share }) => (share.filter(Boolean).length > 1 ? share.flatMap((s, i) => (s ? [i] : [])) : []))
-	);
+	const tied = new Set(cells.flatMap(({ onTesters }) => (onTesters.length > 1 ? onTesters : [])));
 	return {
 		byCell,
 		apart: furthestApart(testers, [...tied], gains, covariance),
 		gains: testers.map((tester, i) => ({ tester, gain: Math.expm1(gains[i]!), sd: Math.sqrt(covariance[i]![i]!) }))
+	};
+}
+
+/** A run as it is told from outside: its doubt without that of its tester's gain. */
+export interface TesterRun {
+	cell: number;
+	tester: string;
+	capacityAh: number;
+	sdAh: number;
+}
+
+/** No run repeats better than a millionth: what is called exact is nearly so. */
+const LEAST_SD = 1e-6;
+
+/**
+ * Gains of testers and capacities of cells from runs whose own doubt is stated: reading = true · (1 + gain), gains with prior
+ * N(0, 0.01) and no anchor, as {@link jointCapacities}. One tester alone is left at its prior.
+ * @throws CoreError `not-positive`, `negative`
+ */
+export function estimateTesters(runs: readonly TesterRun[]): {
+	cells: { cell: number; capacityAh: number; sdAh: number }[];
+	testers: { tester: string; gain: number; sdGain: number }[];
+} {
+	const logs = runs.map(({ cell, tester, capacityAh, sdAh }, i): LogRun => {
+		requirePositive(capacityAh, `runs.${i}.capacityAh`);
+		requireNotNegative(sdAh, `runs.${i}.sdAh`);
+		const weight = 1 / Math.max(LEAST_SD, sdAh / capacityAh) ** 2;
+		return { cellId: cell, tester, log: Math.log(capacityAh), weight, isCompared: false, sharedSd: 0 };
+	});
+	const { testers, gains, covariance, cells } = solve(logs);
+	return {
+		cells: cells.map(({ cellId, log, variance }) => {
+			return { cell: cellId, capacityAh: Math.exp(log), sdAh: Math.exp(log) * Math.sqrt(variance) };
+		}),
+		testers: testers.map((tester, i) => {
+			const gain = Math.expm1(gains[i]!);
+			return { tester: tester!, gain, sdGain: (1 + gain) * Math.sqrt(covariance[i]![i]!) };
+		})
 	};
 }
 

@@ -1,10 +1,16 @@
+import type { ClauseKind } from '../clauses';
+import { chanceOfDeciding } from '../sampling';
 import { normalCdf, requireNotNegative, requirePositive } from '../shared';
 import { cellSubject, measured, say, type Verdict } from '../verdicts';
+import { RATED_C } from './standard-conditions';
 
 /** Prior doubt of an uncalibrated tester's gain, one sd as a fraction of its reading (default). */
 export const TESTER_GAIN_SD = 0.01;
 /** A shortfall is called one way or the other beyond this probability. */
 export const DECISION_PROBABILITY = 0.95;
+
+/** A run repeats no better than this, one sd as a fraction (default). */
+export const REPEATS_SD = 0.003;
 
 export interface CapacityJudgement {
 	outcome: 'short' | 'meets' | 'unsure';
@@ -23,6 +29,7 @@ export interface CapacityJudgement {
  * Testers that disagree about the cell by more than it differs from rated decide nothing.
  * @param sdAh one standard deviation, Ah; 0 means exact
  * @param testersApartAh between the testers it was run on, Ah; null with one
+ * @param clause the promise it is held against; null: its rating
  * @param correction what brought its latest run to standard conditions, and the temperature that was written down
  */
 export function judgeCapacity(
@@ -31,7 +38,8 @@ export function judgeCapacity(
 	sdAh: number,
 	ratedAh: number,
 	testersApartAh: number | null = null,
-	correction: { fraction: number; temperatureC: number | null } | null = null
+	correction: { fraction: number; temperatureC: number | null; standardC?: number } | null = null,
+	clause: ClauseKind | null = null
 ): CapacityJudgement {
 	requirePositive(capacityAh, 'capacityAh');
 	requireNotNegative(sdAh, 'sdAh');
@@ -57,7 +65,13 @@ export function judgeCapacity(
 			decidedBeyond: DECISION_PROBABILITY,
 			testersApartAh,
 			correctedBy: correction?.fraction ?? null,
-			temperatureC: correction?.temperatureC ?? null
+			temperatureC: correction?.temperatureC ?? null,
+			standardC: correction?.standardC ?? RATED_C,
+			clause,
+			chanceOfDeciding:
+				outcome === 'unsure' && sdAh > 0
+					? chanceOfDeciding(capacityAh, sdAh, capacityAh * Math.hypot(TESTER_GAIN_SD, REPEATS_SD), ratedAh)
+					: null
 		})
 	};
 }

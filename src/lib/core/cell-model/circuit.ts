@@ -1,4 +1,5 @@
 import { byChemistry, type Chemistry } from '../chemistry';
+import { MONTH_DAYS_MEAN } from '../shared';
 import { USUAL_NATURE, type CellNature } from './nature';
 import type { CellParameters } from './parameters';
 
@@ -11,11 +12,13 @@ export const FAST_TAU_S = 30;
 /** How fast hysteresis follows the charge moved, per unit of SoC. */
 export const HYSTERESIS_RATE = 40;
 export const HEAT_CAPACITY_J_PER_KG_K = 1000;
-export const MONTH_S = 30.4375 * 86400;
+export const MONTH_S = MONTH_DAYS_MEAN * 86400;
 
 const SURFACE_KAPPA = 0.03;
 const R0_OHM_AH = 0.05;
 const R1_SHARE = 0.6;
+/** What a load that has lasted some minutes sees of a cell, Ω·Ah. */
+export const LOADED_OHM_AH = R0_OHM_AH * (1 + R1_SHARE);
 const ARRHENIUS_K = 2600;
 const RATED_K = 298.15;
 const ZERO_C_K = 273.15;
@@ -38,7 +41,7 @@ export const OVER_CHARGE = { from: 1.03, to: 1.08 };
 export const OVER_DISCHARGE = { from: -0.03, to: -0.05 };
 
 /** Factor on resistance and surface charge at a temperature; 1 at 25 °C, 2.2 at 0 °C. */
-const coldFactor = (temperatureC: number): number =>
+export const coldFactor = (temperatureC: number): number =>
 	Math.exp(ARRHENIUS_K * (1 / (temperatureC + ZERO_C_K) - 1 / RATED_K));
 
 export interface CircuitConstants {

@@ -1,4 +1,11 @@
-export { acResistanceMohm, circuitConstants, coldShareAt, type CircuitConstants } from './circuit';
+export {
+	LOADED_OHM_AH,
+	acResistanceMohm,
+	circuitConstants,
+	coldFactor,
+	coldShareAt,
+	type CircuitConstants
+} from './circuit';
 export { openCircuitCurve } from './curve';
 export { CLOSED_BOX_W_PER_K, FREE_AIR_W_PER_K, USUAL_NATURE, type CellNature } from './nature';
 export { completeCell, type CellParameters, type CellSpec } from './parameters';

@@ -19,3 +19,5 @@ export {
 	type MatchGroup,
 	type MatchProblem
 } from './problem';
+
+export { resolveWishes, type Lock, type Wishes } from './constraints';

@@ -37,8 +37,10 @@ export function improveBySwaps(problem: MatchProblem, start: Assignment, shouldS
 			for (let b = a + 1; b < slots.length; b++) {
 				// One pass over thousands of cells takes minutes: the clock is looked at within it.
 				if (shouldStop()) return groups;
-				for (let i = 0; i < slots[a]!.length; i++)
+				for (let i = 0; i < slots[a]!.length; i++) {
+					if (problem.kept?.has(slots[a]![i]!)) continue;
 					for (let j = 0; j < slots[b]!.length; j++) {
+						if (problem.kept?.has(slots[b]![j]!)) continue;
 						[slots[a]![i], slots[b]![j]] = [slots[b]![j]!, slots[a]![i]!];
 						const swapped = costOf(problem, groups);
 						if (compareCosts(swapped, cost) < 0) {
@@ -46,6 +48,7 @@ export function improveBySwaps(problem: MatchProblem, start: Assignment, shouldS
 							improved = true;
 						} else [slots[a]![i], slots[b]![j]] = [slots[b]![j]!, slots[a]![i]!];
 					}
+				}
 			}
 	}
 	return groups;
@@ -60,6 +63,7 @@ export function shaken(problem: MatchProblem, groups: Assignment, random: Random
 		const b = (a + 1 + pick(slots.length - 1)) % slots.length;
 		const i = pick(slots[a]!.length);
 		const j = pick(slots[b]!.length);
+		if (problem.kept?.has(slots[a]![i]!) || problem.kept?.has(slots[b]![j]!)) continue;
 		[slots[a]![i], slots[b]![j]] = [slots[b]![j]!, slots[a]![i]!];
 	}
 	return slots.slice(0, groups.length);

@@ -1,6 +1,8 @@
-import { seededRandom } from '../shared';
+import { CoreError, seededRandom } from '../shared';
 import { lowerLargest, raiseSmallest } from './branch-and-bound';
+import { resolveWishes, wishedBoundAh, wishedStart, type Wishes } from './constraints';
 import { matchPairs } from './exact-pairs';
+import { evenedWithinDoubt } from './within-doubt';
 import { greedyGroups, improveBySwaps, shaken } from './local-search';
 import {
 	SAME_AH,
@@ -9,6 +11,7 @@ import {
 	costOf,
 	describeGroups,
 	groupWorthAh,
+	meetings,
 	type Assignment,
 	type MatchGroup,
 	type MatchProblem
@@ -20,6 +23,8 @@ export interface MatchProgress {
 	fraction: number;
 	smallestGroupAh: number;
 	spreadAh: number;
+	/** What a person who ends it now is given. */
+	best?: MatchResult;
 }
 
 export interface MatchControl {
@@ -41,8 +46,10 @@ export interface MatchResult extends MatchSummary {
 	spares: (number | string)[];
 	/** No arrangement can have a larger smallest group than this. */
 	upperBoundAh: number;
-	/** The smallest group is the largest possible. */
+	/** The bound is reached: the largest smallest group there is, but for what was traded within its doubt. */
 	proven: boolean;
+	/** Given up of the smallest group, within half of its doubt, for groups more alike in conductance, Ah. */
+	tradedAh: number;
 	/** And its spread is the least possible with that smallest group. */
 	spreadProven: boolean;
 	/** Smallest group's capacity at the 5 % quantile of its doubt, Ah. */
@@ -75,41 +82,75 @@ export function arrivalOrderSummary(problem: MatchProblem): MatchSummary {
  * branch and bound within the time given, otherwise the best found with a proven bound.
  * @throws CoreError see {@link checkProblem}
  */
-export function matchCells(problem: MatchProblem, control: MatchControl): MatchResult {
+export function matchCells(asked: MatchProblem & Wishes, control: MatchControl): MatchResult {
+	const wished = resolveWishes(asked);
+	const { problem } = wished;
 	checkProblem(problem);
 	const startS = control.clockS();
 	const elapsed = () => (control.clockS() - startS) / control.timeLimitS;
 	const cancelled = () => control.cancelled?.() ?? false;
 	const report = (stage: MatchProgress['stage'], groups: Assignment) =>
-		control.onProgress?.({ stage, fraction: Math.min(1, elapsed()), ...summary(problem, groups) });
+		control.onProgress?.({
+			...{ stage, fraction: Math.min(1, elapsed()), ...summary(problem, groups) },
+			best: conclude(problem, groups, wished.seriesOfOne, unproven(problem, groups))
+		});
 	const stopAt = (share: number) => () => cancelled() || elapsed() > share;
 
-	let groups = arrange(problem, stopAt(0.3), (g) => report('arranging', g));
+	const first = wished.isBound ? wishedStart(wished) : greedyGroups(problem);
+	const arrangeUntil = wished.isBound || problem.robust ? 0.9 : 0.3;
+	let groups = arrange(problem, first, stopAt(arrangeUntil), (g) => report('arranging', g), wished.isBound);
 	let { proven, spreadProven, bound } = { proven: false, spreadProven: false, bound: meanBound(problem) };
-	if (!problem.robust) {
+	if (wished.isBound) {
+		// Free cells may be exchanged at will and locked ones not: the proofs of free cells do not hold here.
+		bound = Math.min(bound, wishedBoundAh(wished));
+		proven = !problem.robust && -costOf(problem, groups).shortage >= bound - SAME_AH;
+	} else if (!problem.robust) {
 		report('proving', groups);
 		({ groups, proven, bound } = prove(problem, groups, bound, stopAt(0.75)));
 		report('evening', groups);
 		({ groups, spreadProven } = even(problem, groups, proven, stopAt(1)));
 	}
 	groups = improveBySwaps(problem, groups, stopAt(1));
+	const clashes = meetings(problem.keptApart ?? [], groups);
+	if (clashes > 0)
+		throw new CoreError(
+			'apart',
+			'apart',
+			`No arrangement was found that keeps apart what is to be apart: ${clashes} still meet. Loosen a list, or add cells.`
+		);
+	const bestAh = -costOf({ ...problem, robust: false }, groups).shortage;
+	groups = evenedWithinDoubt(problem, groups, () => cancelled() || elapsed() > 1.15);
 	report('done', groups);
-	return conclude(problem, groups, { proven, spreadProven, bound, cancelled: cancelled() });
+	return conclude(problem, groups, wished.seriesOfOne, {
+		bestAh,
+		proven,
+		spreadProven,
+		bound,
+		cancelled: cancelled()
+	});
 }
+
+/** What is known of an arrangement while the search goes on. */
+const unproven = (problem: MatchProblem, groups: Assignment) => ({
+	bestAh: summary(problem, groups).smallestGroupAh,
+	...{ proven: false, spreadProven: false, bound: meanBound(problem), cancelled: true }
+});
 
 function conclude(
 	problem: MatchProblem,
 	groups: Assignment,
-	found: { proven: boolean; spreadProven: boolean; bound: number; cancelled: boolean }
+	seriesOfOne: number,
+	found: { bestAh: number; proven: boolean; spreadProven: boolean; bound: number; cancelled: boolean }
 ): MatchResult {
-	const described = describeGroups(problem, groups);
+	const described = describeGroups(problem, groups, seriesOfOne);
 	const used = new Set(groups.flat());
 	const own = summary(problem, groups);
 	return {
 		groups: described,
 		spares: problem.cells.filter((_, i) => !used.has(i)).map((c) => c.id),
 		...own,
-		upperBoundAh: found.proven ? own.smallestGroupAh : found.bound,
+		upperBoundAh: found.proven ? found.bestAh : found.bound,
+		tradedAh: Math.max(0, found.bestAh - own.smallestGroupAh),
 		proven: found.proven,
 		spreadProven: found.spreadProven,
 		smallestGroupP05Ah: smallestAtQuantile(problem, groups),
@@ -127,10 +168,16 @@ function meanBound(problem: MatchProblem): number {
 	return best.reduce((a, b) => a + b, 0) / problem.series;
 }
 
-function arrange(problem: MatchProblem, shouldStop: () => boolean, onBetter: (groups: Assignment) => void): Assignment {
-	let best = improveBySwaps(problem, greedyGroups(problem), shouldStop);
+function arrange(
+	problem: MatchProblem,
+	first: Assignment,
+	shouldStop: () => boolean,
+	onBetter: (groups: Assignment) => void,
+	isBound: boolean
+): Assignment {
+	let best = improveBySwaps(problem, first, shouldStop);
 	onBetter(best);
-	if (problem.parallel === 1 || (problem.parallel === 2 && !problem.robust)) return best;
+	if (!isBound && (problem.parallel === 1 || (problem.parallel === 2 && !problem.robust))) return best;
 	const random = seededRandom(problem.cells.length * 7919 + problem.series);
 	for (let failures = 0; failures < RESTARTS && !shouldStop(); failures++) {
 		const tried = improveBySwaps(problem, shaken(problem, best, random), shouldStop);

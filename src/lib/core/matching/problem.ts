@@ -21,11 +21,17 @@ export interface MatchProblem {
 	batchWish?: BatchWish;
 	/** Judge each group at the 5 % quantile of its capacity instead of its best estimate. */
 	robust?: boolean;
+	/** Lists of indices of which no two may sit in one group. */
+	keptApart?: readonly (readonly number[])[];
+	/** Indices that stay where the first arrangement has them. */
+	kept?: ReadonlySet<number>;
 }
 
 export interface MatchGroup {
 	/** 1 = most negative. */
 	position: number;
+	/** From 1. */
+	battery: number;
 	cellIds: (number | string)[];
 	capacityAh: number;
 	/** One sd of the group's capacity, Ah. */
@@ -89,11 +95,23 @@ export function groupConductance(problem: MatchProblem, group: readonly number[]
 
 /** How far an assignment is from ideal, in lexicographic order; smaller is better in every place. */
 export interface Cost {
+	/** How often two that are to be apart sit together. */
+	meetings: number;
 	/** Minus the smallest group, Ah. */
 	shortage: number;
 	spreadAh: number;
 	conductanceSpread: number;
 	batchBreaks: number;
+}
+
+/** How often two that are to be apart sit together. */
+export function meetings(apart: readonly (readonly number[])[], groups: Assignment): number {
+	if (apart.length === 0) return 0;
+	const groupOf = new Map(groups.flatMap((g, k) => g.map((i) => [i, k] as const)));
+	return apart.reduce((sum, list) => {
+		const own = list.flatMap((i) => (groupOf.has(i) ? [groupOf.get(i)!] : []));
+		return sum + own.length - new Set(own).size;
+	}, 0);
 }
 
 function batchBreaks(problem: MatchProblem, groups: Assignment): number {
@@ -112,6 +130,7 @@ export function costOf(problem: MatchProblem, groups: Assignment): Cost {
 	const smallest = Math.min(...worths);
 	const known = conductances.every((c): c is number => c !== null);
 	return {
+		meetings: meetings(problem.keptApart ?? [], groups),
 		shortage: -smallest,
 		spreadAh: Math.max(...worths) - smallest,
 		conductanceSpread: known ? Math.max(...(conductances as number[])) - Math.min(...(conductances as number[])) : 0,
@@ -121,6 +140,7 @@ export function costOf(problem: MatchProblem, groups: Assignment): Cost {
 
 /** Negative when a is better than b. Differences below rounding count as equal. */
 export function compareCosts(a: Cost, b: Cost): number {
+	if (a.meetings !== b.meetings) return a.meetings - b.meetings;
 	for (const [x, y] of [
 		[a.shortage, b.shortage],
 		[a.spreadAh, b.spreadAh],
@@ -131,11 +151,12 @@ export function compareCosts(a: Cost, b: Cost): number {
 }
 
 /** The groups in the product's words, position 1 first. */
-export function describeGroups(problem: MatchProblem, groups: Assignment): MatchGroup[] {
+export function describeGroups(problem: MatchProblem, groups: Assignment, seriesOfOne = groups.length): MatchGroup[] {
 	return groups.map((group, i) => {
 		const conductance = groupConductance(problem, group);
 		return {
-			position: i + 1,
+			position: (i % seriesOfOne) + 1,
+			battery: Math.floor(i / seriesOfOne) + 1,
 			cellIds: group.map((c) => problem.cells[c]!.id),
 			capacityAh: group.reduce((sum, c) => sum + problem.cells[c]!.capacityAh, 0),
 			capacitySdAh: Math.sqrt(group.reduce((sum, c) => sum + (problem.cells[c]!.capacitySdAh ?? 0) ** 2, 0)),

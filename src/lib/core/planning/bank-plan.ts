@@ -14,6 +14,8 @@ export interface PlannedBox {
 	lidMm: number | null;
 	cableMm: number | null;
 	bms: { lengthMm: number; widthMm: number; heightMm: number } | null;
+	/** Main fuse, disconnect and what joins them. */
+	fuse?: { lengthMm: number; widthMm: number; heightMm: number } | null;
 }
 
 /** What a person has written down before buying; null: not said. */

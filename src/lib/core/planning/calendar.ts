@@ -18,6 +18,8 @@ export interface CalendarInput {
 	balanceDays: number;
 	/** Hours a day somebody is at it. */
 	hoursADay: number;
+	/** Hours of the day in which a tester that is done is seen and given the next cell; 24 when missing. */
+	wakingH?: number;
 	/** What really happened: a step's end, ms since 1970. */
 	done?: Partial<Record<BuildStep, number>>;
 }
@@ -53,8 +55,8 @@ const HANDS_H = { inspect: 0.15, build: 0.6, buildAtLeast: 4, prove: 4 };
 const SOAK_H = 24;
 /** A test: charge and discharge at the tester's current, and the rests between. */
 const RESTS_H = 3;
-/** Days to complain in (default; the supplier's terms and the law come first). */
-const CLAIM_DAYS = 14;
+/** Days after arrival in which a defect is usually told (default; the supplier’s terms and the law come first). */
+export const CLAIM_DAYS = 14;
 /** Cells as they arrive, at about 30 %, stand no longer without a charge (default). */
 const STAND_DAYS = 180;
 
@@ -71,8 +73,11 @@ export function buildCalendar(input: CalendarInput): BuildCalendar {
 	requireNotNegative(input.balanceDays, 'balanceDays');
 	const byHand = (hours: number) => (hours / hoursADay) * DAY_MS;
 	const buildH = Math.max(HANDS_H.buildAtLeast, cells * HANDS_H.build);
+	const asleepH = 24 - Math.min(24, requirePositive(input.wakingH ?? 24, 'wakingH'));
+	// A tester that ends at any hour waits half the night, as often as it ends in it.
+	const waitH = asleepH ** 2 / 48;
 	const testMs =
-		testers > 0 && testA > 0 ? Math.ceil(cells / testers) * ((2 * ratedAh) / testA + RESTS_H) * HOUR_MS : 0;
+		testers > 0 && testA > 0 ? Math.ceil(cells / testers) * ((2 * ratedAh) / testA + RESTS_H + waitH) * HOUR_MS : 0;
 	const takes: Record<BuildStep, number> = {
 		order: 0,
 		arrive: input.cellLeadDays * DAY_MS,

@@ -14,7 +14,7 @@ export interface ChargerChoice {
 	/** Of a solar controller: how far the panels must stand above the battery, and the most it bears, V. */
 	startMarginV?: number | null;
 	mostPanelV?: number | null;
-	/** Of its panels in series: at the working point and open, at 25 °C, V. */
+	/** Of its panels in series: at the working point and open, at 25 °C, V; of a bench supply before it: what it is set to. */
 	panelWorkV?: number | null;
 	panelOpenV?: number | null;
 }
@@ -55,12 +55,15 @@ const COLD_C_RATE = 0.1;
 /** What each charger does for the bank: hours, rate, and the volts of its panels. @throws CoreError `not-positive` */
 export function chargerFits({ bankAh, chargers, coldestC, hottestC }: ChargingInput): ChargerFit[] {
 	requirePositive(bankAh, 'bankAh');
-	return chargers.map(({ name, a, panelOpenV = null, panelWorkV = null }) => ({
+	return chargers.map(({ name, kind, a, panelOpenV = null, panelWorkV = null }) => ({
 		name,
 		hours: a > 0 ? (CHARGED_SHARE * bankAh) / a : null,
 		cRate: a / bankAh,
-		panelColdV: panelOpenV === null ? null : panelOpenV * (1 + OPEN_PER_K * (RATED_C - coldestC)),
-		panelHotV: panelWorkV === null ? null : panelWorkV * (1 - WORK_PER_K * (hottestC - RATED_C))
+		// A bench supply before a controller stands for panels, and does not mind the weather.
+		panelColdV:
+			kind === 'bench' ? panelWorkV : panelOpenV === null ? null : panelOpenV * (1 + OPEN_PER_K * (RATED_C - coldestC)),
+		panelHotV:
+			kind === 'bench' || panelWorkV === null ? panelWorkV : panelWorkV * (1 - WORK_PER_K * (hottestC - RATED_C))
 	}));
 }
 
@@ -84,12 +87,24 @@ export function chargingVerdicts(input: ChargingInput, subject: Subject): Verdic
 		const most = charger.mostPanelV ?? null;
 		if (panelColdV !== null && most !== null && panelColdV > most)
 			verdicts.push(
-				say('panels-too-high', 'stop', subject, { name, panelV: panelColdV, mostV: most, coldestC: input.coldestC })
+				say('panels-too-high', 'stop', subject, {
+					name,
+					panelV: panelColdV,
+					mostV: most,
+					coldestC: input.coldestC,
+					isBench: kind === 'bench'
+				})
 			);
 		const wantedV = packV + (charger.startMarginV ?? USUAL_START_MARGIN_V);
 		if (panelHotV !== null && panelHotV < wantedV)
 			verdicts.push(
-				say('panels-too-low', 'look', subject, { name, panelV: panelHotV, wantedV, hottestC: input.hottestC })
+				say('panels-too-low', 'look', subject, {
+					name,
+					panelV: panelHotV,
+					wantedV,
+					hottestC: input.hottestC,
+					isBench: kind === 'bench'
+				})
 			);
 		if (kind === 'alternator') verdicts.push(say('alternator-direct', 'look', subject, { name }));
 		if (chemistry !== 'LTO' && cRate > COLD_C_RATE && input.coldestC < 5)

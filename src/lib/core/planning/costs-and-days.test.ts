@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { buildCalendar, costOf, differences, planLift } from '.';
+import { buildCalendar, costOf, differences, lineCents, nextBreak, planLift, unitCentsAt } from '.';
 
 describe('handling and money', () => {
 	it('23 kg one person, 40 kg two, beyond that a hoist; slings at 60° hang 0.87 of the span above', () => {
@@ -68,5 +68,42 @@ describe('the calendar', () => {
 		expect(steps.find((s) => s.step === 'inspect')!.startMs).toBe(50 * DAY);
 		expect(claimUntilMs).toBe(64 * DAY);
 		expect(steps.find((s) => s.step === 'arrive')).toMatchObject({ isDone: true, critical: false });
+	});
+});
+
+describe('what is bought by the dozen', () => {
+	const cell = { name: 'Cell', quantity: 18, unitCents: 9000, shippingCents: 0, used: false };
+	const breaks = [
+		{ from: 20, unitCents: 7900 },
+		{ from: 8, unitCents: 8800 }
+	];
+
+	it('costs what the highest start that is reached says, whatever the order of the breaks', () => {
+		expect(unitCentsAt({ ...cell, breaks })).toBe(8800);
+		expect(lineCents({ ...cell, breaks })).toBe(158_400);
+		expect(unitCentsAt({ ...cell, quantity: 20, breaks })).toBe(7900);
+		expect(unitCentsAt({ ...cell, quantity: 3, breaks })).toBe(9000);
+	});
+
+	it('names the quantity that costs less than what is wanted, and none where none does', () => {
+		// 20 × 79 = 1580 against 18 × 88 = 1584.
+		expect(nextBreak({ ...cell, breaks })).toEqual({ quantity: 20, savesCents: 400 });
+		expect(nextBreak({ ...cell, quantity: 10, breaks })).toBeNull();
+		expect(nextBreak(cell)).toBeNull();
+	});
+});
+
+describe('testers by night', () => {
+	const base = {
+		...{ startMs: 0, cells: 4, ratedAh: 100, cellLeadDays: 0, partLeadDays: 0 },
+		...{ testers: 1, testA: 20, balanceDays: 0, hoursADay: 24 }
+	};
+
+	it('wait as long as half the night, as often as they end in it', () => {
+		const awake = buildCalendar({ ...base, wakingH: 24 });
+		const asleep = buildCalendar({ ...base, wakingH: 16 });
+		// 8 h of sleep: one end in three falls into it and waits 4 h, 4/3 h a cell.
+		expect((asleep.endMs - awake.endMs) / 3_600_000).toBeCloseTo((4 * 4) / 3, 6);
+		expect(buildCalendar(base).endMs).toBe(awake.endMs);
 	});
 });

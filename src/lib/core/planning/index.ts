@@ -1,7 +1,14 @@
 export { TOUCH_LIMIT_V, judgePlan, type PlannedBank, type PlannedCellType } from './judge-plan';
-export { mayFallInNight, startForDaytimeEnd, type WakingHours } from './waking-hours';
+export { mayFallInNight, startForDaytimeEnd, wakingLength, type WakingHours } from './waking-hours';
 export { checkLabelFigures, type Label, type LabelCheck } from './label-check';
-export { BUILD_STEPS, buildCalendar, type BuildCalendar, type BuildStep, type CalendarInput } from './calendar';
+export {
+	BUILD_STEPS,
+	CLAIM_DAYS,
+	buildCalendar,
+	type BuildCalendar,
+	type BuildStep,
+	type CalendarInput
+} from './calendar';
 export {
 	besideLead,
 	chargerFits,
@@ -27,13 +34,25 @@ export {
 	USUAL_LOADS,
 	hourlyLoads,
 	nominalClassV,
+	shareOfDays,
 	sumLoads,
 	type AmpsAt,
 	type LoadPlan,
 	type LoadSummary,
 	type PlannedLoad
 } from './loads';
-export { costOf, differences, lineCents, type Cost, type CostBasis, type Difference, type PlanItem } from './money';
+export {
+	costOf,
+	differences,
+	lineCents,
+	nextBreak,
+	unitCentsAt,
+	type Cost,
+	type CostBasis,
+	type Difference,
+	type PlanItem,
+	type PriceBreak
+} from './money';
 export { NO_PLAN, USUAL_PLAN, type BankPlan, type PlannedBox } from './bank-plan';
 export { judgeBankPlan } from './judge-bank-plan';
 export {

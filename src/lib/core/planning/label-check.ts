@@ -90,13 +90,12 @@ function perCell({ nominalV, impliedV }: LabelVolts, series: number | null, best
 	return volts === null ? null : volts / series;
 }
 
-/** Labels write whole watt-hours. */
-const ROUNDED_WH = 0.51;
+/** Labels write whole watt-hours, and volts to a tenth. */
+const ROUNDED = { wh: 0.51, v: 0.051 };
 
 function energyVerdict({ ratedAh, ratedWh, nominalV }: Label, impliedV: number | null): Verdict | null {
 	if (impliedV === null || nominalV == null || isSame(nominalV, impliedV) || isClassOf(nominalV, impliedV)) return null;
-	// A small cell's watt-hours are rounded to a whole one.
-	if (Math.abs(ratedWh! - ratedAh! * nominalV) <= ROUNDED_WH) return null;
+	if (Math.abs(ratedWh! - ratedAh! * nominalV) <= ROUNDED.wh + ROUNDED.v * ratedAh!) return null;
 	const facts = { ratedAh: ratedAh!, ratedWh: ratedWh!, nominalV, impliedV, impliedAh: ratedWh! / nominalV };
 	return say('label-energy', 'look', WHOLE_BANK, facts);
 }

@@ -14,6 +14,8 @@ export interface PlannedLoad {
 	hours: readonly number[];
 	/** 1 … 12; null: all year. */
 	months: readonly number[] | null;
+	/** 1 (Monday) … 7 (Sunday); null or missing: every day. */
+	days?: readonly number[] | null;
 	/** For a moment when it starts, of one; null: as it runs. */
 	surgeW: number | null;
 	/** It runs on direct current, past the inverter. */
@@ -37,7 +39,7 @@ export interface AmpsAt {
 }
 
 export interface LoadSummary {
-	/** From the battery, Wh a day, January first. */
+	/** From the battery, Wh a day, January first; what runs on some days of the week by their share. */
 	whPerDay: number[];
 	/** All that may run together in one hour, from the battery, W; and with the largest start on top. */
 	peakW: number;
@@ -49,6 +51,10 @@ export interface LoadSummary {
 
 const MONTHS = Array.from({ length: 12 }, (_, m) => m + 1);
 const HOURS = Array.from({ length: 24 }, (_, h) => h);
+const WEEK = 7;
+/** Share of the days of a week on which something runs. */
+export const shareOfDays = ({ days }: Pick<PlannedLoad, 'days'>): number =>
+	days?.length ? new Set(days).size / WEEK : 1;
 /** LFP cells of the usual classes (4, 8 and 16 in series). */
 const CLASSES = [
 	{ classV: 12, nominalV: 12.8 },
@@ -139,7 +145,9 @@ export function sumLoads({ loads, inverter, standbyW }: LoadPlan): LoadSummary {
 	const peakW = highest(fromBattery);
 	const starts = loads.map((l) => Math.max(0, ((l.surgeW ?? l.w) - l.w) / (l.dc ? 1 : efficiency)));
 	return {
-		whPerDay: MONTHS.map((m) => HOURS.reduce((sum, h) => sum + sumAt(m, h, (l) => fromBattery(l) * l.share), 0)),
+		whPerDay: MONTHS.map((m) =>
+			HOURS.reduce((sum, h) => sum + sumAt(m, h, (l) => fromBattery(l) * l.share * shareOfDays(l)), 0)
+		),
 		peakW,
 		surgeW: peakW + Math.max(0, ...starts),
 		continuousW: highest((l) => fromBattery(l) * l.share),
@@ -157,4 +165,10 @@ export function sumLoads({ loads, inverter, standbyW }: LoadPlan): LoadSummary {
 
 /** The same things as the year of use takes them: mean watts by hour. */
 export const hourlyLoads = (loads: readonly PlannedLoad[]) =>
-	loads.map(({ w, count, share, hours, months, dc }) => ({ w: w * count * share, hours, months, dc }));
+	loads.map(({ w, count, share, hours, months, days = null, dc }) => ({
+		w: w * count * share,
+		hours,
+		months,
+		days,
+		dc
+	}));

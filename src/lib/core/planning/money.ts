@@ -8,8 +8,28 @@ export interface PlanItem {
 	/** Of one, hundredths. */
 	unitCents: number;
 	shippingCents: number;
+	/** Cheaper by the quantity: from so many on one costs so much, hundredths. */
+	breaks?: readonly PriceBreak[];
 	/** Bought used: what it must still pass is said elsewhere. */
 	used: boolean;
+}
+
+export interface PriceBreak {
+	from: number;
+	unitCents: number;
+}
+
+/** What one costs at this quantity: the break with the highest start that is reached, whatever their order. */
+export const unitCentsAt = ({ quantity, unitCents, breaks = [] }: PlanItem): number =>
+	breaks.reduce((best, b) => (quantity >= b.from && b.from >= best.from ? b : best), { from: 0, unitCents }).unitCents;
+
+/** What buying more to reach the next break would save; null where it would save nothing. */
+export function nextBreak(item: PlanItem): { quantity: number; savesCents: number } | null {
+	const savings = (item.breaks ?? [])
+		.filter((b) => b.from > item.quantity)
+		.map((b) => ({ quantity: b.from, savesCents: lineCents(item) - lineCents({ ...item, quantity: b.from }) }))
+		.filter((s) => s.savesCents > 0);
+	return savings.length ? savings.reduce((a, b) => (b.savesCents > a.savesCents ? b : a)) : null;
 }
 
 export interface Cost {
@@ -34,8 +54,7 @@ const EFFICIENCY = 0.95;
 /** Over its life the mean capacity is between new and the end (default). */
 const MEAN_CAPACITY = 0.9;
 
-export const lineCents = ({ quantity, unitCents, shippingCents }: PlanItem): number =>
-	Math.round(quantity * unitCents) + shippingCents;
+export const lineCents = (item: PlanItem): number => Math.round(item.quantity * unitCentsAt(item)) + item.shippingCents;
 
 /** What the list costs, and per kWh. Prices in the currency of the settings, not in hundredths. @throws CoreError `negative` */
 export function costOf(items: readonly PlanItem[], basis: CostBasis): Cost {

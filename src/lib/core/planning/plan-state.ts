@@ -53,6 +53,9 @@ export interface PlanTime {
 	nowMs: number;
 	/** When the steps that have happened ended. */
 	done?: Partial<Record<BuildStep, number>>;
+	/** Waking hours a day, of the settings; and loads known as instruments. */
+	wakingH?: number;
+	knownTesters?: number;
 }
 
 export function planState(plan: BankPlan, layout: PlannedLayout, cell: PlannedCell | null, time: PlanTime): PlanState {
@@ -117,14 +120,14 @@ export function planState(plan: BankPlan, layout: PlannedLayout, cell: PlannedCe
 
 function arrangementsOf({ box }: BankPlan, cell: PlannedCell | null, cells: number): BoxArrangement[] | null {
 	if (!box || !cell?.widthMm || !cell.thicknessMm || !cell.heightMm) return null;
-	const { lengthMm, widthMm, heightMm, bms } = box;
+	const { lengthMm, widthMm, heightMm, bms, fuse = null } = box;
 	const given = Object.fromEntries(
 		(['insulationMm', 'endPlateMm', 'lidMm', 'cableMm'] as const).flatMap((key) =>
 			box[key] === null ? [] : [[key, box[key]]]
 		)
 	);
 	return boxArrangements({
-		...{ box: { lengthMm, widthMm, heightMm }, cells, bms, ...given },
+		...{ box: { lengthMm, widthMm, heightMm }, cells, bms, fuse, ...given },
 		cell: { widthMm: cell.widthMm, thicknessMm: cell.thicknessMm, heightMm: cell.heightMm }
 	});
 }
@@ -134,16 +137,17 @@ function calendarOf(
 	cells: number,
 	{ ratedAh }: PlannedCell,
 	first: FirstCharge | null,
-	{ nowMs, done }: PlanTime
+	{ nowMs, done, wakingH, knownTesters }: PlanTime
 ): BuildCalendar {
 	return buildCalendar({
 		...{ cells, ratedAh, startMs: plan.orderOn ? Date.parse(plan.orderOn) : nowMs },
 		cellLeadDays: plan.cellLeadDays ?? USUAL_PLAN.cellLeadDays,
 		partLeadDays: plan.partLeadDays ?? USUAL_PLAN.partLeadDays,
-		testers: plan.testers ?? USUAL_PLAN.testers,
+		testers: plan.testers ?? (knownTesters || USUAL_PLAN.testers),
 		testA: plan.testA ?? USUAL_PLAN.testA,
 		hoursADay: plan.hoursADay ?? USUAL_PLAN.hoursADay,
 		balanceDays: first?.days ?? 0,
+		wakingH,
 		done
 	});
 }

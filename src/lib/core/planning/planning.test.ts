@@ -37,6 +37,14 @@ describe('what is to run', () => {
 		expect(sum.surgeW).toBeCloseTo(sum.peakW + 100, 9);
 		expect(sum.amps[0]).toMatchObject({ classV: 12, cable: 'usual', peakA: expect.closeTo(2123 / 12.8, 6) });
 	});
+	it('what runs on Saturday and Sunday counts two days of seven a day, and all of its watts while it runs', () => {
+		const plan = (days: number[] | null) =>
+			sumLoads({ loads: [load({ w: 700, hours: [12, 13], days })], inverter: null, standbyW: 0 });
+		expect(plan([6, 7]).whPerDay[4]).toBeCloseTo(400, 9);
+		expect(plan([6, 6, 7]).whPerDay[4]).toBeCloseTo(400, 9);
+		expect(plan(null).whPerDay[4]).toBe(1400);
+		expect(plan([6, 7]).peakW).toBe(700);
+	});
 	it('4 kW at 12 V is 313 A: a thick cable; 8 kW no sensible one', () => {
 		const amps = (w: number) =>
 			sumLoads({ loads: [load({ w })], inverter: null, standbyW: 0 }).amps.map((a) => a.cable);
@@ -225,6 +233,13 @@ describe('chargers', () => {
 		expect(judged({ ...solar, mostPanelV: 150 })).toEqual([]);
 		expect(judged({ ...solar, mostPanelV: 145 })).toEqual(['panels-too-high']);
 		expect(judged({ ...solar, panelOpenV: 44, panelWorkV: 36, mostPanelV: 100 })).toEqual(['panels-too-low']);
+	});
+	it('a bench supply before a controller counts as its panel, whatever the weather', () => {
+		const bench = { kind: 'bench' as const, panelWorkV: 30, panelOpenV: 30, startMarginV: 5 };
+		// 8 × 3.5 + 5 = 33 V are wanted.
+		expect(judged(bench)).toEqual(['panels-too-low']);
+		expect(judged({ ...bench, panelWorkV: 34 })).toEqual([]);
+		expect(judged({ ...bench, panelWorkV: 60, mostPanelV: 55 })).toEqual(['panels-too-high']);
 	});
 	it.each([
 		[{ absorbV: 57 }, ['charger-too-high']],

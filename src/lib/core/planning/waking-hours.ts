@@ -15,7 +15,7 @@ const STEP_MS = HOUR_MS / 4;
 const hourOf = (ms: number, offsetMin: number): number => (((ms / HOUR_MS + offsetMin / 60) % DAY_H) + DAY_H) % DAY_H;
 
 /** Waking hours of a day; over midnight where somebody works nights. */
-function wakingLength({ fromH, untilH }: WakingHours): number {
+export function wakingLength({ fromH, untilH }: WakingHours): number {
 	const length = (((untilH - fromH) % DAY_H) + DAY_H) % DAY_H;
 	return length === 0 ? DAY_H : length;
 }

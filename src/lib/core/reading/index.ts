@@ -1,5 +1,8 @@
+export { calibrated, fitCalibration, type Calibration, type CalibrationPair } from './calibration';
+export { judgeBodies, type BodyOfCell } from './judge-bodies';
 export { judgeDelivery, type ArrivedCell, type DeliveryContext, type DeliveryJudgement } from './judge-delivery';
 export { ASSUMED_METER, benchMeters, halfWidth, meterSd, type MeterAccuracy } from './meter';
+export { outsideLimits } from './outside-limits';
 export { MIN_FOR_SPREAD, ROBUST_Z_LIMIT, findOutliers, type OutlierFinding } from './outlier';
 export { parseReading, splitPasted, type ParsedReading } from './parse-reading';
 export {

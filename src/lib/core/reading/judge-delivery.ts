@@ -1,7 +1,8 @@
-import { CHEMISTRY_FIGURES, mostOfOneCellV, socBounds, type Chemistry, type SocBounds } from '../chemistry';
-import { median } from '../shared';
+import { CHEMISTRY_FIGURES, socBounds, type Chemistry, type SocBounds } from '../chemistry';
+import { MONTH_DAYS_MEAN, median } from '../shared';
 import { WHOLE_BANK, cellSubject, measured, say, type Subject, type Verdict } from '../verdicts';
 import { MIN_FOR_SPREAD, ROBUST_Z_LIMIT, findOutliers, type OutlierFinding } from './outlier';
+import { outsideLimits } from './outside-limits';
 import { QUANTITY_FIGURES } from './quantity';
 
 export interface ArrivedCell {
@@ -12,6 +13,8 @@ export interface ArrivedCell {
 	/** One standard deviation of each reading by the meter it was taken with; null where there is none. */
 	restVoltageSdV: number | null;
 	acResistanceSdMohm: number | null;
+	/** While its resistance was read, °C; null or missing: nobody took it. */
+	temperatureC?: number | null;
 	/** Its voltage was read after it had been tested, charged or put to work: that says nothing of how it arrived. */
 	readLater?: boolean;
 	/** Somebody has recorded that its plus is on the other side than printed. */
@@ -59,10 +62,12 @@ export function judgeDelivery(
 	const unread = cells.filter((c) => c.restVoltageV === null || c.acResistanceMohm === null);
 	const verdicts = [
 		...polarityVerdicts(read),
-		...deepVerdicts(withVoltage, context),
-		...highVerdicts(withVoltage, context),
+		...withVoltage.flatMap(
+			(c) => outsideLimits(context.chemistry, c.restVoltageV, c.restVoltageSdV, cellSubject(c)) ?? []
+		),
+		...nearlyEmptyVerdicts(withVoltage, context, socByCell),
 		...voltageVerdicts(comparable, socByCell),
-		...resistanceVerdicts(cells, context, subject),
+		...resistanceVerdicts(likeWarm(cells), context, subject),
 		...(unread.length ? [missingVerdict(unread, cells.length, subject)] : []),
 		...chargeVerdict(comparable, socByCell, subject)
 	];
@@ -91,24 +96,25 @@ const polarityVerdicts = (cells: readonly WithVoltage[]): Verdict[] =>
 			})
 		);
 
-function deepVerdicts(cells: readonly WithVoltage[], { chemistry }: DeliveryContext): Verdict[] {
-	const limitV = CHEMISTRY_FIGURES[chemistry].dischargeLimitV;
-	return cells
-		.filter((c) => c.restVoltageV < limitV)
-		.map((c) => say('deep-discharged', 'stop', cellSubject(c), { restVoltageV: readVolts(c), limitV, chemistry }));
-}
+/** Above the limit by this share, and at most so full, it has no reserve against standing (LFP: 3.0 V). */
+const NEARLY_EMPTY = 1.2;
+/** What a cell may lose by itself, share of its charge a day (3 % a month, default). */
+const LOST_A_DAY = 0.03 / MONTH_DAYS_MEAN;
 
-/** A cell that rests above all a cell of its kind can: overcharged, or no reading of one cell at all. */
-function highVerdicts(cells: readonly WithVoltage[], { chemistry }: DeliveryContext): Verdict[] {
-	const limitV = CHEMISTRY_FIGURES[chemistry].plausibleRestV[1];
-	const mostV = mostOfOneCellV(chemistry);
-	return cells
-		.filter((c) => c.restVoltageV > limitV)
-		.map((c) =>
-			c.restVoltageV > mostV
-				? say('not-one-cell', 'look', cellSubject(c), { restVoltageV: readVolts(c), mostV, chemistry })
-				: say('overcharged', 'stop', cellSubject(c), { restVoltageV: readVolts(c), limitV, chemistry })
-		);
+/** Arrival triage above the limit (models §16); below it {@link outsideLimits} speaks. */
+function nearlyEmptyVerdicts(
+	cells: readonly WithVoltage[],
+	{ chemistry }: DeliveryContext,
+	soc: Record<number, SocBounds>
+): Verdict[] {
+	const limitV = CHEMISTRY_FIGURES[chemistry].dischargeLimitV;
+	return cells.flatMap((c) => {
+		const volts = c.restVoltageV;
+		if (c.readLater || volts < limitV || volts >= limitV * NEARLY_EMPTY) return [];
+		const { lowFraction, highFraction } = soc[c.id]!;
+		const facts = { restVoltageV: readVolts(c), chargeLow: lowFraction, chargeHigh: highFraction, limitV };
+		return [say('nearly-empty', 'open', cellSubject(c), { ...facts, daysLeft: lowFraction / LOST_A_DAY })];
+	});
 }
 
 /** A spread of nothing makes any difference infinite; written down it is only very large. */
@@ -139,6 +145,26 @@ function voltageVerdicts(cells: readonly WithVoltage[], soc: Record<number, SocB
 				chargeHigh: highFraction
 			});
 		});
+}
+
+/** Resistance by temperature, K (models §3). */
+const RESISTANCE_K = 2600;
+const ZERO_C_K = 273.15;
+
+/** Resistances brought to the middle temperature of those known; half of what that moves is added to their doubt. */
+function likeWarm(cells: readonly ArrivedCell[]): ArrivedCell[] {
+	const middle = median(cells.flatMap((c) => c.temperatureC ?? []));
+	if (middle === null) return [...cells];
+	return cells.map((c) => {
+		if (c.acResistanceMohm === null || c.temperatureC == null) return c;
+		const factor = Math.exp(RESISTANCE_K * (1 / (middle + ZERO_C_K) - 1 / (c.temperatureC + ZERO_C_K)));
+		const moved = Math.abs(factor - 1) / 2;
+		return {
+			...c,
+			acResistanceMohm: c.acResistanceMohm * factor,
+			acResistanceSdMohm: Math.hypot((c.acResistanceSdMohm ?? 0) * factor, c.acResistanceMohm * moved)
+		};
+	});
 }
 
 function resistanceVerdicts(all: readonly ArrivedCell[], context: DeliveryContext, subject: Subject): Verdict[] {

@@ -17,6 +17,7 @@ export {
 	type BatteryContext,
 	type CheckContext,
 	type CheckJudgement,
+	type CountedCheck,
 	type DatedDrift,
 	type DriftSlope,
 	type ServiceCheck

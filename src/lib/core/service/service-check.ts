@@ -2,7 +2,7 @@ import { sum } from 'd3-array';
 import { misread, type BalancedEnd } from '../balance';
 import { restVoltageCurve, type Chemistry } from '../chemistry';
 import { CoreError, requireFinite, requirePositive, type Interval } from '../shared';
-import { driftByPassings, narrowed, snapshotBounds, whatWasRead, type Passings } from '../snapshot';
+import { driftByPassings, driftChange, narrowed, snapshotBounds, whatWasRead, type Passings } from '../snapshot';
 import { WHOLE_BANK, measured, say, type Subject, type Verdict } from '../verdicts';
 
 /** How the battery stood when its cells were read. */
@@ -17,6 +17,17 @@ export interface ServiceCheck {
 	groupVoltagesV: readonly (number | null)[];
 	/** Of the log of the charge it ended, where there is one. */
 	passings?: Passings | null;
+	/** An earlier check, read full, whose charge was counted: what it knows of each group is carried over. */
+	anchor?: CountedCheck | null;
+}
+
+/** A check whose groups are known by a count. */
+export interface CountedCheck {
+	/** ISO 8601. */
+	checkedAt: string;
+	currentA: number;
+	groupVoltagesV: readonly (number | null)[];
+	passings: Passings;
 }
 
 export interface BatteryContext {
@@ -126,20 +137,60 @@ function judged(check: ServiceCheck, battery: BatteryContext): CheckJudgement {
 		meterSdV: battery.meterSdV
 	});
 	const countedAh = check.context === 'full' && check.passings ? driftByPassings(check.passings) : [];
-	const driftAh = readAh.map((own, i) => own && narrowed(own, countedAh[i] ?? null));
+	const learntAh =
+		check.context === 'full' && !check.passings && check.anchor ? carriedOver(check, check.anchor, battery) : [];
+	const width = ({ low95, high95 }: Interval) => high95 - low95;
+	const isCloser = (i: number) => learntAh[i] != null && readAh[i] != null && width(learntAh[i]) < width(readAh[i]);
+	const driftAh = readAh.map((own, i) => own && (isCloser(i) ? learntAh[i]! : narrowed(own, countedAh[i] ?? null)));
+	const isLearnt = readAh.some((_, i) => isCloser(i));
 	return {
 		judged: true,
 		reason: `Read ${check.context}: the curve is steep enough to tell charge.`,
 		driftAh,
-		verdicts: [driftVerdict(check, battery, driftAh)]
+		verdicts: [driftVerdict(check, battery, driftAh, isLearnt)]
 	};
+}
+
+/**
+ * What an earlier count and the change since say of each group, Ah: the offset between what its volts and its count said then is taken off
+ * what its volts say now. Null where nothing was counted of a group, or no two groups were read both times.
+ */
+function carriedOver(check: ServiceCheck, anchor: CountedCheck, battery: BatteryContext): (Interval | null)[] {
+	const { chemistry, groupAh, meterSdV } = battery;
+	const both = check.groupVoltagesV.filter((v, i) => v !== null && anchor.groupVoltagesV[i] != null);
+	if (both.length < 2 || anchor.groupVoltagesV.length !== check.groupVoltagesV.length) return [];
+	const before = { chemistry, groupAh, meterSdV, groupVoltagesV: anchor.groupVoltagesV, currentA: anchor.currentA };
+	const read = snapshotBounds(before).driftAh;
+	const counted = driftByPassings(anchor.passings).map((own, i) => own && read[i] && narrowed(read[i], own));
+	const change = driftChange(before, {
+		chemistry,
+		groupAh,
+		meterSdV,
+		groupVoltagesV: check.groupVoltagesV,
+		currentA: check.currentA
+	});
+	return change.map((moved, i) => {
+		const then = counted[i] ?? null;
+		if (!moved || !then || !Number.isFinite(then.low95) || !Number.isFinite(then.high95)) return null;
+		const likely = then.likely + moved.likely;
+		return {
+			low95: likely - Math.hypot(then.likely - then.low95, moved.likely - moved.low95),
+			likely,
+			high95: likely + Math.hypot(then.high95 - then.likely, moved.high95 - moved.likely)
+		};
+	});
 }
 
 /** The least a group can be away from the others by its interval, Ah. */
 const leastAway = ({ low95, high95 }: Interval) => Math.max(0, low95, -high95);
 const mostAway = ({ low95, high95 }: Interval) => Math.max(-low95, high95);
 
-function driftVerdict(check: ServiceCheck, battery: BatteryContext, driftAh: readonly (Interval | null)[]): Verdict {
+function driftVerdict(
+	check: ServiceCheck,
+	battery: BatteryContext,
+	driftAh: readonly (Interval | null)[],
+	isLearnt: boolean
+): Verdict {
 	const limit = LOOK_SHARE * battery.groupAh;
 	const known = driftAh.flatMap((drift, i) => (drift === null ? [] : [{ drift, group: i + 1 }]));
 	// Whoever is surest to be away, or else whoever may be furthest.
@@ -154,7 +205,8 @@ function driftVerdict(check: ServiceCheck, battery: BatteryContext, driftAh: rea
 		limitShare: LOOK_SHARE,
 		end: check.context === 'full' ? ('top' as const) : ('bottom' as const),
 		group: worst.group,
-		countedAtV: (check.context === 'full' && check.passings?.voltageV) || null
+		countedAtV: (check.context === 'full' && check.passings?.voltageV) || null,
+		learntOn: isLearnt ? check.anchor!.checkedAt.slice(0, 10) : null
 	};
 	const { battery: whole = WHOLE_BANK, groups = [] } = battery.subjects ?? {};
 	const group = groups[worst.group - 1] ?? whole;

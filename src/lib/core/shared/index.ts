@@ -7,4 +7,4 @@ export { cubicAt, cubicIntegral, cubicSlopeAt, uniformCubic, type UniformCubic }
 export { STAGES, STAGE_NAMES, type Stage, type StageStatus } from './stage';
 export type { RunningWork } from './running-work';
 export { intervalOf, type Interval } from './interval';
-export { MONTH_NAMES } from './months';
+export { MONTH_DAYS_MEAN, MONTH_NAMES } from './months';

@@ -1,4 +1,4 @@
-export { snapshotBounds, type Snapshot, type SnapshotBounds } from './snapshot';
+export { driftChange, snapshotBounds, type Snapshot, type SnapshotBounds } from './snapshot';
 export { whatWasRead, type Read } from './what-was-read';
 export {
 	apartByPassings,

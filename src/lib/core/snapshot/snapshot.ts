@@ -1,5 +1,6 @@
 import { bisectLeft, cumsum } from 'd3-array';
-import { HYSTERESIS_V, restVoltageCurve, type Chemistry } from '../chemistry';
+import { LOADED_OHM_AH } from '../cell-model';
+import { HYSTERESIS_V, drawnCurve, restVoltageCurve, type Chemistry } from '../chemistry';
 import {
 	CoreError,
 	intervalOf,
@@ -14,7 +15,6 @@ import {
 	type Interval,
 	type Random
 } from '../shared';
-import { drawnCurve } from './drawn-curve';
 
 /** Group voltages read within a minute, while a known current flows. */
 export interface Snapshot {
@@ -42,8 +42,6 @@ export interface SnapshotBounds {
  * Ω·Ah; at rest, how far one group may stand in its hysteresis loop from the others, as a share of the loop.
  */
 const DOUBT = { hysteresis: 0.35, resistance: 0.22, jointOhmAh: 0.01, unlikeHysteresis: 0.5 };
-/** R0 + R1 of a cell, Ω·Ah. */
-const RESISTANCE_OHM_AH = 0.08;
 /** Below this C-rate nobody knows which way the current last flowed. */
 const STILL_C_RATE = 0.002;
 const DRAWS = 600;
@@ -83,25 +81,64 @@ export function snapshotBounds(snapshot: Snapshot): SnapshotBounds {
 	};
 }
 
+/**
+ * By how much each group has moved against the mean of the others from one snapshot of a battery to another, Ah. Curve, hysteresis and
+ * resistance are the same cells' both times: each drawn world reads both, and what it gets wrong of both falls out of the difference.
+ * Null where a group was not read both times.
+ * @throws CoreError `no-readings` below two groups read both times, and as {@link snapshotBounds}
+ */
+export function driftChange(before: Snapshot, after: Snapshot): (Interval | null)[] {
+	const places = after.groupVoltagesV.flatMap((v, i) => (v !== null && before.groupVoltagesV[i] != null ? [i] : []));
+	if (places.length < 2)
+		throw new CoreError(
+			'no-readings',
+			'groupVoltagesV',
+			`groupVoltagesV requires two or more groups read both times, got ${places.length}`
+		);
+	const drawsOf = (snapshot: Snapshot, reading: number) =>
+		chargeDraws(
+			snapshot,
+			places.map((i) => snapshot.groupVoltagesV[i]!),
+			reading
+		);
+	const [was, is] = [drawsOf(before, 0), drawsOf(after, 1)];
+	const place = new Map(places.map((i, k) => [i, k]));
+	return after.groupVoltagesV.map((_, i) => {
+		const k = place.get(i);
+		if (k === undefined) return null;
+		return intervalOf(
+			is.map((socs, d) => againstOthers(socs, k) * after.groupAh - againstOthers(was[d]!, k) * before.groupAh)
+		);
+	});
+}
+
 const againstOthers = (socs: readonly number[], k: number): number => {
 	const sum = socs.reduce((a, b) => a + b, 0);
 	return socs[k]! - (sum - socs[k]!) / (socs.length - 1);
 };
 
-/** States of charge of the groups in each drawn world, in the order of the voltages. */
-function chargeDraws({ chemistry, groupAh, currentA, meterSdV }: Snapshot, volts: readonly number[]): number[][] {
+/**
+ * States of charge of the groups in each drawn world, in the order of the voltages. The worlds are the same for every snapshot; what
+ * the meter adds is drawn anew for each.
+ */
+function chargeDraws(
+	{ chemistry, groupAh, currentA, meterSdV }: Snapshot,
+	volts: readonly number[],
+	reading = 0
+): number[][] {
 	const random = seededRandom(SEED);
+	const ofReading = seededRandom(SEED + 1 + reading);
 	const draw = (sd: number) => normalDraw(random, 0, sd);
 	const rate = currentA / groupAh;
 	const isStill = Math.abs(rate) < STILL_C_RATE;
 	const unlikeV = isStill ? DOUBT.unlikeHysteresis * HYSTERESIS_V[chemistry] : 0;
 	const groupSdV = Math.hypot(meterSdV, Math.abs(rate) * DOUBT.jointOhmAh, unlikeV);
-	const drawVolts = ownVoltages(volts, groupSdV, random);
+	const drawVolts = ownVoltages(volts, groupSdV, ofReading);
 	const typical = restVoltageCurve(chemistry);
 	return Array.from({ length: DRAWS }, () => {
 		const loopV = HYSTERESIS_V[chemistry] * Math.exp(draw(DOUBT.hysteresis));
-		const branch = isStill ? 2 * random() - 1 : Math.sign(rate);
-		const shared = branch * loopV + rate * RESISTANCE_OHM_AH * Math.exp(draw(DOUBT.resistance));
+		const branch = isStill ? 2 * ofReading() - 1 : Math.sign(rate);
+		const shared = branch * loopV + rate * LOADED_OHM_AH * Math.exp(draw(DOUBT.resistance));
 		const curve = drawnCurve(typical, random);
 		return drawVolts().map((v) => curve.socOf(v - shared));
 	});

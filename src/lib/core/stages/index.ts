@@ -27,7 +27,15 @@ export {
 	type ProveCheck,
 	type ProveRecords
 } from './prove';
-export { CRATE_REST_S, deliveryTrays, judgedTrays, judgeReceiveStage, type DeliveryTray } from './receive';
+export {
+	CRATE_REST_S,
+	deliveryClaim,
+	deliveryTrays,
+	judgedTrays,
+	judgeReceiveStage,
+	type DeliveryTray,
+	type JudgedTray
+} from './receive';
 export { statusOf, type StageJudgement } from './stage-judgement';
 export {
 	batteryService,
@@ -41,4 +49,4 @@ export {
 	type TestRow
 } from './serve';
 export { whereWasI, type WhereWasI } from './where-was-i';
-export { bankCapacities, judgeTestStage, type CellCapacity } from './test';
+export { bankCapacities, judgeTestStage, promisedTo, protocolStrip, type CellCapacity, type Promised } from './test';

@@ -1,5 +1,7 @@
 import type { Chemistry } from '../chemistry';
 import type { LogFault } from '../capacity-run';
+import type { Clause, ClauseKind } from '../clauses';
+import type { Inspection } from '../inspection';
 import type { Strategy } from '../limits';
 import type { MeterAccuracy, Quantity } from '../reading';
 
@@ -75,6 +77,8 @@ export interface PictureReading {
 	takenAt: string;
 	/** How far off that may be, s; null: exact. */
 	takenDoubtS: number | null;
+	/** Corrected by a calibration of its meter: `sd` is of that. */
+	calibrated?: boolean;
 	/** What it was read with; null: the meter of the settings. */
 	meter: string | null;
 }
@@ -89,6 +93,8 @@ export interface PictureRun {
 	/** What it was discharged with: A (out: negative) or W. */
 	currentA: number | null;
 	powerW: number | null;
+	/** Between charge and discharge, s; null or missing: nobody said. */
+	restS?: number | null;
 	/** Where it was ended, V; null: at the cell's limit. */
 	cutoffV: number | null;
 	/** Null: nobody said. */
@@ -108,6 +114,12 @@ export interface PictureCell {
 	deliveryId: number;
 	position: number;
 	batch: string | null;
+	/** As scanned or typed; null: not read. */
+	code: string | null;
+	/** Other cells of the stock that bear the same code. */
+	codeTwins: readonly { id: number; label: string }[];
+	/** The latest; null: nobody has looked at it. */
+	inspection: Inspection | null;
 	/** Its plus is on the other side than printed, as somebody recorded. */
 	plusTurned: boolean;
 	readings: Partial<Record<Quantity, PictureReading>>;
@@ -123,6 +135,20 @@ export interface PictureDelivery {
 	id: number;
 	name: string;
 	receivedOn: string;
+	supplier: string | null;
+	orderedOn: string | null;
+	promisedOn: string | null;
+	/** Of one cell, and of all, in the currency of the settings. */
+	cellPrice: number | null;
+	shipping: number | null;
+	promisedGrade: string | null;
+	promisedTerminals: string | null;
+	promisedAh: number | null;
+	promisedClause: ClauseKind | null;
+	promisedResistanceMohm: number | null;
+	promisedProducedOn: string | null;
+	claimDays: number | null;
+	used: boolean | null;
 }
 
 export interface PictureBalanceRun {
@@ -143,6 +169,9 @@ export interface PictureBalanceRun {
 export interface BankPicture {
 	bank: PictureBank;
 	cellType: PictureCellType | null;
+	/** What its maker promises. */
+	clauses: readonly Clause[];
+	currency: string;
 	meters: Record<Quantity, MeterAccuracy>;
 	/** Those with cells in play, oldest first. */
 	deliveries: readonly PictureDelivery[];

@@ -7,7 +7,8 @@ import {
 	type BankPlan,
 	type BuildStep,
 	type PlannedCell,
-	type PlanState
+	type PlanState,
+	type PlanTime
 } from '../planning';
 import { say, type Verdict } from '../verdicts';
 import type { BankPicture, PictureBattery } from './picture';
@@ -40,12 +41,12 @@ function layoutVerdicts(picture: BankPicture): Verdict[] {
 	return verdicts;
 }
 
-const NOTHING_WRITTEN: PlanFactsOfBank = { plan: null, nowMs: 0 };
+const NOTHING_WRITTEN: PlanFactsOfBank = { plan: null, time: { nowMs: 0 } };
 
 /** What was written down before buying, and when it is looked at. */
 export interface PlanFactsOfBank {
 	plan: BankPlan | null;
-	nowMs: number;
+	time: Omit<PlanTime, 'done'>;
 }
 
 /** The cells of a bank as a plan reckons with them; null while no type is chosen. */
@@ -56,8 +57,8 @@ function plannedCell({ cellType }: BankPicture): PlannedCell | null {
 }
 
 /** What follows from a plan, but for the year of use. */
-export const bankPlanState = (picture: BankPicture, plan: BankPlan, nowMs: number): PlanState =>
-	planState(plan, picture.bank, plannedCell(picture), { nowMs, done: doneSteps(picture) });
+export const bankPlanState = (picture: BankPicture, plan: BankPlan, time: Omit<PlanTime, 'done'>): PlanState =>
+	planState(plan, picture.bank, plannedCell(picture), { ...time, done: doneSteps(picture) });
 
 /** What of the build has happened already, by the records; the first delivery counts as the arrival. */
 export function doneSteps({ deliveries, cells }: BankPicture): Partial<Record<BuildStep, number>> {
@@ -70,11 +71,11 @@ export function doneSteps({ deliveries, cells }: BankPicture): Partial<Record<Bu
 	return { order: arriveMs, arrive: arriveMs, ...(testedMs === null ? {} : { test: testedMs }) };
 }
 
-function beforeBuying(picture: BankPicture, { plan, nowMs }: PlanFactsOfBank): Verdict[] {
+function beforeBuying(picture: BankPicture, { plan, time }: PlanFactsOfBank): Verdict[] {
 	if (!plan) return [];
 	const { chemistry, series } = picture.bank;
 	const classV = nominalClassV(series * CHEMISTRY_FIGURES[chemistry].nominalV);
-	return judgeBankPlan(plan, bankPlanState(picture, plan, nowMs), classV, bankSubject(picture), nowMs);
+	return judgeBankPlan(plan, bankPlanState(picture, plan, time), classV, bankSubject(picture), time.nowMs);
 }
 
 /** What to think of a bank's plan. A bank of ready-made batteries alone needs no cell type. */

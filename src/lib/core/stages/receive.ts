@@ -1,11 +1,17 @@
 import { group } from 'd3-array';
 import type { SocBounds } from '../chemistry';
-import { judgeDelivery, meterSd } from '../reading';
-import { say, type Subject, type Verdict } from '../verdicts';
+import { claimOf, judgeClaim, type ClaimTerms, type ClaimedCell } from '../claim';
+import { judgeCodes } from '../identity';
+import { judgeInspections } from '../inspection';
+import { CLAIM_DAYS } from '../planning';
+import { judgeBodies, judgeDelivery, meterSd, type Quantity } from '../reading';
+import { whatWasRead } from '../snapshot';
+import { cellSubject, cellsOf, say, type Subject, type Verdict } from '../verdicts';
 import { oncePerPicture } from './once-per-picture';
 import type { BankPicture, PictureCell, PictureDelivery, PictureReading } from './picture';
 import { bankSubject, concernedCells, isInService, wantedCells } from './picture-parts';
 import { setAside, type StageJudgement } from './stage-judgement';
+import { bankCapacities, promisedTo } from './test';
 
 /** Rest assumed of a cell as it comes out of its crate, s: two days of transport. */
 export const CRATE_REST_S = 2 * 86400;
@@ -16,7 +22,7 @@ export interface DeliveryTray {
 	cells: readonly PictureCell[];
 }
 /** The same with what is thought of it. */
-interface JudgedTray extends DeliveryTray {
+export interface JudgedTray extends DeliveryTray {
 	verdicts: Verdict[];
 	/** Arrival state of charge per cell id, for the cells that have a rest voltage. */
 	socByCell: Record<number, SocBounds>;
@@ -34,7 +40,7 @@ export function deliveryTrays({ deliveries, cells }: BankPicture): DeliveryTray[
 export const judgedTrays = oncePerPicture((picture): JudgedTray[] =>
 	deliveryTrays(picture).map((tray) => ({
 		...tray,
-		...judgeTray(picture, tray.cells, deliverySubject(tray.delivery))
+		...judgeTray(picture, tray, deliverySubject(tray.delivery))
 	}))
 );
 
@@ -47,11 +53,11 @@ function readLater({ bank, balanceRun }: BankPicture, cell: PictureCell): boolea
 	return since.some((at) => at != null && Date.parse(at) < Date.parse(takenAt));
 }
 
-function judgeTray(picture: BankPicture, cells: readonly PictureCell[], subject: Subject) {
+function judgeTray(picture: BankPicture, { delivery, cells }: DeliveryTray, subject: Subject) {
 	const { bank, cellType, meters } = picture;
 	// A typed reading is doubted by the meter as the settings describe it today; one read live by the sheet of its instrument.
 	const sdOf = (quantity: 'restVoltage' | 'acResistance', r: PictureReading | undefined) =>
-		!r ? null : r.meter ? r.sd : meterSd(meters[quantity], r.value);
+		!r ? null : r.meter || r.calibrated ? r.sd : meterSd(meters[quantity], r.value);
 	const arrived = cells.map((cell) => {
 		const {
 			id,
@@ -65,16 +71,84 @@ function judgeTray(picture: BankPicture, cells: readonly PictureCell[], subject:
 			plusTurned: cell.plusTurned,
 			restVoltageV: restVoltage?.value ?? null,
 			acResistanceMohm: acResistance?.value ?? null,
+			temperatureC: cell.readings.temperature?.value ?? null,
 			restVoltageSdV: sdOf('restVoltage', restVoltage),
 			acResistanceSdMohm: sdOf('acResistance', acResistance)
 		};
 	});
+	const of = (cell: PictureCell, quantity: Quantity) => cell.readings[quantity]?.value ?? null;
+	const bodies = cells.map((cell) => ({
+		...{ id: cell.id, label: cell.label, massKg: of(cell, 'mass'), temperatureC: of(cell, 'temperature') },
+		massSdKg: cell.readings.mass?.sd ?? null
+	}));
+	const volts = cells.map((c) => c.readings.restVoltage?.value ?? null);
+	const seenAs = whatWasRead(volts, bank.chemistry);
+	// Read along a string from its end: the cells are the differences.
+	const ownSds = arrived.map((c) => c.restVoltageSdV);
+	const staircase = seenAs.kind === 'cumulative' && !volts.includes(null) ? seenAs.differencesV : null;
+	if (staircase)
+		arrived.forEach((cell, i) => {
+			cell.restVoltageV = staircase[i]!;
+			// A difference holds the doubt of two readings; the first of all is one.
+			const before = i === 0 ? 0 : (ownSds[i - 1] ?? 0);
+			cell.restVoltageSdV = Math.hypot(ownSds[i] ?? 0, before);
+		});
 	const restS = Math.min(CRATE_REST_S, ...cells.map((c) => c.readings.restVoltage?.restS ?? CRATE_REST_S));
-	return judgeDelivery(
+	const judged = judgeDelivery(
 		arrived,
-		{ chemistry: bank.chemistry, restS, ratedResistanceMohm: cellType?.acResistanceMohm ?? null },
+		{
+			...{ chemistry: bank.chemistry, restS },
+			ratedResistanceMohm: delivery.promisedResistanceMohm ?? cellType?.acResistanceMohm ?? null
+		},
 		subject
 	);
+	const codes = { chemistry: bank.chemistry, receivedOn: delivery.receivedOn };
+	const seen = [
+		...(staircase
+			? [say('arrival-cumulative', 'look', subject, { differencesV: staircase }, cells.map(cellSubject))]
+			: []),
+		...judgeInspections(cells, cellType?.thicknessMm ?? null, subject),
+		...judgeBodies(bodies, cellType?.massKg ?? null, subject),
+		...judgeCodes(
+			cells.map((c) => ({ ...c, twins: c.codeTwins })),
+			{ ...codes, promisedProducedOn: delivery.promisedProducedOn },
+			subject
+		),
+		...(delivery.used ? [usedVerdict(cells, subject)] : [])
+	];
+	return { ...judged, verdicts: [...judged.verdicts, ...seen] };
+}
+
+function usedVerdict(cells: readonly PictureCell[], subject: Subject): Verdict {
+	const untested = cells.filter((c) => c.runs.length === 0);
+	const facts = { cells: cells.length, untested: untested.length };
+	return say('used-cells', untested.length ? 'open' : 'calm', subject, facts, untested.map(cellSubject));
+}
+
+const DAY_MS = 86_400_000;
+
+/** What a delivery comes to, with every cell tested or not: in one sentence, and cell by cell. */
+export function deliveryClaim(picture: BankPicture, { delivery, cells, verdicts }: JudgedTray) {
+	const stopped = new Set(verdicts.filter((v) => v.warmth === 'stop').flatMap(cellsOf));
+	const byCell = new Map(bankCapacities(picture).map((c) => [c.cell.id, c]));
+	const wanted = cells[0] ? promisedTo(cells[0], picture) : null;
+	const untilMs = Date.parse(delivery.receivedOn) + (delivery.claimDays ?? CLAIM_DAYS) * DAY_MS;
+	const terms: ClaimTerms = {
+		...{ cellPrice: delivery.cellPrice, soldAh: wanted?.capacityAh ?? null, currency: picture.currency },
+		claimUntil: new Date(untilMs).toISOString().slice(0, 10)
+	};
+	const claimed = cells.map(({ id, label }): ClaimedCell => {
+		const judgement = byCell.get(id)?.judgement ?? null;
+		return {
+			...{ id, label, stopped: stopped.has(id) },
+			capacity: judgement && {
+				...{ outcome: judgement.outcome, capacityAh: judgement.capacityAh, sdAh: judgement.sdAh },
+				wantedAh: judgement.ratedAh
+			}
+		};
+	});
+	const claim = claimOf(claimed, terms);
+	return { claim, terms, claimed, wanted, verdicts: judgeClaim(claim, terms, deliverySubject(delivery)) };
 }
 
 /** The verdicts on what arrived, and whether every cell that is needed is here and read. */
@@ -91,6 +165,6 @@ export function judgeReceiveStage(picture: BankPicture): StageJudgement {
 		return { verdicts: asks ? [say('not-read', 'open', bankSubject(picture), facts)] : [], done: !asks };
 	}
 	const ids = new Set(concerned.map((c) => c.id));
-	const verdicts = trays.flatMap((t) => t.verdicts);
+	const verdicts = trays.flatMap((t) => [...deliveryClaim(picture, t).verdicts, ...t.verdicts]);
 	return { verdicts: setAside(verdicts, ids), done };
 }

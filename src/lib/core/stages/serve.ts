@@ -7,6 +7,7 @@ import {
 	type BatteryContext,
 	type CheckContext,
 	type CheckJudgement,
+	type CountedCheck,
 	type DriftSlope,
 	type FadeInput,
 	type FadeProjection,
@@ -82,12 +83,21 @@ export const ratedGroupAh = ({ cellType }: BankPicture, battery: PictureBattery)
 		? battery.ratedAh
 		: (cellType?.ratedAh ?? ASSUMED_CELL_AH) * battery.parallel;
 
+/** The latest check, read full, whose charge was counted; null where there is none. */
+function countedBefore(checks: readonly ServiceRow[]): CountedCheck | null {
+	const found = checks.findLast((c) => c.context === 'full' && c.passings != null);
+	if (!found) return null;
+	const { checkedAt, currentA, groupVoltagesV, passings } = found;
+	return { checkedAt, currentA, groupVoltagesV, passings: passings! };
+}
+
 /** A check that cannot be judged at all is kept and says why. */
 function judgedCheck(
 	check: ServiceRow,
 	context: BatteryContext,
 	groups: number,
-	judge: ServiceHistory['judge']
+	judge: ServiceHistory['judge'],
+	anchor: CountedCheck | null
 ): JudgedCheck {
 	try {
 		if (check.groupVoltagesV.length !== groups)
@@ -96,7 +106,7 @@ function judgedCheck(
 				'groupVoltagesV',
 				`${check.groupVoltagesV.length} groups were read, the battery has ${groups} now. Kept, not judged.`
 			);
-		return { check, judgement: judge(check, context) };
+		return { check, judgement: judge({ ...check, anchor }, context) };
 	} catch (error) {
 		if (!(error instanceof CoreError)) throw error;
 		const reason = error.code === 'no-readings' ? 'Fewer than two groups were read. Kept, not judged.' : error.message;
@@ -143,9 +153,10 @@ export function batteryService(
 		meterSdV: meterSd(picture.meters.restVoltage, 3.4),
 		subjects
 	};
-	const checks = allChecks
-		.filter((c) => c.battery === battery.number)
-		.map((check) => judgedCheck(check, context, battery.series, judge));
+	const own = allChecks.filter((c) => c.battery === battery.number);
+	const checks = own.map((check, i) =>
+		judgedCheck(check, context, battery.series, judge, countedBefore(own.slice(0, i)))
+	);
 	const tests = allTests
 		.filter((t) => t.battery === battery.number)
 		.map((t) => {

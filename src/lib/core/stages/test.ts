@@ -11,15 +11,21 @@ import {
 	type TestersApart
 } from '../capacity-run';
 import { CHEMISTRY_FIGURES } from '../chemistry';
+import {
+	OTHER_END_V,
+	USUAL_CONDITIONS,
+	bindingClause,
+	clauseStrip,
+	type Clause,
+	type ClauseKind,
+	type Tick
+} from '../clauses';
 import { CoreError } from '../shared';
 import { measured, say, type Subject, type Verdict } from '../verdicts';
 import { oncePerPicture } from './once-per-picture';
 import type { BankPicture, PictureCell, PictureCellType, PictureRun } from './picture';
 import { bankSubject, concernedCells, isInService, wantedCells } from './picture-parts';
 import { setAside, type StageJudgement } from './stage-judgement';
-
-/** The protocol's discharge rate when the maker gives none (default). */
-const STANDARD_C_RATE = 0.2;
 
 export interface CellCapacity {
 	cell: PictureCell;
@@ -31,22 +37,32 @@ export interface CellCapacity {
 	/** Why there is no capacity although there is a run. */
 	refused: RefusedRun | null;
 	/** How its latest run was brought to standard conditions; null where there is none. */
-	correction: { fraction: number; temperatureC: number | null; cRate: number | null } | null;
+	correction: { fraction: number; temperatureC: number | null; cRate: number | null; standardC: number } | null;
 	judgement: CapacityJudgement | null;
 }
 
 /** Runs of a cell that are this much older than its latest are of another cell, so to say, ms: a cell ages. */
 const SAME_AGE_MS = 365.25 * 86400e3;
 
-/** A run ended this much above the limit of the cell is a run to another end, V. */
-const OTHER_END_V = 0.05;
+/** The clause a bank's cells are measured by: of the kind that all its deliveries were promised by, else the least its maker promises. */
+function clauseOf({ clauses, deliveries }: BankPicture): Clause | null {
+	const kinds = new Set(deliveries.flatMap((d) => d.promisedClause ?? []));
+	const [kind] = kinds;
+	return (kinds.size === 1 && clauses.find((c) => c.kind === kind)) || bindingClause(clauses);
+}
+
+/** Where a discharge of these cells ends, V: by the clause, else at their limit. */
+const endOf = (picture: BankPicture): number =>
+	clauseOf(picture)?.cutoffV ??
+	picture.cellType?.dischargeLimitV ??
+	CHEMISTRY_FIGURES[picture.bank.chemistry].dischargeLimitV;
 
 /** Why a run gives a lower bound and no capacity; null when it gives one. */
-function onlyAtLeast(run: PictureRun, limitV: number): RefusedRun | null {
+function onlyAtLeast(run: PictureRun, endV: number): RefusedRun | null {
 	const { capacityAh: atLeastAh } = run;
 	const has = (code: string) => run.faults?.some((f) => f.code === code) ?? false;
 	if (has('starts-not-full') || run.startedFull === false) return { why: 'not-full', atLeastAh };
-	const endedHigh = run.source === 'hand' && run.cutoffV !== null && run.cutoffV > limitV + OTHER_END_V;
+	const endedHigh = run.source === 'hand' && run.cutoffV !== null && run.cutoffV > endV + OTHER_END_V;
 	return has('ends-early') || endedHigh ? { why: 'ended-early', atLeastAh } : null;
 }
 
@@ -72,14 +88,21 @@ interface BroughtToStandard {
 }
 
 /** A cell's runs brought to standard conditions. */
-function standardRuns(cell: PictureCell, { bank, cellType }: BankPicture): BroughtToStandard {
+function standardRuns(cell: PictureCell, picture: BankPicture): BroughtToStandard {
+	const { bank, cellType } = picture;
 	const latest = cell.runs.at(-1);
 	const brought: BroughtToStandard = { standard: [], refused: null, used: null, correction: null };
 	if (!latest) return brought;
-	const { nominalV, dischargeLimitV } = CHEMISTRY_FIGURES[bank.chemistry];
+	const { nominalV } = CHEMISTRY_FIGURES[bank.chemistry];
+	const endV = endOf(picture);
 	const since = Date.parse(latest.testedAt) - SAME_AGE_MS;
+	const clause = clauseOf(picture);
+	const standard = {
+		cRate: clause?.dischargeCRate ?? USUAL_CONDITIONS.dischargeCRate,
+		temperatureC: clause?.temperatureC ?? USUAL_CONDITIONS.temperatureC
+	};
 	for (const run of cell.runs.filter((r) => Date.parse(r.testedAt) >= since)) {
-		const atLeast = onlyAtLeast(run, cellType?.dischargeLimitV ?? dischargeLimitV);
+		const atLeast = onlyAtLeast(run, endV);
 		if (atLeast) {
 			brought.refused = atLeast;
 			continue;
@@ -87,18 +110,13 @@ function standardRuns(cell: PictureCell, { bank, cellType }: BankPicture): Broug
 		try {
 			const measured = { capacityAh: run.capacityAh, sdAh: run.sdAh ?? run.capacityAh * TESTER_GAIN_SD };
 			const cRate = cRateOf(run, cellType, nominalV);
-			const to = toStandardConditions(measured, run.temperatureC, cRate, STANDARD_C_RATE);
-			const [before, after] = [measured.sdAh / measured.capacityAh, to.sdAh / to.capacityAh];
-			const sharedSd = Math.sqrt(Math.max(0, after ** 2 - before ** 2));
-			brought.standard.push({
-				cellId: cell.id,
-				tester: run.tester,
-				capacityAh: to.capacityAh,
-				sdAh: to.sdAh,
-				sharedSd
-			});
+			const { correctionFraction, ...to } = toStandardConditions(measured, run.temperatureC, cRate, standard);
+			brought.standard.push({ cellId: cell.id, tester: run.tester, ...to });
 			brought.used = run;
-			brought.correction = { fraction: to.correctionFraction, temperatureC: run.temperatureC, cRate };
+			brought.correction = {
+				...{ fraction: correctionFraction, temperatureC: run.temperatureC, cRate },
+				standardC: standard.temperatureC
+			};
 		} catch (error) {
 			if (!(error instanceof CoreError)) throw error;
 			brought.refused = { why: 'conditions', reason: error.message };
@@ -107,9 +125,24 @@ function standardRuns(cell: PictureCell, { bank, cellType }: BankPicture): Broug
 	return brought.standard.length ? { ...brought, refused: null } : brought;
 }
 
+/** A capacity a cell was sold with. */
+export interface Promised {
+	capacityAh: number;
+	clause: ClauseKind | null;
+}
+
+/** What a cell is held against: what its delivery was promised, else the least its maker promises, else its rating. */
+export function promisedTo(cell: PictureCell, { deliveries, clauses, cellType }: BankPicture): Promised | null {
+	const delivery = deliveries.find((d) => d.id === cell.deliveryId);
+	if (delivery?.promisedAh) return { capacityAh: delivery.promisedAh, clause: delivery.promisedClause };
+	const clause = clauses.find((c) => c.kind === delivery?.promisedClause) ?? bindingClause(clauses);
+	if (clause) return { capacityAh: clause.capacityAh, clause: clause.kind };
+	return cellType && { capacityAh: cellType.ratedAh, clause: null };
+}
+
 function capacityOf(
 	cell: PictureCell,
-	cellType: PictureCellType | null,
+	wanted: Promised | null,
 	joint: JointCapacity | null,
 	{ refused, used, correction }: BroughtToStandard
 ): CellCapacity {
@@ -117,8 +150,8 @@ function capacityOf(
 	const run = used ?? cell.runs.at(-1) ?? null;
 	if (!joint) return { cell, run, capacityAh: null, sdAh: null, refused, correction: null, judgement: null };
 	const { capacityAh, sdAh, testersApartAh } = joint;
-	const judgement = cellType
-		? judgeCapacity(cell, capacityAh, sdAh, cellType.ratedAh, testersApartAh, correction)
+	const judgement = wanted
+		? judgeCapacity(cell, capacityAh, sdAh, wanted.capacityAh, testersApartAh, correction, wanted.clause)
 		: null;
 	return { cell, run, capacityAh, sdAh, refused: null, correction, judgement };
 }
@@ -130,7 +163,7 @@ const bankTesting = oncePerPicture((picture): { capacities: CellCapacity[]; apar
 	const own = picture.cells.map((cell) => ({ cell, brought: standardRuns(cell, picture) }));
 	const { byCell, apart } = jointCapacities(own.flatMap((c) => c.brought.standard));
 	const capacities = own.map(({ cell, brought }) =>
-		capacityOf(cell, picture.cellType, byCell.get(cell.id) ?? null, brought)
+		capacityOf(cell, promisedTo(cell, picture), byCell.get(cell.id) ?? null, brought)
 	);
 	return { capacities, apart };
 });
@@ -161,4 +194,29 @@ export function judgeTestStage(picture: BankPicture): StageJudgement {
 		],
 		done: own.length >= wantedCells(picture) && own.every((c) => c.capacityAh !== null)
 	};
+}
+
+const USUAL_CLAUSE: Omit<Clause, 'capacityAh'> = {
+	...{ kind: 'nominal', chargeV: null, tailCRate: null, restH: null },
+	...{ dischargeCRate: null, cutoffV: null, temperatureC: null }
+};
+
+/** What the run a cell's figure is of kept of the clause it is held against. */
+export function protocolStrip(picture: BankPicture, { run, refused }: CellCapacity): Tick[] {
+	if (!run) return [];
+	const { bank, cellType } = picture;
+	const has = (code: string) => run.faults?.some((f) => f.code === code) ?? false;
+	return clauseStrip(
+		clauseOf(picture) ?? { ...USUAL_CLAUSE, capacityAh: cellType?.ratedAh ?? 0 },
+		{
+			startedFull: has('starts-not-full') ? false : run.startedFull,
+			restH: run.restS == null ? null : run.restS / 3600,
+			cRate: cRateOf(run, cellType, CHEMISTRY_FIGURES[bank.chemistry].nominalV),
+			...{ temperatureC: run.temperatureC, tester: run.tester },
+			endedEarly: has('ends-early'),
+			tooFar: refused?.why === 'conditions',
+			cutoffV: run.cutoffV ?? (run.source === 'hand' ? null : endOf(picture))
+		},
+		bank.chemistry
+	);
 }

@@ -16,6 +16,8 @@ export interface Hourly {
 	hours: readonly number[];
 	/** 1 … 12; all when missing or null. */
 	months?: readonly number[] | null;
+	/** 1 (Monday) … 7 (Sunday); all when missing or null. */
+	days?: readonly number[] | null;
 }
 
 export interface YearInput {
@@ -66,7 +68,7 @@ function requireMonths(values: readonly number[], path: string): readonly number
 	return values;
 }
 
-function requireHourly({ w, hours, months }: Hourly, path: string): void {
+function requireHourly({ w, hours, months, days }: Hourly, path: string): void {
 	requireNotNegative(w, `${path}.w`);
 	const whole = (v: number, low: number, high: number, at: string) => {
 		if (!Number.isInteger(v) || v < low || v > high)
@@ -74,6 +76,7 @@ function requireHourly({ w, hours, months }: Hourly, path: string): void {
 	};
 	hours.forEach((h, i) => whole(h, 0, 23, `${path}.hours.${i}`));
 	months?.forEach((m, i) => whole(m, 1, MONTHS, `${path}.months.${i}`));
+	days?.forEach((d, i) => whole(d, 1, 7, `${path}.days.${i}`));
 }
 
 /** @throws CoreError `out-of-range`, `not-positive`, `negative`, `not-a-number`, `months`, `chemistry`, `order` */

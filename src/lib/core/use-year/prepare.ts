@@ -20,11 +20,13 @@ export interface PreparedYear {
 /** A month may have a little more sun than the clear sky of the formula. */
 const ROUNDING = 1.0001;
 
+/** The year drawn begins on a Monday: which one it is moves nothing that is a mean over years. */
 const hoursOf = (list: readonly Hourly[], factor: (index: number) => number): Float64Array => {
 	const w = new Float64Array(HOURS);
 	list.forEach((one, index) => {
 		for (let day = 0; day < MONTH_OF_DAY.length; day++) {
 			if (one.months?.length && !one.months.includes(MONTH_OF_DAY[day]! + 1)) continue;
+			if (one.days?.length && !one.days.includes((day % 7) + 1)) continue;
 			for (const hour of one.hours) w[day * 24 + hour]! += one.w * factor(index);
 		}
 	});

@@ -53,6 +53,13 @@ describe('a year of use', () => {
 		expect(year.efcPerYear).toBe(0);
 		expect(year.hoursEmpty).toBe(8760);
 	});
+	it('what runs on one day of the week is wanted 52 or 53 times a year', () => {
+		const onSundays = { ...cabin, loads: [{ w: 100, hours: [12], days: [7] }] };
+		expect(yearOfUse(onSundays).kwhWanted).toBeCloseTo(5.2, 9);
+		// The year drawn begins on a Monday, and so ends on one.
+		expect(yearOfUse({ ...cabin, loads: [{ w: 100, hours: [12], days: [1] }] }).kwhWanted).toBeCloseTo(5.3, 9);
+		expect(() => yearOfUse({ ...cabin, loads: [{ w: 1, hours: [1], days: [0] }] })).toThrow(/loads.0.days.0/);
+	});
 	it('without loads it stands full, never empty', () => {
 		const year = yearOfUse({ ...cabin, loads: [] });
 		expect(year).toMatchObject({ kwhMissing: 0, efcPerYear: 0, hoursFull: 8760, hoursEmpty: 0, kwhWanted: 0 });

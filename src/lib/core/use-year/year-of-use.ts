@@ -70,6 +70,8 @@ export const answerOf = (year: YearOfUse): YearAnswer => ({
 
 /** How far a place may be from the usual sun hours of its latitude, one sd of the logarithm (default). */
 const USUAL_SUN_SD = 0.15;
+/** Panels, wiring and controller give more or less than 0.93 of what they should, one sd of the logarithm (default). */
+const YIELD_SD = 0.05;
 const USUAL_SEED = 1;
 const END_FRACTION = 0.8;
 /** Mean charge at which the usual fade is usual (default). */
@@ -90,7 +92,7 @@ export function yearOfUse(input: YearInput, onProgress: YearProgress = () => und
 	const drawClearness = clearnessDraws(prepared.clearness, random);
 	const count = input.years ?? USUAL_YEARS;
 	// Of a place that is only known by its latitude nobody knows how sunny it is: each year is drawn at another such place.
-	const sunnier = () => (input.sunHours ? 1 : Math.exp(normalDraw(random, 0, USUAL_SUN_SD)));
+	const sunnier = () => Math.exp(normalDraw(random, 0, input.sunHours ? YIELD_SD : Math.hypot(USUAL_SUN_SD, YIELD_SD)));
 	const panelW = new Float64Array(prepared.demandW.length);
 	const state: BatteryState = { storedWh: input.battery.usableWh, generatorOn: false };
 	const years: BatteryYear[] = [];

@@ -1,7 +1,7 @@
 import { KNEE_V, type Chemistry } from '../chemistry';
 import type { Interval } from '../shared';
 import { rangeWords } from './range-words';
-import type { Measured, Said, Words } from './verdict';
+import type { Said, Words } from './verdict';
 
 export type ChargePhase = 'not-started' | 'constant-current' | 'lead-limited' | 'taper' | 'held';
 
@@ -38,16 +38,6 @@ export function unmetWords(unmet: Unmet): string {
 	}
 }
 
-interface JoinFacts {
-	peakA: Measured;
-	limitA: number;
-	/** Of the cell furthest from the others, and whether it rests above them. */
-	differenceV: number;
-	above: boolean;
-	worst: string;
-	cRate: number;
-}
-
 interface ApartFacts {
 	/** Of one cell. */
 	spreadV: number;
@@ -61,14 +51,6 @@ interface ApartFacts {
 }
 
 export interface BalanceFacts {
-	/** Cells without a rest voltage since they were last charged or discharged; members are those cells. */
-	'join-unknown': { unread: number; of: number; cRate: number };
-	/** Cells that read negative and are not recorded as turned; members are those cells. */
-	'join-polarity': { cells: number };
-	/** One cell too far from the others to be joined. */
-	'join-refused': JoinFacts;
-	/** The joining current stays within the limit. */
-	'join-checked': JoinFacts;
 	/** The done rule of a parallel charge holds. */
 	'balance-done': { holdMinutes: number; flatA: number | null };
 	/** A parallel charge goes on: what is still missing. */
@@ -77,8 +59,6 @@ export interface BalanceFacts {
 	'balance-ended': { unmet: readonly Unmet[]; chargeLow: number | null; chargeHigh: number | null };
 	/** The current is low although the cells are below the set voltage. */
 	'lead-drop': { leadOhm: number | null };
-	/** A cell reads apart from its row although they are joined in parallel. */
-	'joined-apart': { differenceV: Measured; rowV: number; of: number };
 	/** Cells that sit in the bank were not in the row that was balanced. */
 	'balance-misses': { cells: number; of: number };
 	/** A balance was planned and its supply is not on. */
@@ -111,14 +91,6 @@ export interface BalanceFacts {
 	'apart-bottom': ApartFacts;
 }
 
-const joinRule = (cRate: number) =>
-	`Peak current ΔV ÷ (both resistances + links) against ${cRate} C of the smallest cell.`;
-const joinFigures = ({ facts }: Said<JoinFacts>) => ({
-	finding: `${facts.peakA.value.toFixed(0)} ± ${(1.96 * facts.peakA.sd).toFixed(0)} A for a moment (${facts.worst}, ${Math.round(facts.differenceV * 1000)} mV from the others); limit ${facts.limitA.toFixed(0)} A.`,
-	doubt: '95 %: DC resistance from the AC reading × 1.4, links of 0.1 to 0.4 mΩ, and the meter.',
-	rule: joinRule(facts.cRate)
-});
-
 /** A row that may hold this much may have been full. */
 const FULL_SHARE = 0.99;
 const mv = ({ spreadV }: { spreadV: number }) => `${Math.round(spreadV * 1000)} mV`;
@@ -150,37 +122,6 @@ const answer =
 	});
 
 export const BALANCE_WORDS: Words<BalanceFacts> = {
-	'join-unknown': ({ facts: { unread, of, cRate }, members }) => ({
-		title: 'Do not join these cells yet',
-		finding: `${unread} of ${of} have no rest voltage since they were last tested.`,
-		doubt: null,
-		rule: joinRule(cRate),
-		next: `Read ${members[0]?.label ?? 'them'} with your meter.`
-	}),
-	'join-polarity': ({ members }) => ({
-		title: `${members.map((m) => m.label).join(', ')}: joined by the print this is a short circuit`,
-		finding: 'Read with the red probe on the printed plus it shows less than 0 V.',
-		doubt: 'Exchanged probes would do the same to every cell you read with them.',
-		rule: 'Nothing is joined until the plus of every cell is known by the meter.',
-		next: 'Read it again. If it stays, record in Receive that its plus is on the other side, and mark the cell.'
-	}),
-	'join-refused': (said) => ({
-		title: `${said.facts.worst} must not join the others yet`,
-		...joinFigures(said),
-		next: `${said.facts.above ? `Draw ${said.facts.worst} down, or bring the others up to it,` : `Charge ${said.facts.worst} on its own`} until it is within ${Math.floor((said.facts.limitA / (said.facts.peakA.value + 1.96 * said.facts.peakA.sd)) * said.facts.differenceV * 1000)} mV of the others.`
-	}),
-	'join-checked': (said) => ({
-		title: 'Joining current stays within the limit',
-		...joinFigures(said),
-		next: null
-	}),
-	'joined-apart': ({ subject, facts: { differenceV, rowV, of } }) => ({
-		title: `${subject.label} reads apart from its row`,
-		finding: `${differenceV.value > 0 ? '+' : '−'}${Math.abs(differenceV.value * 1000).toFixed(0)} mV against the ${of} read together, at ${rowV.toFixed(3)} V.`,
-		doubt: 'Joined cells stand at one voltage: what differs is a bar that does not carry, or a cell left out.',
-		rule: 'A reading taken while joined says nothing of one cell; it shows the joints.',
-		next: 'Supply off. Check both bars of this cell, tighten them, and read the row again.'
-	}),
 	'balance-misses': ({ facts: { cells, of }, members }) => ({
 		title: cells === 1 ? `${members[0]!.label} was not in the row` : `${cells} cells were not in the row`,
 		finding: `${cells} of ${of} placed cells were not charged with the others: where they stand against them nobody knows.`,

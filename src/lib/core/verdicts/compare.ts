@@ -6,6 +6,7 @@ import type { Fact, Verdict, VerdictFacts } from './verdict';
 const FOLLOWS = new Set([
 	'robustZ',
 	'probabilityShort',
+	'chanceOfDeciding',
 	'correctedBy',
 	'chargeLow',
 	'chargeHigh',

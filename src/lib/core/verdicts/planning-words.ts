@@ -16,9 +16,9 @@ export interface PlanningFacts {
 	/** A charger without a setting for lithium. */
 	'charger-not-lithium': { name: string };
 	/** Panels above what their controller bears on the coldest morning. */
-	'panels-too-high': { name: string; panelV: number; mostV: number; coldestC: number };
+	'panels-too-high': { name: string; panelV: number; mostV: number; coldestC: number; isBench: boolean };
 	/** Panels below what their controller wants above the battery, in the heat. */
-	'panels-too-low': { name: string; panelV: number; wantedV: number; hottestC: number };
+	'panels-too-low': { name: string; panelV: number; wantedV: number; hottestC: number; isBench: boolean };
 	/** An alternator without a converter. */
 	'alternator-direct': { name: string };
 	/** A rate the cells do not take in the cold. */
@@ -114,19 +114,25 @@ export const PLANNING_WORDS: Words<PlanningFacts> = {
 		rule: 'Equalise off, temperature compensation off.',
 		next: 'Use one that can be set, or prove with a meter where it ends, cold and after a month.'
 	}),
-	'panels-too-high': ({ facts: { name, panelV, mostV, coldestC } }) => ({
-		title: `${name}: the panels are too high in the frost`,
-		finding: `Open, at ${coldestC.toFixed(0)} °C, they stand at ${panelV.toFixed(0)} V; the controller bears ${mostV.toFixed(0)} V.`,
-		doubt: 'A gain of 0.3 % a K (default): the panel’s sheet comes first.',
-		rule: 'Open-circuit voltage on the coldest morning < the controller’s maximum.',
-		next: 'Fewer panels in series, or a controller for more volts.'
+	'panels-too-high': ({ facts: { name, panelV, mostV, coldestC, isBench } }) => ({
+		title: isBench ? `${name} is set too high for the controller` : `${name}: the panels are too high in the frost`,
+		finding: isBench
+			? `It is to feed the controller at ${panelV.toFixed(0)} V; the controller bears ${mostV.toFixed(0)} V.`
+			: `Open, at ${coldestC.toFixed(0)} °C, they stand at ${panelV.toFixed(0)} V; the controller bears ${mostV.toFixed(0)} V.`,
+		doubt: isBench ? null : 'A gain of 0.3 % a K (default): the panel’s sheet comes first.',
+		rule: 'Open-circuit voltage on the coldest morning < the controller’s maximum. A bench supply before it counts as its panel.',
+		next: isBench ? 'Set the supply lower.' : 'Fewer panels in series, or a controller for more volts.'
 	}),
-	'panels-too-low': ({ facts: { name, panelV, wantedV, hottestC } }) => ({
-		title: `${name}: the panels are too low in the heat`,
-		finding: `Working, at ${hottestC.toFixed(0)} °C, they stand at ${panelV.toFixed(0)} V; the controller wants ${wantedV.toFixed(0)} V.`,
-		doubt: 'A loss of 0.4 % a K (default): the panel’s sheet comes first.',
+	'panels-too-low': ({ facts: { name, panelV, wantedV, hottestC, isBench } }) => ({
+		title: isBench ? `${name} is too low for the controller to begin` : `${name}: the panels are too low in the heat`,
+		finding: isBench
+			? `It is to feed the controller at ${panelV.toFixed(0)} V; the controller wants ${wantedV.toFixed(0)} V.`
+			: `Working, at ${hottestC.toFixed(0)} °C, they stand at ${panelV.toFixed(0)} V; the controller wants ${wantedV.toFixed(0)} V.`,
+		doubt: isBench ? null : 'A loss of 0.4 % a K (default): the panel’s sheet comes first.',
 		rule: 'Working voltage > the battery’s highest and the controller’s start margin. A bench supply before a controller counts as its panel.',
-		next: 'More panels in series.'
+		next: isBench
+			? 'A supply that can be set higher, or straight to the battery with its own limits.'
+			: 'More panels in series.'
 	}),
 	'alternator-direct': ({ facts: { name } }) => ({
 		title: `${name} without a converter`,

@@ -16,7 +16,13 @@ export interface ReceiveFacts {
 	/** A cell that reads negative with the red probe on the printed plus. */
 	polarity: { restVoltageV: Measured; recorded: boolean };
 	/** A cell that rests under the discharge limit of its chemistry. */
-	'deep-discharged': { restVoltageV: Measured; limitV: number; chemistry: Chemistry };
+	'deep-discharged': {
+		restVoltageV: Measured;
+		limitV: number;
+		chemistry: Chemistry;
+		/** `low`: may be saved; `ruined`: not for a bank; `dead`: never charged. */
+		level: 'low' | 'ruined' | 'dead';
+	};
 	/** A reading that no one cell can have. */
 	'not-one-cell': { restVoltageV: Measured; mostV: number; chemistry: Chemistry };
 	/** A cell that rests above a full one. */
@@ -91,12 +97,20 @@ export const RECEIVE_WORDS: Words<ReceiveFacts> = {
 			? 'Mark the true plus on the cell itself; every tray draws it turned.'
 			: 'Check the probes, read it again, mark the true plus on the cell and record it here before anything is joined.'
 	}),
-	'deep-discharged': ({ facts: { restVoltageV, limitV, chemistry }, subject }) => ({
-		title: `${subject.label} arrived below ${limitV.toFixed(2)} V`,
+	'deep-discharged': ({ facts: { restVoltageV, limitV, chemistry, level }, subject }) => ({
+		title: {
+			low: `${subject.label} arrived below ${limitV.toFixed(2)} V`,
+			ruined: `${subject.label} arrived at ${volts(restVoltageV)}: not for a bank`,
+			dead: `${subject.label} arrived at ${volts(restVoltageV)}: never charge it`
+		}[level],
 		finding: `It rests at ${volts(restVoltageV)}, under the discharge limit of a ${chemistry} cell.`,
 		doubt: `Meter doubt ± ${millivolts(restVoltageV.sd)} mV cannot explain it.`,
 		rule: 'Rest voltage below the discharge limit: copper may have dissolved; a strong charge can make it dangerous.',
-		next: 'Set it apart, tell the supplier, and do not charge it before the cell maker says how.'
+		next: {
+			low: 'Set it apart and tell the supplier. Only if its maker allows: 0.05 C to 3.0 V with somebody beside it, then 14 days alone to see whether it holds.',
+			ruined: 'Set it apart, tell the supplier, do not build it in. It goes to recycling if it does not go back.',
+			dead: 'Do not charge it, whatever a charger offers: it may be shorted inside. Set it apart on stone; it goes back or to recycling.'
+		}[level]
 	}),
 	'not-one-cell': ({ facts: { restVoltageV, mostV, chemistry }, subject }) => ({
 		title: `${subject.label} cannot rest at ${volts(restVoltageV)}`,

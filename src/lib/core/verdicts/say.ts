@@ -1,7 +1,9 @@
 import type { Warmth } from '../shared';
 import { ANY_STAGE_WORDS, type AnyStageFacts } from './any-stage-words';
+import { ARRIVAL_WORDS, type ArrivalFacts } from './arrival-words';
 import { BALANCE_WORDS, type BalanceFacts } from './balance-words';
 import { BUILD_WORDS, type BuildFacts } from './build-words';
+import { JOIN_WORDS, type JoinFacts } from './join-words';
 import { LABEL_WORDS, type LabelFacts } from './label-words';
 import { LIMITS_WORDS, type LimitsFacts } from './limits-words';
 import { MATCH_WORDS, type MatchFacts } from './match-words';
@@ -10,7 +12,9 @@ import { PLANNING_WORDS, type PlanningFacts } from './planning-words';
 import { PROVE_WORDS, type ProveFacts } from './prove-words';
 import { RECEIVE_WORDS, type ReceiveFacts } from './receive-words';
 import { SERVE_WORDS, type ServeFacts } from './serve-words';
+import { STORAGE_WORDS, type StorageFacts } from './storage-words';
 import { TEST_WORDS, type TestFacts } from './test-words';
+import { WITNESS_WORDS, type WitnessFacts } from './witness-words';
 import type { Said, Sentences, Subject, Verdict, VerdictFacts } from './verdict';
 
 /** What each code stands on. A new verdict is one entry here (through its stage) and its words beside it. */
@@ -20,8 +24,12 @@ export interface FactsByCode
 		LabelFacts,
 		PlanningFacts,
 		ReceiveFacts,
+		ArrivalFacts,
+		StorageFacts,
 		TestFacts,
+		WitnessFacts,
 		MatchFacts,
+		JoinFacts,
 		BalanceFacts,
 		BuildFacts,
 		LimitsFacts,
@@ -36,8 +44,12 @@ const WORDS: { [C in VerdictCode]: (said: Said<FactsByCode[C]>) => Sentences } =
 	...LABEL_WORDS,
 	...PLANNING_WORDS,
 	...RECEIVE_WORDS,
+	...ARRIVAL_WORDS,
+	...STORAGE_WORDS,
 	...TEST_WORDS,
+	...WITNESS_WORDS,
 	...MATCH_WORDS,
+	...JOIN_WORDS,
 	...BALANCE_WORDS,
 	...BUILD_WORDS,
 	...LIMITS_WORDS,

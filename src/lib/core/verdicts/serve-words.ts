@@ -13,6 +13,8 @@ interface DriftFacts {
 	group: number;
 	/** Ah were counted between the groups’ passings of this voltage in the charge before; null: no log. */
 	countedAtV: number | null;
+	/** Day of an earlier check whose count is carried over; null: none was. */
+	learntOn: string | null;
 }
 
 interface FadeFacts {
@@ -54,7 +56,7 @@ export interface ServeFacts {
 const drift =
 	(kind: 'none' | 'sure' | 'unsure') =>
 	({ facts, subject }: Said<DriftFacts>) => {
-		const { driftAh, limitAh, limitShare, end, group, countedAtV } = facts;
+		const { driftAh, limitAh, limitShare, end, group, countedAtV, learntOn } = facts;
 		const label = subject.kind === 'group' ? subject.label : `Group ${group}`;
 		const [low, high] = [driftAh.low95, driftAh.high95];
 		const way = driftAh.likely < 0 ? 'behind' : 'ahead';
@@ -71,7 +73,7 @@ const drift =
 						? `${label} is at least ${away.low95.toFixed(1)} Ah ${way} at the ${end}`
 						: `${label} may be apart at the ${end}`,
 			finding: `Group ${group} is ${range} the mean of the others, likeliest ${Math.abs(driftAh.likely).toFixed(1)} Ah ${way}.`,
-			doubt: `95 %, from ${countedAtV === null ? 'meter, joints, hysteresis and the curve itself' : `the Ah counted between the groups’ passings of ${countedAtV.toFixed(2)} V in that charge; a balancer of much more than 0.1 A at work then moves more`}${kind === 'unsure' ? ': too near the limit to be sure' : ''}.`,
+			doubt: `95 %, from ${countedAtV === null && learntOn !== null ? `the count of ${learntOn} and how the groups have moved since: what curve and hysteresis get wrong is the same both times` : countedAtV === null ? 'meter, joints, hysteresis and the curve itself' : `the Ah counted between the groups’ passings of ${countedAtV.toFixed(2)} V in that charge; a balancer of much more than 0.1 A at work then moves more`}${kind === 'unsure' ? ': too near the limit to be sure' : ''}.`,
 			rule: `Look above ${limitShare * 100} % of a group, ${limitAh.toFixed(1)} Ah (default).`,
 			next: {
 				none: null,

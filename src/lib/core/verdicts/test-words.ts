@@ -9,9 +9,15 @@ interface CapacityFacts {
 	decidedBeyond: number;
 	/** Between the testers it was run on, Ah; null with one. */
 	testersApartAh: number | null;
-	/** What brought its latest run to 25 °C and the standard rate, as a fraction; and the temperature of that run. Null: not known. */
+	/** What brought its latest run to the temperature and rate of the protocol, as a fraction; and the temperature of that run. Null: not known. */
 	correctedBy: number | null;
 	temperatureC: number | null;
+	/** Of the protocol, °C: what it is brought to. */
+	standardC: number;
+	/** The promise it is held against; null: its rating. */
+	clause: 'minimum' | 'nominal' | 'typical' | null;
+	/** That a run on another tester decides it, as it looks now; null where it is decided. */
+	chanceOfDeciding: number | null;
 }
 
 export interface TestFacts {
@@ -38,30 +44,34 @@ function showProbability(p: number): string {
 	return p < 0.001 ? 'under 0.1 %' : `${(p * 100).toFixed(p > 0.1 && p < 0.9 ? 0 : 1)} %`;
 }
 
-function deciding({ capacityAh, ratedAh, testersApartAh, temperatureC }: CapacityFacts): string {
+function deciding({ capacityAh, ratedAh, testersApartAh, temperatureC, chanceOfDeciding }: CapacityFacts): string {
 	if (testersApartAh !== null && testersApartAh > Math.abs(capacityAh.value - ratedAh))
 		return `Your testers disagree by ${testersApartAh.toFixed(1)} Ah, more than the difference from rated: compare them on more cells, or against a better one.`;
 	if (temperatureC === null) return 'Enter the temperature it was run at: that alone may decide.';
 	const wantedSd = Math.abs(capacityAh.value - ratedAh) / 1.645;
+	const chance =
+		chanceOfDeciding === null
+			? ''
+			: ` One on another tester decides with a chance of ${(100 * chanceOfDeciding).toFixed(0)} %.`;
 	return wantedSd < capacityAh.sd / 2
-		? 'Run it on a second tester: the difference is far inside this tester’s doubt.'
-		: `A second run on another tester would decide: it needs a doubt below ${wantedSd.toFixed(1)} Ah.`;
+		? `The difference is far inside this tester’s doubt.${chance}`
+		: `A second run would decide with a doubt below ${wantedSd.toFixed(1)} Ah.${chance}`;
 }
 
 /** How a reading was brought to standard conditions, where that moved it. */
-function corrected({ correctedBy, temperatureC }: CapacityFacts): string {
+function corrected({ correctedBy, temperatureC, standardC }: CapacityFacts): string {
 	if (correctedBy === null || Math.abs(correctedBy) < 0.0005) return '';
 	const by = `${correctedBy > 0 ? '+' : '−'}${Math.abs(correctedBy * 100).toFixed(1)} %`;
-	return ` Corrected by ${by} to 25 °C and the standard rate${temperatureC === null ? '' : `, from ${temperatureC.toFixed(0)} °C`}.`;
+	return ` Corrected by ${by} to ${standardC.toFixed(0)} °C and the standard rate${temperatureC === null ? '' : `, from ${temperatureC.toFixed(0)} °C`}.`;
 }
 
 /** The figures every capacity verdict shows alike. */
 function against(facts: CapacityFacts) {
-	const { capacityAh, ratedAh, probabilityShort, decidedBeyond } = facts;
+	const { capacityAh, ratedAh, probabilityShort, decidedBeyond, clause } = facts;
 	const difference = capacityAh.value - ratedAh;
 	return {
-		finding: `${capacityAh.value.toFixed(1)} ± ${capacityAh.sd.toFixed(1)} Ah against ${ratedAh} rated: ${Math.abs(difference).toFixed(1)} Ah ${difference < 0 ? 'under' : 'over'}.${corrected(facts)}`,
-		doubt: `Probability that the true capacity is below rated: ${showProbability(probabilityShort)}.`,
+		finding: `${capacityAh.value.toFixed(1)} ± ${capacityAh.sd.toFixed(1)} Ah against ${ratedAh} ${clause ? `Ah, the ${clause} that was promised` : 'rated'}: ${Math.abs(difference).toFixed(1)} Ah ${difference < 0 ? 'under' : 'over'}.${corrected(facts)}`,
+		doubt: `Probability that the true capacity is below ${clause ? `the ${clause}` : 'rated'}: ${showProbability(probabilityShort)}.`,
 		rule: `Short above ${decidedBeyond * 100} %, meets below ${Math.round((1 - decidedBeyond) * 100)} %, otherwise unsure.`
 	};
 }

@@ -8,6 +8,7 @@ import {
 	banks,
 	batteries,
 	cellTypes,
+	clauses,
 	deliveries,
 	groups,
 	limitPlans,
@@ -16,6 +17,10 @@ import {
 	type Run
 } from '../records';
 import { currentMeters } from '../records/settings/settings';
+import { readSettings } from '../records/settings/settings';
+import { calibratedReadings } from './calibrated-readings';
+import { codeTwins } from './code-twins';
+import { latestInspections } from './latest-inspections';
 import { latestReadings } from './latest-readings';
 
 type PlacedCell = Cell & { groupId: number | null };
@@ -84,7 +89,22 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 	const cells = await cellsInPlay(bankId);
 	const ids = cells.map((c) => c.id);
 	const deliveryIds = [...new Set(cells.map((c) => c.deliveryId))];
-	const [cellType, meters, own, readings, joined, byCell, crates, planId, balanceId, checked] = await Promise.all([
+	const [
+		cellType,
+		meters,
+		own,
+		readings,
+		joined,
+		byCell,
+		crates,
+		planId,
+		balanceId,
+		checked,
+		promises,
+		looked,
+		twins,
+		settings
+	] = await Promise.all([
 		bank.cellTypeId === null ? null : cellTypes.get(bank.cellTypeId),
 		currentMeters(),
 		batteriesOf(bankId, cells),
@@ -94,21 +114,31 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		deliveryIds.length ? deliveries.all({ id: deliveryIds }) : [],
 		latest('limit_plans', bankId),
 		latest('balance_runs', bankId),
-		wasChecked(bankId)
+		wasChecked(bankId),
+		bank.cellTypeId === null ? [] : clauses.all({ cellTypeId: bank.cellTypeId }),
+		latestInspections(ids),
+		codeTwins(cells),
+		readSettings()
 	]);
+	const trueReadings = await calibratedReadings(readings, meters);
 	return {
 		bank,
 		cellType,
+		clauses: promises,
+		currency: settings.currency,
 		meters,
-		deliveries: crates,
-		cells: cells.map(({ id, label, deliveryId, position, batch, plusTurned, groupId }): PictureCell => ({
+		deliveries: crates.map((d) => ({ ...d, used: d.used === null ? null : Boolean(d.used) })),
+		cells: cells.map(({ id, label, deliveryId, position, batch, code, plusTurned, groupId }): PictureCell => ({
 			id,
 			label,
 			deliveryId,
 			position,
 			batch,
+			code,
+			codeTwins: twins.get(id) ?? [],
+			inspection: looked.get(id) ?? null,
 			plusTurned: Boolean(plusTurned),
-			readings: readings.get(id) ?? {},
+			readings: trueReadings.get(id) ?? {},
 			joined: joined.get(id)?.restVoltage ?? null,
 			runs: byCell.get(id) ?? [],
 			groupId

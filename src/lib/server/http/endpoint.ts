@@ -58,6 +58,8 @@ const MEGABYTE = 1024 * 1024;
 /** Largest JSON body, largest log or bank file of the first format, and largest bank file of a line a record, bytes. */
 export const JSON_LIMIT = 2 * MEGABYTE;
 export const FILE_LIMIT = 64 * MEGABYTE;
+/** Largest photo or file that is attached, bytes. */
+export const PHOTO_LIMIT = 24 * MEGABYTE;
 export const LINES_LIMIT = 4096 * MEGABYTE;
 /** A body that brings nothing for so long, or is slower than this on the whole, is given up. */
 const SILENT_MS = 15_000;
@@ -123,6 +125,14 @@ export async function jsonBody(request: Request, limit = JSON_LIMIT): Promise<un
 	}
 	refuseHostile(value);
 	return value;
+}
+
+/** A photo or file, with what it calls itself. */
+export async function fileBody(request: Request, limit: number): Promise<{ mime: string; content: Buffer }> {
+	const mime = contentType(request).split(';')[0]!.trim().toLowerCase();
+	if (mime === '')
+		throw new BodyError(415, 'content-type', 'Send a photo or file with its content-type, e.g. image/jpeg.');
+	return { mime, content: Buffer.from(await readBytes(request, limit)) };
 }
 
 /** The request's body of text (a CSV log), as its bytes. */

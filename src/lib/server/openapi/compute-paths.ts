@@ -1,6 +1,8 @@
 import { STAGES } from '$lib/core/shared';
 import { BalanceLeadsRequest, JointsRequest } from '$lib/input/assembly';
 import * as compute from '$lib/input/compute';
+import * as joining from '$lib/input/joining';
+import * as measuring from '$lib/input/measuring';
 import * as planning from '$lib/input/planning';
 import { SimulationRequest } from '$lib/input/simulation';
 import { json, operation, path, query, ref, type Json } from './parts';
@@ -85,6 +87,95 @@ export function computePaths(): Json {
 			planning.YearRequest,
 			answer('YearAnswer')
 		),
+		'/api/v1/join-check': post(
+			'Whether cells or whole batteries may be joined in parallel, in which order, and what moves',
+			joining.JoinRequest,
+			answer('JoinAnswer')
+		),
+		'/api/v1/forecast': post(
+			'What a string of groups gives, balanced so or so, and who ends it',
+			joining.ForecastRequest,
+			answer('ForecastAnswer')
+		),
+		'/api/v1/cell-code': post(
+			'What a cell’s 24-character code claims',
+			measuring.CellCodeRequest,
+			answer('CellCodeAnswer')
+		),
+		'/api/v1/self-discharge': post(
+			'How much charge a cell loses by itself, by rest voltages apart in time or by a refill',
+			measuring.SelfDischargeRequest,
+			answer('SelfDischargeAnswer')
+		),
+		'/api/v1/runs/fit-notes': post(
+			'What a discharge known by a few lines will give, when it ends and when to look again',
+			measuring.FitNotesRequest,
+			answer('NotesAnswer')
+		),
+		'/api/v1/testers/estimate': post(
+			'Capacities of cells and gains of testers, estimated together',
+			measuring.TestersRequest,
+			answer('TestersAnswer')
+		),
+		'/api/v1/witnesses': post(
+			'What all that measured one charge say together, and the odd one',
+			measuring.WitnessesRequest,
+			answer('WitnessesAnswer')
+		),
+		'/api/v1/capacity-judgement': post(
+			'All results of a cell against its rating',
+			measuring.CapacityJudgementRequest,
+			answer('CapacityAnswer')
+		),
+		'/api/v1/test-queue': post(
+			'A timetable for testing cells one by one, its bound, and what would shorten it',
+			measuring.TestQueueRequest,
+			answer('QueueAnswer')
+		),
+		'/api/v1/files': {
+			post: operation(
+				'Keep a photo or file of something: turned upright, made smaller, without where it was taken',
+				{
+					parameters: [
+						query('subjectKind', 'string'),
+						query('subjectId', 'string'),
+						query('name', 'string'),
+						query('about', 'string'),
+						query('takenAt', 'string')
+					],
+					body: {
+						'image/jpeg': { schema: { type: 'string', format: 'binary' } },
+						'image/png': { schema: { type: 'string', format: 'binary' } },
+						'application/pdf': { schema: { type: 'string', format: 'binary' } }
+					},
+					result: json(ref('Recorded'))
+				},
+				201
+			)
+		},
+		'/api/v1/attachments/{id}/content': {
+			parameters: [path('id')],
+			get: operation('The bytes of a photo or file, or its small picture (size=small)', {
+				parameters: [query('size', 'string')],
+				result: { 'image/webp': { schema: { type: 'string', format: 'binary' } } }
+			})
+		},
+		'/api/v1/deliveries/{id}/report': {
+			parameters: [path('id')],
+			get: operation('What a delivery comes to: cell by cell, what is claimed and what is not', {
+				result: json({ type: 'object' })
+			})
+		},
+		'/api/v1/runs/{id}/samples.csv': {
+			parameters: [path('id')],
+			get: operation('A run as CSV, units in its header', { result: csvBody })
+		},
+		'/api/v1/banks/{id}/test-queue.ics': {
+			parameters: [path('id')],
+			get: operation('What of the test queue needs a person, as a calendar file', {
+				result: { 'text/calendar': { schema: { type: 'string' } } }
+			})
+		},
 		'/api/v1/settings': {
 			get: operation('Settings'),
 			patch: operation('Change settings', { body: json(ref('SettingsInput')) })

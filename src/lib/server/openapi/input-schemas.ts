@@ -12,6 +12,7 @@ const OWN_CHECKS: Record<string, Json> = {
 	volts: volts(false),
 	'volts-or-null': volts(true),
 	numbers: { type: 'array', items: { type: 'number' } },
+	millimetres: { type: 'array', minItems: 3, maxItems: 3, items: { type: ['number', 'null'] } },
 	passings: {
 		type: 'object',
 		required: ['voltageV', 'endAh', 'groups'],
@@ -30,6 +31,17 @@ const OWN_CHECKS: Record<string, Json> = {
 		}
 	},
 	identity: { type: ['string', 'number'] },
+	'identity-list': { type: 'array', items: { type: ['string', 'number'] } },
+	balance: {
+		anyOf: [
+			{ type: 'string', enum: ['none', 'top', 'bottom'] },
+			{
+				type: 'object',
+				required: ['activeA', 'hours'],
+				properties: { activeA: { type: 'number', minimum: 0 }, hours: { type: 'number', minimum: 0 } }
+			}
+		]
+	},
 	identities: { type: 'array', items: { type: 'array', items: { type: ['string', 'number'] } } },
 	groups: { type: 'array', items: { type: 'array', items: { type: 'integer' } } }
 };

@@ -79,12 +79,12 @@ export function recordPaths(): Json {
 									})
 								}
 							: {}),
-						...(createInput
+						...(createInput || changeInput
 							? { delete: operation('Soft delete', { parameters: [query('version', 'integer', true)] }, 204) }
 							: {})
 					}
 				],
-				...(createInput
+				...(createInput || changeInput
 					? [
 							[
 								`/api/v1/${name}/{id}/restore`,

@@ -5,6 +5,8 @@ import { json, ref, type Json } from './parts';
 const number: Json = { type: 'number' };
 const integer: Json = { type: 'integer' };
 const text: Json = { type: 'string' };
+/** What a caller calls its things. */
+const identity: Json = { anyOf: [text, number] };
 const truth: Json = { type: 'boolean' };
 const words = (...of: string[]): Json => ({ type: 'string', enum: of });
 const maybe = (schema: Json): Json => ({ anyOf: [schema, { type: 'null' }] });
@@ -108,6 +110,48 @@ export const RESULTS = {
 		yearsToEnd: maybe(ref('Interval')),
 		clearSkyKwhPerM2: list(number),
 		balanceResidual: number
+	}),
+	JoinAnswer: object({
+		...{ verdicts: list(ref('Verdict')), peakA: ref('Interval'), order: list(identity), movedAhInDay: number }
+	}),
+	ForecastAnswer: object({
+		...{ usableAh: number, endsCharge: integer, endsDischarge: integer, leftAh: list(number) }
+	}),
+	CellCodeAnswer: object({
+		fields: maybe(
+			object({
+				...{ maker: text, product: text, chemistryLetter: text, model: text, trace: text, serial: text },
+				...{ year: maybe(integer), month: maybe(integer), day: maybe(integer) }
+			})
+		),
+		productionDate: maybe(text),
+		chemistry: maybe(text),
+		warnings: list(object({ code: text, message: text }))
+	}),
+	SelfDischargeAnswer: object({ percentPerMonth: maybe(ref('Interval')), verdict: ref('Verdict') }),
+	NotesAnswer: object({
+		...{ capacityAh: ref('Interval'), finishS: ref('Interval'), lookAgainS: number, oddNote: maybe(integer) }
+	}),
+	TestersAnswer: object({
+		cells: list(object({ cellId: identity, capacityAh: number, sdAh: number })),
+		testers: list(object({ testerId: identity, gain: number, sdGain: number }))
+	}),
+	WitnessesAnswer: object({
+		...{ ah: maybe(ref('Interval')), wh: maybe(ref('Interval')), odd: maybe(integer), verdict: ref('Verdict') }
+	}),
+	CapacityAnswer: object({
+		...{ capacityAh: number, sdAh: number, probabilityShort: number, outcome: words('short', 'meets', 'unsure') }
+	}),
+	QueueAnswer: object({
+		steps: list(
+			object({
+				...{ cellId: identity, kind: words('soak', 'charge', 'rest', 'discharge', 'store'), on: maybe(identity) },
+				...{ from: text, to: text, needsPerson: truth }
+			})
+		),
+		endsAt: text,
+		boundEndsAt: text,
+		buy: list(object({ what: text, savesH: number }))
 	}),
 	JointsAnswer: object({
 		joints: list(object({ group: integer, mOhm: ref('Interval'), heatW: number })),

@@ -31,3 +31,9 @@ export { runs, type Run } from './runs/row';
 export { serviceChecks, type ServiceCheckRow } from './service-checks/row';
 export { temporaryParts, type TemporaryPart } from './temporary-parts/row';
 export { verdictChanges, type VerdictChange } from './verdict-changes/row';
+
+export { attachments, type Attachment } from './attachments/row';
+export { clauses, type ClauseRow } from './clauses/row';
+export { inspections, type InspectionRow } from './inspections/row';
+export { notedRuns, type NotedRunRow } from './noted-runs/row';
+export { calibrations, type CalibrationRow } from './calibrations/row';

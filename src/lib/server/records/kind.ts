@@ -40,7 +40,7 @@ export interface RecordKind<Row extends Recorded = Recorded> {
 	keyed?: boolean;
 	/** Not under the general addresses of the API. */
 	hidden?: boolean;
-	/** The parent whose records it goes along with in a bank's file; null: it stays behind. */
+	/** The parent whose records it goes along with in a bank's file, or `its-subject` that it names; null: it stays behind. */
 	archivedWith: string | null;
 	/** Fields that follow from others and are not taken along. */
 	leftOut?: readonly string[];

@@ -1,18 +1,22 @@
 import { ServiceError } from '../errors';
 import { acknowledgementKind } from './acknowledgements/kind';
+import { attachmentKind } from './attachments/kind';
 import { balanceCellKind } from './balance-cells/kind';
 import { balanceReadingKind } from './balance-readings/kind';
 import { balanceRunKind } from './balance-runs/kind';
 import { bankKind } from './banks/kind';
 import { batteryKind } from './batteries/kind';
 import { bmsComparisonKind } from './bms-comparisons/kind';
+import { calibrationKind } from './calibrations/kind';
 import { candidateKind } from './candidates/kind';
 import { capacityTestKind } from './capacity-tests/kind';
 import { cellTypeKind } from './cell-types/kind';
 import { cellKind } from './cells/kind';
 import { chargeCountKind } from './charge-counts/kind';
+import { clauseKind } from './clauses/kind';
 import { deliveryKind } from './deliveries/kind';
 import { groupKind } from './groups/kind';
+import { inspectionKind } from './inspections/kind';
 import { instrumentKind } from './instruments/kind';
 import { jointTorqueKind } from './joint-torques/kind';
 import type { RecordKind } from './kind';
@@ -22,6 +26,7 @@ import { liveEventKind } from './live-events/kind';
 import { liveRunKind } from './live-runs/kind';
 import { loadReadingKind } from './load-readings/kind';
 import { noteKind } from './notes/kind';
+import { notedRunKind } from './noted-runs/kind';
 import { placementKind } from './placements/kind';
 import { planItemKind } from './plan-items/kind';
 import { planKind } from './plans/kind';
@@ -36,6 +41,8 @@ import { verdictChangeKind } from './verdict-changes/kind';
 /** Every kind of record, parents before children. */
 export const RECORD_KINDS: readonly RecordKind[] = [
 	cellTypeKind,
+	clauseKind,
+	calibrationKind,
 	instrumentKind,
 	bankKind,
 	batteryKind,
@@ -44,7 +51,9 @@ export const RECORD_KINDS: readonly RecordKind[] = [
 	cellKind,
 	candidateKind,
 	readingKind,
+	inspectionKind,
 	runKind,
+	notedRunKind,
 	placementKind,
 	balanceRunKind,
 	balanceCellKind,
@@ -65,6 +74,7 @@ export const RECORD_KINDS: readonly RecordKind[] = [
 	liveRunKind,
 	liveEventKind,
 	rehearsalKind,
+	attachmentKind,
 	acknowledgementKind,
 	verdictChangeKind
 ];
@@ -85,6 +95,9 @@ export function recordKind(name: string): RecordKind {
 		);
 	return found;
 }
+
+/** What attachments name by its hash: cleared after them. */
+export const FILE_TABLES = ['attachment_chunks', 'attachment_files'] as const;
 
 /** Tables that hold no records of their own kind: what hangs on them, and what is worked out from them. */
 export const OTHER_TABLES = [

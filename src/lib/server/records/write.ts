@@ -115,9 +115,12 @@ export async function changeRecord(kind: RecordKind, id: number, body: unknown, 
 	}, outer);
 }
 
+/** Made here or by the application: what can be changed or made can be taken out. */
+const isTakenOut = (kind: RecordKind) => kind.createInput !== null || kind.changeInput !== null;
+
 /** Takes a record out; it can be brought back. @throws ServiceError 409 when it is stale, or something stands on it */
 export async function removeRecord(kind: RecordKind, id: number, version: number, outer?: Knex): Promise<void> {
-	if (!kind.createInput) refuseUnwritable(kind);
+	if (!isTakenOut(kind)) refuseUnwritable(kind);
 	await inTransaction(async (tx) => {
 		const row = await kind.repository.hold(id, tx, 'update');
 		await kind.checkRemoval?.(row, tx);
@@ -129,7 +132,7 @@ export async function removeRecord(kind: RecordKind, id: number, version: number
 
 /** Brings a record back, where what must hold of it still does. One that was not taken out stays as it is. */
 export async function restoreRecord(kind: RecordKind, id: number): Promise<Recorded> {
-	if (!kind.createInput) refuseUnwritable(kind);
+	if (!isTakenOut(kind)) refuseUnwritable(kind);
 	return inTransaction(async (tx) => {
 		const gone = await kind.repository.find(id, tx);
 		if (!gone || gone.deletedAt === null) return kind.repository.get(id, tx);

@@ -4,6 +4,7 @@ import { loadBankPicture } from '../bank-picture/load';
 import { ServiceError } from '../errors';
 import { icsFile } from '../formats/ics';
 import { plans } from '../records';
+import { planTime } from '../stages/plan/plan-time';
 
 const TITLES: Record<BuildStep, string> = {
 	order: 'Order the cells',
@@ -21,7 +22,7 @@ const DAY_MS = 86_400_000;
 export async function bankCalendar(bankId: number): Promise<string> {
 	const picture = await loadBankPicture(bankId);
 	const [plan] = await plans.all({ bankId });
-	const { calendar } = bankPlanState(picture, plan ?? NO_PLAN, Date.now());
+	const { calendar } = bankPlanState(picture, plan ?? NO_PLAN, await planTime());
 	if (!calendar)
 		throw new ServiceError(409, 'no-cell-type', 'Choose the cell type first: without it no step has a duration.');
 	const { name } = picture.bank;

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
-import type { SubjectKind } from '$lib/core/verdicts';
+import { SUBJECT_KINDS, type SubjectKind } from '$lib/core/verdicts';
+import { chunksOf, storedFile } from '../attachments/store';
 import { readLiveSamples } from '../db/live-samples';
 import { database } from '../db/connection';
 import { readRunSamplesFrom } from '../db/run-samples';
@@ -9,7 +10,7 @@ import { toCsv } from '../formats/csv';
 import { banks } from '../records';
 import type { RecordKind } from '../records/kind';
 import { RECORD_KINDS, recordKind } from '../records/registry';
-import { recordOfSubject } from '../records/subject-kinds';
+import { RECORDS_OF_SUBJECTS, recordOfSubject } from '../records/subject-kinds';
 
 const BOOKKEEPING = ['version', 'createdAt', 'updatedAt', 'deletedAt'];
 
@@ -50,11 +51,34 @@ async function roots(bankId: number, tx: Knex): Promise<Chosen> {
 /** Rows of a kind that belong to what was chosen of its parents; a reference to anything else is let go. */
 async function chosenRows(kind: RecordKind, chosen: Chosen, tx: Knex): Promise<Plain[]> {
 	const own = chosen.get(kind.name);
+	if (kind.archivedWith === 'its-subject') return rowsOfSubjects(kind, chosen, tx);
 	const owner = kind.archivedWith;
 	const ids = own ?? (owner ? chosen.get(parentKind(kind, owner)) : undefined);
 	if (!ids || ids.size === 0) return [];
 	const rows = await kind.repository.all({ [own ? 'id' : owner!]: [...ids] }, tx);
 	return rows.map((row) => bare(row, kind)).filter((row) => keepReferences(row, kind, chosen));
+}
+
+/** Records that name one of what was chosen. */
+async function rowsOfSubjects(kind: RecordKind, chosen: Chosen, tx: Knex): Promise<Plain[]> {
+	const { kindField, idField } = kind.names!;
+	const own = await Promise.all(
+		SUBJECT_KINDS.map(async (subject) => {
+			const ids = chosen.get(RECORDS_OF_SUBJECTS[subject]);
+			if (!ids?.size || subject === 'joint' || subject === 'lead') return [];
+			return kind.repository.all({ [kindField]: subject, [idField]: [...ids] }, tx);
+		})
+	);
+	return own.flat().map((row) => bare(row, kind));
+}
+
+/** A file by its hash: what it is, then its bytes. */
+async function* linesOfFile(hash: string, tx: Knex): AsyncGenerator<FileLine> {
+	const { mime, bytes, width, height } = await storedFile(hash, tx);
+	yield { kind: 'file', hash, mime, bytes, width, height };
+	let n = 0;
+	for await (const chunk of chunksOf(hash, tx))
+		yield { kind: 'file-chunk', hash, n: n++, base64: chunk.toString('base64') };
 }
 
 const parentKind = (kind: RecordKind, field: string) => kind.parents[field]!.replace(/\?$/, '');
@@ -103,6 +127,8 @@ async function* recordLines(bankId: number, tx: Knex): AsyncGenerator<FileLine> 
 	for (const kind of RECORD_KINDS) {
 		const rows = await chosenRows(kind, chosen, tx);
 		chosen.set(kind.name, new Set(rows.map((row) => row.id as number)));
+		if (kind.name === 'attachments')
+			for (const hash of new Set(rows.map((row) => row.hash as string))) yield* linesOfFile(hash, tx);
 		for (const record of rows) yield { kind: kind.name, record };
 		if (kind.name === 'runs') for (const row of rows) yield* samplesOfRun(row.id as number, tx);
 		if (kind.name === 'live-runs') for (const row of rows) yield* samplesOfLiveRun(row.id as number, tx);

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import type { SubjectKind } from '$lib/core/verdicts';
 import { InputError, validated } from '$lib/input/validate';
+import { FilesBrought } from '../attachments/files-brought';
 import { database } from '../db/connection';
 import { insertLiveSamples } from '../db/live-samples';
 import { insertRunSamples } from '../db/run-samples';
@@ -39,7 +40,11 @@ class BankImport {
 	private lines = 0;
 	private ended = false;
 
-	constructor(private readonly tx: Knex) {}
+	private readonly files: FilesBrought;
+
+	constructor(private readonly tx: Knex) {
+		this.files = new FilesBrought(tx);
+	}
 
 	async take(line: ParsedLine): Promise<void> {
 		this.lines++;
@@ -51,6 +56,10 @@ class BankImport {
 				return void (this.ended = true);
 			case 'record':
 				return this.takeRecord(line.name, line.record);
+			case 'file':
+				return this.files.begin(line);
+			case 'file-chunk':
+				return this.files.add(line);
 			case 'run-samples': {
 				const runId = this.idOf('runs', line.runId, 'run-samples.runId');
 				return inTurn(() => insertRunSamples(runId, line, this.tx));
@@ -67,6 +76,7 @@ class BankImport {
 		if (this.lines === 0) checkHeader(null);
 		if (whole && !this.ended) throw refused('', 'The file ends before its last line: it was cut short');
 		await this.flush();
+		await this.files.end();
 		if (!this.bank) throw refused('bank', 'The file holds no bank');
 		await layOut(this.bank, this.tx);
 		await noteCause([this.bank.id], { kind: 'banks', recordId: this.bank.id, deed: 'import' }, this.tx);
@@ -81,6 +91,7 @@ class BankImport {
 	}
 
 	private async takeRecord(name: string, record: unknown): Promise<void> {
+		await this.files.end();
 		const kind = RECORD_KINDS.find((k) => k.name === name && (k.archivedWith !== null || ROOTS.has(k.name)));
 		const count = this.counts.get(name) ?? 0;
 		const path = `${name}.${count}`;

@@ -1,7 +1,8 @@
 import { socBounds, type Chemistry } from '$lib/core/chemistry';
 import { QUANTITY_FIGURES, READ_STATE_NAMES } from '$lib/core/reading';
 import { CRATE_REST_S } from '$lib/core/stages';
-import { cellsOf, type Verdict } from '$lib/core/verdicts';
+import { judgeLeakage } from '$lib/core/storage';
+import { cellSubject, cellsOf, type Verdict } from '$lib/core/verdicts';
 import { database } from '../db/connection';
 import { bankVerdicts } from '../judgements/store';
 import {
@@ -22,6 +23,7 @@ import {
 	type Run,
 	type VerdictChange
 } from '../records';
+import { measuringOnThread } from '../threads/measuring';
 import { bankOfCell } from './bank-of-cell';
 
 /** Something that happened to a cell. */
@@ -118,6 +120,11 @@ const CAUSE_WORDS: Record<string, string> = {
 	settings: 'the meter, as the settings describe it',
 	'cell-types': 'the cell type’s figures',
 	banks: 'the plan of the bank',
+	calibrations: 'a calibration of the meter',
+	inspections: 'an inspection',
+	cells: 'its code or its name',
+	deliveries: 'what was promised of the delivery',
+	clauses: 'what its maker promises',
 	placements: 'a placement',
 	rule: 'a rule of this program',
 	time: 'time'
@@ -142,6 +149,27 @@ async function changesOf(cellId: number): Promise<PassportEvent[]> {
 	return rows.flatMap((row) => (row.saidBefore && !TASKS.has(row.code) ? [saidBeforeEvent(row, row.saidBefore)] : []));
 }
 
+/** Rest voltages closer together say nothing of a loss, days. */
+const STORED_DAYS = 7;
+
+/** What rest voltages apart in time prove of a cell that was neither run nor built in between; null where there are none. */
+async function storageEvent(
+	cell: Cell,
+	chemistry: Chemistry,
+	read: readonly Reading[],
+	disturbedAt: readonly string[]
+): Promise<PassportEvent | null> {
+	const since = Math.max(0, ...disturbedAt.map((at) => Date.parse(at)));
+	const still = read.filter(
+		(r) => r.quantity === 'restVoltage' && r.state === 'loose' && r.value > 0 && Date.parse(r.takenAt) > since
+	);
+	const [first, last] = [still[0], still.at(-1)];
+	if (!first || !last || Date.parse(last.takenAt) - Date.parse(first.takenAt) < STORED_DAYS * 86_400_000) return null;
+	const readings = still.map((r) => ({ at: r.takenAt, restVoltageV: r.value, sdV: r.sd }));
+	const leak = await measuringOnThread({ kind: 'leakage', chemistry, readings }, new AbortController().signal);
+	return verdictEvent(last.takenAt, judgeLeakage(leak, 'voltages', cellSubject(cell)));
+}
+
 /** Everything that is recorded of a cell, oldest first: arrival, readings, runs, verdicts, placements, notes. */
 export async function cellPassport(cellId: number): Promise<Passport> {
 	const cell = await cells.get(cellId);
@@ -162,7 +190,12 @@ export async function cellPassport(cellId: number): Promise<Passport> {
 	const place = placed.find((p) => p.removedAt === null);
 	const supplier = delivery.supplier ? `From ${delivery.supplier}` : null;
 	const last = { receive: read.at(-1)?.takenAt, test: run.at(-1)?.testedAt };
+	const stored = await storageEvent(cell, bank?.chemistry ?? 'LFP', read, [
+		...run.map((r) => r.testedAt),
+		...placed.map((p) => p.placedAt)
+	]);
 	const events = [
+		...(stored ? [stored] : []),
 		event(delivery.receivedOn, 'arrival', `Arrived with ${delivery.name}`, supplier),
 		...read.map((r) => readingEvent(r, bank?.chemistry ?? 'LFP')),
 		...run.map((r) =>

@@ -33,9 +33,13 @@ export const PLANNING = {
 		chargers: chargerFits(request),
 		verdicts: chargingVerdicts(request, WHOLE_BANK)
 	}),
-	box: ({ box: { insulationMm, endPlateMm, lidMm, cableMm, bms, ...inside }, cell, cells }: input.BoxFitRequest) => ({
+	box: ({
+		box: { insulationMm, endPlateMm, lidMm, cableMm, bms, fuse, ...inside },
+		cell,
+		cells
+	}: input.BoxFitRequest) => ({
 		arrangements: boxArrangements({
-			...{ box: inside, cell, cells, bms },
+			...{ box: inside, cell, cells, bms, fuse },
 			insulationMm: insulationMm ?? undefined,
 			endPlateMm: endPlateMm ?? undefined,
 			lidMm: lidMm ?? undefined,

@@ -6,6 +6,7 @@ import {
 	doneSteps,
 	limitsState,
 	matchState,
+	protocolStrip,
 	proveState,
 	type CellCapacity,
 	type DeliveryTray,
@@ -14,10 +15,12 @@ import {
 import type { StageVerdict } from '$lib/core/verdicts';
 import { loadBankPicture } from '../bank-picture/load';
 import { bankVerdicts } from '../judgements/store';
-import { planItems, plans, priceSnapshots } from '../records';
+import { notedRuns, planItems, plans, priceSnapshots } from '../records';
 import { looseByCellType } from '../bank-picture/loose-cells';
 import { balanceFacts } from '../stages/balance/stage';
 import { buildFacts } from '../stages/build/stage';
+import { readSettings } from '../records/settings/settings';
+import { planTime } from '../stages/plan/plan-time';
 import { proveFacts } from '../stages/prove/stage';
 import { serveFacts } from '../stages/serve/stage';
 import { instrumentChoices } from './instrument-service';
@@ -42,31 +45,38 @@ async function pageOf<Own extends object>(bankId: number, stage: Stage, own: Pro
 /** A tray as its page draws it: what was judged of it comes with the verdicts. */
 const shownTray = ({ delivery, cells }: DeliveryTray) => ({
 	delivery,
-	cells: cells.map(({ id, label, plusTurned, readings }) => ({ id, label, plusTurned, readings }))
+	cells: cells.map(({ id, label, plusTurned, readings, code, inspection }) => ({
+		...{ id, label, plusTurned, readings, code, inspection }
+	}))
 });
 
 /** A cell under test as its page draws it. */
-const shownCapacity = ({ cell, run, capacityAh, sdAh, refused, judgement }: CellCapacity) => ({
-	cell: { id: cell.id, label: cell.label, plusTurned: cell.plusTurned },
-	run,
-	capacityAh,
-	sdAh,
-	refused,
-	outcome: judgement?.outcome ?? null
-});
+const shownCapacity = (picture: BankPicture, capacity: CellCapacity) => {
+	const { cell, run, capacityAh, sdAh, refused, judgement } = capacity;
+	return {
+		cell: { id: cell.id, label: cell.label, plusTurned: cell.plusTurned },
+		run,
+		capacityAh,
+		sdAh,
+		refused,
+		outcome: judgement?.outcome ?? null,
+		strip: protocolStrip(picture, capacity)
+	};
+};
 
 export const planPage = (bankId: number) =>
 	pageOf(
 		bankId,
 		'plan',
 		(async () => {
-			const [picture, [plan], items, snapshots, types, loose] = await Promise.all([
+			const [picture, [plan], items, snapshots, types, loose, time] = await Promise.all([
 				loadBankPicture(bankId),
 				plans.all({ bankId }),
 				planItems.all({ bankId }),
 				priceSnapshots.all({ bankId }),
 				listCellTypes(bankId),
-				looseByCellType(bankId)
+				looseByCellType(bankId),
+				planTime()
 			]);
 			return {
 				plan: plan ?? null,
@@ -74,7 +84,7 @@ export const planPage = (bankId: number) =>
 				snapshots,
 				cellTypes: types,
 				loose,
-				nowMs: Date.now(),
+				time,
 				done: doneSteps(picture)
 			};
 		})()
@@ -86,7 +96,8 @@ export const receivePage = (bankId: number) =>
 		'receive',
 		(async () => ({
 			trays: deliveryTrays(await loadBankPicture(bankId)).map(shownTray),
-			instruments: await instrumentChoices()
+			instruments: await instrumentChoices(),
+			currency: (await readSettings()).currency
 		}))()
 	);
 
@@ -94,11 +105,16 @@ export const testPage = (bankId: number) =>
 	pageOf(
 		bankId,
 		'test',
-		(async () => ({
-			capacities: bankCapacities(await loadBankPicture(bankId)).map(shownCapacity),
-			instruments: await instrumentChoices(),
-			roomC: await roomTemperatureC(bankId)
-		}))()
+		(async () => {
+			const picture = await loadBankPicture(bankId);
+			const ids = picture.cells.map((c) => c.id);
+			return {
+				capacities: bankCapacities(picture).map((c) => shownCapacity(picture, c)),
+				instruments: await instrumentChoices(),
+				roomC: await roomTemperatureC(bankId),
+				notedRuns: ids.length ? await notedRuns.all({ cellId: ids, runId: null }) : []
+			};
+		})()
 	);
 
 export const matchPage = (bankId: number) =>

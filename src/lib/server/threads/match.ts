@@ -1,4 +1,4 @@
-import { checkProblem, type MatchProblem, type MatchResult } from '$lib/core/matching';
+import { checkProblem, resolveWishes, type MatchProblem, type MatchResult, type Wishes } from '$lib/core/matching';
 import type { MatchInput } from '$lib/input/compute';
 import { onThread } from './thread';
 
@@ -9,8 +9,8 @@ const GRACE_S = 30;
 /** Matches on a thread; ends in the time given with the best it found, or when `signal` says that nobody waits any more. */
 export function matchOnThread(input: MatchInput, signal: AbortSignal): Promise<MatchResult> {
 	const { timeLimitS, ...rest } = input;
-	const problem = JSON.parse(JSON.stringify(rest)) as MatchProblem;
-	checkProblem(problem);
+	const problem = JSON.parse(JSON.stringify(rest)) as MatchProblem & Wishes;
+	checkProblem(resolveWishes(problem).problem);
 	const limitS = timeLimitS ?? DEFAULT_TIME_LIMIT_S;
 	const data = { problem, timeLimitS: limitS };
 	return onThread({ file: 'match-thread', what: 'matchings', data, signal, mostS: limitS + GRACE_S });

@@ -41,6 +41,12 @@
 	<StageRail bankId={bank.id} stages={data.overview.stages} {active} />
 	{#key bank.id}<div class="min-w-0">
 			<WhereWasI bankId={bank.id} />
+			{#if data.stops.length && active !== 'receive'}
+				<a class="stops no-print" href="/banks/{bank.id}/receive/readings"
+					><strong>Stop</strong>
+					{data.stops[0]!.title}{data.stops.length > 1 ? `, and ${data.stops.length - 1} more` : ''}</a
+				>
+			{/if}
 			{@render children()}
 		</div>{/key}
 </div>
@@ -49,6 +55,17 @@
 	.frame {
 		display: grid;
 		grid-template-columns: 9.5rem minmax(0, 1fr);
+	}
+	.stops {
+		display: block;
+		margin: 0.75rem 1rem 0;
+		padding: 0.55rem 0.9rem;
+		border: 2px solid var(--stop);
+		border-radius: 0.6rem;
+	}
+	.stops strong {
+		color: var(--ember-text);
+		margin-right: 0.4rem;
 	}
 	.frame.rehearsing {
 		border-top: 4px dashed var(--line);

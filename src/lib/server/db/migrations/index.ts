@@ -8,6 +8,7 @@ import * as cycles from './006-uncounted-cycles';
 import * as turned from './007-turned-cells';
 import * as build from './008-build-and-prove';
 import * as planning from './009-plan-and-passings';
+import * as receiving from './010-receive-and-test';
 
 interface Migration {
 	name: string;
@@ -24,7 +25,8 @@ const MIGRATIONS: Migration[] = [
 	{ name: '006-uncounted-cycles', up: cycles.up },
 	{ name: '007-turned-cells', up: turned.up },
 	{ name: '008-build-and-prove', up: build.up },
-	{ name: '009-plan-and-passings', up: planning.up }
+	{ name: '009-plan-and-passings', up: planning.up },
+	{ name: '010-receive-and-test', up: receiving.up }
 ];
 
 /** Knex reads migrations from this list instead of a folder, so that they are part of the build. */

@@ -13,6 +13,8 @@ export type FileLine =
 	| { kind: string; record: Plain }
 	| { kind: 'run-samples'; runId: number; timeS: number[]; voltageV: number[]; currentA: number[] }
 	| { kind: 'live-samples'; liveRunId: number; samples: Plain[] }
+	| { kind: 'file'; hash: string; mime: string; bytes: number; width: number | null; height: number | null }
+	| { kind: 'file-chunk'; hash: string; n: number; base64: string }
 	| { kind: 'end'; lines: number };
 
 /** @throws InputError unless it is the first line of a bank's file of this version */

@@ -9,6 +9,8 @@ export type ParsedLine =
 	| { kind: 'record'; name: string; record: unknown }
 	| { kind: 'run-samples'; runId: unknown; timeS: Float64Array; voltageV: Float64Array; currentA: Float64Array }
 	| { kind: 'live-samples'; liveRunId: unknown; samples: StoredSample[] }
+	| { kind: 'file'; hash: string; mime: string; bytes: number; width: number | null; height: number | null }
+	| { kind: 'file-chunk'; hash: string; n: number; content: Uint8Array }
 	| { kind: 'end' };
 
 /** Samples of a line, at most. */
@@ -47,6 +49,8 @@ function parsedLine(text: string, index: number): ParsedLine {
 	if (line.kind === 'end') return { kind: 'end' };
 	if (line.kind === 'run-samples') return runSamples(line);
 	if (line.kind === 'live-samples') return liveSamples(line);
+	if (line.kind === 'file') return file(line);
+	if (line.kind === 'file-chunk') return fileChunk(line);
 	return { kind: 'record', name: String(line.kind), record: line.record };
 }
 
@@ -83,6 +87,36 @@ function liveSamples({ liveRunId, samples }: Plain): ParsedLine {
 	if (!Array.isArray(samples) || samples.length > MOST_SAMPLES || !samples.every(isSample))
 		throw refused('live-samples', `requires up to ${MOST_SAMPLES} samples as they are exported`);
 	return { kind: 'live-samples', liveRunId, samples };
+}
+
+const HASH = /^[0-9a-f]{64}$/;
+const MIME = /^(image\/webp|application\/pdf|text\/(plain|csv))$/;
+const MOST_FILE_BYTES = 64 * 1024 * 1024;
+const MOST_CHUNK_CHARACTERS = 1_400_000;
+
+function file({ hash, mime, bytes, width, height }: Plain): ParsedLine {
+	const size = (value: unknown) => value === null || (Number.isInteger(value) && (value as number) > 0);
+	const isFile =
+		HASH.test(String(hash)) &&
+		MIME.test(String(mime)) &&
+		Number.isInteger(bytes) &&
+		(bytes as number) > 0 &&
+		(bytes as number) <= MOST_FILE_BYTES &&
+		size(width) &&
+		size(height);
+	if (!isFile) throw refused('file', 'requires hash, mime, bytes, width and height as they are exported');
+	return { kind: 'file', hash, mime, bytes, width, height } as ParsedLine;
+}
+
+function fileChunk({ hash, n, base64 }: Plain): ParsedLine {
+	const isChunk =
+		HASH.test(String(hash)) &&
+		Number.isInteger(n) &&
+		typeof base64 === 'string' &&
+		base64.length <= MOST_CHUNK_CHARACTERS &&
+		/^[A-Za-z0-9+/]+=*$/.test(base64);
+	if (!isChunk) throw refused('file-chunk', 'requires hash, n and base64 as they are exported');
+	return { kind: 'file-chunk', hash: hash as string, n: n as number, content: Buffer.from(base64 as string, 'base64') };
 }
 
 const orNull = (value: unknown) => value === null || Number.isFinite(value);

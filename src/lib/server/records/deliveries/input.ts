@@ -1,4 +1,5 @@
-import { Maybe, Text, When, Whole, YesNo } from '$lib/input/fields';
+import { CLAUSE_KINDS, type ClauseKind } from '$lib/core/clauses';
+import { Maybe, Num, OneOf, Text, When, Whole, YesNo } from '$lib/input/fields';
 
 export class DeliveryInput {
 	/** The bank it was ordered for; its cells are candidates there. Without one they go to the stock. */
@@ -7,6 +8,21 @@ export class DeliveryInput {
 	@When() receivedOn!: string;
 	@Maybe() @Text(80) supplier?: string | null;
 	@Maybe() @Text(4000) notes?: string | null;
+	@Maybe() @When() orderedOn?: string | null;
+	@Maybe() @When() promisedOn?: string | null;
+	/** Of one cell, and of the whole delivery, in the currency of the settings. */
+	@Maybe() @Num(0, 1_000_000) cellPrice?: number | null;
+	@Maybe() @Num(0, 1_000_000) shipping?: number | null;
+	@Maybe() @Text(40) promisedGrade?: string | null;
+	@Maybe() @Text(40) promisedTerminals?: string | null;
+	@Maybe() @Num(0.1, 10_000) promisedAh?: number | null;
+	@Maybe() @OneOf(CLAUSE_KINDS) promisedClause?: ClauseKind | null;
+	@Maybe() @Num(0.0001, 1000) promisedResistanceMohm?: number | null;
+	/** Made on this day or later. */
+	@Maybe() @When() promisedProducedOn?: string | null;
+	/** Days after arrival in which a defect is told to the supplier. */
+	@Maybe() @Num(0, 10_000) claimDays?: number | null;
+	@Maybe() @YesNo() used?: boolean | null;
 }
 
 /** A new delivery unpacks its cells at once. */

@@ -17,7 +17,11 @@ export const deliveryKind = defineKind<Delivery>({
 	storedInput: StoredDeliveryInput,
 	parents: { bankId: 'banks?' },
 	filters: ['bankId'],
-	columns: ['id', 'name', 'receivedOn', 'supplier', 'notes'],
+	columns: [
+		...['id', 'name', 'receivedOn', 'supplier', 'notes', 'orderedOn', 'promisedOn', 'cellPrice', 'shipping'],
+		...['promisedGrade', 'promisedTerminals', 'promisedAh', 'promisedClause', 'promisedResistanceMohm'],
+		...['promisedProducedOn', 'claimDays', 'used']
+	],
 	archivedWith: 'bankId',
 	async prepare({ cellCount: _, labelPrefix: __, batch: ___, ...fields }: NewDeliveryInput, tx) {
 		// Two that arrive at once count their cells one after the other.

@@ -10,7 +10,7 @@ export const planItemKind = defineKind<PlanItemRow>({
 	changeInput: PlanItemInput,
 	parents: { bankId: 'banks' },
 	filters: ['bankId'],
-	columns: ['id', 'name', 'quantity', 'unitPrice', 'shipping', 'pricedOn', 'source', 'used'],
+	columns: ['id', 'name', 'quantity', 'unitPrice', 'shipping', 'priceBreaks', 'pricedOn', 'source', 'used'],
 	keyed: true,
 	archivedWith: 'bankId',
 	banksOf: async ({ bankId }) => [bankId]

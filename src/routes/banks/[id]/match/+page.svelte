@@ -6,6 +6,7 @@
 	import { startMatching, type MatchJob } from '$lib/client/match-job';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import ForecastSection from '$lib/components/match/ForecastSection.svelte';
 	import GroupBoard from '$lib/components/match/GroupBoard.svelte';
 	import { bestPartner, exchanged, type Arrangement } from '$lib/components/match/arrangement';
 	import {
@@ -16,7 +17,8 @@
 		type BatchWish,
 		type MatchProblem,
 		type MatchProgress,
-		type MatchResult
+		type MatchResult,
+		type Wishes
 	} from '$lib/core/matching';
 	import type { ShownVerdict } from '$lib/core/verdicts';
 	import { settingApart } from '$lib/client/set-apart';
@@ -47,6 +49,18 @@
 	/** What is searched: a cell out of line in resistance is left out while enough others are there. */
 	const searched = $derived<MatchProblem>({ ...problem, cells: data.candidates.filter((c) => !c.leftOut) });
 	const enough = $derived(data.candidates.length >= wanted);
+	/** Cells that stay where they are, and cells that are left out, by hand. */
+	let locked = $state<number[]>([]);
+	let excluded = $state<number[]>([]);
+	const wishes = $derived<Wishes>({
+		exclude: excluded.filter((id) => searched.cells.some((c) => c.id === id)),
+		locks: locked.flatMap((cellId) => {
+			const at = shown?.groups.findIndex((g) => g.includes(cellId)) ?? -1;
+			return at >= 0 ? [{ cellId, position: at + 1 }] : [];
+		})
+	});
+	const toggled = (list: number[], id: number) => (list.includes(id) ? list.filter((i) => i !== id) : [...list, id]);
+	const labelOf = (id: number) => data.candidates.find((c) => c.id === id)?.label ?? '';
 	const placedNow = $derived.by((): Arrangement | null => {
 		if (data.placements.length !== wanted) return null;
 		const groups = Array.from({ length: bank.series * bank.batteries }, (_, i) =>
@@ -79,7 +93,10 @@
 				smallestGroupP05Ah: smallestGroupP05Ah(problem, arrangement.groups),
 				arrivalSmallestAh: arrival.smallestGroupAh,
 				// Moved by hand, they are no longer what was searched.
-				proof: result && moveCost === null ? { proven: result.proven, upperBoundAh: result.upperBoundAh } : null
+				proof:
+					result && moveCost === null
+						? { proven: result.proven && result.tradedAh < 0.005, upperBoundAh: result.upperBoundAh }
+						: null
 			},
 			data.overview.cellType ? data.overview.cellType.ratedAh * bank.parallel : null
 		);
@@ -88,9 +105,14 @@
 
 	async function run() {
 		progress = { stage: 'arranging', fraction: 0, smallestGroupAh: 0, spreadAh: 0 };
-		job = startMatching($state.snapshot(searched) as MatchProblem, TIME_LIMIT_S, (p) => (progress = p));
+		job = startMatching(
+			{ ...($state.snapshot(searched) as MatchProblem), ...($state.snapshot(wishes) as Wishes) },
+			TIME_LIMIT_S,
+			(p) => (progress = p)
+		);
 		try {
 			result = await job.result;
+			if (result.cancelled) announce('Ended. This is the best found until then.');
 			arrangement = {
 				groups: result.groups.map((g) => g.cellIds.map(Number)),
 				spares: [...result.spares.map(Number), ...data.candidates.filter((c) => c.leftOut).map((c) => c.id)]
@@ -230,6 +252,34 @@
 			{selectedId}
 			onpick={pick}
 			ondrop={drop}
+		/>
+		{#if selectedId !== null}
+			{@const id = selectedId}
+			<p class="mt-3 flex flex-wrap items-center gap-3">
+				<strong>{labelOf(id)}</strong>
+				{#if shown.groups.some((g) => g.includes(id))}<button
+						class="btn tap"
+						aria-pressed={locked.includes(id)}
+						onclick={() => (locked = toggled(locked, id))}
+						>{locked.includes(id) ? 'It may move again' : 'Keep it in its group'}</button
+					>{/if}
+				<button class="btn tap" aria-pressed={excluded.includes(id)} onclick={() => (excluded = toggled(excluded, id))}
+					>{excluded.includes(id) ? 'It may be used again' : 'Leave it out'}</button
+				>
+			</p>
+		{/if}
+		{#if locked.length || excluded.length}<p class="mt-2 muted">
+				{locked.length ? `Kept where they are: ${locked.map(labelOf).join(', ')}. ` : ''}{excluded.length
+					? `Left out: ${excluded.map(labelOf).join(', ')}. `
+					: ''}Match again to let the others follow.
+			</p>{/if}
+		<ForecastSection
+			groups={shown.groups.slice(0, bank.series)}
+			cells={data.candidates}
+			arrival={Array.from({ length: bank.series }, (_, s) =>
+				data.candidates.slice(s * bank.parallel, (s + 1) * bank.parallel).map((c) => c.id)
+			)}
+			chemistry={bank.chemistry}
 		/>
 		<div class="mt-4 flex flex-wrap items-center gap-3">
 			{#if arrangement}<button class="btn btn-primary tap" onclick={accept}>Accept these groups</button>{/if}

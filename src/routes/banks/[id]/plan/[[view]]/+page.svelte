@@ -37,7 +37,12 @@
 		return untrack(() => new PlanDesk(id, data.plan as StoredPlan | null));
 	});
 	$effect(() => desk.take(data.plan as StoredPlan | null));
-	const found = $derived(planState(desk.plan, bank, cellType, { nowMs: data.nowMs, done: data.done }));
+	const found = $derived(
+		planState(desk.plan, bank, cellType, {
+			...data.time,
+			done: data.done
+		})
+	);
 </script>
 
 <StagePage
@@ -85,6 +90,7 @@
 			items={data.items}
 			snapshots={data.snapshots}
 			settings={data.settings}
+			knownTesters={data.time.knownTesters ?? 0}
 			sizesKnown={Boolean(cellType?.widthMm && cellType.thicknessMm && cellType.heightMm)}
 		/>
 	{/if}

@@ -1,0 +1,17 @@
+import type { ShownInstrument } from '$lib/components/live/instrument-choice';
+import type { PictureBank, PictureCell, PictureCellType, PictureDelivery } from '$lib/core/stages';
+import type { Settings } from '$lib/core/units';
+import type { StageVerdict } from '$lib/core/verdicts';
+
+/** A cell of a delivery as the views of Receive draw it. */
+export type ShownCell = Pick<PictureCell, 'id' | 'label' | 'plusTurned' | 'readings' | 'code' | 'inspection'>;
+
+/** What the page of Receive is given. */
+export interface ReceiveData {
+	overview: { bank: PictureBank; cellType: (PictureCellType & { id: number }) | null };
+	trays: { delivery: PictureDelivery; cells: ShownCell[] }[];
+	instruments: ShownInstrument[];
+	currency: string;
+	settings: Settings;
+	verdicts: StageVerdict[];
+}

@@ -1,0 +1,123 @@
+<script lang="ts">
+	import { untrack, type Snippet } from 'svelte';
+	import { settingApart } from '$lib/client/set-apart';
+	import Choice from '$lib/components/forms/Choice.svelte';
+	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
+	import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
+	import {
+		THINGS_AT_HAND,
+		WATER_STOP_C,
+		fitLoads,
+		warmWater,
+		type LoadFit,
+		type LoadNeed
+	} from '$lib/core/load-finder';
+	import type { TestData } from './test-data';
+
+	let { data, views }: { data: TestData; views: Snippet } = $props();
+	const bank = $derived(data.overview.bank);
+	const ratedAh = $derived(data.overview.cellType?.ratedAh ?? 100);
+	let what = $state<'cell' | 'battery'>('cell');
+	const series = $derived(what === 'cell' ? 1 : bank.series);
+	const capacityAh = $derived(what === 'cell' ? ratedAh : ratedAh * bank.parallel);
+	let own = $state<{ w: number | null; ownV: number | null }>({ w: null, ownV: null });
+	const things = $derived([
+		...(own.w && own.ownV
+			? [{ name: 'Yours', w: own.w, ownV: own.ownV, mains: own.ownV > 100, needs: ['attended'] as const }]
+			: []),
+		...THINGS_AT_HAND
+	]);
+	const fits = $derived(
+		fitLoads(things, { chemistry: bank.chemistry, series, capacityAh }).sort(
+			(a, b) => Number(a.why !== null) - Number(b.why !== null) || (a.hours ?? 1e9) - (b.hours ?? 1e9)
+		)
+	);
+	const WHY: Record<NonNullable<LoadFit['why']>, string> = {
+		'too-high': 'would burn at this voltage',
+		'too-low': 'does not run at this voltage',
+		'too-much': 'takes more than such a cell gives for long'
+	};
+	const NEEDS: Record<LoadNeed, string> = {
+		inverter: 'an inverter of the battery’s class',
+		bond: 'neutral bonded as your code asks',
+		isolation: 'cut off from the grid by a switch made for it',
+		attended: 'somebody beside it, always',
+		water: 'water over it, never dry, never boiling',
+		cooling: 'air around it',
+		vehicle: 'the vehicle’s own charge limit set beforehand'
+	};
+	let water = $state({ litres: 20, fromC: 15, w: untrack(() => 300) });
+	const energyWh = $derived(capacityAh * series * CHEMISTRY_FIGURES[bank.chemistry].nominalV);
+	const warmed = $derived(warmWater(energyWh, Math.max(1, water.w), Math.max(0.1, water.litres), water.fromC));
+</script>
+
+<StagePage
+	title="What can take the charge?"
+	subtitle="things people have, what each takes, for how long, and what it asks"
+	verdicts={data.verdicts}
+	onsetapart={settingApart(bank.id, 'test')}
+>
+	{@render views()}
+	<section class="sheet mb-3 flex flex-wrap items-end gap-4 p-4" aria-label="Discharged">
+		<Choice
+			label="Discharged"
+			bind:value={what}
+			options={[
+				{ value: 'cell', text: `one cell, ${ratedAh} Ah` },
+				{ value: 'battery', text: `the battery, ${bank.series}S` }
+			]}
+		/>
+		<div class="w-32"><PlanNumber label="A thing of yours" unit="W" value={own.w} onkeep={(w) => (own.w = w)} /></div>
+		<div class="w-32"><PlanNumber label="made for" unit="V" value={own.ownV} onkeep={(v) => (own.ownV = v)} /></div>
+	</section>
+	<ul class="grid gap-2">
+		{#each fits as { load, amps, hours, why } (load.name)}
+			<li class="sheet row p-3" class:no={why !== null}>
+				<strong>{load.name}</strong>
+				<span class="figure text-lg">{amps === null ? '–' : `${amps.toFixed(1)} A`}</span>
+				<span class="figure text-lg"
+					>{hours === null ? '–' : hours < 48 ? `${hours.toFixed(1)} h` : `${(hours / 24).toFixed(1)} days`}</span
+				>
+				<span class="muted">{why ? WHY[why] : load.needs.map((n) => NEEDS[n]).join('; ')}</span>
+			</li>
+		{/each}
+	</ul>
+	<section class="sheet mt-3 grid gap-3 p-4" aria-label="Water">
+		<h2>Into water</h2>
+		<div class="grid grid-cols-3 gap-3">
+			<PlanNumber label="Litres" value={water.litres} onkeep={(v) => (water.litres = v ?? 20)} />
+			<PlanNumber label="from" unit="°C" value={water.fromC} onkeep={(v) => (water.fromC = v ?? 15)} />
+			<PlanNumber label="Element takes" unit="W" value={water.w} onkeep={(v) => (water.w = v ?? 300)} />
+		</div>
+		<p>
+			All of it would warm them by <strong class="figure">{warmed.liftC.toFixed(0)} K</strong>.
+			{#if warmed.stopAfterMin === null}They stay under {WATER_STOP_C} °C.
+			{:else if warmed.stopAfterMin <= 0}They are too warm already: begin with cold water.
+			{:else}Stop after <strong class="figure">{warmed.stopAfterMin.toFixed(0)} min</strong>, at {WATER_STOP_C} °C, or add
+				{warmed.iceKg.toFixed(1)} kg of ice bit by bit.{/if}
+		</p>
+		<p class="muted">Stir it. Never boil it, never let the element stand dry, and never go away.</p>
+	</section>
+</StagePage>
+
+<style>
+	.row {
+		display: grid;
+		grid-template-columns: minmax(0, 14rem) 5.5rem 6.5rem minmax(0, 1fr);
+		align-items: baseline;
+		gap: 0 1rem;
+	}
+	.no {
+		border-style: dashed;
+		background: transparent;
+	}
+	@media (max-width: 640px) {
+		.row {
+			grid-template-columns: minmax(0, 1fr) auto auto;
+		}
+		.row .muted {
+			grid-column: 1 / -1;
+		}
+	}
+</style>

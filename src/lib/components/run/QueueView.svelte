@@ -1,0 +1,284 @@
+<script lang="ts">
+	import { untrack, type Snippet } from 'svelte';
+	import { page } from '$app/state';
+	import { replaceState } from '$app/navigation';
+	import { scaleTime } from 'd3-scale';
+	import { api } from '$lib/client/api';
+	import { settingApart } from '$lib/client/set-apart';
+	import DateField from '$lib/components/forms/DateField.svelte';
+	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
+	import { mostBad, testsNeeded } from '$lib/core/sampling';
+
+	import { MONTH_NAMES } from '$lib/core/shared';
+	import { formatDateTime } from '$lib/core/units';
+	import {
+		QUEUE_KIND_NAMES,
+		queueForm,
+		queueOf,
+		queueParams,
+		type QueueForm,
+		type QueueId,
+		type QueuePlan
+	} from '$lib/core/test-queue';
+	import type { TestData } from './test-data';
+
+	let { data, views }: { data: TestData; views: Snippet } = $props();
+	const bank = $derived(data.overview.bank);
+	const style = $derived(data.settings.dateStyle);
+	const waiting = $derived(data.capacities.filter((c) => c.capacityAh === null).map((c) => c.cell));
+	const two = (n: number) => String(n).padStart(2, '0');
+	const local = (d: Date) =>
+		`${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}T${two(d.getHours())}:${two(d.getMinutes())}`;
+	const known = untrack(() => data.instruments.filter((i) => i.kind === 'load').length);
+	let form = $state<QueueForm>(
+		untrack(() => queueForm(page.url.searchParams, { testers: known, nowLocal: local(new Date()) }))
+	);
+	let plan = $state<QueuePlan | null>(null);
+	let why = $state<string | null>(null);
+	let busy = $state(false);
+	const labels = $derived(new Map(waiting.map((c) => [c.id, c.label])));
+	const labelOf = (id: QueueId) => labels.get(Number(id)) ?? String(id);
+	/** This device's own offset at that moment, `+01:00`. */
+	function offsetAt(text: string): string {
+		const minutes = -new Date(text).getTimezoneOffset();
+		const size = Math.abs(minutes);
+		return `${minutes < 0 ? '-' : '+'}${two(Math.floor(size / 60))}:${two(size % 60)}`;
+	}
+	let turn = 0;
+	$effect(() => {
+		const own = JSON.parse(JSON.stringify(form)) as QueueForm;
+		const mine = ++turn;
+		if (waiting.length === 0) return;
+		busy = true;
+		const body = queueOf(own, {
+			waiting,
+			ratedAh: data.overview.cellType?.ratedAh ?? null,
+			...{ wakeFromH: data.settings.wakeFromH, wakeUntilH: data.settings.wakeUntilH },
+			offset: offsetAt(own.startAt)
+		});
+		void (api.post('test-queue', body as never) as Promise<unknown>)
+			.then((found) => {
+				if (mine !== turn) return;
+				plan = found as QueuePlan;
+				why = null;
+			})
+			.catch((error: unknown) => {
+				if (mine === turn) [plan, why] = [null, error instanceof Error ? error.message : 'No timetable could be made.'];
+			})
+			.finally(() => mine === turn && (busy = false));
+		// What it opened with stands in the address already; the router is not there yet.
+		if (mine > 1) replaceState(`?${queueParams(own)}`, {});
+	});
+	const rows = $derived([...new Set((plan?.steps ?? []).flatMap((s) => (s.on === null ? [] : [String(s.on)])))].sort());
+	const span = $derived.by(() => {
+		const ends = (plan?.steps ?? []).map((s) => Date.parse(s.to));
+		const starts = (plan?.steps ?? []).map((s) => Date.parse(s.from));
+		return { from: Math.min(...starts), to: Math.max(...ends) };
+	});
+	const WIDTH = 720;
+	const LEFT = 76;
+	const ROW = 30;
+	const x = $derived(scaleTime([new Date(span.from), new Date(span.to)], [LEFT, WIDTH - 8]));
+	const nights = $derived.by(() => {
+		if (!plan) return [];
+		const list: { from: number; to: number }[] = [];
+		const day = new Date(span.from);
+		day.setHours(0, 0, 0, 0);
+		for (let at = day.getTime() - 86_400_000; at < span.to; at += 86_400_000) {
+			const from = at + data.settings.wakeUntilH * 3_600_000;
+			const to = at + 86_400_000 + data.settings.wakeFromH * 3_600_000;
+			if (to > span.from && from < span.to) list.push({ from: Math.max(from, span.from), to: Math.min(to, span.to) });
+		}
+		return list;
+	});
+	const days = $derived(plan ? (Date.parse(plan.endsAt) - span.from) / 86_400_000 : 0);
+	const next = $derived((plan?.steps ?? []).filter((s) => s.needsPerson).slice(0, 6));
+	const list = (text: string) =>
+		text
+			.split(/[;, ]+/)
+			.map(Number)
+			.filter((a) => Number.isFinite(a) && a > 0);
+	let testers = $state(untrack(() => form.testers.join(', ')));
+	let supplies = $state(untrack(() => form.supplies.join(', ')));
+	const take = (key: 'testers' | 'supplies', text: string) => {
+		const amps = list(text);
+		if (amps.length) form[key] = amps;
+	};
+	const sampled = $derived(testsNeeded(Math.max(1, waiting.length), 1));
+</script>
+
+<StagePage
+	title="When is each one tested?"
+	subtitle={waiting.length ? `${waiting.length} cells wait` : 'every cell has a capacity'}
+	verdicts={data.verdicts}
+	onsetapart={settingApart(bank.id, 'test')}
+>
+	{@render views()}
+	{#if waiting.length}
+		<section class="sheet mb-3 grid gap-3 p-4" aria-label="With what">
+			<div class="grid grid-cols-2 items-end gap-3 sm:grid-cols-3">
+				<label
+					><span class="field-label">Testers <span class="muted font-normal">(A each)</span></span>
+					<input
+						class="input tap figure w-full"
+						bind:value={testers}
+						onchange={() => take('testers', testers)}
+					/></label
+				>
+				<label
+					><span class="field-label">Supplies <span class="muted font-normal">(A each)</span></span>
+					<input
+						class="input tap figure w-full"
+						bind:value={supplies}
+						onchange={() => take('supplies', supplies)}
+					/></label
+				>
+				<div>
+					<label class="field-label" for="queue-start">Begins</label>
+					<DateField
+						id="queue-start"
+						withTime
+						bind:value={() => form.startAt, (v) => v && (form.startAt = String(v))}
+					/>
+				</div>
+				<PlanNumber
+					label="In the warm box first"
+					unit="h"
+					value={form.soakH}
+					onkeep={(h) => (form.soakH = Math.max(0, h ?? 0))}
+				/>
+				<PlanNumber
+					label="Rest after the charge"
+					unit="h"
+					value={form.restH}
+					onkeep={(h) => (form.restH = Math.max(0, h ?? 0))}
+				/>
+				<label class="tap flex items-center gap-2"
+					><input type="checkbox" class="checkbox" bind:checked={form.unattended} /> the load may run with nobody there</label
+				>
+			</div>
+		</section>
+		{#if why}<p class="ember-text" role="alert">{why}</p>{/if}
+		{#if plan}
+			<section class="sheet grid gap-3 p-4" aria-label="Timetable" aria-busy={busy}>
+				<p class="text-xl font-bold">
+					Done {formatDateTime(plan.endsAt, style)}: {days.toFixed(1)} days
+				</p>
+				<p class="muted">
+					{Date.parse(plan.boundEndsAt) >= Date.parse(plan.endsAt) - 60_000
+						? 'No plan with these things ends earlier.'
+						: `Best found; none can end before ${formatDateTime(plan.boundEndsAt, style)}.`}
+				</p>
+				<svg
+					viewBox="0 0 {WIDTH} {rows.length * ROW + 34}"
+					class="w-full"
+					role="img"
+					aria-label="Which cell is on what, when"
+				>
+					{#each nights as night (night.from)}<rect
+							class="night"
+							x={x(night.from)}
+							y="0"
+							width={x(night.to) - x(night.from)}
+							height={rows.length * ROW}
+						/>{/each}
+					{#each rows as row, i (row)}
+						<text x="0" y={i * ROW + 19} class="name">{row}</text>
+						{#each plan.steps.filter((s) => String(s.on) === row) as s, k (k)}
+							<g>
+								<title
+									>{labelOf(s.cellId)}: {QUEUE_KIND_NAMES[s.kind]}, {formatDateTime(s.from, style)} to {formatDateTime(
+										s.to,
+										style
+									)}</title
+								>
+								<rect
+									class="step"
+									data-kind={s.kind}
+									x={x(Date.parse(s.from))}
+									y={i * ROW + 3}
+									width={Math.max(1, x(Date.parse(s.to)) - x(Date.parse(s.from)) - 1)}
+									height={ROW - 6}
+									rx="3"
+								/>
+								{#if x(Date.parse(s.to)) - x(Date.parse(s.from)) > 34}<text
+										class="in"
+										x={x(Date.parse(s.from)) + 3}
+										y={i * ROW + 19}>{labelOf(s.cellId)}</text
+									>{/if}
+							</g>
+						{/each}
+					{/each}
+					{#each x.ticks(days > 3 ? 6 : 4) as tick (tick.getTime())}
+						<text class="tick" x={x(tick)} y={rows.length * ROW + 18} text-anchor="middle"
+							>{days > 3
+								? `${tick.getDate()} ${MONTH_NAMES[tick.getMonth()]!.slice(0, 3)}`
+								: `${two(tick.getHours())}:${two(tick.getMinutes())}`}</text
+						>
+					{/each}
+				</svg>
+				<p class="muted text-sm">
+					Light: charge. Dark: discharge. Middle: back to half. Grey: night. Each begins while somebody is up.
+				</p>
+				<div class="grid gap-4 sm:grid-cols-2">
+					<div>
+						<h2>What wants you next</h2>
+						<ol class="grid gap-1">
+							{#each next as s, i (i)}<li class="flex justify-between gap-3">
+									<span><strong>{labelOf(s.cellId)}</strong> {QUEUE_KIND_NAMES[s.kind]} on {s.on}</span>
+									<span class="figure">{formatDateTime(s.from, style)}</span>
+								</li>{/each}
+						</ol>
+					</div>
+					<div>
+						<h2>What would shorten it</h2>
+						{#if plan.buy.length}<ul class="grid gap-1">
+								{#each plan.buy as b (b.what)}<li class="flex justify-between gap-3">
+										<span>{b.what}</span><span class="figure">{b.savesH.toFixed(0)} h less</span>
+									</li>{/each}
+							</ul>{:else}<p>Nothing that is worth buying or borrowing.</p>{/if}
+						<h2 class="mt-3">Test all, or some?</h2>
+						<p>
+							All {waiting.length} tell of each. {sampled} tested good of {waiting.length} leave one bad at most; five leave
+							up to {mostBad({ all: waiting.length, tested: Math.min(5, waiting.length), bad: 0 })} (95 %). Used cells, and
+							cells of more than one batch: all of them.
+						</p>
+					</div>
+				</div>
+				<a
+					class="btn tap justify-self-start"
+					href="/api/v1/banks/{bank.id}/test-queue.ics?{queueParams(form)}&offset={encodeURIComponent(
+						offsetAt(form.startAt)
+					)}"
+					download>Into a calendar</a
+				>
+			</section>
+		{:else if busy}<p role="status">Making a timetable …</p>{/if}
+	{:else}<p class="sheet p-6">Nothing waits for a tester.</p>{/if}
+</StagePage>
+
+<style>
+	.night {
+		fill: var(--color-base-300);
+	}
+	.name,
+	.tick,
+	.in {
+		font-size: 12px;
+		fill: var(--color-base-content);
+	}
+	.step[data-kind='charge'] {
+		fill: var(--measure-1);
+	}
+	.step[data-kind='discharge'] {
+		fill: var(--measure-4);
+	}
+	.step[data-kind='store'] {
+		fill: var(--measure-2);
+	}
+	.step {
+		stroke: var(--measure-line);
+		stroke-width: 0.6;
+	}
+</style>

@@ -1,0 +1,266 @@
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+	import type { TestData, TestForm } from './test-data';
+	import CurvesTogether from './CurvesTogether.svelte';
+	import ManyLogs from './ManyLogs.svelte';
+	import Strip from './Strip.svelte';
+	import { invalidateAll } from '$app/navigation';
+	import { announce, attempt } from '$lib/client/announce';
+	import { api } from '$lib/client/api';
+	import CurveChart from '$lib/components/charts/CurveChart.svelte';
+	import Choice from '$lib/components/forms/Choice.svelte';
+	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import CapacityForm, { type CapacityPlan } from '$lib/components/live/CapacityForm.svelte';
+	import RunEntry, { type LogDraft } from '$lib/components/run/RunEntry.svelte';
+	import Tray from '$lib/components/tray/Tray.svelte';
+	import { USUAL_FOOTPRINT, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
+	import { settingApart } from '$lib/client/set-apart';
+	import { planLive } from '$lib/client/plan-live';
+	import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
+	import { formatDate, formatWithDoubt, fromUserUnits, toUserUnits, unitOf } from '$lib/core/units';
+
+	let { data, form, views }: { data: TestData; form: TestForm; views: Snippet } = $props();
+	let selectedId = $state<number | null>(null);
+	let draft = $state<LogDraft | null>(null);
+	/** Several logs that wait to be put to their cells. */
+	let many = $state<File[]>([]);
+	let busy = $state<string | null>(null);
+	let curve = $state<{ runId: number; voltageV: number[]; dischargedAh: number[] } | null>(null);
+
+	const bank = $derived(data.overview.bank);
+	// svelte-ignore state_referenced_locally
+	let way = $state<'live' | 'log'>(data.overview.bank.rehearsal ? 'live' : 'log');
+	const cellType = $derived(data.overview.cellType);
+	const figures = $derived(CHEMISTRY_FIGURES[bank.chemistry]);
+	const limits = $derived({
+		ratedAh: cellType?.ratedAh ?? 100,
+		chargeLimitV: cellType?.chargeLimitV ?? figures.chargeLimitV,
+		dischargeLimitV: cellType?.dischargeLimitV ?? figures.dischargeLimitV,
+		chargeCRate: cellType?.chargeCRate ?? figures.chargeCRate
+	});
+	const selected = $derived(
+		data.capacities.find((c) => c.cell.id === selectedId) ??
+			data.capacities.find((c) => c.run === null) ??
+			data.capacities[0] ??
+			null
+	);
+	const tested = $derived(data.capacities.filter((c) => c.capacityAh !== null).length);
+	/** How warm a cell is: by what is said of it alone, here as everywhere. */
+	const warmest = $derived(
+		new Map(data.verdicts.filter((v) => v.subject.kind === 'cell').map((v) => [Number(v.subject.id), v.warmth]))
+	);
+	const drawn = $derived.by((): DrawnCell[] => {
+		const shades = shadesOf(
+			data.capacities.map((c) => c.capacityAh),
+			0.015 * (cellType?.ratedAh ?? 100)
+		);
+		return data.capacities.map((c, i) => ({
+			id: c.cell.id,
+			label: c.cell.label,
+			figure: c.capacityAh === null ? null : c.capacityAh.toFixed(1),
+			minor: c.sdAh === null ? null : `± ${c.sdAh.toFixed(1)} Ah`,
+			shade: shades[i] ?? null,
+			warmth: warmest.get(c.cell.id) ?? 'calm',
+			turned: c.cell.plusTurned,
+			mark: c.refused ? 'test again' : c.outcome === 'short' ? 'short' : c.outcome === 'unsure' ? 'cannot tell' : null
+		}));
+	});
+
+	$effect(() => {
+		const run = selected?.run;
+		if (!run || run.source === 'hand' || curve?.runId === run.id) return;
+		void attempt(async () => {
+			const { curve: points } = await api.get(`runs/${run.id}/curve`);
+			curve = { runId: run.id, ...points };
+		});
+	});
+
+	async function readFile(file: File) {
+		busy = `Reading ${file.name} …`;
+		await attempt(async () => {
+			const text = await file.text();
+			const rated = cellType ? { ratedAh: cellType.ratedAh, cutoffV: cellType.dischargeLimitV ?? 2.5 } : {};
+			draft = {
+				fileName: file.name,
+				text,
+				analysis: await api.sendCsv('capacity-run/analyse', text, rated)
+			};
+		});
+		busy = null;
+	}
+	async function store(temperature: number | null, bridgeGaps: boolean) {
+		if (!draft || !selected) return;
+		busy = 'Storing the run …';
+		const temperatureC = fromUserUnits(temperature, 'temperature', data.settings.units) ?? undefined;
+		const about = { fileName: draft.fileName, bridgeGaps, temperatureC };
+		const done = await attempt(() => api.sendCsv(`cells/${selected.cell.id}/runs`, draft!.text, about));
+		busy = null;
+		if (done) await finished(selected.cell.id, selected.cell.label);
+	}
+	async function finished(cellId: number, label: string) {
+		draft = null;
+		selectedId = cellId;
+		await invalidateAll();
+		const run = data.capacities.find((c) => c.cell.id === cellId)?.run;
+		announce(`Run of ${label} stored.`, run ? () => void takeBack(run.id, run.version) : undefined);
+	}
+	async function planRun(plan: CapacityPlan) {
+		if (!selected) return;
+		const temperatureC = fromUserUnits(plan.temperature, 'temperature', data.settings.units);
+		const { instruments, phases, intervalMs } = plan;
+		await planLive(bank.id, {
+			kind: 'capacity',
+			cellId: selected.cell.id,
+			instruments,
+			phases,
+			temperatureC,
+			intervalMs
+		});
+	}
+	async function takeBack(runId: number, version: number) {
+		if (!(await attempt(() => api.remove(`runs/${runId}`, version)))) return;
+		announce(
+			'The run is taken out.',
+			() =>
+				void attempt(async () => {
+					await api.restore(`runs/${runId}`);
+					await invalidateAll();
+				})
+		);
+		await invalidateAll();
+	}
+</script>
+
+<StagePage
+	title="Test"
+	subtitle={data.capacities.length ? `${tested} of ${data.capacities.length} cells have a capacity` : 'no cells yet'}
+	verdicts={data.verdicts}
+	onsetapart={settingApart(bank.id, 'test')}
+	onpick={(id) => (selectedId = id)}
+>
+	{@render views()}
+	{#if data.capacities.length === 0}
+		<p class="sheet p-6">
+			Unpack a delivery first: <a class="underline" href="/banks/{data.overview.bank.id}/receive">Receive</a>.
+		</p>
+	{:else}
+		<Tray
+			cells={drawn}
+			selectedId={selected?.cell.id}
+			onpick={(id) => {
+				selectedId = id;
+				draft = null;
+			}}
+			footprint={{
+				widthMm: cellType?.widthMm ?? USUAL_FOOTPRINT.widthMm,
+				thicknessMm: cellType?.thicknessMm ?? USUAL_FOOTPRINT.thicknessMm
+			}}
+			label="Capacity of each cell, Ah"
+		/>
+		<p class="mt-2 text-[0.95rem] muted">
+			Ah brought to the temperature and rate of the protocol (25 °C and 0.2 C where none is written), with its doubt. A
+			tester may read 1 % high or low until it is compared with another.
+		</p>
+		{#if selected}
+			{#if selected.run && !draft}
+				<section class="sheet mt-4 p-4" aria-label="Latest run of {selected.cell.label}">
+					<div class="flex flex-wrap items-baseline justify-between gap-2">
+						<h2>
+							{selected.cell.label}: {formatWithDoubt(
+								selected.capacityAh ?? selected.run.capacityAh,
+								selected.sdAh,
+								'Ah'
+							)}
+						</h2>
+						<p class="muted">
+							{formatDate(selected.run.testedAt, data.settings.dateStyle)} · {selected.run.source === 'log'
+								? selected.run.fileName
+								: selected.run.source === 'live'
+									? 'live'
+									: 'by hand'} · <a class="underline" href="/cells/{selected.cell.id}">passport</a>
+						</p>
+					</div>
+					{#if curve && curve.runId === selected.run.id}
+						<CurveChart
+							series={[{ name: selected.cell.label, x: curve.dischargedAh, y: curve.voltageV, strong: true }]}
+							xLabel="Ah taken out"
+							yLabel="V"
+							limit={cellType?.dischargeLimitV ? { y: cellType.dischargeLimitV, text: 'cut-off' } : null}
+						/>
+					{/if}
+					<Strip strip={selected.strip} />
+					<p class="no-print mt-2">
+						<a
+							class="tap inline-flex items-center underline underline-offset-4"
+							href="/api/v1/runs/{selected.run.id}/samples.csv"
+							download>This run as CSV</a
+						>
+					</p>
+					{#if selected.run.faults?.length}<ul class="mt-2 list-disc pl-5 text-sm">
+							{#each selected.run.faults as fault, i (i)}<li>{fault.message}</li>{/each}
+						</ul>{/if}
+				</section>
+			{/if}
+			{#if many.length}
+				<ManyLogs
+					files={many}
+					cells={data.capacities.map((c) => c.cell)}
+					temperatureUnit={unitOf('temperature', data.settings.units)}
+					units={data.settings.units}
+					onclose={() => {
+						many = [];
+						void invalidateAll();
+					}}
+				/>
+			{/if}
+			<CurvesTogether
+				capacities={data.capacities}
+				cutoffV={cellType?.dischargeLimitV ?? null}
+				chosen={selected.cell.id}
+			/>
+			<div class="mt-4 mb-3">
+				<Choice
+					quiet
+					label="How it is tested"
+					value={way}
+					options={[
+						{ value: 'log', text: 'Tester’s log or by hand' },
+						{ value: 'live', text: 'Live from instruments' }
+					]}
+					onchange={(v) => (way = v)}
+				/>
+			</div>
+			<div>
+				{#if way === 'live'}
+					{#key selected.cell.id}
+						<CapacityForm
+							cellLabel={selected.cell.label}
+							instruments={data.instruments}
+							rehearsal={bank.rehearsal}
+							{limits}
+							temperatureUnit={unitOf('temperature', data.settings.units)}
+							roomTemperature={toUserUnits(data.roomC, 'temperature', data.settings.units)}
+							onplan={planRun}
+						/>
+					{/key}
+				{:else}
+					<!-- What was typed for one cell is not the next one’s. -->
+					{#key selected.cell.id}
+						<RunEntry
+							cellLabel={selected.cell.label}
+							{draft}
+							{busy}
+							temperatureUnit={unitOf('temperature', data.settings.units)}
+							onfiles={(files) => (files.length > 1 ? (many = files) : void readFile(files[0]!))}
+							onstore={store}
+							ondrop={() => (draft = null)}
+							cellId={selected.cell.id}
+							refused={form}
+							onhand={() => finished(selected.cell.id, selected.cell.label)}
+						/>
+					{/key}
+				{/if}
+			</div>
+		{/if}
+	{/if}
+</StagePage>

@@ -1,0 +1,45 @@
+import type { ShownInstrument } from '$lib/components/live/instrument-choice';
+import type { RefusedRun } from '$lib/core/capacity-run';
+import type { Tick } from '$lib/core/clauses';
+import type { SpotNote } from '$lib/core/run-notes';
+import type { PictureBank, PictureCellType, PictureRun } from '$lib/core/stages';
+import type { Settings } from '$lib/core/units';
+import type { StageVerdict } from '$lib/core/verdicts';
+
+/** A cell under test as its page draws it. */
+export interface ShownCapacity {
+	cell: { id: number; label: string; plusTurned: boolean };
+	run: PictureRun | null;
+	capacityAh: number | null;
+	sdAh: number | null;
+	refused: RefusedRun | null;
+	outcome: 'short' | 'meets' | 'unsure' | null;
+	/** What its run kept of the protocol. */
+	strip: Tick[];
+}
+
+/** A discharge followed by notes, as it is stored. */
+export interface StoredNotes {
+	id: number;
+	version: number;
+	cellId: number;
+	startedAt: string;
+	currentA: number | null;
+	powerW: number | null;
+	cutoffV: number;
+	notes: SpotNote[];
+}
+
+/** What the page of Test is given. */
+export interface TestData {
+	overview: { bank: PictureBank; cellType: PictureCellType | null };
+	capacities: ShownCapacity[];
+	instruments: ShownInstrument[];
+	roomC: number | null;
+	notedRuns: StoredNotes[];
+	settings: Settings;
+	verdicts: StageVerdict[];
+}
+
+/** What a form of it was answered. */
+export type TestForm = { said?: string; fields?: Record<string, string>; typed?: Record<string, string> } | null;

@@ -1,0 +1,87 @@
+import { describe, expect, it } from 'vitest';
+import { WHOLE_BANK } from '../verdicts';
+import { checkJoining, firstCurrents, type JoinInput } from './join-check';
+
+const item = (id: string, restVoltageV: number, more: object = {}) => ({ id, restVoltageV, capacityAh: 280, ...more });
+const check = (items: JoinInput['items'], more: Partial<JoinInput> = {}) =>
+	checkJoining({ chemistry: 'LFP', linkOhm: 0.0002, ...more, items }, WHOLE_BANK);
+const codes = (items: JoinInput['items'], more: Partial<JoinInput> = {}) =>
+	check(items, more).verdicts.map((v) => v.code);
+
+describe('joined in parallel', () => {
+	it('by hand: two of 1 mΩ with 60 mV between them drive 30 A, and the sum of all currents is nothing', () => {
+		const [a, b] = firstCurrents([3.33, 3.27], [0.001, 0.001]);
+		expect(a).toBeCloseTo(30, 9);
+		expect(a! + b!).toBeCloseTo(0, 9);
+		expect(firstCurrents([3.4, 3.3, 3.3], [0.001, 0.001, 0.001])[0]).toBeCloseTo(66.7, 1);
+	});
+	it('its interval holds that of the hand where the resistance is known, and is wide where it is not', () => {
+		const known = check([item('a', 3.33, { resistanceOhm: 0.0008 }), item('b', 3.27, { resistanceOhm: 0.0008 })]).peakA;
+		expect(known.likely).toBeCloseTo(30, 6);
+		expect(known.low95).toBeLessThan(30);
+		expect(known.high95).toBeGreaterThan(30);
+		const guessed = check([item('a', 3.33), item('b', 3.27)]).peakA;
+		expect(guessed.high95 / guessed.low95).toBeGreaterThan(known.high95 / known.low95);
+	});
+	it('cells alike on the plateau may be joined; one at the steep end may not', () => {
+		expect(codes([item('a', 3.33), item('b', 3.329), item('c', 3.331)])).toEqual(['join-checked']);
+		const steep = check([item('a', 3.33), item('b', 3.33), item('c', 3.02)]);
+		expect(steep.verdicts[0]).toMatchObject({ code: 'join-refused', subject: { id: 'c' } });
+		expect(steep.order.at(-1)).toBe('c');
+	});
+	it('a link that carries less refuses what the cells would bear', () => {
+		const pair = [item('a', 3.34, { resistanceOhm: 0.001 }), item('b', 3.28, { resistanceOhm: 0.001 })];
+		expect(codes(pair)).toEqual(['join-checked']);
+		expect(codes(pair, { linkRatingA: 20 })).toEqual(['join-refused']);
+	});
+	it.each([
+		[[item('a', 3.3), item('b', -3.3)], ['join-polarity']],
+		[[item('a', 3.3), item('b', 13.2)], ['not-one-cell']],
+		[[item('a', 13.2, { cellsInSeries: 4 }), item('b', 13.2, { cellsInSeries: 4 })], ['join-checked']],
+		[
+			[item('a', 13.2, { cellsInSeries: 4 }), item('b', 3.3)],
+			['join-unlike', 'join-refused']
+		],
+		[
+			[item('a', 3.3), item('b', 2.2)],
+			['deep-discharged', 'join-refused']
+		]
+	])('%j → %j', (items, expected) => expect(codes(items)).toEqual(expected));
+	it.each([
+		[2.3, 'low'],
+		[1.5, 'ruined'],
+		[0.2, 'dead']
+	])('two alike at %s V are not joined at all: %s', (volts, level) => {
+		const { verdicts } = check([item('a', volts), item('b', volts)]);
+		expect(verdicts.map((v) => [v.code, v.warmth, v.facts.level])).toEqual([
+			['deep-discharged', 'stop', level],
+			['deep-discharged', 'stop', level]
+		]);
+	});
+	it('two alike above a full cell are never a calm answer', () =>
+		expect(codes([item('a', 3.95), item('b', 3.95)])).toEqual(['overcharged', 'overcharged']));
+	it('a whole battery is named as one, and judged by what one of its cells reads', () => {
+		const four = { cellsInSeries: 4 };
+		const { verdicts } = check([item('a', 8.8, four), item('b', 13.2, four)]);
+		expect(verdicts[0]).toMatchObject({ code: 'deep-discharged', subject: { kind: 'battery', id: 'a' } });
+		expect(verdicts[0]!.facts.restVoltageV).toMatchObject({ value: 2.2 });
+	});
+	it('the current of the first instant is gone within the hour, and says so', () => {
+		const { verdicts, peakA } = check([item('a', 3.34), item('b', 3.29)]);
+		const { firstHourA } = verdicts[0]!.facts as { firstHourA: number };
+		expect(firstHourA).toBeGreaterThan(0);
+		expect(firstHourA).toBeLessThan(peakA.likely / 2);
+		expect(verdicts[0]!.finding).toContain('on average over the first hour');
+	});
+	it('45 and 60 % joined for a day: about a quarter of the difference moves, the rest stays (models §4)', () => {
+		// 3.292 and 3.303 V rest at 45 and 60 %: 42 Ah apart in 280, 21 Ah to meet.
+		const { movedAhInDay } = check([item('a', 3.292), item('b', 3.303)]);
+		expect(movedAhInDay).toBeGreaterThan(2);
+		expect(movedAhInDay).toBeLessThan(12);
+	});
+	it('refuses one alone, the same twice, half a cell', () => {
+		expect(() => check([item('a', 3.3)])).toThrow(/two or more/);
+		expect(() => check([item('a', 3.3), item('a', 3.3)])).toThrow(/there twice/);
+		expect(() => check([item('a', 3.3), item('b', 3.3, { cellsInSeries: 0 })])).toThrow(/cellsInSeries/);
+	});
+});

@@ -1,0 +1,224 @@
+import { median } from 'd3-array';
+import { mostOfOneCellV, restVoltageCurve, type Chemistry } from '../chemistry';
+import {
+	CoreError,
+	intervalOf,
+	normalDraw,
+	requireFinite,
+	requireNotNegative,
+	requirePositive,
+	seededRandom,
+	type Interval
+} from '../shared';
+import { simulate } from '../simulation';
+import { outsideLimits } from '../reading';
+import { measured, say, type Subject, type Verdict } from '../verdicts';
+import { JOIN_C_RATE, JOIN_METER_SD_V } from './join-limits';
+
+export type JoinId = string | number;
+
+/** A cell, or a whole battery, that is to be joined in parallel with others. */
+export interface JoinItem {
+	id: JoinId;
+	/** Signed, with the red probe on the printed plus. */
+	restVoltageV: number;
+	sdV?: number | null;
+	capacityAh: number;
+	/** Of the whole item; as such cells usually have when missing. */
+	resistanceOhm?: number | null;
+	cellsInSeries?: number | null;
+}
+
+export interface JoinInput {
+	chemistry: Chemistry;
+	items: readonly JoinItem[];
+	/** Of the link of each item, with its joints. */
+	linkOhm: number;
+	/** What a link carries; null or missing: not asked. */
+	linkRatingA?: number | null;
+}
+
+export interface JoinAnswer {
+	verdicts: Verdict[];
+	/** Largest through one item in the first instant of all joined. */
+	peakA: Interval;
+	/** In which they are joined: those that are most alike first. */
+	order: JoinId[];
+	/** Most that goes into or out of one of them in a day, Ah. */
+	movedAhInDay: number;
+}
+
+/** Instant resistance of a cell, Ω·Ah (default), with its doubt as the logarithm: nobody read it, or somebody read it with 1 kHz. */
+const USUAL_OHM_AH = 0.05;
+const UNREAD_SD = 0.24;
+const READ_SD = 0.11;
+const DRAWS = 800;
+const SEED = 20_261_130;
+const DAY_S = 86_400;
+const DAY_STEP_S = 30;
+const LEAST_OHM = 1e-6;
+
+interface Ready {
+	item: JoinItem;
+	cells: number;
+	ohm: number;
+	ohmSd: number;
+	sdV: number;
+}
+
+function ready({ items, linkOhm, linkRatingA }: JoinInput): Ready[] {
+	requireNotNegative(linkOhm, 'linkOhm');
+	if (linkRatingA != null) requirePositive(linkRatingA, 'linkRatingA');
+	if (items.length < 2) throw new CoreError('too-few', 'items', `items requires two or more, got ${items.length}`);
+	const seen = new Set<JoinId>();
+	return items.map((item, i) => {
+		const path = `items.${i}`;
+		requireFinite(item.restVoltageV, `${path}.restVoltageV`);
+		requirePositive(item.capacityAh, `${path}.capacityAh`);
+		if (seen.has(item.id)) throw new CoreError('twice', `${path}.id`, `${path}.id ${item.id} is there twice`);
+		seen.add(item.id);
+		const cells = item.cellsInSeries ?? 1;
+		if (!Number.isInteger(cells) || cells < 1)
+			throw new CoreError(
+				'layout',
+				`${path}.cellsInSeries`,
+				`${path}.cellsInSeries requires a whole number from 1, got ${cells}`
+			);
+		const given = item.resistanceOhm ?? null;
+		if (given !== null) requirePositive(given, `${path}.resistanceOhm`);
+		return {
+			...{ item, cells, ohm: given ?? (USUAL_OHM_AH * cells) / item.capacityAh },
+			ohmSd: given === null ? UNREAD_SD : READ_SD,
+			sdV: requireNotNegative(item.sdV ?? JOIN_METER_SD_V * cells, `${path}.sdV`)
+		};
+	});
+}
+
+/** Current out of each item in the first instant, A: each drives through its own resistance and link to the common voltage. */
+export function firstCurrents(volts: readonly number[], ohms: readonly number[]): number[] {
+	const conductance = ohms.reduce((sum, r) => sum + 1 / r, 0);
+	const common = volts.reduce((sum, v, i) => sum + v / ohms[i]!, 0) / conductance;
+	return volts.map((v, i) => (v - common) / ohms[i]!);
+}
+
+/**
+ * Whether cells or whole batteries may be joined in parallel: the largest current in the first instant through one of them, by what is not
+ * known of voltages and resistances; the order that keeps it small; and what moves in a day (simulated from the charge the voltages are
+ * likeliest of: on the plateau little of a difference moves).
+ * @throws CoreError `too-few`, `not-a-number`, `not-positive`, `negative`, `twice`, `layout`
+ */
+export function checkJoining(input: JoinInput, subject: Subject): JoinAnswer {
+	const own = ready(input);
+	const { chemistry, linkOhm } = input;
+	const random = seededRandom(SEED);
+	const peaks = Array.from({ length: DRAWS }, () => {
+		const volts = own.map((r) => normalDraw(random, r.item.restVoltageV, r.sdV));
+		const ohms = own.map((r) => Math.max(LEAST_OHM, r.ohm * Math.exp(normalDraw(random, 0, r.ohmSd)) + linkOhm));
+		return Math.max(...firstCurrents(volts, ohms).map(Math.abs));
+	});
+	const drawn = intervalOf(peaks);
+	// The meter's own doubt alone lets a current flow between equals: what is likeliest is reckoned from what was read.
+	const asRead = firstCurrents(
+		own.map((r) => r.item.restVoltageV),
+		own.map((r) => Math.max(LEAST_OHM, r.ohm + linkOhm))
+	).map(Math.abs);
+	const peakA = {
+		low95: Math.min(drawn.low95, Math.max(...asRead)),
+		likely: Math.max(...asRead),
+		high95: Math.max(drawn.high95, Math.max(...asRead))
+	};
+	const worst = own[asRead.indexOf(peakA.likely)]!;
+	const middle = median(own, (r) => r.item.restVoltageV)!;
+	const order = [...own]
+		.sort((a, b) => Math.abs(a.item.restVoltageV - middle) - Math.abs(b.item.restVoltageV - middle))
+		.map((r) => r.item.id);
+	// Read the wrong way round, or as more than a cell can have: nothing is simulated, all of one may move.
+	const perCell = own.map((r) => r.item.restVoltageV / r.cells);
+	const canBe = perCell.every((v) => v > 0 && v <= mostOfOneCellV(chemistry));
+	const moved = canBe ? movedAh(chemistry, own, linkOhm) : null;
+	return {
+		verdicts: verdictsOf(input, own, { peakA, worst, middle, firstHourA: moved?.inHour ?? null }, subject),
+		peakA,
+		order,
+		movedAhInDay: moved?.inDay ?? Math.min(...own.map((r) => r.item.capacityAh))
+	};
+}
+
+const subjectOf = ({ item, cells }: Ready): Subject => ({
+	kind: cells > 1 ? 'battery' : 'cell',
+	id: item.id,
+	label: String(item.id)
+});
+
+interface Peak {
+	peakA: Interval;
+	worst: Ready;
+	middle: number;
+	firstHourA: number | null;
+}
+
+function verdictsOf(
+	{ chemistry, linkOhm, linkRatingA = null }: JoinInput,
+	own: readonly Ready[],
+	{ peakA, worst, middle, firstHourA }: Peak,
+	subject: Subject
+): Verdict[] {
+	const reversed = own.filter((r) => r.item.restVoltageV < 0);
+	if (reversed.length)
+		return [say('join-polarity', 'stop', subject, { cells: reversed.length }, reversed.map(subjectOf))];
+	const perCell = own.map((r) => r.item.restVoltageV / r.cells);
+	const impossible = own.filter((_, i) => perCell[i]! > mostOfOneCellV(chemistry));
+	if (impossible.length) {
+		const mostV = mostOfOneCellV(chemistry);
+		return impossible.map((r) =>
+			say('not-one-cell', 'stop', subjectOf(r), {
+				restVoltageV: measured(r.item.restVoltageV, r.sdV),
+				mostV,
+				chemistry
+			})
+		);
+	}
+	const outside = own.flatMap((r, i) => outsideLimits(chemistry, perCell[i]!, r.sdV / r.cells, subjectOf(r)) ?? []);
+	const cells = new Set(own.map((r) => r.cells));
+	const limitA = JOIN_C_RATE * Math.min(...own.map((r) => r.item.capacityAh));
+	const allowedA = linkRatingA === null ? limitA : Math.min(limitA, linkRatingA);
+	const facts = {
+		peakA: measured(peakA.likely, (peakA.high95 - peakA.low95) / 3.92),
+		limitA: allowedA,
+		differenceV: Math.abs(worst.item.restVoltageV - middle),
+		above: worst.item.restVoltageV > middle,
+		worst: String(worst.item.id),
+		cRate: JOIN_C_RATE,
+		...{ linkOhm, firstHourA }
+	};
+	const stops = [
+		...(cells.size > 1 ? [say('join-unlike', 'stop', subject, { cellsInSeries: [...cells] })] : []),
+		...outside,
+		...(peakA.high95 > allowedA ? [say('join-refused', 'stop', subjectOf(worst), facts)] : [])
+	];
+	return stops.length ? stops : [say('join-checked', 'calm', subject, facts)];
+}
+
+/** Largest charge into or out of one item in the first hour and day of standing joined, Ah, by the model of the cell. */
+function movedAh(chemistry: Chemistry, own: readonly Ready[], linkOhm: number): { inHour: number; inDay: number } {
+	const curve = restVoltageCurve(chemistry);
+	const cells = own.map(({ item, cells: series, ohm }, id) => ({
+		...{ id, capacityAh: item.capacityAh },
+		soc: Math.min(1, Math.max(0, curve.xOf(item.restVoltageV / series))),
+		resistanceFactor: ohm / series / (USUAL_OHM_AH / item.capacityAh)
+	}));
+	const { cells: recorded } = simulate({
+		world: {
+			chemistry,
+			cells,
+			wiring: { kind: 'parallel', linkOhm: linkOhm / Math.max(...own.map((r) => r.cells)) },
+			seed: SEED
+		},
+		steps: [{ kind: 'rest', until: { durationS: DAY_S } }],
+		stepS: DAY_STEP_S,
+		recordEveryS: DAY_S / 24
+	});
+	const until = (record: number) =>
+		Math.max(...cells.map((c) => Math.abs(recorded[c.id]!.soc.at(record)! - recorded[c.id]!.soc[0]!) * c.capacityAh));
+	return { inHour: until(1), inDay: until(-1) };
+}

@@ -1,0 +1,1 @@
+export { claimOf, judgeClaim, type ClaimTerms, type ClaimedCell, type DeliveryClaim } from './delivery-claim';

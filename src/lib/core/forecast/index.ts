@@ -1,0 +1,1 @@
+export { forecast, type Balance, type Forecast, type ForecastCell, type ForecastId } from './forecast';

@@ -1,0 +1,15 @@
+export {
+	ALL_GOOD,
+	ANSWERS,
+	INSPECTED,
+	SLEEVE_KINDS,
+	TERMINAL_KINDS,
+	VENT_KINDS,
+	stopReasons,
+	swelling,
+	type Answer,
+	type Inspected,
+	type Inspection,
+	type StopReason
+} from './inspection';
+export { judgeInspections, type InspectedCell } from './judge-inspections';

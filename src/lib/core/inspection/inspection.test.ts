@@ -1,0 +1,70 @@
+import { describe, expect, it } from 'vitest';
+import type { Subject } from '../verdicts';
+import { ALL_GOOD, INSPECTED, judgeInspections, stopReasons, swelling, type Inspection } from '.';
+
+const delivery: Subject = { kind: 'delivery', id: 1, label: 'Crate' };
+const cell = (id: number, inspection: Inspection | null) => ({ id, label: `X-0${id}`, inspection });
+const judged = (inspections: (Inspection | null)[]) =>
+	judgeInspections(
+		inspections.map((inspection, i) => cell(i + 1, inspection)),
+		72,
+		delivery
+	);
+
+describe('a case', () => {
+	it.each([
+		[[72, 72.5, 72], { outMm: 0.5, mostMm: 72.5, swollen: false }],
+		[[72, 75.2, 72.1], { outMm: 3.2, mostMm: 75.2, swollen: true }],
+		[[75.7, 75.8, 75.7], { outMm: 0.1, mostMm: 75.8, swollen: true }],
+		[[null, 73, null], { outMm: 0, mostMm: 73, swollen: false }]
+	])('%j mm of 72 → %j', (thickness, expected) => {
+		const found = swelling(thickness, 72)!;
+		expect(found.outMm).toBeCloseTo(expected.outMm, 9);
+		expect(found).toMatchObject({ mostMm: expected.mostMm, swollen: expected.swollen });
+	});
+	it('nobody measured says nothing, and without a sheet only its middle tells', () => {
+		expect(swelling(null, 72)).toBeNull();
+		expect(swelling([90, 90, 90], null)!.swollen).toBe(false);
+		expect(swelling([72, 76, 72], null)!.swollen).toBe(true);
+	});
+	it('that has swollen by measure or by eye stops once, not twice', () => {
+		expect(stopReasons({ thicknessMm: [72, 77, 72] }, 72)).toEqual(['swelling']);
+		expect(stopReasons({ bulge: 'bad', thicknessMm: [72, 77, 72] }, 72)).toEqual(['swelling']);
+		expect(stopReasons({ leak: 'bad', smell: 'bad', vent: 'bad' }, 72)).toEqual(['leak', 'smell', 'vent']);
+		expect(stopReasons(ALL_GOOD, 72)).toEqual([]);
+	});
+});
+
+describe('a delivery that was looked at', () => {
+	it('asks nothing while nobody has begun, and names who is missing once somebody has', () => {
+		expect(judged([null, null])).toEqual([]);
+		const [missing] = judged([ALL_GOOD, null, null]);
+		expect(missing).toMatchObject({ code: 'not-inspected', warmth: 'open', facts: { unseen: 2, total: 3 } });
+		expect(judged([ALL_GOOD, ALL_GOOD]).map((v) => v.code)).toEqual(['inspected-sound']);
+	});
+	it('a leak is a stop, and calm once somebody has said what became of it', () => {
+		expect(judged([{ ...ALL_GOOD, leak: 'bad' }])[0]).toMatchObject({ code: 'inspection-stop', warmth: 'stop' });
+		const resolved = judged([{ ...ALL_GOOD, leak: 'bad', resolved: 'rain' }])[0]!;
+		expect(resolved).toMatchObject({ warmth: 'calm', next: null });
+		expect(resolved.finding).toContain('rain');
+	});
+	it('a dent is looked at; not sure stays open', () => {
+		expect(judged([{ ...ALL_GOOD, dent: 'bad', vent: 'unsure' }]).map((v) => [v.code, v.warmth])).toEqual([
+			['inspection-look', 'look'],
+			['inspection-unsure', 'open']
+		]);
+	});
+	it('the few with other terminals are named, not the many', () => {
+		const kinds = ['thread', 'thread', 'stud', 'thread'] as const;
+		const unlike = judged(kinds.map((terminalKind) => ({ ...ALL_GOOD, terminalKind }))).find(
+			(v) => v.code === 'cells-unlike'
+		)!;
+		expect(unlike.members.map((m) => m.id)).toEqual([3]);
+		expect(unlike.facts.kinds).toEqual([
+			{ kind: 'thread', cells: 3 },
+			{ kind: 'stud', cells: 1 }
+		]);
+	});
+	it('all good answers everything that is asked', () =>
+		expect(Object.keys(ALL_GOOD).sort()).toEqual([...INSPECTED].sort()));
+});

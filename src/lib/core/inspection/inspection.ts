@@ -1,0 +1,62 @@
+/** What a person says of one thing they looked at. */
+export const ANSWERS = ['good', 'bad', 'unsure'] as const;
+export type Answer = (typeof ANSWERS)[number];
+
+export const TERMINAL_KINDS = ['thread', 'stud', 'pad'] as const;
+export const SLEEVE_KINDS = ['original', 'renewed', 'none'] as const;
+export const VENT_KINDS = ['round', 'oval', 'none'] as const;
+
+/** What is looked at on a cell, in the order of a round with one hand. */
+export const INSPECTED = ['leak', 'smell', 'bulge', 'vent', 'dent', 'terminals', 'thread', 'sleeve'] as const;
+export type Inspected = (typeof INSPECTED)[number];
+
+/** A cell as somebody looked at it; null or missing: not looked at. */
+export type Inspection = Partial<Record<Inspected, Answer | null>> & {
+	/** At the foot, in the middle, at the top, mm. */
+	thicknessMm?: readonly (number | null)[] | null;
+	terminalKind?: (typeof TERMINAL_KINDS)[number] | null;
+	sleeveKind?: (typeof SLEEVE_KINDS)[number] | null;
+	ventKind?: (typeof VENT_KINDS)[number] | null;
+	/** Why a stop is no longer one. */
+	resolved?: string | null;
+};
+
+/** Everything good, said in one go. */
+export const ALL_GOOD: Record<Inspected, Answer> = {
+	...{ leak: 'good', smell: 'good', bulge: 'good', vent: 'good' },
+	...{ dent: 'good', terminals: 'good', thread: 'good', sleeve: 'good' }
+};
+/** A case whose middle stands out so far over its edges, mm, or that is so much thicker than its sheet says, has swollen (default; the maker's limit first). */
+const SWELLS = { outMm: 3, share: 0.05 };
+
+/** How far a case stands out in the middle, and whether that is swelling; null where its thickness was not taken. */
+export function swelling(
+	thicknessMm: readonly (number | null)[] | null | undefined,
+	nominalMm: number | null
+): { outMm: number; mostMm: number; swollen: boolean } | null {
+	const [foot = null, middle = null, top = null] = thicknessMm ?? [];
+	const edges = [foot, top].filter((v): v is number => v !== null);
+	const all = [...edges, ...(middle === null ? [] : [middle])];
+	if (all.length === 0) return null;
+	const outMm = middle !== null && edges.length ? middle - Math.min(...edges) : 0;
+	const mostMm = Math.max(...all);
+	return {
+		outMm,
+		mostMm,
+		swollen: outMm > SWELLS.outMm || (nominalMm !== null && mostMm > nominalMm * (1 + SWELLS.share))
+	};
+}
+
+/** What stops a cell from being used at all until it is resolved. */
+export type StopReason = 'leak' | 'smell' | 'swelling' | 'vent';
+const STOPS: readonly { key: Inspected; reason: StopReason }[] = [
+	{ key: 'leak', reason: 'leak' },
+	{ key: 'smell', reason: 'smell' },
+	{ key: 'bulge', reason: 'swelling' },
+	{ key: 'vent', reason: 'vent' }
+];
+
+export const stopReasons = (inspection: Inspection, nominalMm: number | null): StopReason[] => [
+	...STOPS.flatMap(({ key, reason }) => (inspection[key] === 'bad' ? [reason] : [])),
+	...(inspection.bulge !== 'bad' && swelling(inspection.thicknessMm, nominalMm)?.swollen ? (['swelling'] as const) : [])
+];

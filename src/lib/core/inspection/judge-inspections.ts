@@ -1,0 +1,81 @@
+import { group } from 'd3-array';
+import { cellSubject, say, type Subject, type Verdict } from '../verdicts';
+import { INSPECTED, stopReasons, swelling, type Inspection } from './inspection';
+
+export interface InspectedCell {
+	id: number;
+	label: string;
+	/** The latest; null: nobody has looked at it. */
+	inspection: Inspection | null;
+}
+
+const LOOKED = ['dent', 'terminals', 'thread', 'sleeve'] as const;
+
+/**
+ * What was seen on the cells of a delivery: what stops a cell, what to look at, what somebody was not sure of, and terminals, sleeves or vents
+ * that differ. Nothing is asked while nobody has begun to look.
+ * @param nominalMm thickness by the cell's sheet; null: not known
+ */
+export function judgeInspections(
+	cells: readonly InspectedCell[],
+	nominalMm: number | null,
+	delivery: Subject
+): Verdict[] {
+	const seen = cells.filter((c): c is InspectedCell & { inspection: Inspection } => c.inspection !== null);
+	if (seen.length === 0) return [];
+	const own = seen.flatMap((c) => ofCell(c, c.inspection, nominalMm));
+	const unseen = cells.filter((c) => c.inspection === null);
+	return [
+		...own,
+		...differing(seen, delivery),
+		...(unseen.length
+			? [
+					say(
+						'not-inspected',
+						'open',
+						delivery,
+						{ unseen: unseen.length, total: cells.length },
+						unseen.map(cellSubject)
+					)
+				]
+			: []),
+		...(own.length === 0 && unseen.length === 0
+			? [say('inspected-sound', 'calm', delivery, { cells: seen.length })]
+			: [])
+	];
+}
+
+function ofCell(cell: InspectedCell, inspection: Inspection, nominalMm: number | null): Verdict[] {
+	const subject = cellSubject(cell);
+	const stops = stopReasons(inspection, nominalMm);
+	const looks = LOOKED.filter((key) => inspection[key] === 'bad');
+	const renewed = inspection.sleeveKind === 'renewed';
+	const unsure = INSPECTED.filter((key) => inspection[key] === 'unsure');
+	const thickness = swelling(inspection.thicknessMm, nominalMm);
+	const facts = { outMm: thickness?.outMm ?? null, mostMm: thickness?.mostMm ?? null, nominalMm };
+	return [
+		...(stops.length
+			? [
+					say('inspection-stop', inspection.resolved ? 'calm' : 'stop', subject, {
+						...{ reasons: stops, resolved: inspection.resolved ?? null, ...facts }
+					})
+				]
+			: []),
+		...(looks.length || renewed ? [say('inspection-look', 'look', subject, { seen: looks, renewed })] : []),
+		...(unsure.length ? [say('inspection-unsure', 'open', subject, { unsure })] : [])
+	];
+}
+
+const KINDS = ['terminalKind', 'sleeveKind', 'ventKind'] as const;
+
+/** Cells that are not made alike: the few against the many. */
+function differing(cells: readonly (InspectedCell & { inspection: Inspection })[], delivery: Subject): Verdict[] {
+	return KINDS.flatMap((key) => {
+		const known = cells.filter((c) => c.inspection[key] != null);
+		const kinds = [...group(known, (c) => c.inspection[key]!)].sort((a, b) => b[1].length - a[1].length);
+		if (kinds.length < 2) return [];
+		const others = kinds.slice(1).flatMap(([, own]) => own);
+		const counts = kinds.map(([kind, own]) => ({ kind, cells: own.length }));
+		return [say('cells-unlike', 'look', delivery, { what: key, kinds: counts }, others.map(cellSubject))];
+	});
+}

@@ -1,0 +1,10 @@
+export {
+	THINGS_AT_HAND,
+	WATER_STOP_C,
+	fitLoads,
+	warmWater,
+	type LoadAtHand,
+	type LoadFit,
+	type LoadNeed,
+	type WarmedWater
+} from './load-finder';

@@ -1,0 +1,69 @@
+import { CoreError, requireFinite, requireNotNegative } from '../shared';
+
+/** What a meter showed, and what a better one did on the same thing. */
+export interface CalibrationPair {
+	shown: number;
+	truth: number;
+}
+
+/** A meter held against a better one: `shown = (1 + gain)·truth + offset`. */
+export interface Calibration {
+	gain: number;
+	/** In the quantity's unit. */
+	offset: number;
+	/** One sd of a corrected reading, by how the pairs scatter and by the better meter's own doubt. */
+	sdAt(truth: number): number;
+}
+
+/** A gain is told apart from an offset when the pairs span more than this share of their mean. */
+const TELLS_GAIN = 0.2;
+/** Pairs to three digits repeat no better than this share of the mean, where too few scatter to be seen. */
+const LEAST_SHARE = 2e-5;
+/** What a meter wanders from its calibration, as a share of its sheet's half-width a year, one sd (default). */
+const WANDERS = 0.25;
+
+/**
+ * Gain and offset from pairs, by least squares; the offset alone where they lie too close together to tell a gain.
+ * @param truthSd of the better meter, in the quantity's unit
+ * @throws CoreError `too-few`, `not-a-number`, `negative`
+ */
+export function fitCalibration(pairs: readonly CalibrationPair[], truthSd: number): Calibration {
+	if (pairs.length === 0) throw new CoreError('too-few', 'pairs', 'pairs requires one pair or more, got none');
+	pairs.forEach(({ shown, truth }, i) => {
+		requireFinite(shown, `pairs.${i}.shown`);
+		requireFinite(truth, `pairs.${i}.truth`);
+	});
+	requireNotNegative(truthSd, 'truthSd');
+	const n = pairs.length;
+	const mean = pairs.reduce((sum, p) => sum + p.truth, 0) / n;
+	const meanError = pairs.reduce((sum, p) => sum + p.shown - p.truth, 0) / n;
+	const span = Math.max(...pairs.map((p) => p.truth)) - Math.min(...pairs.map((p) => p.truth));
+	const sxx = pairs.reduce((sum, p) => sum + (p.truth - mean) ** 2, 0);
+	const hasGain = n > 1 && span > TELLS_GAIN * Math.abs(mean);
+	const gain = hasGain
+		? pairs.reduce((sum, p) => sum + (p.truth - mean) * (p.shown - p.truth - meanError), 0) / sxx
+		: 0;
+	const offset = meanError - gain * mean;
+	const degrees = n - (hasGain ? 2 : 1);
+	const squares = pairs.reduce((sum, p) => sum + (p.shown - (1 + gain) * p.truth - offset) ** 2, 0);
+	const scatter = Math.max(degrees > 0 ? Math.sqrt(squares / degrees) : 0, LEAST_SHARE * Math.abs(mean));
+	return {
+		gain,
+		offset,
+		sdAt: (truth) => Math.hypot(truthSd, scatter * Math.sqrt(1 + 1 / n + (hasGain ? (truth - mean) ** 2 / sxx : 0)))
+	};
+}
+
+/**
+ * A reading corrected by a calibration, with its doubt: the calibration's own, and what a meter wanders in the years between.
+ * @param sheetHalfWidth of the meter at this reading, by its sheet
+ */
+export function calibrated(
+	shown: number,
+	calibration: Calibration,
+	yearsApart: number,
+	sheetHalfWidth: number
+): { value: number; sd: number } {
+	const value = (shown - calibration.offset) / (1 + calibration.gain);
+	return { value, sd: Math.hypot(calibration.sdAt(value), WANDERS * sheetHalfWidth * Math.abs(yearsApart)) };
+}

@@ -1,0 +1,54 @@
+import { median } from '../shared';
+import { cellSubject, measured, say, type Subject, type Verdict } from '../verdicts';
+import { findOutliers } from './outlier';
+import { QUANTITY_FIGURES } from './quantity';
+
+export interface BodyOfCell {
+	id: number;
+	label: string;
+	massKg: number | null;
+	massSdKg: number | null;
+	temperatureC: number | null;
+}
+
+/** Lighter than the sheet by more is worth a word (default). */
+const UNDER_SHEET = 0.03;
+/** Cells read so far apart in temperature are not read alike, K (default). */
+const UNLIKE_K = 5;
+
+/** What mass and temperature of the cells of a delivery say. @param sheetKg by the cell's sheet; null: not known */
+export function judgeBodies(cells: readonly BodyOfCell[], sheetKg: number | null, delivery: Subject): Verdict[] {
+	return [...massVerdicts(cells, sheetKg, delivery), ...warmthVerdict(cells, delivery)];
+}
+
+function massVerdicts(all: readonly BodyOfCell[], sheetKg: number | null, delivery: Subject): Verdict[] {
+	const cells = all.filter((c): c is BodyOfCell & { massKg: number } => c.massKg !== null);
+	const medianKg = median(cells.map((c) => c.massKg));
+	if (medianKg === null) return [];
+	const sd = median(cells.flatMap((c) => c.massSdKg ?? [])) ?? 0;
+	const outliers = findOutliers(
+		cells.map((c) => c.massKg),
+		QUANTITY_FIGURES.mass.floor,
+		sd
+	)
+		.filter((f) => f.outlier)
+		.map((f) =>
+			say('mass-outlier', 'look', cellSubject(cells[f.index]!), {
+				massKg: measured(cells[f.index]!.massKg, sd),
+				medianKg,
+				relativeDifference: f.differenceFromMedian / medianKg
+			})
+		);
+	const under = sheetKg === null ? 0 : medianKg / sheetKg - 1;
+	if (under >= -UNDER_SHEET) return outliers;
+	const facts = { medianKg, sheetKg: sheetKg!, relativeDifference: under, cells: cells.length };
+	return [...outliers, say('mass-under-sheet', 'open', delivery, facts)];
+}
+
+function warmthVerdict(cells: readonly BodyOfCell[], delivery: Subject): Verdict[] {
+	const known = cells.flatMap((c) => (c.temperatureC === null ? [] : [c.temperatureC]));
+	const [coldestC, warmestC] = [Math.min(...known), Math.max(...known)];
+	return known.length > 1 && warmestC - coldestC > UNLIKE_K
+		? [say('read-unlike-warm', 'open', delivery, { coldestC, warmestC })]
+		: [];
+}

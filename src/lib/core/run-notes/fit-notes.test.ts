@@ -1,0 +1,81 @@
+import { describe, expect, it } from 'vitest';
+import { completeCell, simulateDischarge } from '../cell-model';
+import { fitNotes, type NotedRun, type SpotNote } from '.';
+
+const CAPACITY_AH = 206;
+const CURRENT_A = 20;
+const run = simulateDischarge(
+	{ parameters: completeCell({ chemistry: 'LFP', capacityAh: CAPACITY_AH }), soc: 1 },
+	CURRENT_A,
+	2.5,
+	20,
+	20
+);
+/** What a display shows after a share of the discharge. */
+const noteAt = (share: number): Required<SpotNote> => {
+	const i = Math.round(share * (run.timeS.length - 1));
+	return {
+		timeS: run.timeS[i]!,
+		ah: Number(((run.timeS[i]! * CURRENT_A) / 3600).toFixed(1)),
+		voltageV: Number(run.voltageV[i]!.toFixed(3))
+	};
+};
+const noted = (notes: SpotNote[], more: Partial<NotedRun> = {}): NotedRun => ({
+	...{ chemistry: 'LFP', ratedAh: 200, load: { currentA: -CURRENT_A }, cutoffV: 2.5, notes },
+	...more
+});
+const width = ({ low95, high95 }: { low95: number; high95: number }) => high95 - low95;
+
+describe('a run known by a few lines', () => {
+	it('notes down to the knee tell the capacity within 2 % and hold the truth', () => {
+		const fit = fitNotes(noted([0.1, 0.5, 0.9, 0.97].map(noteAt)));
+		expect(fit.capacityAh.low95).toBeLessThan(run.capacityAh);
+		expect(fit.capacityAh.high95).toBeGreaterThan(run.capacityAh);
+		expect(width(fit.capacityAh) / CAPACITY_AH).toBeLessThan(0.025);
+		expect(fit.oddNote).toBeNull();
+	});
+	it('the end comes when the capacity is out, and the look before it', () => {
+		const fit = fitNotes(noted([0.1, 0.5, 0.9].map(noteAt)));
+		expect(fit.finishS.likely).toBeCloseTo((fit.capacityAh.likely / CURRENT_A) * 3600, -3);
+		expect(fit.lookAgainS).toBeLessThan(0.95 * run.timeS.at(-1)! + 1);
+		expect(fit.lookAgainS).toBeGreaterThanOrEqual(noteAt(0.9).timeS!);
+	});
+	it('on the plateau alone it knows little, and says so', () => {
+		const early = fitNotes(noted([0.1, 0.3, 0.5].map(noteAt)));
+		const late = fitNotes(noted([0.1, 0.5, 0.95].map(noteAt)));
+		expect(width(early.capacityAh)).toBeGreaterThan(3 * width(late.capacityAh));
+		expect(early.capacityAh.low95).toBeLessThan(run.capacityAh);
+		expect(early.capacityAh.high95).toBeGreaterThan(run.capacityAh);
+	});
+	it('times alone, Ah alone and watts do as well, with the doubt of the load', () => {
+		const shares = [0.1, 0.5, 0.9, 0.97];
+		const only = (keys: (keyof SpotNote)[]) =>
+			shares.map(noteAt).map((n) => Object.fromEntries(keys.map((k) => [k, n[k]])) as SpotNote);
+		const byTime = fitNotes(noted(only(['timeS', 'voltageV'])));
+		const byAh = fitNotes(noted(only(['ah', 'voltageV'])));
+		const byWatts = fitNotes(noted(shares.map(noteAt), { load: { powerW: 64 } }));
+		for (const fit of [byTime, byAh, byWatts]) {
+			expect(fit.capacityAh.low95).toBeLessThan(run.capacityAh);
+			expect(fit.capacityAh.high95).toBeGreaterThan(run.capacityAh);
+		}
+		expect(width(byTime.capacityAh)).toBeGreaterThan(width(byAh.capacityAh));
+	});
+	it('a slipped probe and a turned digit are named, and nothing else', () => {
+		const shares = [0.1, 0.3, 0.5, 0.7, 0.95];
+		const slipped = shares.map(noteAt);
+		slipped[2] = { ...slipped[2]!, voltageV: slipped[2]!.voltageV! - 0.06 };
+		expect(fitNotes(noted(slipped)).oddNote).toBe(2);
+		const turned = shares.map(noteAt);
+		turned[1] = { ...turned[1]!, ah: 16.8 };
+		expect(fitNotes(noted(turned)).oddNote).toBe(1);
+		expect(fitNotes(noted(shares.map(noteAt))).oddNote).toBeNull();
+	});
+	it.each([
+		[noted([noteAt(0.5)], { load: { currentA: 20, powerW: 64 } }), /exactly one/],
+		[noted([noteAt(0.5)], { load: {} }), /exactly one/],
+		[noted([{ timeS: 60 }]), /one line or more with volts/],
+		[noted([{ timeS: -60, voltageV: 3.2 }]), /notes.0.timeS/],
+		[noted([noteAt(0.5)], { cutoffV: 12 }), /cutoffV requires less/],
+		[noted([noteAt(0.5)], { ratedAh: 0 }), /ratedAh/]
+	])('refuses what cannot be', (bad, message) => expect(() => fitNotes(bad)).toThrow(message));
+});

@@ -1,0 +1,1 @@
+export { fitNotes, type NotedRun, type NotesFit, type SpotNote } from './fit-notes';

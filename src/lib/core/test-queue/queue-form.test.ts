@@ -1,0 +1,44 @@
+import { describe, expect, it } from 'vitest';
+import { planQueue } from './plan-queue';
+import { clockOf, queueForm, queueOf, queueParams } from './queue-form';
+
+const usual = { testers: 2, nowLocal: '2026-11-26T09:00' };
+
+describe('what a queue is planned with', () => {
+	it('goes into an address and comes back', () => {
+		const form = {
+			...{ testers: [20, 5.5], supplies: [30], soakH: 12, restH: 1.5, unattended: true },
+			startAt: '2026-12-01T08:00'
+		};
+		expect(queueForm(queueParams(form), usual)).toEqual(form);
+	});
+	it('is as usual where nothing, or nonsense, is said', () =>
+		expect(queueForm(new URLSearchParams('testers=x&supplies=-3&soakH=-1&startAt=soon'), usual)).toEqual({
+			...{ testers: [20, 20], supplies: [20], soakH: 0, restH: 1, unattended: false, startAt: '2026-11-26T09:00' }
+		}));
+});
+
+describe('a queue asked for', () => {
+	const form = queueForm(new URLSearchParams(), usual);
+	const day = { ratedAh: 280, wakeFromH: 7, wakeUntilH: 22.5, offset: '+01:00' };
+	it('has times of day in whole minutes, never sixty of them', () => {
+		expect([0, 7, 7.5, 7.999, 22.25, 24].map(clockOf)).toEqual(['00:00', '07:00', '07:30', '08:00', '22:15', '00:00']);
+	});
+	it('names cells by their ids, so that two of one label are two', () => {
+		const queue = queueOf(form, { ...day, waiting: [{ id: 4 }, { id: 9 }] });
+		expect(queue).toMatchObject({
+			cells: [
+				{ id: 4, capacityAh: 280 },
+				{ id: 9, capacityAh: 280 }
+			],
+			waking: { from: '07:00', to: '22:30' },
+			startAt: '2026-11-26T09:00:00+01:00'
+		});
+		expect(new Set(planQueue(queue).steps.map((s) => s.cellId))).toEqual(new Set([4, 9]));
+	});
+	it('takes time as UTC where nobody says, and a usual capacity where no type is named', () => {
+		const queue = queueOf(form, { ...day, waiting: [{ id: 1 }], ratedAh: null, offset: 'soon' });
+		expect(queue.startAt).toBe('2026-11-26T09:00:00Z');
+		expect(queue.cells[0]!.capacityAh).toBe(100);
+	});
+});

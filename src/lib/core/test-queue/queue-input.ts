@@ -1,0 +1,150 @@
+import { CoreError, requireNotNegative, requirePositive } from '../shared';
+
+export type QueueId = string | number;
+
+/** Cells to be tested one by one with what is at hand. */
+export interface QueueInput {
+	cells: readonly { id: QueueId; capacityAh: number; soc?: number | null }[];
+	testers: readonly { id: QueueId; currentA: number }[];
+	supplies: readonly { id: QueueId; currentA: number }[];
+	/** In the warm box before anything else, h. */
+	soakH?: number | null;
+	/** Between charge and discharge, h. */
+	restH?: number | null;
+	/** Hours of the day somebody is up, local: `07:00`. Both alike: always. */
+	waking: { from: string; to: string };
+	/** ISO 8601; its offset is the local time. */
+	startAt: string;
+	/** A discharge may go on with nobody there; without it each one lies within waking hours. */
+	unattendedDischarge?: boolean | null;
+}
+
+export const QUEUE_KINDS = ['soak', 'charge', 'rest', 'discharge', 'store'] as const;
+export type QueueKind = (typeof QUEUE_KINDS)[number];
+
+/** One cell's way through the queue, hours. */
+export interface QueuedCell {
+	id: QueueId;
+	capacityAh: number;
+	chargeAh: number;
+	storeAh: number;
+}
+
+/** The same with times made plain: hours from the start, which is hour 0. */
+export interface Prepared {
+	cells: QueuedCell[];
+	testers: { id: QueueId; currentA: number }[];
+	supplies: { id: QueueId; currentA: number }[];
+	soakH: number;
+	restH: number;
+	clock: WakingClock;
+	attended: boolean;
+	startMs: number;
+	/** Minutes local time is ahead of UTC. */
+	offsetMin: number;
+}
+
+/** As they come out of the crate; left at for storage, fraction (default). */
+export const USUAL_SOC = 0.3;
+export const STORE_SOC = 0.5;
+/** A charge to the tail takes so much longer than Ah ÷ A, h (default). */
+export const TAPER_H = 0.7;
+export const USUAL_REST_H = 1;
+const MOST = { cells: 500, others: 64 };
+const HOUR_MS = 3_600_000;
+
+/** Whether somebody is up, by hours from the start. */
+export interface WakingClock {
+	/** The first moment from `hour` on at which somebody is up. */
+	nextAwake(hour: number): number;
+	/** The first moment from `hour` on from which somebody stays up for so long. @throws CoreError when no day is long enough */
+	nextAwakeFor(hour: number, lengthH: number): number;
+	/** Of a day. */
+	lengthH: number;
+}
+
+const CLOCK = /^([01]?\d|2[0-4]):([0-5]\d)$/;
+function hourOf(text: string, path: string): number {
+	const match = CLOCK.exec(text);
+	const hour = match ? Number(match[1]) + Number(match[2]) / 60 : NaN;
+	if (!(hour >= 0 && hour <= 24))
+		throw new CoreError('clock', path, `${path} requires a time of day like 07:00, got ${text}`);
+	return hour;
+}
+
+const EPSILON_H = 1e-9;
+
+/** @param dayHour local hour of the day at the start */
+export function wakingClock(fromH: number, untilH: number, dayHour: number): WakingClock {
+	const lengthH = ((((untilH - fromH) % 24) + 24) % 24 || 24) as number;
+	/** Hours since somebody got up. */
+	const up = (hour: number) => (((dayHour + hour - fromH) % 24) + 24) % 24;
+	const nextAwake = (hour: number) => {
+		const since = up(hour);
+		if (lengthH >= 24 || since <= lengthH + EPSILON_H || since >= 24 - EPSILON_H) return hour;
+		return hour + 24 - since;
+	};
+	return {
+		lengthH,
+		nextAwake,
+		nextAwakeFor(hour, wantedH) {
+			if (lengthH >= 24) return hour;
+			const awake = nextAwake(hour);
+			const since = up(awake) >= 24 - EPSILON_H ? 0 : up(awake);
+			return since + wantedH <= lengthH + EPSILON_H ? awake : awake + 24 - since;
+		}
+	};
+}
+
+function checkIds(list: readonly { id: QueueId }[], path: string, most: number): void {
+	if (list.length === 0) throw new CoreError('too-few', path, `${path} requires one or more, got none`);
+	if (list.length > most) throw new CoreError('too-many', path, `${path} takes at most ${most}, got ${list.length}`);
+	const seen = new Set<QueueId>();
+	list.forEach(({ id }, i) => {
+		if (seen.has(id)) throw new CoreError('twice', `${path}.${i}.id`, `${path}.${i}.id ${id} is there twice`);
+		seen.add(id);
+	});
+}
+
+/** Minutes of an ISO text's own offset; of `Z` or none, 0. */
+function offsetOf(iso: string): number {
+	const match = /([+-])(\d{2}):?(\d{2})$/.exec(iso.slice(10));
+	return match ? (match[1] === '-' ? -1 : 1) * (Number(match[2]) * 60 + Number(match[3])) : 0;
+}
+
+/** @throws CoreError `too-few`, `too-many`, `twice`, `not-positive`, `negative`, `out-of-range`, `clock`, `date`, `too-long` */
+export function prepareQueue(input: QueueInput): Prepared {
+	checkIds(input.cells, 'cells', MOST.cells);
+	checkIds(input.testers, 'testers', MOST.others);
+	checkIds(input.supplies, 'supplies', MOST.others);
+	for (const kind of ['testers', 'supplies'] as const)
+		input[kind].forEach(({ currentA }, i) => requirePositive(currentA, `${kind}.${i}.currentA`));
+	const startMs = Date.parse(input.startAt);
+	if (!Number.isFinite(startMs))
+		throw new CoreError('date', 'startAt', `startAt requires a date and time, got ${input.startAt}`);
+	const offsetMin = offsetOf(input.startAt);
+	const dayHour = (((startMs / HOUR_MS + offsetMin / 60) % 24) + 24) % 24;
+	const clock = wakingClock(hourOf(input.waking.from, 'waking.from'), hourOf(input.waking.to, 'waking.to'), dayHour);
+	const attended = !input.unattendedDischarge;
+	const fastest = Math.max(...input.testers.map((t) => t.currentA));
+	const cells = input.cells.map(({ id, capacityAh, soc }, i): QueuedCell => {
+		requirePositive(capacityAh, `cells.${i}.capacityAh`);
+		const began = soc ?? USUAL_SOC;
+		if (!(began >= 0 && began <= 1))
+			throw new CoreError('out-of-range', `cells.${i}.soc`, `cells.${i}.soc requires 0 to 1, got ${soc}`);
+		if (attended && clock.lengthH < 24 && capacityAh / fastest > clock.lengthH)
+			throw new CoreError(
+				'too-long',
+				`cells.${i}.capacityAh`,
+				`A discharge of ${capacityAh} Ah at ${fastest} A takes ${(capacityAh / fastest).toFixed(1)} h, longer than anybody is up (${clock.lengthH.toFixed(1)} h). Take a larger load, or one that may run unattended and say unattendedDischarge.`
+			);
+		return { id, capacityAh, chargeAh: (1 - began) * capacityAh, storeAh: STORE_SOC * capacityAh };
+	});
+	return {
+		...{ cells, clock, attended, startMs, offsetMin },
+		testers: [...input.testers],
+		supplies: [...input.supplies],
+		soakH: requireNotNegative(input.soakH ?? 0, 'soakH'),
+		restH: requireNotNegative(input.restH ?? USUAL_REST_H, 'restH')
+	};
+}

@@ -1,0 +1,269 @@
+import type { Chemistry } from '../chemistry';
+import type { Measured, Words } from './verdict';
+
+export interface ArrivalFacts {
+	/** A cell nearly empty on arrival. */
+	'nearly-empty': { restVoltageV: Measured; chargeLow: number; chargeHigh: number; daysLeft: number; limitV: number };
+	/** Voltages that rise from cell to cell: read along a string; judged by their differences. */
+	'arrival-cumulative': { differencesV: readonly number[] };
+	/** A cell that must not be used: leak, smell, swelling, vent; `resolved`: why it may be after all. */
+	'inspection-stop': {
+		reasons: readonly ('leak' | 'smell' | 'swelling' | 'vent')[];
+		resolved: string | null;
+		outMm: number | null;
+		mostMm: number | null;
+		nominalMm: number | null;
+	};
+	/** Damage to look at. */
+	'inspection-look': { seen: readonly ('dent' | 'terminals' | 'thread' | 'sleeve')[]; renewed: boolean };
+	/** Things somebody was not sure of. */
+	'inspection-unsure': { unsure: readonly string[] };
+	/** Cells of a delivery nobody has looked at, while others were. */
+	'not-inspected': { unseen: number; total: number };
+	/** All were looked at and are sound. */
+	'inspected-sound': { cells: number };
+	/** Cells that are not made alike. */
+	'cells-unlike': {
+		what: 'terminalKind' | 'sleeveKind' | 'ventKind';
+		kinds: readonly { kind: string; cells: number }[];
+	};
+	/** A code of which nothing can be read. */
+	'code-unreadable': { code: string; why: string };
+	/** A code of another chemistry. */
+	'code-chemistry': { code: string; says: Chemistry; wanted: Chemistry };
+	/** A code that claims a day after the cell arrived. */
+	'code-after-arrival': { code: string; producedOn: string; receivedOn: string };
+	/** Made earlier than promised. */
+	'code-older-than-promised': { code: string; producedOn: string; promisedOn: string };
+	/** One code on more than one cell of the stock. */
+	'code-twice': { code: string; cells: number };
+	/** Age of the cells at arrival, by their codes. */
+	'age-at-arrival': { cells: number; youngestMonths: number; oldestMonths: number; oldMonths: number };
+	/** A cell whose mass stands apart. */
+	'mass-outlier': { massKg: Measured; medianKg: number; relativeDifference: number };
+	/** Cells lighter than their sheet says. */
+	'mass-under-sheet': { medianKg: number; sheetKg: number; relativeDifference: number; cells: number };
+	/** Cells read while they were not equally warm. */
+	'read-unlike-warm': { coldestC: number; warmestC: number };
+	/** Cells sold as used, and what must be proved first. */
+	'used-cells': { cells: number; untested: number };
+	/** A delivery in one sentence: good, to return, cannot tell, not tested; what is missing and its worth. */
+	'delivery-claim': {
+		good: number;
+		toReturn: number;
+		/** Of those: must not be used at all. */
+		stopped: number;
+		cannotTell: number;
+		untested: number;
+		shortAh: number;
+		worth: number | null;
+		currency: string;
+		claimUntil: string | null;
+	};
+}
+
+const REASONS = {
+	leak: 'it leaks',
+	smell: 'it smells',
+	swelling: 'it has swollen',
+	vent: 'its vent is open or pressed out'
+};
+const SEEN = {
+	dent: 'a dent',
+	terminals: 'terminals that are not square or clean',
+	thread: 'a thread or stud that is not sound',
+	sleeve: 'a torn sleeve'
+};
+const UNLIKE = { terminalKind: 'terminals', sleeveKind: 'sleeves', ventKind: 'vents' };
+const WHY_UNLIKE = {
+	terminalKind: 'bars, screws and torques of one do not fit the other',
+	sleeveKind: 'a renewed sleeve hides what was under it, and its print may be another cell’s',
+	ventKind: 'other cases are often other cells'
+};
+const list = (words: readonly string[]) =>
+	words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words.at(-1)}` : (words[0] ?? '');
+const percent = (fraction: number) => (100 * fraction).toFixed(1);
+const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
+const CLAIM = 'a code is a claim: codes are forged, and engraved anew';
+
+export const ARRIVAL_WORDS: Words<ArrivalFacts> = {
+	'nearly-empty': ({ facts, subject }) => ({
+		title: `${subject.label} is nearly empty`,
+		finding: `${facts.restVoltageV.value.toFixed(3)} V at rest: between ${percent(facts.chargeLow)} and ${percent(facts.chargeHigh)} % of its charge.`,
+		doubt: `By itself alone it falls below ${facts.limitV.toFixed(2)} V in no less than ${Math.floor(facts.daysLeft)} days at 3 % a month (default).`,
+		rule: 'Between the discharge limit and 3.0 V there is no reserve against standing.',
+		next: `Charge it within ${Math.max(1, Math.floor(facts.daysLeft / 2))} days, slowly, and watch that it takes the charge.`
+	}),
+	'arrival-cumulative': ({ facts: { differencesV } }) => ({
+		title: 'These rise from cell to cell',
+		finding: `Each looks as if read from the end of a string; the cells are then ${differencesV.map((v) => v.toFixed(3)).join(', ')} V, and are judged so.`,
+		doubt: 'Each difference holds the doubt of two readings.',
+		rule: 'A cell’s voltage is the difference of two neighbouring readings along a string.',
+		next: 'Read each cell by itself, both probes on its own terminals, before any are joined.'
+	}),
+	'inspection-stop': ({ facts: { reasons, resolved, outMm, mostMm, nominalMm }, subject }) => ({
+		title: resolved
+			? `${subject.label}: resolved`
+			: `${subject.label} must not be used: ${list(reasons.map((r) => REASONS[r]))}`,
+		finding: [
+			reasons.includes('swelling') && mostMm !== null
+				? `${mostMm.toFixed(1)} mm thick${outMm ? `, ${outMm.toFixed(1)} mm over its edges` : ''}${nominalMm === null ? '' : `; ${nominalMm.toFixed(1)} mm by its sheet`}.`
+				: null,
+			resolved ?? 'Seen on inspection.'
+		]
+			.filter(Boolean)
+			.join(' '),
+		doubt: null,
+		rule: 'Leak, smell, an open vent, or a case more than 3 mm over its edges or 5 % over its sheet (default; the maker’s limit first).',
+		next: resolved
+			? null
+			: 'Do not charge, join or press it. Outdoors on stone, away from anything that burns; gloves and glasses; do not breathe what comes out. Tell the supplier.'
+	}),
+	'inspection-look': ({ facts: { seen, renewed }, subject }) => ({
+		title: `${subject.label}: ${list([...seen.map((s) => SEEN[s]), ...(renewed ? ['a renewed sleeve'] : [])])}`,
+		finding: renewed ? 'A renewed sleeve hides the case, and its print may be another cell’s.' : 'Seen on inspection.',
+		doubt: null,
+		rule: 'What is seen is judged by whoever holds the cell; a photo keeps it.',
+		next: 'Take a photo, look again in good light, and ask the supplier before it is built in.'
+	}),
+	'inspection-unsure': ({ facts: { unsure }, subject }) => ({
+		title: `${subject.label}: not sure of ${list(unsure)}`,
+		finding: 'Marked as not sure on inspection.',
+		doubt: null,
+		rule: 'Not sure is an answer, and stays open.',
+		next: 'Take a photo, look again in daylight, or lay it beside a cell that is good.'
+	}),
+	'not-inspected': ({ facts: { unseen, total }, members }) => ({
+		title: `${unseen} of ${total} cells not looked at`,
+		finding: 'The others were.',
+		doubt: null,
+		rule: 'Every cell is looked at before any are joined.',
+		next: `Look at ${members[0]?.label ?? 'them'} next, or say that the rest are all good.`
+	}),
+	'inspected-sound': ({ facts: { cells } }) => ({
+		title: 'Looked at, and sound',
+		finding: `${count(cells, 'cell', 'cells')}: no leak, smell, swelling, dent or bad terminal was seen.`,
+		doubt: 'What cannot be seen from outside is not said.',
+		rule: 'By eye, hand and nose.',
+		next: null
+	}),
+	'cells-unlike': ({ facts: { what, kinds } }) => ({
+		title: `The cells have different ${UNLIKE[what]}`,
+		finding: `${list(kinds.map((k) => `${k.cells} with ${k.kind}`))}.`,
+		doubt: null,
+		rule: `Not in one group, and not in one series without a reason: ${WHY_UNLIKE[what]}.`,
+		next: 'Ask the supplier; keep the few together, or out of this battery.'
+	}),
+	'code-unreadable': ({ facts: { code, why }, subject }) => ({
+		title: `${subject.label}: nothing is read from its code`,
+		finding: `${code}: ${why}`,
+		doubt: null,
+		rule: `24 characters by the national rule; ${CLAIM}.`,
+		next: 'Read it again, by camera or letter by letter.'
+	}),
+	'code-chemistry': ({ facts: { code, says, wanted }, subject }) => ({
+		title: `${subject.label}: its code says ${says}, not ${wanted}`,
+		finding: `Character 5 of ${code}.`,
+		doubt: `A digit misread, or another cell; ${CLAIM}.`,
+		rule: 'Chemistry by character 5 of the code, against that of the bank.',
+		next: 'Measure it: charged full and rested, each chemistry stands at its own voltage. Keep it out until then.'
+	}),
+	'code-after-arrival': ({ facts: { producedOn, receivedOn }, subject }) => ({
+		title: `${subject.label}: made after it arrived, by its code`,
+		finding: `The code says ${producedOn}; it came on ${receivedOn}.`,
+		doubt: `A digit misread, or a code that was engraved anew; ${CLAIM}.`,
+		rule: 'A cell is made before it arrives.',
+		next: 'Read it again; ask the supplier if it stays.'
+	}),
+	'code-older-than-promised': ({ facts: { producedOn, promisedOn }, subject }) => ({
+		title: `${subject.label} is older than promised`,
+		finding: `Made ${producedOn} by its code; promised ${promisedOn} or later.`,
+		doubt: `${CLAIM[0]!.toUpperCase()}${CLAIM.slice(1)}.`,
+		rule: 'Production date by the code against the promise.',
+		next: 'It goes into the report to the supplier.'
+	}),
+	'code-twice': ({ facts: { code, cells } }) => ({
+		title: `One code on ${cells} cells`,
+		finding: `${code} is borne by more than one cell of the stock.`,
+		doubt: 'Typed or scanned twice, or copied onto them.',
+		rule: 'A code is borne by one cell.',
+		next: 'Scan both again.'
+	}),
+	'age-at-arrival': ({ facts: { cells, youngestMonths, oldestMonths, oldMonths } }) => ({
+		title:
+			oldestMonths > oldMonths
+				? `Up to ${oldestMonths.toFixed(0)} months old on arrival`
+				: `${oldestMonths.toFixed(0)} months old on arrival, at most`,
+		finding: `${count(cells, 'code tells', 'codes tell')} of ${youngestMonths.toFixed(0)} to ${oldestMonths.toFixed(0)} months.`,
+		doubt: `${CLAIM[0]!.toUpperCase()}${CLAIM.slice(1)}; a date printed on a label may be that of a test standard.`,
+		rule: `Older than ${oldMonths} months is worth a word (default).`,
+		next:
+			oldestMonths > oldMonths ? 'Charge them soon, and test their capacity and what they lose by themselves.' : null
+	}),
+	'mass-outlier': ({ facts: { massKg, medianKg, relativeDifference }, subject }) => ({
+		title: `${subject.label} is ${percent(Math.abs(relativeDifference))} % ${relativeDifference < 0 ? 'lighter' : 'heavier'} than the others`,
+		finding: `${massKg.value.toFixed(3)} kg against ${medianKg.toFixed(3)} kg in the middle.`,
+		doubt: `Scale ± ${(1000 * massKg.sd).toFixed(0)} g.`,
+		rule: 'Robust z past 3.5 and past 0.5 % (few cells: the floor alone).',
+		next: 'Weigh it again; a lighter cell may be another type, or have lost electrolyte.'
+	}),
+	'mass-under-sheet': ({ facts: { medianKg, sheetKg, relativeDifference, cells } }) => ({
+		title: `The cells are ${percent(Math.abs(relativeDifference))} % lighter than their sheet`,
+		finding: `${medianKg.toFixed(3)} kg in the middle of ${cells}; the sheet says ${sheetKg.toFixed(3)} kg.`,
+		doubt: 'Sheets round, and state it with a tolerance; a scale may be off.',
+		rule: 'Lighter than 3 % under the sheet (default).',
+		next: 'Weigh something known; then test the capacity before you trust the rating.'
+	}),
+	'read-unlike-warm': ({ facts: { coldestC, warmestC } }) => ({
+		title: 'Cells read at unlike temperatures',
+		finding: `${coldestC.toFixed(0)} to ${warmestC.toFixed(0)} °C: resistance falls by some 3 % a K.`,
+		doubt: 'Brought to like temperature by the usual law; half of that is its doubt.',
+		rule: 'Resistance is compared at like temperature.',
+		next: 'Let them stand together for a day, and read the resistance again.'
+	}),
+	'used-cells': ({ facts: { cells, untested } }) => ({
+		title: untested ? `${untested} used cells without a capacity` : 'Used cells, tested',
+		finding: `${cells} were sold as used.`,
+		doubt: null,
+		rule: 'Of a used cell nothing is taken on trust: a leak test of 14 days, capacity before anything else, resistance against new, no swelling.',
+		next: untested ? 'Test their capacity before they are matched.' : null
+	}),
+	'delivery-claim': ({ facts }) => ({
+		title: claimSentence(facts),
+		finding: [
+			facts.stopped ? `${facts.stopped} must not be used.` : null,
+			facts.shortAh > 0
+				? `Short beyond doubt by ${facts.shortAh.toFixed(1)} Ah in all${facts.worth === null ? '' : `, worth ${facts.worth.toFixed(2)} ${facts.currency} at the price paid${facts.stopped ? ', with the cells that must not be used' : ''}`}.`
+				: null,
+			facts.toReturn ? null : 'Nothing is claimed.'
+		]
+			.filter(Boolean)
+			.join(' '),
+		doubt: 'Only what is sure at 95 % is claimed; what cannot be told is not.',
+		rule: `Each cell against its clause, by all its runs.${facts.claimUntil ? ` Told to the supplier by ${facts.claimUntil} (their terms and the law come first).` : ''}`,
+		next:
+			facts.toReturn > 0
+				? 'Print the report, or send it as it is.'
+				: facts.cannotTell + facts.untested > 0
+					? 'What is open can still be settled by a test.'
+					: null
+	})
+};
+
+function claimSentence({
+	good,
+	toReturn,
+	cannotTell,
+	untested,
+	stopped,
+	worth,
+	currency
+}: ArrivalFacts['delivery-claim']): string {
+	const parts = [
+		...(good ? [`${good} good`] : []),
+		...(toReturn ? [`${toReturn} to return`] : []),
+		...(cannotTell ? [`${cannotTell} cannot be told`] : []),
+		...(untested ? [`${untested} not tested`] : [])
+	];
+	return `${parts.join(', ')}${worth ? `; worth ${worth.toFixed(0)} ${currency}${stopped ? '' : ' in missing charge'}` : ''}`;
+}

@@ -1,0 +1,82 @@
+import type { Measured, Said, Words } from './verdict';
+
+interface PeakFacts {
+	peakA: Measured;
+	limitA: number;
+	/** Of the cell furthest from the others, and whether it rests above them. */
+	differenceV: number;
+	above: boolean;
+	worst: string;
+	cRate: number;
+	/** Of each item’s link with its joints; null: as links usually are. */
+	linkOhm: number | null;
+	/** Through one item on average over the first hour, A; null: not worked out. */
+	firstHourA: number | null;
+}
+
+export interface JoinFacts {
+	/** Cells without a rest voltage since they were last charged or discharged; members are those cells. */
+	'join-unknown': { unread: number; of: number; cRate: number };
+	/** Cells that read negative and are not recorded as turned; members are those cells. */
+	'join-polarity': { cells: number };
+	/** Batteries of unlike numbers of cells in series. */
+	'join-unlike': { cellsInSeries: readonly number[] };
+	/** One cell too far from the others to be joined. */
+	'join-refused': PeakFacts;
+	/** The joining current stays within the limit. */
+	'join-checked': PeakFacts;
+	/** A cell reads apart from its row although they are joined in parallel. */
+	'joined-apart': { differenceV: Measured; rowV: number; of: number };
+}
+
+const joinRule = (cRate: number) =>
+	`Peak current ΔV ÷ (both resistances + links) against ${cRate} C of the smallest cell.`;
+const joinFigures = ({ facts }: Said<PeakFacts>) => ({
+	finding: `${facts.peakA.value.toFixed(0)} ± ${(1.96 * facts.peakA.sd).toFixed(0)} A for a moment (${facts.worst}, ${Math.round(facts.differenceV * 1000)} mV from the others); limit ${facts.limitA.toFixed(0)} A.${facts.firstHourA === null ? '' : ` It falls within minutes: ${facts.firstHourA.toFixed(1)} A on average over the first hour.`}`,
+	doubt:
+		facts.linkOhm === null
+			? '95 %: DC resistance from the AC reading × 1.4, links of 0.1 to 0.4 mΩ, and the meter.'
+			: `95 %: resistance as given or as such cells have, links of ${(facts.linkOhm * 1000).toFixed(2)} mΩ, and the meter.`,
+	rule: joinRule(facts.cRate)
+});
+
+export const JOIN_WORDS: Words<JoinFacts> = {
+	'join-unknown': ({ facts: { unread, of, cRate }, members }) => ({
+		title: 'Do not join these cells yet',
+		finding: `${unread} of ${of} have no rest voltage since they were last tested.`,
+		doubt: null,
+		rule: joinRule(cRate),
+		next: `Read ${members[0]?.label ?? 'them'} with your meter.`
+	}),
+	'join-polarity': ({ members }) => ({
+		title: `${members.map((m) => m.label).join(', ')}: joined by the print this is a short circuit`,
+		finding: 'Read with the red probe on the printed plus it shows less than 0 V.',
+		doubt: 'Exchanged probes would do the same to every cell you read with them.',
+		rule: 'Nothing is joined until the plus of every cell is known by the meter.',
+		next: 'Read it again. If it stays, record in Receive that its plus is on the other side, and mark the cell.'
+	}),
+	'join-unlike': ({ facts: { cellsInSeries } }) => ({
+		title: 'These are not of one voltage',
+		finding: `They have ${cellsInSeries.join(' and ')} cells in series.`,
+		doubt: null,
+		rule: 'Only what has the same number of cells in series is joined in parallel.',
+		next: 'Do not join them.'
+	}),
+	'join-refused': (said) => ({
+		title: `${said.facts.worst} must not join the others yet`,
+		...joinFigures(said),
+		next: `${said.facts.above ? `Draw ${said.facts.worst} down, or bring the others up to it,` : `Charge ${said.facts.worst} on its own`} until it is within ${Math.floor((said.facts.limitA / (said.facts.peakA.value + 1.96 * said.facts.peakA.sd)) * said.facts.differenceV * 1000)} mV of the others.`
+	}),
+	'join-checked': (said) => ({
+		title: 'Joining current stays within the limit',
+		...joinFigures(said),
+		next: null
+	}),
+	'joined-apart': ({ subject, facts: { differenceV, rowV, of } }) => ({
+		title: `${subject.label} reads apart from its row`,
+		finding: `${differenceV.value > 0 ? '+' : '−'}${Math.abs(differenceV.value * 1000).toFixed(0)} mV against the ${of} read together, at ${rowV.toFixed(3)} V.`,
+		doubt: 'Joined cells stand at one voltage: what differs is a bar that does not carry, or a cell left out.',
+		rule: 'A reading taken while joined says nothing of one cell; it shows the joints.',
+		next: 'Supply off. Check both bars of this cell, tighten them, and read the row again.'
+	})
+};

@@ -1,0 +1,74 @@
+import type { Interval } from '../shared';
+import type { Words } from './verdict';
+
+interface Leak {
+	/** Share of the capacity lost in 30.4 days, %. */
+	percentPerMonth: { low95: number; likely: number; high95: number };
+	elapsedDays: number;
+	/** Told by a refill, or by rest voltages. */
+	by: 'refill' | 'voltages';
+	/** What a healthy cell loses at most, % a month. */
+	healthyPercent: number;
+}
+
+export interface StorageFacts {
+	/** A cell that loses more charge by itself than a healthy one. */
+	'self-discharge-high': Leak;
+	/** A cell that loses no more than a healthy one. */
+	'self-discharge-usual': Leak;
+	/** Self-discharge that these readings bound, on both sides of what is healthy. */
+	'self-discharge-unsure': Leak;
+	/** Readings that say nothing of self-discharge. */
+	'self-discharge-unknown': { why: 'too-few' | 'no-time' | 'relaxing' | 'flat'; elapsedDays: number };
+}
+
+const range = ({ low95, high95 }: Interval) => `${low95.toFixed(1)} … ${high95.toFixed(1)} % a month`;
+const days = (n: number) => `${n.toFixed(n < 10 ? 1 : 0)} days`;
+const ruleOf = ({ by, healthyPercent }: Leak) =>
+	by === 'refill'
+		? `What a refill to the same tail took, by capacity and days; a healthy cell loses up to ${healthyPercent} % a month (default).`
+		: `Every loss that some curve, charge and hysteresis fit to the readings; a healthy cell loses up to ${healthyPercent} % a month (default).`;
+const doubtOf = ({ by }: Leak) =>
+	by === 'refill'
+		? '95 %: the counter, and 0.1 % for two ends of charge that are not quite the same. Warmth doubles it every 10 K.'
+		: '95 %: the meter, the temperature and the curve itself. Warmth doubles it every 10 K.';
+const TEST =
+	'Charge it full to a tail, leave it alone for a month, charge it again the same way and count what goes in.';
+
+const WHY: Record<StorageFacts['self-discharge-unknown']['why'], string> = {
+	'too-few': 'One reading says nothing of a loss: it takes two, apart in time.',
+	'no-time': 'The readings were taken at about the same time.',
+	relaxing: 'A cell that was charged full falls for weeks by itself: that is no loss of charge.',
+	flat: 'On the plateau the voltage hardly moves: these readings fit any loss.'
+};
+
+export const STORAGE_WORDS: Words<StorageFacts> = {
+	'self-discharge-high': ({ facts }) => ({
+		title: 'Loses charge by itself',
+		finding: `${range(facts.percentPerMonth)}, over ${days(facts.elapsedDays)}.`,
+		doubt: doubtOf(facts),
+		rule: ruleOf(facts),
+		next: 'Keep it out of a bank; test it once more beside a cell known to be good.'
+	}),
+	'self-discharge-usual': ({ facts }) => ({
+		title: 'Keeps its charge',
+		finding: `${range(facts.percentPerMonth)}, over ${days(facts.elapsedDays)}.`,
+		doubt: doubtOf(facts),
+		rule: ruleOf(facts),
+		next: null
+	}),
+	'self-discharge-unsure': ({ facts }) => ({
+		title: 'Cannot tell how much it loses',
+		finding: `${range(facts.percentPerMonth)} fit, over ${days(facts.elapsedDays)}: from a healthy cell to one that leaks.`,
+		doubt: doubtOf(facts),
+		rule: ruleOf(facts),
+		next: facts.by === 'refill' ? 'Leave it longer, and refill again.' : TEST
+	}),
+	'self-discharge-unknown': ({ facts: { why } }) => ({
+		title: 'Says nothing of self-discharge',
+		finding: WHY[why],
+		doubt: null,
+		rule: 'A loss shows where the curve is steep (below about 20 %), or by what a refill takes.',
+		next: TEST
+	})
+};

@@ -1,0 +1,64 @@
+import type { Words } from './verdict';
+
+interface Together {
+	ah: { low95: number; likely: number; high95: number };
+	wh: { low95: number; likely: number; high95: number };
+	witnesses: number;
+	/** Wh over Ah, V. */
+	meanV: number;
+}
+
+export interface WitnessFacts {
+	/** All that measured one charge agree. */
+	'witnesses-agree': Together;
+	/** One witness alone. */
+	'witness-alone': Together;
+	/** One of them contradicts the others; `ratio`: what it says by what they say. */
+	'witness-odd': Together & { index: number; ratio: number };
+	/** They contradict each other and none can be named. */
+	'witnesses-disagree': Together;
+	/** Together they say more than a cell of its rating has. */
+	'witnesses-too-good': Together & { ratedAh: number; share: number };
+}
+
+const both = ({ ah, wh }: Together) =>
+	`${ah.low95.toFixed(1)} … ${ah.high95.toFixed(1)} Ah, ${wh.low95.toFixed(0)} … ${wh.high95.toFixed(0)} Wh`;
+const RULE = 'Each by its own doubt (inverse variance), Ah and Wh held together by the mean volts of a discharge.';
+
+export const WITNESS_WORDS: Words<WitnessFacts> = {
+	'witnesses-agree': ({ facts }) => ({
+		title: 'The witnesses agree',
+		finding: `${facts.witnesses} of them say ${both(facts)}.`,
+		doubt: '95 %, by what each is usually good for.',
+		rule: RULE,
+		next: null
+	}),
+	'witness-alone': ({ facts }) => ({
+		title: 'One witness alone',
+		finding: `It says ${both(facts)}; nothing contradicts it, and nothing bears it out.`,
+		doubt: '95 %, by what it is usually good for.',
+		rule: RULE,
+		next: 'Set a second one against it: hours × amps, a plug meter, litres warmed.'
+	}),
+	'witness-odd': ({ facts }) => ({
+		title: `Witness ${facts.index + 1} contradicts the others`,
+		finding: `It says ${facts.ratio.toFixed(2)} × what they say; without it: ${both(facts)}.`,
+		doubt: '95 %, of those that agree.',
+		rule: `${RULE} Further than 3 sd from what all others expect.`,
+		next: 'Look at it again: a scale, a unit, a display read at another time.'
+	}),
+	'witnesses-disagree': ({ facts }) => ({
+		title: 'Cannot tell: the witnesses disagree',
+		finding: `${facts.witnesses} of them fit no one charge; wide enough for all: ${both(facts)}, ${facts.meanV.toFixed(2)} V on average.`,
+		doubt: 'Widened by how badly they fit each other.',
+		rule: RULE,
+		next: 'A third one that measures in its own way tells which of them is wrong.'
+	}),
+	'witnesses-too-good': ({ facts }) => ({
+		title: 'Too good to be true',
+		finding: `${both(facts)}: ${(100 * facts.share).toFixed(0)} % above the rated ${facts.ratedAh.toFixed(0)} Ah.`,
+		doubt: '95 %, by what each is usually good for.',
+		rule: `${RULE} More than max(6 %, 4 % + 2 sd) above rated is questioned.`,
+		next: 'Compare the counter with a second one before this is written anywhere.'
+	})
+};

@@ -1,0 +1,46 @@
+import { Type } from 'class-transformer';
+import { ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
+import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
+import type { Balance } from '$lib/core/forecast';
+import { AtMost, BalanceKind, Identity, IdentityGroups, Maybe, Num, OneOf, Whole } from './fields';
+
+export class JoinItemInput {
+	@Identity() id!: string | number;
+	/** Signed. */
+	@Num(-1000, 1000) restVoltageV!: number;
+	@Maybe() @Num(0, 10) sdV?: number | null;
+	@Num(0.1, 100_000) capacityAh!: number;
+	@Maybe() @Num(0.000001, 100) resistanceOhm?: number | null;
+	@Maybe() @Whole(1, 128) cellsInSeries?: number | null;
+}
+
+/** Cells, or whole batteries, that are to be joined in parallel. */
+export class JoinRequest {
+	@OneOf(CHEMISTRIES) chemistry!: Chemistry;
+	@IsArray()
+	@ArrayMinSize(2)
+	@AtMost(64)
+	@ValidateNested({ each: true })
+	@Type(() => JoinItemInput)
+	items!: JoinItemInput[];
+	@Num(0, 10) linkOhm!: number;
+	@Maybe() @Num(0.1, 100_000) linkRatingA?: number | null;
+}
+
+export class ForecastCellInput {
+	@Identity() id!: string | number;
+	@Num(0.001, 100_000) capacityAh!: number;
+	@Maybe() @Num(0, 1) soc?: number | null;
+}
+
+/** Groups in series, and how they are kept together. */
+export class ForecastRequest {
+	@IsArray()
+	@ArrayMinSize(1)
+	@AtMost(4096)
+	@ValidateNested({ each: true })
+	@Type(() => ForecastCellInput)
+	cells!: ForecastCellInput[];
+	@IsArray() @ArrayMinSize(1) @AtMost(512) @IdentityGroups() groups!: (string | number)[][];
+	@BalanceKind() balance!: Balance;
+}

@@ -1,0 +1,27 @@
+import type { NotesFit } from '$lib/core/run-notes';
+import type { Leakage } from '$lib/core/storage';
+import type { QueuePlan } from '$lib/core/test-queue';
+import type { MeasuringTask } from '$lib/workers/measuring-thread';
+import { onThread } from './thread';
+
+/** Longest one may take on its thread, s. */
+const MOST_S = 60;
+
+interface AnswerOf {
+	notes: NotesFit;
+	queue: QueuePlan;
+	leakage: Leakage;
+}
+
+/** Carries a heavy part of measuring out on a thread; ends when nobody waits any more. @throws CoreError (422) with the reason when refused */
+export function measuringOnThread<T extends MeasuringTask>(task: T, signal: AbortSignal): Promise<AnswerOf[T['kind']]> {
+	const data = JSON.parse(JSON.stringify(task)) as T;
+	return onThread({
+		file: 'measuring-thread',
+		what: 'fits and timetables',
+		data,
+		signal,
+		mostS: MOST_S,
+		mostAtOnce: 8
+	});
+}

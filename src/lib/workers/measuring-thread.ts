@@ -1,0 +1,28 @@
+import type { Chemistry } from '$lib/core/chemistry';
+import { fitNotes, type NotedRun, type NotesFit } from '$lib/core/run-notes';
+import { leakageByReadings, type Leakage, type StoredReading } from '$lib/core/storage';
+import { planQueue, type QueueInput, type QueuePlan } from '$lib/core/test-queue';
+import { stepBack } from './step-back';
+import { answered, type ThreadAnswer } from './thread-answer';
+
+/** What takes too long beside the answering of requests. */
+export type MeasuringTask =
+	| { kind: 'notes'; run: NotedRun }
+	| { kind: 'queue'; queue: QueueInput }
+	| { kind: 'leakage'; chemistry: Chemistry; readings: StoredReading[] };
+
+stepBack();
+
+function carriedOut(task: MeasuringTask): NotesFit | QueuePlan | Leakage {
+	switch (task.kind) {
+		case 'notes':
+			return fitNotes(task.run);
+		case 'queue':
+			return planQueue(task.queue);
+		case 'leakage':
+			return leakageByReadings(task.chemistry, task.readings);
+	}
+}
+
+/** Server-side thread for the heavy parts of measuring. */
+export default (task: MeasuringTask): ThreadAnswer<NotesFit | QueuePlan | Leakage> => answered(() => carriedOut(task));

@@ -1,0 +1,8 @@
+import { CapacityJudgementRequest } from '$lib/input/measuring';
+import { validated } from '$lib/input/validate';
+import { endpoint, jsonBody } from '$lib/server/http/endpoint';
+import { judgedResults } from '$lib/server/services/measuring-service';
+
+export const POST = endpoint(async ({ request }) =>
+	judgedResults(validated(CapacityJudgementRequest, await jsonBody(request)))
+);

@@ -1,0 +1,8 @@
+import { SelfDischargeRequest } from '$lib/input/measuring';
+import { validated } from '$lib/input/validate';
+import { endpoint, jsonBody } from '$lib/server/http/endpoint';
+import { selfDischarge } from '$lib/server/services/measuring-service';
+
+export const POST = endpoint(async ({ request }, gone) =>
+	selfDischarge(validated(SelfDischargeRequest, await jsonBody(request)), gone)
+);

@@ -1,0 +1,35 @@
+import { formFields, type FieldKind } from '$lib/input/form-fields';
+import { idOf } from '$lib/server/http/endpoint';
+import { formAction } from '$lib/server/http/form-action';
+import { viewAsked } from '$lib/server/http/last-view';
+import { loaded } from '$lib/server/http/load';
+import { changeIn } from '$lib/server/services/record-service';
+import { receivePage } from '$lib/server/services/stage-page-service';
+import type { Actions, PageServerLoad } from './$types';
+
+const VIEWS = ['readings', 'look', 'codes', 'order', 'report'] as const;
+
+export const load: PageServerLoad = async ({ params, cookies }) => ({
+	...(await loaded((async () => receivePage(idOf(params.id, 'bank')))())),
+	view: viewAsked(params.view, VIEWS, 'receive', cookies)
+});
+
+const TEXTS = [
+	...['name', 'receivedOn', 'supplier', 'notes', 'orderedOn', 'promisedOn', 'promisedGrade'],
+	...['promisedTerminals', 'promisedClause', 'promisedProducedOn']
+];
+const NUMBERS = ['id', 'version', 'cellPrice', 'shipping', 'promisedAh', 'promisedResistanceMohm', 'claimDays'];
+const ORDER_FIELDS: Record<string, FieldKind> = {
+	...Object.fromEntries(TEXTS.map((name) => [name, 'text' as const])),
+	...Object.fromEntries(NUMBERS.map((name) => [name, 'number' as const])),
+	used: 'truth'
+};
+
+export const actions: Actions = {
+	/** What was ordered and promised. */
+	order: formAction(async (form) => {
+		const { id, ...fields } = formFields(form, ORDER_FIELDS);
+		await changeIn('deliveries', idOf(String(id ?? ''), 'delivery'), fields as Record<string, unknown>);
+		return { said: 'Kept.' };
+	})
+};

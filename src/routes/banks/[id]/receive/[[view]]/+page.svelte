@@ -1,0 +1,30 @@
+<script lang="ts">
+	import StageViews from '$lib/components/frame/StageViews.svelte';
+	import CodesView from '$lib/components/receive/CodesView.svelte';
+	import LookView from '$lib/components/receive/LookView.svelte';
+	import OrderView from '$lib/components/receive/OrderView.svelte';
+	import ReadingsView from '$lib/components/receive/ReadingsView.svelte';
+	import ReportView from '$lib/components/receive/ReportView.svelte';
+
+	let { data, form } = $props();
+</script>
+
+{#snippet views()}
+	<StageViews
+		base="/banks/{data.overview.bank.id}/receive"
+		active={data.view}
+		views={[
+			{ view: 'readings', name: 'Readings' },
+			{ view: 'look', name: 'Look' },
+			{ view: 'codes', name: 'Codes' },
+			{ view: 'order', name: 'Order' },
+			{ view: 'report', name: 'Report' }
+		]}
+	/>
+{/snippet}
+
+{#if data.view === 'readings'}<ReadingsView {data} {views} />
+{:else if data.view === 'look'}<LookView {data} {views} />
+{:else if data.view === 'codes'}<CodesView {data} {views} />
+{:else if data.view === 'order'}<OrderView {data} {views} refused={form} />
+{:else}<ReportView {data} {views} />{/if}
