@@ -111,16 +111,18 @@ test('nothing moves under the finger while readings are on their way and verdict
 	await expect(page.getByRole('heading', { name: 'B-04 cannot rest' })).toBeHidden();
 });
 
-test('a long matching shows progress and can be cancelled', async ({ page, request }) => {
+test('a long matching shows progress; cancelled, it keeps the best so far', async ({ page, request }) => {
 	const capacities = Array.from({ length: 40 }, (_, i) => 100 + ((i * 7919) % 97) / 13);
 	const id = await prepared(request, 'Long', 40, capacities);
 	await request.patch(`/api/v1/banks/${id}`, { data: { series: 12, parallel: 3, version: 1 } });
 	await page.goto(`/banks/${id}/match`);
 	await page.getByRole('button', { name: 'Match the cells' }).click();
 	await expect(page.getByRole('progressbar')).toBeVisible();
+	await expect(page.getByText(/smallest \d/)).toBeVisible();
 	await page.getByRole('button', { name: 'Cancel' }).click();
-	await expect(page.getByText('Cancelled. Nothing was changed.')).toBeVisible();
-	await expect(page.getByRole('button', { name: 'Match the cells' })).toBeEnabled();
+	await expect(page.getByText('Ended. This is the best found until then.')).toBeVisible();
+	await expect(page.getByRole('button', { name: 'Match again' })).toBeEnabled();
+	await expect(page.getByRole('button', { name: 'Accept these groups' })).toBeEnabled();
 });
 
 test('matching can be dragged and accepted', async ({ page, request }) => {

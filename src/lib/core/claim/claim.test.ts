@@ -31,7 +31,11 @@ describe('a delivery summed up', () => {
 	});
 	it('in one sentence', () => {
 		const [verdict] = judgeClaim(claimOf(cells, terms), terms, delivery);
-		expect(verdict!.title).toBe('1 good, 2 to return, 1 cannot be told, 1 not tested; worth 92 € in missing charge');
+		expect(verdict!.title).toBe('1 good, 2 to return, 1 cannot be told, 1 not tested; worth 92 €');
+		const onlyShort = cells.filter((cell) => !cell.stopped);
+		expect(judgeClaim(claimOf(onlyShort, terms), terms, delivery)[0]!.title).toBe(
+			'1 good, 1 to return, 1 cannot be told, 1 not tested; worth 2 € in missing charge'
+		);
 		expect(judgeClaim(claimOf([cells[3]!], terms), terms, delivery)).toEqual([]);
 	});
 });
