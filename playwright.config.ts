@@ -7,6 +7,11 @@ const addresses = process.env.E2E_ADDRESS ?? '';
 export default defineConfig({
 	testDir: 'tests/e2e',
 	outputDir: 'test-results',
+	// Whatever is sent changes the data of the worker's application: nobody tests on that afterwards.
+	projects: [
+		{ name: 'pages', testIgnore: '**/fuzz.spec.ts' },
+		{ name: 'fuzz', testMatch: '**/fuzz.spec.ts', dependencies: ['pages'] }
+	],
 	// A busy machine is no failure.
 	timeout: 180_000,
 	expect: { timeout: 30_000 },

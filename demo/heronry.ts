@@ -55,6 +55,7 @@ export async function loadHeronry(random: Random, now: Date): Promise<void> {
 		supplier: 'Saltpan Battery Stores',
 		...{ orderedOn: daysBefore(now, 41).slice(0, 10), promisedOn: daysBefore(now, 9).slice(0, 10) },
 		...{ cellPrice: 74.5, shipping: 96, promisedGrade: 'A', promisedAh: 230, promisedClause: 'minimum' },
+		...{ promisedTerminals: 'thread', gradeCapacityAh: 230, gradeResistanceMohm: 0.2 },
 		...{ promisedResistanceMohm: 0.17, promisedProducedOn: '2025-10-01' },
 		cellCount: 20,
 		labelPrefix: 'H',

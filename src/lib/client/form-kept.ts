@@ -20,10 +20,13 @@ const away = () =>
 		{}
 	);
 
+/** Told by a form, upwards, once what was typed in it is kept. */
+export const KEPT_EVENT = 'form-kept';
+
 /** How a plain form is sent while the page is awake: what is typed stays, a refusal is said, the page follows. */
 export const formKept =
 	({ onfields, onkept, quiet = false }: Told = {}): SubmitFunction =>
-	() => {
+	({ formElement }) => {
 		onfields?.({});
 		return async ({ result, update }) => {
 			if (result.type === 'failure') {
@@ -35,6 +38,7 @@ export const formKept =
 			if (result.type === 'error') return refused(away());
 			if (result.type === 'success' && !quiet) announce((result.data as { said?: string })?.said ?? 'Kept.');
 			tellOtherTabs();
+			if (result.type === 'success') formElement.dispatchEvent(new CustomEvent(KEPT_EVENT, { bubbles: true }));
 			await update({ reset: false });
 			onkept?.();
 		};

@@ -90,7 +90,7 @@
 		<ul class="grid gap-2">
 			{#each entries as { instrument, status } (instrument.id)}
 				<li class="sheet flex flex-wrap items-center gap-x-5 gap-y-1 px-4 py-2">
-					<div class="min-w-56 flex-1">
+					<div class="min-w-56 flex-1 wrap-anywhere">
 						<strong>{instrument.name}</strong>
 						<span class="muted"
 							>{instrument.kind}{instrument.bundled

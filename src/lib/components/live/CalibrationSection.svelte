@@ -91,7 +91,7 @@
 	<ul class="grid gap-2">
 		{#each stored as c (c.id)}
 			<li class="flex flex-wrap items-center justify-between gap-x-4">
-				<span
+				<span class="min-w-0 wrap-anywhere"
 					><strong>{c.meter ?? 'The meter of the settings'}</strong>, {QUANTITY_FIGURES[c.quantity].label}: shows
 					<span class="figure">{shownFit(c.quantity, c.pairs, c.truthSd)}</span> too much
 					<span class="muted block"

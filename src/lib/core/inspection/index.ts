@@ -10,6 +10,8 @@ export {
 	type Answer,
 	type Inspected,
 	type Inspection,
-	type StopReason
+	type StopReason,
+	type TerminalKind
 } from './inspection';
 export { judgeInspections, type InspectedCell } from './judge-inspections';
+export { judgePromisedTerminals, judgeUnlike, type ComparedCell } from './judge-unlike';

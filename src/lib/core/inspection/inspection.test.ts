@@ -1,6 +1,15 @@
 import { describe, expect, it } from 'vitest';
 import type { Subject } from '../verdicts';
-import { ALL_GOOD, INSPECTED, judgeInspections, stopReasons, swelling, type Inspection } from '.';
+import {
+	ALL_GOOD,
+	INSPECTED,
+	judgeInspections,
+	judgePromisedTerminals,
+	judgeUnlike,
+	stopReasons,
+	swelling,
+	type Inspection
+} from '.';
 
 const delivery: Subject = { kind: 'delivery', id: 1, label: 'Crate' };
 const cell = (id: number, inspection: Inspection | null) => ({ id, label: `X-0${id}`, inspection });
@@ -54,17 +63,53 @@ describe('a delivery that was looked at', () => {
 			['inspection-unsure', 'open']
 		]);
 	});
-	it('the few with other terminals are named, not the many', () => {
-		const kinds = ['thread', 'thread', 'stud', 'thread'] as const;
-		const unlike = judged(kinds.map((terminalKind) => ({ ...ALL_GOOD, terminalKind }))).find(
-			(v) => v.code === 'cells-unlike'
-		)!;
-		expect(unlike.members.map((m) => m.id)).toEqual([3]);
-		expect(unlike.facts.kinds).toEqual([
-			{ kind: 'thread', cells: 3 },
-			{ kind: 'stud', cells: 1 }
-		]);
-	});
 	it('all good answers everything that is asked', () =>
 		expect(Object.keys(ALL_GOOD).sort()).toEqual([...INSPECTED].sort()));
+});
+
+describe('cells that are to be built together', () => {
+	const bank: Subject = { kind: 'bank', id: 1, label: 'Cabin' };
+	const compared = (
+		id: number,
+		terminalKind: 'thread' | 'stud' | null,
+		batch: string | null,
+		groupId: number | null
+	) => ({
+		...cell(id, terminalKind && { ...ALL_GOOD, terminalKind }),
+		...{ batch, groupId }
+	});
+	it('the few that differ are named, not the many, and in how many groups they meet', () => {
+		const cells = [
+			compared(1, 'thread', 'A', 7),
+			compared(2, 'thread', 'A', 7),
+			compared(3, 'stud', 'A', 8),
+			compared(4, 'thread', 'A', 8)
+		];
+		const [unlike, ...rest] = judgeUnlike(cells, bank);
+		expect(rest).toEqual([]);
+		expect(unlike!.members.map((m) => m.id)).toEqual([3]);
+		expect(unlike!.facts).toMatchObject({
+			...{ what: 'terminalKind', mixedGroups: 1 },
+			kinds: [
+				{ kind: 'thread', cells: 3 },
+				{ kind: 'stud', cells: 1 }
+			]
+		});
+		expect(unlike!.finding).toContain('In one group already they');
+	});
+	it('two batches in one series are told; what is not known of a cell is held against nobody', () => {
+		const batches = judgeUnlike([compared(1, null, 'A', null), compared(2, null, ' B ', null)], bank);
+		expect(batches.map((v) => v.facts.what)).toEqual(['batch']);
+		expect(batches[0]!.facts.mixedGroups).toBe(0);
+		expect(
+			judgeUnlike([compared(1, null, 'A', 1), compared(2, null, null, 1), compared(3, null, ' ', 1)], bank)
+		).toEqual([]);
+	});
+	it('terminals other than promised are told of those that were looked at', () => {
+		const cells = [compared(1, 'stud', null, null), compared(2, 'thread', null, null), compared(3, null, null, null)];
+		const [told] = judgePromisedTerminals(cells, 'stud', delivery);
+		expect(told).toMatchObject({ code: 'terminals-not-promised', facts: { promised: 'stud', found: ['thread'] } });
+		expect(told!.members.map((m) => m.id)).toEqual([2]);
+		expect(judgePromisedTerminals(cells, null, delivery)).toEqual([]);
+	});
 });

@@ -3,6 +3,7 @@ export const ANSWERS = ['good', 'bad', 'unsure'] as const;
 export type Answer = (typeof ANSWERS)[number];
 
 export const TERMINAL_KINDS = ['thread', 'stud', 'pad'] as const;
+export type TerminalKind = (typeof TERMINAL_KINDS)[number];
 export const SLEEVE_KINDS = ['original', 'renewed', 'none'] as const;
 export const VENT_KINDS = ['round', 'oval', 'none'] as const;
 
@@ -14,7 +15,7 @@ export type Inspected = (typeof INSPECTED)[number];
 export type Inspection = Partial<Record<Inspected, Answer | null>> & {
 	/** At the foot, in the middle, at the top, mm. */
 	thicknessMm?: readonly (number | null)[] | null;
-	terminalKind?: (typeof TERMINAL_KINDS)[number] | null;
+	terminalKind?: TerminalKind | null;
 	sleeveKind?: (typeof SLEEVE_KINDS)[number] | null;
 	ventKind?: (typeof VENT_KINDS)[number] | null;
 	/** Why a stop is no longer one. */

@@ -1,4 +1,3 @@
-import { group } from 'd3-array';
 import { cellSubject, say, type Subject, type Verdict } from '../verdicts';
 import { INSPECTED, stopReasons, swelling, type Inspection } from './inspection';
 
@@ -12,8 +11,7 @@ export interface InspectedCell {
 const LOOKED = ['dent', 'terminals', 'thread', 'sleeve'] as const;
 
 /**
- * What was seen on the cells of a delivery: what stops a cell, what to look at, what somebody was not sure of, and terminals, sleeves or vents
- * that differ. Nothing is asked while nobody has begun to look.
+ * What was seen on the cells of a delivery: what stops a cell, what to look at, what somebody was not sure of. Nothing is asked while nobody has begun to look.
  * @param nominalMm thickness by the cell's sheet; null: not known
  */
 export function judgeInspections(
@@ -27,7 +25,6 @@ export function judgeInspections(
 	const unseen = cells.filter((c) => c.inspection === null);
 	return [
 		...own,
-		...differing(seen, delivery),
 		...(unseen.length
 			? [
 					say(
@@ -64,18 +61,4 @@ function ofCell(cell: InspectedCell, inspection: Inspection, nominalMm: number |
 		...(looks.length || renewed ? [say('inspection-look', 'look', subject, { seen: looks, renewed })] : []),
 		...(unsure.length ? [say('inspection-unsure', 'open', subject, { unsure })] : [])
 	];
-}
-
-const KINDS = ['terminalKind', 'sleeveKind', 'ventKind'] as const;
-
-/** Cells that are not made alike: the few against the many. */
-function differing(cells: readonly (InspectedCell & { inspection: Inspection })[], delivery: Subject): Verdict[] {
-	return KINDS.flatMap((key) => {
-		const known = cells.filter((c) => c.inspection[key] != null);
-		const kinds = [...group(known, (c) => c.inspection[key]!)].sort((a, b) => b[1].length - a[1].length);
-		if (kinds.length < 2) return [];
-		const others = kinds.slice(1).flatMap(([, own]) => own);
-		const counts = kinds.map(([kind, own]) => ({ kind, cells: own.length }));
-		return [say('cells-unlike', 'look', delivery, { what: key, kinds: counts }, others.map(cellSubject))];
-	});
 }

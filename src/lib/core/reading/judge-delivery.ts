@@ -1,6 +1,7 @@
 import { CHEMISTRY_FIGURES, socBounds, type Chemistry, type SocBounds } from '../chemistry';
 import { MONTH_DAYS_MEAN, median } from '../shared';
 import { WHOLE_BANK, cellSubject, measured, say, type Subject, type Verdict } from '../verdicts';
+import { likeResistances } from './like-resistance';
 import { MIN_FOR_SPREAD, ROBUST_Z_LIMIT, findOutliers, type OutlierFinding } from './outlier';
 import { outsideLimits } from './outside-limits';
 import { QUANTITY_FIGURES } from './quantity';
@@ -67,7 +68,7 @@ export function judgeDelivery(
 		),
 		...nearlyEmptyVerdicts(withVoltage, context, socByCell),
 		...voltageVerdicts(comparable, socByCell),
-		...resistanceVerdicts(likeWarm(cells), context, subject),
+		...resistanceVerdicts(likeResistances(cells, socByCell), context, subject),
 		...(unread.length ? [missingVerdict(unread, cells.length, subject)] : []),
 		...chargeVerdict(comparable, socByCell, subject)
 	];
@@ -147,41 +148,22 @@ function voltageVerdicts(cells: readonly WithVoltage[], soc: Record<number, SocB
 		});
 }
 
-/** Resistance by temperature, K (models §3). */
-const RESISTANCE_K = 2600;
-const ZERO_C_K = 273.15;
-
-/** Resistances brought to the middle temperature of those known; half of what that moves is added to their doubt. */
-function likeWarm(cells: readonly ArrivedCell[]): ArrivedCell[] {
-	const middle = median(cells.flatMap((c) => c.temperatureC ?? []));
-	if (middle === null) return [...cells];
-	return cells.map((c) => {
-		if (c.acResistanceMohm === null || c.temperatureC == null) return c;
-		const factor = Math.exp(RESISTANCE_K * (1 / (middle + ZERO_C_K) - 1 / (c.temperatureC + ZERO_C_K)));
-		const moved = Math.abs(factor - 1) / 2;
-		return {
-			...c,
-			acResistanceMohm: c.acResistanceMohm * factor,
-			acResistanceSdMohm: Math.hypot((c.acResistanceSdMohm ?? 0) * factor, c.acResistanceMohm * moved)
-		};
-	});
-}
-
 function resistanceVerdicts(all: readonly ArrivedCell[], context: DeliveryContext, subject: Subject): Verdict[] {
 	const cells = all.filter((c): c is ArrivedCell & { acResistanceMohm: number } => c.acResistanceMohm !== null);
 	const medianMohm = median(cells.map((c) => c.acResistanceMohm));
 	if (medianMohm === null) return [];
 	const sd = median(cells.flatMap((c) => c.acResistanceSdMohm ?? [])) ?? 0;
+	const ownSd = (index: number) => cells[index]!.acResistanceSdMohm ?? sd;
 	const outliers = findOutliers(
 		cells.map((c) => c.acResistanceMohm),
 		QUANTITY_FIGURES.acResistance.floor,
 		sd
 	)
-		.filter((f) => f.outlier)
+		.filter((f) => f.outlier && Math.abs(f.differenceFromMedian) > 1.96 * Math.hypot(ownSd(f.index), sd))
 		.map((f) =>
 			say('resistance-outlier', 'look', cellSubject(cells[f.index]!), {
 				...apart(f),
-				resistanceMohm: measured(cells[f.index]!.acResistanceMohm, sd),
+				resistanceMohm: measured(cells[f.index]!.acResistanceMohm, ownSd(f.index)),
 				medianMohm,
 				relativeDifference: f.differenceFromMedian / medianMohm
 			})

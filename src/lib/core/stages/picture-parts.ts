@@ -1,5 +1,6 @@
 import type { Subject } from '../verdicts';
-import type { BankPicture, PictureBattery, PictureCell } from './picture';
+import { meterSd, type MeterAccuracy } from '../reading';
+import type { BankPicture, PictureBattery, PictureCell, PictureDelivery, PictureReading } from './picture';
 
 export const bankSubject = ({ bank }: BankPicture): Subject => ({ kind: 'bank', id: bank.id, label: bank.name });
 
@@ -36,3 +37,9 @@ export function concernedCells(picture: BankPicture): readonly PictureCell[] {
 /** Places for cells in the batteries built here. */
 export const wantedCells = ({ batteries }: BankPicture): number =>
 	batteries.filter((b) => b.kind === 'built').reduce((sum, b) => sum + b.series * b.parallel, 0);
+
+export const deliverySubject = ({ id, name }: PictureDelivery): Subject => ({ kind: 'delivery', id, label: name });
+
+/** One sd of a reading: a typed one by the meter as the settings describe it today, one read live or calibrated by its own. */
+export const readingSd = (reading: PictureReading, meter: MeterAccuracy): number =>
+	reading.meter || reading.calibrated ? reading.sd : meterSd(meter, reading.value);

@@ -1,7 +1,7 @@
 import type { Chemistry } from '../chemistry';
 import type { LogFault } from '../capacity-run';
 import type { Clause, ClauseKind } from '../clauses';
-import type { Inspection } from '../inspection';
+import type { Inspection, TerminalKind } from '../inspection';
 import type { Strategy } from '../limits';
 import type { MeterAccuracy, Quantity } from '../reading';
 
@@ -142,10 +142,13 @@ export interface PictureDelivery {
 	cellPrice: number | null;
 	shipping: number | null;
 	promisedGrade: string | null;
-	promisedTerminals: string | null;
+	promisedTerminals: TerminalKind | null;
 	promisedAh: number | null;
 	promisedClause: ClauseKind | null;
 	promisedResistanceMohm: number | null;
+	/** The person’s own line for that grade. */
+	gradeCapacityAh: number | null;
+	gradeResistanceMohm: number | null;
 	promisedProducedOn: string | null;
 	claimDays: number | null;
 	used: boolean | null;

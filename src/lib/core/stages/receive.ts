@@ -2,14 +2,14 @@ import { group } from 'd3-array';
 import type { SocBounds } from '../chemistry';
 import { claimOf, judgeClaim, type ClaimTerms, type ClaimedCell } from '../claim';
 import { judgeCodes } from '../identity';
-import { judgeInspections } from '../inspection';
+import { judgeInspections, judgePromisedTerminals, judgeUnlike } from '../inspection';
 import { CLAIM_DAYS } from '../planning';
-import { judgeBodies, judgeDelivery, meterSd, type Quantity } from '../reading';
+import { judgeBodies, judgeDelivery, type Quantity } from '../reading';
 import { whatWasRead } from '../snapshot';
 import { cellSubject, cellsOf, say, type Subject, type Verdict } from '../verdicts';
 import { oncePerPicture } from './once-per-picture';
 import type { BankPicture, PictureCell, PictureDelivery, PictureReading } from './picture';
-import { bankSubject, concernedCells, isInService, wantedCells } from './picture-parts';
+import { bankSubject, concernedCells, deliverySubject, isInService, readingSd, wantedCells } from './picture-parts';
 import { setAside, type StageJudgement } from './stage-judgement';
 import { bankCapacities, promisedTo } from './test';
 
@@ -27,8 +27,6 @@ export interface JudgedTray extends DeliveryTray {
 	/** Arrival state of charge per cell id, for the cells that have a rest voltage. */
 	socByCell: Record<number, SocBounds>;
 }
-
-const deliverySubject = ({ id, name }: PictureDelivery): Subject => ({ kind: 'delivery', id, label: name });
 
 /** Each delivery with cells in play as a tray, oldest first. */
 export function deliveryTrays({ deliveries, cells }: BankPicture): DeliveryTray[] {
@@ -55,9 +53,8 @@ function readLater({ bank, balanceRun }: BankPicture, cell: PictureCell): boolea
 
 function judgeTray(picture: BankPicture, { delivery, cells }: DeliveryTray, subject: Subject) {
 	const { bank, cellType, meters } = picture;
-	// A typed reading is doubted by the meter as the settings describe it today; one read live by the sheet of its instrument.
 	const sdOf = (quantity: 'restVoltage' | 'acResistance', r: PictureReading | undefined) =>
-		!r ? null : r.meter || r.calibrated ? r.sd : meterSd(meters[quantity], r.value);
+		r ? readingSd(r, meters[quantity]) : null;
 	const arrived = cells.map((cell) => {
 		const {
 			id,
@@ -108,6 +105,7 @@ function judgeTray(picture: BankPicture, { delivery, cells }: DeliveryTray, subj
 			? [say('arrival-cumulative', 'look', subject, { differencesV: staircase }, cells.map(cellSubject))]
 			: []),
 		...judgeInspections(cells, cellType?.thicknessMm ?? null, subject),
+		...judgePromisedTerminals(cells, delivery.promisedTerminals, subject),
 		...judgeBodies(bodies, cellType?.massKg ?? null, subject),
 		...judgeCodes(
 			cells.map((c) => ({ ...c, twins: c.codeTwins })),
@@ -166,5 +164,5 @@ export function judgeReceiveStage(picture: BankPicture): StageJudgement {
 	}
 	const ids = new Set(concerned.map((c) => c.id));
 	const verdicts = trays.flatMap((t) => [...deliveryClaim(picture, t).verdicts, ...t.verdicts]);
-	return { verdicts: setAside(verdicts, ids), done };
+	return { verdicts: [...setAside(verdicts, ids), ...judgeUnlike(concerned, bankSubject(picture))], done };
 }

@@ -20,11 +20,12 @@ import {
 	type ClauseKind,
 	type Tick
 } from '../clauses';
+import { judgeGrade } from '../grading';
 import { CoreError } from '../shared';
 import { measured, say, type Subject, type Verdict } from '../verdicts';
 import { oncePerPicture } from './once-per-picture';
-import type { BankPicture, PictureCell, PictureCellType, PictureRun } from './picture';
-import { bankSubject, concernedCells, isInService, wantedCells } from './picture-parts';
+import type { BankPicture, PictureCell, PictureCellType, PictureDelivery, PictureRun } from './picture';
+import { bankSubject, concernedCells, deliverySubject, isInService, readingSd, wantedCells } from './picture-parts';
 import { setAside, type StageJudgement } from './stage-judgement';
 
 export interface CellCapacity {
@@ -176,6 +177,27 @@ function testersVerdict({ high, low, fraction, sd }: TestersApart, bank: Subject
 	return say('testers-apart', warmth, bank, { high, low, fraction: measured(fraction, sd) });
 }
 
+/** The cells of a delivery against the person's own line for the grade they were sold as. */
+function gradeVerdicts(
+	{ meters }: BankPicture,
+	delivery: PictureDelivery,
+	capacities: readonly CellCapacity[]
+): Verdict[] {
+	const line = {
+		...{ name: delivery.promisedGrade ?? '', leastAh: delivery.gradeCapacityAh },
+		mostMohm: delivery.gradeResistanceMohm
+	};
+	const graded = capacities
+		.filter(({ cell }) => cell.deliveryId === delivery.id)
+		.map(({ cell: { id, label, readings }, capacityAh, sdAh }) => ({
+			...{ id, label, capacityAh, capacitySdAh: sdAh },
+			resistanceMohm: readings.acResistance?.value ?? null,
+			resistanceSdMohm: readings.acResistance ? readingSd(readings.acResistance, meters.acResistance) : null,
+			temperatureC: readings.temperature?.value ?? null
+		}));
+	return judgeGrade(graded, line, deliverySubject(delivery));
+}
+
 /** The verdicts on what was tested. In service nobody is asked to test the cells. */
 export function judgeTestStage(picture: BankPicture): StageJudgement {
 	const { capacities, apart } = bankTesting(picture);
@@ -187,9 +209,11 @@ export function judgeTestStage(picture: BankPicture): StageJudgement {
 		tested: c.capacityAh !== null
 	}));
 	const own = capacities.filter((c) => concerned.has(c.cell.id));
+	const grades = picture.deliveries.flatMap((d) => gradeVerdicts(picture, d, own));
 	return {
 		verdicts: [
 			...setAside(judgeTesting(tested, bankSubject(picture)), concerned),
+			...grades,
 			...(apart ? [testersVerdict(apart, bankSubject(picture))] : [])
 		],
 		done: own.length >= wantedCells(picture) && own.every((c) => c.capacityAh !== null)

@@ -24,9 +24,13 @@ export interface ArrivalFacts {
 	'inspected-sound': { cells: number };
 	/** Cells that are not made alike. */
 	'cells-unlike': {
-		what: 'terminalKind' | 'sleeveKind' | 'ventKind';
+		what: 'batch' | 'terminalKind' | 'sleeveKind' | 'ventKind';
 		kinds: readonly { kind: string; cells: number }[];
+		/** Groups in which they already meet. */
+		mixedGroups: number;
 	};
+	/** Terminals other than the delivery was promised with. */
+	'terminals-not-promised': { promised: string; found: readonly string[] };
 	/** A code of which nothing can be read. */
 	'code-unreadable': { code: string; why: string };
 	/** A code of another chemistry. */
@@ -74,8 +78,9 @@ const SEEN = {
 	thread: 'a thread or stud that is not sound',
 	sleeve: 'a torn sleeve'
 };
-const UNLIKE = { terminalKind: 'terminals', sleeveKind: 'sleeves', ventKind: 'vents' };
+const UNLIKE = { batch: 'batches', terminalKind: 'terminals', sleeveKind: 'sleeves', ventKind: 'vents' };
 const WHY_UNLIKE = {
+	batch: 'batches differ in capacity, resistance and age, and age apart from each other',
 	terminalKind: 'bars, screws and torques of one do not fit the other',
 	sleeveKind: 'a renewed sleeve hides what was under it, and its print may be another cell’s',
 	ventKind: 'other cases are often other cells'
@@ -147,12 +152,26 @@ export const ARRIVAL_WORDS: Words<ArrivalFacts> = {
 		rule: 'By eye, hand and nose.',
 		next: null
 	}),
-	'cells-unlike': ({ facts: { what, kinds } }) => ({
-		title: `The cells have different ${UNLIKE[what]}`,
-		finding: `${list(kinds.map((k) => `${k.cells} with ${k.kind}`))}.`,
+	'cells-unlike': ({ facts: { what, kinds, mixedGroups } }) => ({
+		title: what === 'batch' ? 'The cells are of different batches' : `The cells have different ${UNLIKE[what]}`,
+		finding: `${list(kinds.map((k) => `${k.cells} ${what === 'batch' ? 'of' : 'with'} ${k.kind}`))}.${
+			mixedGroups
+				? ` In ${mixedGroups === 1 ? 'one group' : `${mixedGroups} groups`} already they stand side by side.`
+				: ''
+		}`,
 		doubt: null,
 		rule: `Not in one group, and not in one series without a reason: ${WHY_UNLIKE[what]}.`,
-		next: 'Ask the supplier; keep the few together, or out of this battery.'
+		next:
+			what === 'batch'
+				? 'Match them with the batch wish “together”, or keep the few for another battery.'
+				: 'Ask the supplier; keep the few together, or out of this battery.'
+	}),
+	'terminals-not-promised': ({ facts: { promised, found } }) => ({
+		title: 'The terminals are not the promised ones',
+		finding: `Promised: ${promised}. Came: ${list(found)}.`,
+		doubt: null,
+		rule: 'As seen on inspection, against the promise of the delivery.',
+		next: 'Tell the supplier before anything is screwed on: bars, screws and torques follow the terminals.'
 	}),
 	'code-unreadable': ({ facts: { code, why }, subject }) => ({
 		title: `${subject.label}: nothing is read from its code`,

@@ -3,6 +3,7 @@ import { ANY_STAGE_WORDS, type AnyStageFacts } from './any-stage-words';
 import { ARRIVAL_WORDS, type ArrivalFacts } from './arrival-words';
 import { BALANCE_WORDS, type BalanceFacts } from './balance-words';
 import { BUILD_WORDS, type BuildFacts } from './build-words';
+import { GRADE_WORDS, type GradeFacts } from './grade-words';
 import { JOIN_WORDS, type JoinFacts } from './join-words';
 import { LABEL_WORDS, type LabelFacts } from './label-words';
 import { LIMITS_WORDS, type LimitsFacts } from './limits-words';
@@ -27,6 +28,7 @@ export interface FactsByCode
 		ArrivalFacts,
 		StorageFacts,
 		TestFacts,
+		GradeFacts,
 		WitnessFacts,
 		MatchFacts,
 		JoinFacts,
@@ -47,6 +49,7 @@ const WORDS: { [C in VerdictCode]: (said: Said<FactsByCode[C]>) => Sentences } =
 	...ARRIVAL_WORDS,
 	...STORAGE_WORDS,
 	...TEST_WORDS,
+	...GRADE_WORDS,
 	...WITNESS_WORDS,
 	...MATCH_WORDS,
 	...JOIN_WORDS,

@@ -18,6 +18,8 @@ export async function up(knex: Knex): Promise<void> {
 		t.double('promised_ah').comment('by the clause in promised_clause');
 		t.string('promised_clause', 12);
 		t.double('promised_resistance_mohm');
+		t.double('grade_capacity_ah').comment('own line for the grade it was sold as');
+		t.double('grade_resistance_mohm');
 		t.double('claim_days').comment('days after arrival in which a defect is told; null: the usual');
 		t.boolean('used').comment('sold as used');
 	});

@@ -1,4 +1,5 @@
 import { CLAUSE_KINDS, type ClauseKind } from '$lib/core/clauses';
+import { TERMINAL_KINDS, type TerminalKind } from '$lib/core/inspection';
 import { Maybe, Num, OneOf, Text, When, Whole, YesNo } from '$lib/input/fields';
 
 export class DeliveryInput {
@@ -14,10 +15,13 @@ export class DeliveryInput {
 	@Maybe() @Num(0, 1_000_000) cellPrice?: number | null;
 	@Maybe() @Num(0, 1_000_000) shipping?: number | null;
 	@Maybe() @Text(40) promisedGrade?: string | null;
-	@Maybe() @Text(40) promisedTerminals?: string | null;
+	@Maybe() @OneOf(TERMINAL_KINDS) promisedTerminals?: TerminalKind | null;
 	@Maybe() @Num(0.1, 10_000) promisedAh?: number | null;
 	@Maybe() @OneOf(CLAUSE_KINDS) promisedClause?: ClauseKind | null;
 	@Maybe() @Num(0.0001, 1000) promisedResistanceMohm?: number | null;
+	/** The person’s own line for the grade it was sold as: at least so much capacity, at most so much resistance. */
+	@Maybe() @Num(0.1, 10_000) gradeCapacityAh?: number | null;
+	@Maybe() @Num(0.0001, 1000) gradeResistanceMohm?: number | null;
 	/** Made on this day or later. */
 	@Maybe() @When() promisedProducedOn?: string | null;
 	/** Days after arrival in which a defect is told to the supplier. */

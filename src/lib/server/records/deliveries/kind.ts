@@ -20,7 +20,7 @@ export const deliveryKind = defineKind<Delivery>({
 	columns: [
 		...['id', 'name', 'receivedOn', 'supplier', 'notes', 'orderedOn', 'promisedOn', 'cellPrice', 'shipping'],
 		...['promisedGrade', 'promisedTerminals', 'promisedAh', 'promisedClause', 'promisedResistanceMohm'],
-		...['promisedProducedOn', 'claimDays', 'used']
+		...['gradeCapacityAh', 'gradeResistanceMohm', 'promisedProducedOn', 'claimDays', 'used']
 	],
 	archivedWith: 'bankId',
 	async prepare({ cellCount: _, labelPrefix: __, batch: ___, ...fields }: NewDeliveryInput, tx) {

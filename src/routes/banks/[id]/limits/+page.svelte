@@ -5,6 +5,7 @@
 	import { formKept } from '$lib/client/form-kept';
 	import { settingApart } from '$lib/client/set-apart';
 	import Choice from '$lib/components/forms/Choice.svelte';
+	import HoldTyped from '$lib/components/forms/HoldTyped.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import WiringForm from '$lib/components/limits/WiringForm.svelte';
 	import { limitText, limitsCsv, limitsText } from '$lib/components/limits/limit-sheet';
@@ -106,9 +107,9 @@
 				onchange={(n) => (batteryNumber = Number(n))}
 			/>
 		{/if}
-		{#key `${battery?.id} ${battery?.version}`}
-			{#if battery}<WiringForm {battery} {refused} to="?/wiring" />{/if}
-		{/key}
+		{#if battery}<HoldTyped record={battery}>
+				{#snippet children(held)}<WiringForm battery={held} {refused} to="?/wiring" />{/snippet}
+			</HoldTyped>{/if}
 	</div>
 	{#each DEVICES as { device, title } (device)}
 		{@const rows = values.filter((v) => v.device === device)}

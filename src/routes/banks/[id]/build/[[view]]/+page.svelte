@@ -5,6 +5,7 @@
 	import LeadsView from '$lib/components/build/LeadsView.svelte';
 	import PartsView from '$lib/components/build/PartsView.svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
+	import HoldTyped from '$lib/components/forms/HoldTyped.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import StageViews from '$lib/components/frame/StageViews.svelte';
 	import WiringForm from '$lib/components/limits/WiringForm.svelte';
@@ -81,7 +82,9 @@
 		/>
 	{:else if data.view === 'wiring' && stored}
 		<div class="sheet grid gap-3 p-4">
-			{#key `${stored.id} ${stored.version}`}<WiringForm battery={stored} {refused} to="?/wiring" />{/key}
+			<HoldTyped record={stored}>
+				{#snippet children(held)}<WiringForm battery={held} {refused} to="?/wiring" />{/snippet}
+			</HoldTyped>
 			<p class="muted">
 				The main fuse sits at the battery’s own terminal, before BMS and loads; its DC rating is above the full pack
 				voltage, and what it can break above what the cells can give into a short. Check the cable’s figure against its

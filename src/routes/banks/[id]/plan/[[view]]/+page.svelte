@@ -4,6 +4,7 @@
 	import { settingApart } from '$lib/client/set-apart';
 	import BankForm from '$lib/components/bank/BankForm.svelte';
 	import BatteryList from '$lib/components/bank/BatteryList.svelte';
+	import HoldTyped from '$lib/components/forms/HoldTyped.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import StageViews from '$lib/components/frame/StageViews.svelte';
 	import BuyView from '$lib/components/plan/BuyView.svelte';
@@ -63,9 +64,18 @@
 		]}
 	/>
 	{#if data.view === 'bank'}
-		{#key bank.version}
-			<BankForm {bank} cellTypes={data.cellTypes} settings={data.settings} refused={form} action="Save" to="?/save" />
-		{/key}
+		<HoldTyped record={bank}>
+			{#snippet children(held)}
+				<BankForm
+					bank={held}
+					cellTypes={data.cellTypes}
+					settings={data.settings}
+					refused={form}
+					action="Save"
+					to="?/save"
+				/>
+			{/snippet}
+		</HoldTyped>
 		<BatteryList batteries={data.overview.batteries} bankId={bank.id} />
 		<TakeAlong {bank} tables={data.tables} />
 	{:else if data.view === 'need'}

@@ -18,7 +18,10 @@ const TEXTS = [
 	...['name', 'receivedOn', 'supplier', 'notes', 'orderedOn', 'promisedOn', 'promisedGrade'],
 	...['promisedTerminals', 'promisedClause', 'promisedProducedOn']
 ];
-const NUMBERS = ['id', 'version', 'cellPrice', 'shipping', 'promisedAh', 'promisedResistanceMohm', 'claimDays'];
+const NUMBERS = [
+	...['id', 'version', 'cellPrice', 'shipping', 'promisedAh', 'promisedResistanceMohm', 'claimDays'],
+	...['gradeCapacityAh', 'gradeResistanceMohm']
+];
 const ORDER_FIELDS: Record<string, FieldKind> = {
 	...Object.fromEntries(TEXTS.map((name) => [name, 'text' as const])),
 	...Object.fromEntries(NUMBERS.map((name) => [name, 'number' as const])),

@@ -1,0 +1,1 @@
+export { gradeOf, judgeGrade, type GradeLine, type GradeOutcome, type GradedCell } from './judge-grade';
