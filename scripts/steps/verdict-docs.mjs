@@ -14,6 +14,7 @@ const SECTIONS = [
 	'arrival',
 	'storage',
 	'test',
+	'grade',
 	'witness',
 	'match',
 	'join',
@@ -30,6 +31,7 @@ const TITLES = {
 	planning: 'Before anything is bought',
 	arrival: 'What arrived',
 	storage: 'Cells in storage',
+	grade: 'Grades',
 	join: 'Joining in parallel',
 	witness: 'What measured the same charge'
 };

@@ -134,14 +134,20 @@ test('two tabs cannot overwrite each other', async ({ page, secondPage: second, 
 	).json()) as Named;
 	await page.goto(`/banks/${bank.id}/plan`);
 	await second.goto(`/banks/${bank.id}/plan`);
-	const change = async (tab: typeof page, notes: string) => {
+	const type = async (tab: typeof page, notes: string) => {
 		await tab.getByLabel('Cell type').selectOption({ index: 0 });
 		await tab.getByLabel('Notes').fill(notes);
-		await tab.getByRole('button', { name: 'Save' }).click();
 	};
-	await change(page, 'first');
+	const save = (tab: typeof page) => tab.getByRole('button', { name: 'Save' }).click();
+	await type(second, 'second');
+	await type(page, 'first');
+	// The other tab is told, and looks again: what is typed in it stays.
+	const lookedAgain = second.waitForResponse((r) => r.url().includes('__data.json'));
+	await save(page);
 	await expect(page.getByText('Saved.')).toBeVisible();
-	await change(second, 'second');
+	await lookedAgain;
+	await expect(second.getByLabel('Notes')).toHaveValue('second');
+	await save(second);
 	await expect(second.getByText('was changed elsewhere', { exact: false })).toBeVisible();
 	await expect(second.getByLabel('Notes')).toHaveValue('second');
 	expect(((await (await request.get(`/api/v1/banks/${bank.id}`)).json()) as { notes: string }).notes).toBe('first');

@@ -11272,6 +11272,268 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/storage-tests": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List storage-tests */
+        get: {
+            parameters: {
+                query?: {
+                    cellId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["StorageTestChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of storage-tests */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["StorageTestInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["StorageTestChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["StorageTestChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/storage-tests/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of storage-tests */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["StorageTestChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["StorageTestChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["StorageTestChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/storage-tests/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["StorageTestChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/temporary-parts": {
         parameters: {
             query?: never;
@@ -12401,6 +12663,8 @@ export interface components {
             bankId?: number | null;
             cellPrice?: number | null;
             claimDays?: number | null;
+            gradeCapacityAh?: number | null;
+            gradeResistanceMohm?: number | null;
             name?: string;
             notes?: string | null;
             orderedOn?: string | null;
@@ -12410,7 +12674,7 @@ export interface components {
             promisedOn?: string | null;
             promisedProducedOn?: string | null;
             promisedResistanceMohm?: number | null;
-            promisedTerminals?: string | null;
+            promisedTerminals?: ("thread" | "stud" | "pad") | null;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             receivedOn?: string;
             shipping?: number | null;
@@ -12421,6 +12685,8 @@ export interface components {
             bankId?: number | null;
             cellPrice?: number | null;
             claimDays?: number | null;
+            gradeCapacityAh?: number | null;
+            gradeResistanceMohm?: number | null;
             name: string;
             notes?: string | null;
             orderedOn?: string | null;
@@ -12430,7 +12696,7 @@ export interface components {
             promisedOn?: string | null;
             promisedProducedOn?: string | null;
             promisedResistanceMohm?: number | null;
-            promisedTerminals?: string | null;
+            promisedTerminals?: ("thread" | "stud" | "pad") | null;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             receivedOn: string;
             shipping?: number | null;
@@ -13004,6 +13270,8 @@ export interface components {
             cellCount?: number;
             cellPrice?: number | null;
             claimDays?: number | null;
+            gradeCapacityAh?: number | null;
+            gradeResistanceMohm?: number | null;
             /** @default C */
             labelPrefix?: string;
             name?: string;
@@ -13015,7 +13283,7 @@ export interface components {
             promisedOn?: string | null;
             promisedProducedOn?: string | null;
             promisedResistanceMohm?: number | null;
-            promisedTerminals?: string | null;
+            promisedTerminals?: ("thread" | "stud" | "pad") | null;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             receivedOn?: string;
             shipping?: number | null;
@@ -13028,6 +13296,8 @@ export interface components {
             cellCount: number;
             cellPrice?: number | null;
             claimDays?: number | null;
+            gradeCapacityAh?: number | null;
+            gradeResistanceMohm?: number | null;
             /** @default C */
             labelPrefix?: string;
             name: string;
@@ -13039,7 +13309,7 @@ export interface components {
             promisedOn?: string | null;
             promisedProducedOn?: string | null;
             promisedResistanceMohm?: number | null;
-            promisedTerminals?: string | null;
+            promisedTerminals?: ("thread" | "stud" | "pad") | null;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             receivedOn: string;
             shipping?: number | null;
@@ -13594,6 +13864,30 @@ export interface components {
             durationS?: number | null;
             tailA?: number | null;
         };
+        StorageTestChange: {
+            cellId?: number;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            chargedAt?: string;
+            clientKey?: string | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            dueOn?: string;
+            notes?: string | null;
+            refillAh?: number | null;
+            refilledAt?: string | null;
+            refillSdAh?: number | null;
+        };
+        StorageTestInput: {
+            cellId: number;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            chargedAt: string;
+            clientKey?: string | null;
+            /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
+            dueOn: string;
+            notes?: string | null;
+            refillAh?: number | null;
+            refilledAt?: string | null;
+            refillSdAh?: number | null;
+        };
         StoredAcknowledgementInput: {
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             acknowledgedAt: string;
@@ -13662,6 +13956,8 @@ export interface components {
             bankId?: number | null;
             cellPrice?: number | null;
             claimDays?: number | null;
+            gradeCapacityAh?: number | null;
+            gradeResistanceMohm?: number | null;
             name: string;
             notes?: string | null;
             orderedOn?: string | null;
@@ -13671,7 +13967,7 @@ export interface components {
             promisedOn?: string | null;
             promisedProducedOn?: string | null;
             promisedResistanceMohm?: number | null;
-            promisedTerminals?: string | null;
+            promisedTerminals?: ("thread" | "stud" | "pad") | null;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             receivedOn: string;
             rehearsal?: boolean | null;
@@ -13851,7 +14147,7 @@ export interface components {
         /** @description A judgement as data, with its sentences; the facts of each code are in docs/verdicts.md */
         Verdict: {
             /** @enum {string} */
-            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "label-agrees" | "label-alone" | "label-energy" | "label-undivided" | "label-amps" | "label-peak" | "label-chemistry" | "label-volts" | "plan-amps" | "plan-short-energy" | "plan-energy" | "charger-too-high" | "charger-too-low" | "charger-not-lithium" | "panels-too-high" | "panels-too-low" | "alternator-direct" | "charge-cold" | "first-charge" | "no-supply" | "hardware-short" | "hardware-there" | "box-short" | "box-fits" | "lift-heavy" | "year-dark" | "year-holds" | "calendar-order" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "nearly-empty" | "arrival-cumulative" | "inspection-stop" | "inspection-look" | "inspection-unsure" | "not-inspected" | "inspected-sound" | "cells-unlike" | "code-unreadable" | "code-chemistry" | "code-after-arrival" | "code-older-than-promised" | "code-twice" | "age-at-arrival" | "mass-outlier" | "mass-under-sheet" | "read-unlike-warm" | "used-cells" | "delivery-claim" | "self-discharge-high" | "self-discharge-usual" | "self-discharge-unsure" | "self-discharge-unknown" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "capacity-undecided" | "capacity-at-least" | "testers-apart" | "correction-refused" | "untested" | "witnesses-agree" | "witness-alone" | "witness-odd" | "witnesses-disagree" | "witnesses-too-good" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-resistive" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-unlike" | "join-refused" | "join-checked" | "joined-apart" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "standby-short" | "standby-lasts" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
+            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "label-agrees" | "label-alone" | "label-energy" | "label-undivided" | "label-amps" | "label-peak" | "label-chemistry" | "label-volts" | "plan-amps" | "plan-short-energy" | "plan-energy" | "charger-too-high" | "charger-too-low" | "charger-not-lithium" | "panels-too-high" | "panels-too-low" | "alternator-direct" | "charge-cold" | "first-charge" | "no-supply" | "hardware-short" | "hardware-there" | "box-short" | "box-fits" | "lift-heavy" | "year-dark" | "year-holds" | "calendar-order" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "nearly-empty" | "arrival-cumulative" | "inspection-stop" | "inspection-look" | "inspection-unsure" | "not-inspected" | "inspected-sound" | "cells-unlike" | "terminals-not-promised" | "code-unreadable" | "code-chemistry" | "code-after-arrival" | "code-older-than-promised" | "code-twice" | "age-at-arrival" | "mass-outlier" | "mass-under-sheet" | "read-unlike-warm" | "used-cells" | "delivery-claim" | "self-discharge-waits" | "self-discharge-high" | "self-discharge-usual" | "self-discharge-unsure" | "self-discharge-unknown" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "capacity-undecided" | "capacity-at-least" | "testers-apart" | "correction-refused" | "untested" | "outside-grade" | "within-grade" | "witnesses-agree" | "witness-alone" | "witness-odd" | "witnesses-disagree" | "witnesses-too-good" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-resistive" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-unlike" | "join-refused" | "join-checked" | "joined-apart" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "standby-short" | "standby-lasts" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
             doubt: string | null;
             facts: Record<string, never>;
             finding: string;

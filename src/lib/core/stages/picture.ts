@@ -107,6 +107,16 @@ export interface PictureRun {
 	faults: LogFault[] | null;
 }
 
+/** A cell that was charged full and left alone, to be charged again. */
+export interface PictureStorageTest {
+	chargedAt: string;
+	dueOn: string;
+	/** What it took, Ah, and one sd; null while it stands. */
+	refillAh: number | null;
+	refillSdAh: number | null;
+	refilledAt: string | null;
+}
+
 /** A cell in play: placed in this bank, or a candidate that sits nowhere else. */
 export interface PictureCell {
 	id: number;
@@ -120,6 +130,8 @@ export interface PictureCell {
 	codeTwins: readonly { id: number; label: string }[];
 	/** The latest; null: nobody has looked at it. */
 	inspection: Inspection | null;
+	/** The latest test of what it loses by itself; null: none. */
+	storageTest: PictureStorageTest | null;
 	/** Its plus is on the other side than printed, as somebody recorded. */
 	plusTurned: boolean;
 	readings: Partial<Record<Quantity, PictureReading>>;

@@ -6,6 +6,7 @@ import { judgeInspections, judgePromisedTerminals, judgeUnlike } from '../inspec
 import { CLAIM_DAYS } from '../planning';
 import { judgeBodies, judgeDelivery, type Quantity } from '../reading';
 import { whatWasRead } from '../snapshot';
+import { judgeStorageTest } from '../storage';
 import { cellSubject, cellsOf, say, type Subject, type Verdict } from '../verdicts';
 import { oncePerPicture } from './once-per-picture';
 import type { BankPicture, PictureCell, PictureDelivery, PictureReading } from './picture';
@@ -112,10 +113,15 @@ function judgeTray(picture: BankPicture, { delivery, cells }: DeliveryTray, subj
 			{ ...codes, promisedProducedOn: delivery.promisedProducedOn },
 			subject
 		),
+		...cells.flatMap((cell) => judgeStorageTest(cell, capacityNear(picture, cell))),
 		...(delivery.used ? [usedVerdict(cells, subject)] : [])
 	];
 	return { ...judged, verdicts: [...judged.verdicts, ...seen] };
 }
+
+/** What a cell holds as far as anybody knows, Ah: its latest run, else its rating. */
+const capacityNear = ({ cellType }: BankPicture, cell: PictureCell): number | null =>
+	cell.runs.at(-1)?.capacityAh ?? cellType?.ratedAh ?? null;
 
 function usedVerdict(cells: readonly PictureCell[], subject: Subject): Verdict {
 	const untested = cells.filter((c) => c.runs.length === 0);

@@ -18,6 +18,8 @@ export interface StorageFacts {
 	'self-discharge-usual': Leak;
 	/** Self-discharge that these readings bound, on both sides of what is healthy. */
 	'self-discharge-unsure': Leak;
+	/** A cell that stands full, to be charged again on a day. */
+	'self-discharge-waits': { chargedAt: string; dueOn: string };
 	/** Readings that say nothing of self-discharge. */
 	'self-discharge-unknown': { why: 'too-few' | 'no-time' | 'relaxing' | 'flat'; elapsedDays: number };
 }
@@ -43,6 +45,13 @@ const WHY: Record<StorageFacts['self-discharge-unknown']['why'], string> = {
 };
 
 export const STORAGE_WORDS: Words<StorageFacts> = {
+	'self-discharge-waits': ({ facts: { chargedAt, dueOn }, subject }) => ({
+		title: `${subject.label} stands full until ${dueOn.slice(0, 10)}`,
+		finding: `Charged to its tail on ${chargedAt.slice(0, 10)} and left alone: what it takes when it is charged again is what it lost.`,
+		doubt: 'It tells nothing before that day: a shorter wait hides in the counter.',
+		rule: TEST,
+		next: `Charge it again on ${dueOn.slice(0, 10)}, to the same volts and the same tail, and write down the Ah on its passport.`
+	}),
 	'self-discharge-high': ({ facts }) => ({
 		title: 'Loses charge by itself',
 		finding: `${range(facts.percentPerMonth)}, over ${days(facts.elapsedDays)}.`,

@@ -20,7 +20,7 @@ import { currentMeters } from '../records/settings/settings';
 import { readSettings } from '../records/settings/settings';
 import { calibratedReadings } from './calibrated-readings';
 import { codeTwins } from './code-twins';
-import { latestInspections } from './latest-inspections';
+import { latestInspections, latestStorageTests } from './latest-of-cells';
 import { latestReadings } from './latest-readings';
 
 type PlacedCell = Cell & { groupId: number | null };
@@ -102,6 +102,7 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		checked,
 		promises,
 		looked,
+		stored,
 		twins,
 		settings
 	] = await Promise.all([
@@ -117,6 +118,7 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		wasChecked(bankId),
 		bank.cellTypeId === null ? [] : clauses.all({ cellTypeId: bank.cellTypeId }),
 		latestInspections(ids),
+		latestStorageTests(ids),
 		codeTwins(cells),
 		readSettings()
 	]);
@@ -137,6 +139,7 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 			code,
 			codeTwins: twins.get(id) ?? [],
 			inspection: looked.get(id) ?? null,
+			storageTest: stored.get(id) ?? null,
 			plusTurned: Boolean(plusTurned),
 			readings: trueReadings.get(id) ?? {},
 			joined: joined.get(id)?.restVoltage ?? null,

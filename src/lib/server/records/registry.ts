@@ -35,6 +35,7 @@ import { readingKind } from './readings/kind';
 import { rehearsalKind } from './rehearsals/kind';
 import { runKind } from './runs/kind';
 import { serviceCheckKind } from './service-checks/kind';
+import { storageTestKind } from './storage-tests/kind';
 import { temporaryPartKind } from './temporary-parts/kind';
 import { verdictChangeKind } from './verdict-changes/kind';
 
@@ -54,6 +55,7 @@ export const RECORD_KINDS: readonly RecordKind[] = [
 	inspectionKind,
 	runKind,
 	notedRunKind,
+	storageTestKind,
 	placementKind,
 	balanceRunKind,
 	balanceCellKind,

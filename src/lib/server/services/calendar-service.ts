@@ -23,7 +23,8 @@ export async function bankCalendar(bankId: number): Promise<string> {
 	const picture = await loadBankPicture(bankId);
 	const [plan] = await plans.all({ bankId });
 	const { calendar } = bankPlanState(picture, plan ?? NO_PLAN, await planTime());
-	if (!calendar)
+	const standing = picture.cells.filter((c) => c.storageTest && !c.storageTest.refilledAt);
+	if (!calendar && standing.length === 0)
 		throw new ServiceError(409, 'no-cell-type', 'Choose the cell type first: without it no step has a duration.');
 	const { name } = picture.bank;
 	const entry = (key: string, title: string, startMs: number, endMs: number, text: string | null = null) => ({
@@ -31,7 +32,14 @@ export async function bankCalendar(bankId: number): Promise<string> {
 		title: `${name}: ${title}`,
 		...{ startMs, endMs: Math.max(endMs, startMs + DAY_MS), text }
 	});
+	const again = standing.map(({ id, label, storageTest }) => {
+		const dueMs = Date.parse(storageTest!.dueOn);
+		const text = 'To the same volts and the same tail; write down the Ah on its passport.';
+		return entry(`stands-${id}`, `Charge ${label} again`, dueMs, dueMs, text);
+	});
+	if (!calendar) return icsFile(name, again);
 	return icsFile(name, [
+		...again,
 		...calendar.steps.map((s) => entry(s.step, TITLES[s.step], s.startMs, s.endMs)),
 		entry('parts', 'Last day to order the other parts', calendar.orderPartsByMs, calendar.orderPartsByMs),
 		entry(

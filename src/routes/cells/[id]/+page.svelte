@@ -5,6 +5,8 @@
 	import { formKept } from '$lib/client/form-kept';
 	import CurveChart from '$lib/components/charts/CurveChart.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
+	import Photos from '$lib/components/photos/Photos.svelte';
+	import StorageTest from '$lib/components/stock/StorageTest.svelte';
 	import Whereabouts from '$lib/components/stock/Whereabouts.svelte';
 	import { formatDateTime } from '$lib/core/units';
 
@@ -15,7 +17,9 @@
 	const KINDS = {
 		arrival: 'Arrived',
 		reading: 'Read',
+		inspection: 'Looked at',
 		run: 'Run',
+		storage: 'Stood',
 		verdict: 'Judged',
 		'said-before': 'Judged before',
 		placement: 'Placed',
@@ -57,6 +61,13 @@
 			.filter(Boolean)
 			.join(' · ')}
 	</p>
+	{#each data.stops as stop (stop.title)}
+		<p class="stop my-3" role="alert">
+			<strong>Stop</strong>
+			{stop.title}.{#if stop.next}<span class="block">{stop.next}</span>{/if}
+		</p>
+	{/each}
+	<div class="my-3"><Photos subjectKind="cell" subjectId={data.cell.id} label={data.cell.label} /></div>
 	<Whereabouts label={data.cell.label} place={data.place} considered={data.considered} settings={data.settings} />
 	<form
 		method="POST"
@@ -69,6 +80,7 @@
 		></textarea>
 		<div><button class="btn btn-primary tap">Keep the note</button></div>
 	</form>
+	<StorageTest cellId={data.cell.id} standing={data.standing} dateStyle={data.settings.dateStyle} />
 	<ol class="life">
 		{#each [...data.events].reverse() as event, i (i)}
 			<li>
@@ -101,6 +113,14 @@
 </main>
 
 <style>
+	.stop {
+		padding: 0.6rem 0.9rem;
+		border: 2px solid var(--stop);
+		border-radius: 0.6rem;
+	}
+	.stop strong {
+		color: var(--ember-text);
+	}
 	.life {
 		border-left: 3px solid var(--line);
 		padding-left: 1.1rem;

@@ -51,6 +51,14 @@ export async function up(knex: Knex): Promise<void> {
 		t.json('notes').notNullable().comment('lines read off a display: s since the start, Ah, V');
 		t.integer('run_id').unsigned().references('id').inTable('runs');
 	});
+	await createRecords(knex, 'storage_tests', (t) => {
+		ofCell(t);
+		moment(t, 'charged_at').notNullable();
+		moment(t, 'due_on').notNullable();
+		for (const name of ['refill_ah', 'refill_sd_ah']) t.double(name);
+		moment(t, 'refilled_at');
+		t.text('notes');
+	});
 	await createRecords(knex, 'clauses', (t) => {
 		t.integer('cell_type_id').unsigned().notNullable().references('id').inTable('cell_types');
 		t.string('kind', 12).notNullable();

@@ -1,0 +1,137 @@
+import type { Knex } from 'knex';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { bankVerdicts } from '$lib/server/judgements/store';
+import { cells, type Bank, type Cell, type Delivery } from '$lib/server/records';
+import { bankCalendar } from '$lib/server/services/calendar-service';
+import { cellPassport } from '$lib/server/services/passport-service';
+import { freshDatabase } from '../support/database';
+import { change, make, remove } from '../support/records';
+
+let pool: Knex;
+beforeAll(async () => {
+	pool = await freshDatabase('passport');
+});
+afterAll(() => pool.destroy());
+
+async function bankOf(name: string, count: number, promised: object = {}) {
+	const type = await make<{ id: number }>('cell-types', { name: `${name} cell`, chemistry: 'LFP', ratedAh: 200 });
+	const layout = { series: count, parallel: 1, cellTypeId: type.id };
+	const bank = await make<Bank>('banks', { name, bankUse: 'cabin', chemistry: 'LFP', ...layout });
+	const crate = { bankId: bank.id, name: 'Crate', receivedOn: '2026-06-01', cellCount: count, labelPrefix: 'P' };
+	const delivery = await make<Delivery>('deliveries', { ...crate, ...promised });
+	return { bank, delivery, own: await cells.all({ deliveryId: delivery.id }) };
+}
+const receive = async (bankId: number) => bankVerdicts(bankId, 'receive');
+const titles = async (cell: Cell) => (await cellPassport(cell.id)).events.map((e) => e.title);
+
+describe('the passport of a cell', () => {
+	it('says first what stops it, wherever it lies, and no longer once that is resolved', async () => {
+		const { own } = await bankOf('Stops', 2);
+		const seen = await make<{ id: number; version: number }>('inspections', {
+			cellId: own[0]!.id,
+			leak: 'bad',
+			dent: 'good'
+		});
+		expect((await cellPassport(own[0]!.id)).stops.map((s) => s.title)).toEqual(['P-01 must not be used: it leaks']);
+		expect((await cellPassport(own[1]!.id)).stops).toEqual([]);
+		const loose = await make<Delivery>('deliveries', {
+			name: 'Stock',
+			receivedOn: '2026-06-01',
+			cellCount: 1,
+			labelPrefix: 'L'
+		});
+		const [cell] = await cells.all({ deliveryId: loose.id });
+		await make('inspections', { cellId: cell!.id, smell: 'bad' });
+		expect((await cellPassport(cell!.id)).stops.map((s) => s.title)).toEqual(['L-01 must not be used: it smells']);
+		await make('readings', { cellId: cell!.id, quantity: 'restVoltage', rawText: '1.2', takenAt: '2026-06-02' });
+		expect((await cellPassport(cell!.id)).stops).toHaveLength(2);
+		await change('inspections', seen.id, { version: seen.version, resolved: 'rain' });
+		expect((await cellPassport(own[0]!.id)).stops).toEqual([]);
+	});
+	it('tells what was seen on it, and readings as their calibrated meter means them, with what was typed', async () => {
+		const { own } = await bankOf('Seen', 1);
+		const [cell] = own;
+		await make('inspections', { cellId: cell!.id, dent: 'unsure', vent: 'good', thicknessMm: [72, 73, 72] });
+		await make('readings', { cellId: cell!.id, quantity: 'restVoltage', rawText: '3.300', takenAt: '2026-06-03' });
+		const pairs = [{ shown: 3.3, truth: 3.31 }];
+		const kept = await make<{ id: number; version: number }>('calibrations', {
+			...{ quantity: 'restVoltage', calibratedOn: '2026-06-01', truthSd: 0.0005, pairs }
+		});
+		const { events } = await cellPassport(cell!.id);
+		expect(events.find((e) => e.kind === 'inspection')!.detail).toBe(
+			'Not sure: dent; 1 good; 72.0 / 73.0 / 72.0 mm at foot, middle, top.'
+		);
+		const reading = events.find((e) => e.kind === 'reading')!;
+		expect(reading.title).toMatch(/^Rest voltage 3\.310 ± 0\.00\d V$/);
+		expect(reading.detail).toContain('Typed "3.300", corrected by the calibration of its meter');
+		await remove('calibrations', kept.id, kept.version);
+		expect((await titles(cell!)).join()).toContain('Rest voltage 3.300');
+	});
+});
+
+describe('a test of self-discharge', () => {
+	it('stands in the calendar until its day, and is judged by what the cell took', async () => {
+		const { bank, own } = await bankOf('Stands', 2);
+		const [cell] = own;
+		const body = { cellId: cell!.id, chargedAt: '2026-06-01T12:00:00Z', dueOn: '2026-07-02' };
+		const kept = await make<{ id: number; version: number }>('storage-tests', body);
+		expect((await receive(bank.id)).map((v) => v.code)).toContain('self-discharge-waits');
+		expect((await cellPassport(cell!.id)).standing?.id).toBe(kept.id);
+		const ics = await bankCalendar(bank.id);
+		expect(ics).toContain('SUMMARY:Stands: Charge P-01 again');
+		expect(ics).toMatch(/DTSTART[^\n]*:20260702/);
+		// 20 Ah of 200 in a month: ten per cent, where three are healthy.
+		await change('storage-tests', kept.id, {
+			...{ version: kept.version, refillAh: 20, refillSdAh: 0.3, refilledAt: '2026-07-01T22:30:00Z' }
+		});
+		const [judged] = (await receive(bank.id)).filter((v) => v.code === 'self-discharge-high');
+		const { percentPerMonth } = judged!.facts as unknown as {
+			percentPerMonth: { low95: number; likely: number; high95: number };
+		};
+		expect(percentPerMonth.likely).toBeCloseTo(10, 1);
+		expect(judged!.subject.id).toBe(cell!.id);
+		expect((await cellPassport(cell!.id)).standing).toBeNull();
+		expect(await titles(cell!)).toEqual(
+			expect.arrayContaining(['Charged full, to stand', 'Charged again: it took 20.00 Ah'])
+		);
+		expect(await bankCalendar(bank.id)).not.toContain('Charge P-01 again');
+	});
+	it.each([
+		[{ dueOn: '2026-05-01' }, 'dueOn'],
+		[{ dueOn: '2026-07-01', refillAh: 2 }, 'refilledAt'],
+		[{ dueOn: '2026-07-01', refilledAt: '2026-07-01' }, 'refillAh'],
+		[{ dueOn: '2026-07-01', refillAh: 2, refilledAt: '2026-05-01' }, 'refilledAt']
+	])('%j is refused at %s', async (wrong, path) => {
+		const { own } = await bankOf(`Refused ${path} ${JSON.stringify(wrong).length}`, 1);
+		const body = { cellId: own[0]!.id, chargedAt: '2026-06-01', ...wrong };
+		await expect(make('storage-tests', body)).rejects.toMatchObject({ faults: [{ path }] });
+	});
+});
+
+describe('what came against what was promised', () => {
+	it('batches of one bank, terminals and a grade by one’s own line are told', async () => {
+		const line = { promisedGrade: 'A', gradeCapacityAh: 200, promisedTerminals: 'stud' };
+		const { bank, own } = await bankOf('Promised', 3, line);
+		for (const [i, batch] of ['K1', 'K1', 'K2'].entries())
+			await change('cells', own[i]!.id, { version: own[i]!.version, batch });
+		await make('inspections', { cellId: own[1]!.id, terminalKind: 'thread' });
+		for (const [i, capacityAh] of [190, 210].entries())
+			await make('runs', {
+				...{ cellId: own[i]!.id, capacityAh, sdAh: 1, temperatureC: 25, currentA: -40 },
+				...{ startedFull: true, testedAt: '2026-06-05' }
+			});
+		const said = await receive(bank.id);
+		const unlike = said.find((v) => v.code === 'cells-unlike')!;
+		expect(unlike).toMatchObject({ subject: { kind: 'bank' }, facts: { what: 'batch', mixedGroups: 0 } });
+		expect(unlike.members.map((m) => m.label)).toEqual(['P-03']);
+		expect(said.find((v) => v.code === 'terminals-not-promised')!.members.map((m) => m.label)).toEqual(['P-02']);
+		const grade = (await bankVerdicts(bank.id, 'test')).find((v) => v.code === 'outside-grade')!;
+		expect(grade.facts).toMatchObject({ grade: 'A', outside: 1, within: 1, unsure: 1 });
+		expect(grade.members.map((m) => m.label)).toEqual(['P-01']);
+	});
+	it('terminals that do not exist are refused', async () => {
+		await expect(bankOf('No such', 1, { promisedTerminals: 'M6' })).rejects.toMatchObject({
+			faults: [{ path: 'promisedTerminals' }]
+		});
+	});
+});
