@@ -13709,9 +13709,11 @@ export interface components {
             capacityAh?: number;
             cellId?: number;
             clientKey?: string | null;
+            correctionsOff?: ("drop" | "temperature" | "rate" | "tester")[] | null;
             currentA?: number | null;
             cutoffV?: number | null;
             energyWh?: number | null;
+            leadOhm?: number | null;
             meanVoltageV?: number | null;
             powerW?: number | null;
             restS?: number | null;
@@ -13726,9 +13728,11 @@ export interface components {
             capacityAh: number;
             cellId: number;
             clientKey?: string | null;
+            correctionsOff?: ("drop" | "temperature" | "rate" | "tester")[] | null;
             currentA?: number | null;
             cutoffV?: number | null;
             energyWh?: number | null;
+            leadOhm?: number | null;
             meanVoltageV?: number | null;
             powerW?: number | null;
             restS?: number | null;
@@ -14047,6 +14051,7 @@ export interface components {
             capacityAh: number;
             cellId: number;
             clientKey?: string | null;
+            correctionsOff?: ("drop" | "temperature" | "rate" | "tester")[] | null;
             cRate?: number | null;
             currentA?: number | null;
             cutoffV?: number | null;
@@ -14055,6 +14060,7 @@ export interface components {
             energyWh?: number | null;
             faults?: components["schemas"]["LogFaultInput"][] | null;
             fileName?: string | null;
+            leadOhm?: number | null;
             meanVoltageV?: number | null;
             powerW?: number | null;
             restS?: number | null;
@@ -14147,7 +14153,7 @@ export interface components {
         /** @description A judgement as data, with its sentences; the facts of each code are in docs/verdicts.md */
         Verdict: {
             /** @enum {string} */
-            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "label-agrees" | "label-alone" | "label-energy" | "label-undivided" | "label-amps" | "label-peak" | "label-chemistry" | "label-volts" | "plan-amps" | "plan-short-energy" | "plan-energy" | "charger-too-high" | "charger-too-low" | "charger-not-lithium" | "panels-too-high" | "panels-too-low" | "alternator-direct" | "charge-cold" | "first-charge" | "no-supply" | "hardware-short" | "hardware-there" | "box-short" | "box-fits" | "lift-heavy" | "year-dark" | "year-holds" | "calendar-order" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "nearly-empty" | "arrival-cumulative" | "inspection-stop" | "inspection-look" | "inspection-unsure" | "not-inspected" | "inspected-sound" | "cells-unlike" | "terminals-not-promised" | "code-unreadable" | "code-chemistry" | "code-after-arrival" | "code-older-than-promised" | "code-twice" | "age-at-arrival" | "mass-outlier" | "mass-under-sheet" | "read-unlike-warm" | "used-cells" | "delivery-claim" | "self-discharge-waits" | "self-discharge-high" | "self-discharge-usual" | "self-discharge-unsure" | "self-discharge-unknown" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "capacity-undecided" | "capacity-at-least" | "testers-apart" | "correction-refused" | "untested" | "outside-grade" | "within-grade" | "witnesses-agree" | "witness-alone" | "witness-odd" | "witnesses-disagree" | "witnesses-too-good" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-resistive" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-unlike" | "join-refused" | "join-checked" | "joined-apart" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "standby-short" | "standby-lasts" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
+            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "label-agrees" | "label-alone" | "label-energy" | "label-undivided" | "label-amps" | "label-peak" | "label-chemistry" | "label-volts" | "plan-amps" | "plan-short-energy" | "plan-energy" | "charger-too-high" | "charger-too-low" | "charger-not-lithium" | "panels-too-high" | "panels-too-low" | "alternator-direct" | "charge-cold" | "first-charge" | "no-supply" | "hardware-short" | "hardware-there" | "box-short" | "box-fits" | "lift-heavy" | "year-dark" | "year-holds" | "calendar-order" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "nearly-empty" | "arrival-cumulative" | "inspection-stop" | "inspection-look" | "inspection-unsure" | "not-inspected" | "inspected-sound" | "cells-unlike" | "terminals-not-promised" | "code-unreadable" | "code-chemistry" | "code-after-arrival" | "code-older-than-promised" | "code-twice" | "age-at-arrival" | "mass-outlier" | "mass-under-sheet" | "read-unlike-warm" | "used-cells" | "delivery-claim" | "self-discharge-waits" | "self-discharge-high" | "self-discharge-usual" | "self-discharge-unsure" | "self-discharge-unknown" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "capacity-undecided" | "capacity-at-least" | "testers-apart" | "next-run" | "correction-refused" | "untested" | "outside-grade" | "within-grade" | "witnesses-agree" | "witness-alone" | "witness-odd" | "witnesses-disagree" | "witnesses-too-good" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-resistive" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-unlike" | "join-refused" | "join-checked" | "joined-apart" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "standby-short" | "standby-lasts" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
             doubt: string | null;
             facts: Record<string, never>;
             finding: string;

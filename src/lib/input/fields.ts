@@ -47,6 +47,8 @@ export const Text = (max: number, min = 0): Field => {
 /** One of a list of words. */
 export const OneOf = (words: readonly string[]): Field =>
 	IsIn([...words], { message: `$property requires one of ${words.join(', ')}` });
+export const EachOneOf = (words: readonly string[]): Field =>
+	IsIn([...words], { each: true, message: `$property requires only ${words.join(', ')}` });
 /** Calendar dates and times only: no weeks, no days of the year. */
 const CALENDAR = /^\d{4}-\d{2}-\d{2}(T\d{2}:\d{2}(:\d{2}(\.\d{1,9})?)?(Z|[+-]\d{2}:?\d{2})?)?$/;
 /** Years a record can be of. */

@@ -3,6 +3,7 @@
 	import type { TestData, TestForm } from './test-data';
 	import CurvesTogether from './CurvesTogether.svelte';
 	import ManyLogs from './ManyLogs.svelte';
+	import Steps from './Steps.svelte';
 	import Strip from './Strip.svelte';
 	import { invalidateAll } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
@@ -189,6 +190,12 @@
 						/>
 					{/if}
 					<Strip strip={selected.strip} />
+					{#if selected.correction && selected.capacityAh !== null}<Steps
+							run={selected.run}
+							correction={selected.correction}
+							capacityAh={selected.capacityAh}
+							sdAh={selected.sdAh ?? 0}
+						/>{/if}
 					<p class="no-print mt-2">
 						<a
 							class="tap inline-flex items-center underline underline-offset-4"

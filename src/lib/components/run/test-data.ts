@@ -2,7 +2,7 @@ import type { ShownInstrument } from '$lib/components/live/instrument-choice';
 import type { RefusedRun } from '$lib/core/capacity-run';
 import type { Tick } from '$lib/core/clauses';
 import type { SpotNote } from '$lib/core/run-notes';
-import type { PictureBank, PictureCellType, PictureRun } from '$lib/core/stages';
+import type { PictureBank, PictureCellType, PictureRun, RunCorrection } from '$lib/core/stages';
 import type { Settings } from '$lib/core/units';
 import type { StageVerdict } from '$lib/core/verdicts';
 
@@ -14,6 +14,8 @@ export interface ShownCapacity {
 	sdAh: number | null;
 	refused: RefusedRun | null;
 	outcome: 'short' | 'meets' | 'unsure' | null;
+	/** How its run was brought to standard; null where none gave a capacity. */
+	correction: RunCorrection | null;
 	/** What its run kept of the protocol. */
 	strip: Tick[];
 }

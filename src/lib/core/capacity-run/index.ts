@@ -14,5 +14,14 @@ export {
 export { judgeTesting, type RefusedRun, type TestedCell } from './judge-testing';
 export { type LogColumn, type LogColumns } from './log-columns';
 export { parseLog, type FaultCode, type LogFault, type ParsedLog } from './parse-log';
-export { LARGEST_CORRECTION, toStandardConditions, type StandardCapacity } from './standard-conditions';
+export {
+	CORRECTIONS,
+	LARGEST_CORRECTION,
+	toStandardConditions,
+	type Correction,
+	type CorrectionStep,
+	type StandardCapacity
+} from './standard-conditions';
+export { twoWireShare } from './two-wire';
+export { nextRuns, type NextRuns, type UndecidedCell } from './next-run';
 export { thinCurve } from './thin-curve';

@@ -32,12 +32,11 @@ export function judgeResults(
 		const measured = { capacityAh: r.capacityAh, sdAh: Math.hypot(ownSd, TESTER_GAIN_SD * r.capacityAh) };
 		try {
 			const conditions = { cRate: standardCRate };
-			const { correctionFraction: _, ...to } = toStandardConditions(
-				measured,
-				r.temperatureC ?? null,
-				r.cRate ?? null,
-				conditions
-			);
+			const {
+				correctionFraction: _,
+				steps: __,
+				...to
+			} = toStandardConditions(measured, r.temperatureC ?? null, r.cRate ?? null, conditions);
 			return [{ cellId: 0, tester: r.tester, ...to }];
 		} catch (error) {
 			if (!(error instanceof CoreError) || error.code !== 'correction-too-large') throw error;

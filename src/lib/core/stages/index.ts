@@ -50,3 +50,4 @@ export {
 } from './serve';
 export { whereWasI, type WhereWasI } from './where-was-i';
 export { bankCapacities, judgeTestStage, promisedTo, protocolStrip, type CellCapacity, type Promised } from './test';
+export type { RunCorrection } from './standard-runs';

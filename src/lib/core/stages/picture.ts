@@ -1,5 +1,5 @@
 import type { Chemistry } from '../chemistry';
-import type { LogFault } from '../capacity-run';
+import type { Correction, LogFault } from '../capacity-run';
 import type { Clause, ClauseKind } from '../clauses';
 import type { Inspection, TerminalKind } from '../inspection';
 import type { Strategy } from '../limits';
@@ -103,6 +103,10 @@ export interface PictureRun {
 	temperatureC: number | null;
 	testedAt: string;
 	tester: string | null;
+	/** Of both leads of a two-wire tester, Ω; null or missing: four wires, or nobody said. */
+	leadOhm?: number | null;
+	/** Corrections that are not to be made of it. */
+	correctionsOff?: readonly Correction[] | null;
 	fileName: string | null;
 	faults: LogFault[] | null;
 }

@@ -3,29 +3,24 @@ import {
 	jointCapacities,
 	judgeCapacity,
 	judgeTesting,
-	toStandardConditions,
+	nextRuns,
 	type CapacityJudgement,
 	type JointCapacity,
+	type NextRuns,
 	type RefusedRun,
 	type StandardRun,
-	type TestersApart
+	type TestersApart,
+	type UndecidedCell
 } from '../capacity-run';
 import { CHEMISTRY_FIGURES } from '../chemistry';
-import {
-	OTHER_END_V,
-	USUAL_CONDITIONS,
-	bindingClause,
-	clauseStrip,
-	type Clause,
-	type ClauseKind,
-	type Tick
-} from '../clauses';
+import { bindingClause, clauseStrip, type Clause, type ClauseKind, type Tick } from '../clauses';
 import { judgeGrade } from '../grading';
 import { CoreError } from '../shared';
-import { measured, say, type Subject, type Verdict } from '../verdicts';
+import { cellSubject, measured, say, type Subject, type Verdict } from '../verdicts';
 import { oncePerPicture } from './once-per-picture';
 import type { BankPicture, PictureCell, PictureCellType, PictureDelivery, PictureRun } from './picture';
 import { bankSubject, concernedCells, deliverySubject, isInService, readingSd, wantedCells } from './picture-parts';
+import { cRateOf, clauseOf, endOf, standardRuns, type BroughtToStandard, type RunCorrection } from './standard-runs';
 import { setAside, type StageJudgement } from './stage-judgement';
 
 export interface CellCapacity {
@@ -38,92 +33,8 @@ export interface CellCapacity {
 	/** Why there is no capacity although there is a run. */
 	refused: RefusedRun | null;
 	/** How its latest run was brought to standard conditions; null where there is none. */
-	correction: { fraction: number; temperatureC: number | null; cRate: number | null; standardC: number } | null;
+	correction: RunCorrection | null;
 	judgement: CapacityJudgement | null;
-}
-
-/** Runs of a cell that are this much older than its latest are of another cell, so to say, ms: a cell ages. */
-const SAME_AGE_MS = 365.25 * 86400e3;
-
-/** The clause a bank's cells are measured by: of the kind that all its deliveries were promised by, else the least its maker promises. */
-function clauseOf({ clauses, deliveries }: BankPicture): Clause | null {
-	const kinds = new Set(deliveries.flatMap((d) => d.promisedClause ?? []));
-	const [kind] = kinds;
-	return (kinds.size === 1 && clauses.find((c) => c.kind === kind)) || bindingClause(clauses);
-}
-
-/** Where a discharge of these cells ends, V: by the clause, else at their limit. */
-const endOf = (picture: BankPicture): number =>
-	clauseOf(picture)?.cutoffV ??
-	picture.cellType?.dischargeLimitV ??
-	CHEMISTRY_FIGURES[picture.bank.chemistry].dischargeLimitV;
-
-/** Why a run gives a lower bound and no capacity; null when it gives one. */
-function onlyAtLeast(run: PictureRun, endV: number): RefusedRun | null {
-	const { capacityAh: atLeastAh } = run;
-	const has = (code: string) => run.faults?.some((f) => f.code === code) ?? false;
-	if (has('starts-not-full') || run.startedFull === false) return { why: 'not-full', atLeastAh };
-	const endedHigh = run.source === 'hand' && run.cutoffV !== null && run.cutoffV > endV + OTHER_END_V;
-	return has('ends-early') || endedHigh ? { why: 'ended-early', atLeastAh } : null;
-}
-
-/** The rate a run was made at: as logged, or from what was written down by hand. */
-function cRateOf(
-	{ cRate, currentA, powerW, capacityAh, energyWh }: PictureRun,
-	type: PictureCellType | null,
-	nominalV: number
-) {
-	const ratedAh = type?.ratedAh ?? null;
-	if (cRate !== null || ratedAh === null) return cRate;
-	if (currentA) return Math.abs(currentA) / ratedAh;
-	return powerW ? powerW / (energyWh ? energyWh / capacityAh : nominalV) / ratedAh : null;
-}
-
-interface BroughtToStandard {
-	standard: StandardRun[];
-	/** Why its latest run gives no capacity, where none does. */
-	refused: RefusedRun | null;
-	/** The latest that does, and how it was brought to standard. */
-	used: PictureRun | null;
-	correction: CellCapacity['correction'];
-}
-
-/** A cell's runs brought to standard conditions. */
-function standardRuns(cell: PictureCell, picture: BankPicture): BroughtToStandard {
-	const { bank, cellType } = picture;
-	const latest = cell.runs.at(-1);
-	const brought: BroughtToStandard = { standard: [], refused: null, used: null, correction: null };
-	if (!latest) return brought;
-	const { nominalV } = CHEMISTRY_FIGURES[bank.chemistry];
-	const endV = endOf(picture);
-	const since = Date.parse(latest.testedAt) - SAME_AGE_MS;
-	const clause = clauseOf(picture);
-	const standard = {
-		cRate: clause?.dischargeCRate ?? USUAL_CONDITIONS.dischargeCRate,
-		temperatureC: clause?.temperatureC ?? USUAL_CONDITIONS.temperatureC
-	};
-	for (const run of cell.runs.filter((r) => Date.parse(r.testedAt) >= since)) {
-		const atLeast = onlyAtLeast(run, endV);
-		if (atLeast) {
-			brought.refused = atLeast;
-			continue;
-		}
-		try {
-			const measured = { capacityAh: run.capacityAh, sdAh: run.sdAh ?? run.capacityAh * TESTER_GAIN_SD };
-			const cRate = cRateOf(run, cellType, nominalV);
-			const { correctionFraction, ...to } = toStandardConditions(measured, run.temperatureC, cRate, standard);
-			brought.standard.push({ cellId: cell.id, tester: run.tester, ...to });
-			brought.used = run;
-			brought.correction = {
-				...{ fraction: correctionFraction, temperatureC: run.temperatureC, cRate },
-				standardC: standard.temperatureC
-			};
-		} catch (error) {
-			if (!(error instanceof CoreError)) throw error;
-			brought.refused = { why: 'conditions', reason: error.message };
-		}
-	}
-	return brought.standard.length ? { ...brought, refused: null } : brought;
 }
 
 /** A capacity a cell was sold with. */
@@ -160,14 +71,47 @@ function capacityOf(
 /** The capacity each cell in play is believed to have: all its runs of a year, corrected, testers compared. Tray order. */
 export const bankCapacities = (picture: BankPicture): CellCapacity[] => bankTesting(picture).capacities;
 
-const bankTesting = oncePerPicture((picture): { capacities: CellCapacity[]; apart: TestersApart | null } => {
-	const own = picture.cells.map((cell) => ({ cell, brought: standardRuns(cell, picture) }));
-	const { byCell, apart } = jointCapacities(own.flatMap((c) => c.brought.standard));
-	const capacities = own.map(({ cell, brought }) =>
-		capacityOf(cell, promisedTo(cell, picture), byCell.get(cell.id) ?? null, brought)
+/** A tester nobody has used here: another one that could be borrowed. */
+const ANOTHER = 'another tester';
+/** Rest and handling between charge and discharge of a run, h (default). */
+const BETWEEN_H = 1;
+
+/** What there is to run on; where there was only one, another. */
+function testersOf(runs: readonly StandardRun[]): (string | null)[] {
+	const used = [...new Set(runs.map((r) => r.tester))];
+	return used.length > 1 ? used : [...used, ANOTHER];
+}
+
+const undecidedOf = (capacities: readonly CellCapacity[]): UndecidedCell[] =>
+	capacities.flatMap(({ cell, judgement, correction }) =>
+		judgement?.outcome === 'unsure'
+			? [{ cellId: cell.id, wantedAh: judgement.ratedAh, hours: 2 / (correction?.cRate ?? 0.2) + BETWEEN_H }]
+			: []
 	);
-	return { capacities, apart };
-});
+
+function nextVerdict({ runs, decides, hours }: NextRuns, picture: BankPicture): Verdict {
+	const cellOf = (id: number) => picture.cells.find((c) => c.id === id)!;
+	const facts = { runs: runs.map((r) => ({ cell: cellOf(r.cellId).label, tester: r.tester })), decides, hours };
+	return say(
+		'next-run',
+		'calm',
+		bankSubject(picture),
+		facts,
+		runs.map((r) => cellSubject(cellOf(r.cellId)))
+	);
+}
+
+const bankTesting = oncePerPicture(
+	(picture): { capacities: CellCapacity[]; apart: TestersApart | null; next: NextRuns | null } => {
+		const own = picture.cells.map((cell) => ({ cell, brought: standardRuns(cell, picture) }));
+		const { byCell, apart } = jointCapacities(own.flatMap((c) => c.brought.standard));
+		const capacities = own.map(({ cell, brought }) =>
+			capacityOf(cell, promisedTo(cell, picture), byCell.get(cell.id) ?? null, brought)
+		);
+		const standard = own.flatMap((c) => c.brought.standard);
+		return { capacities, apart, next: nextRuns(standard, undecidedOf(capacities), testersOf(standard)) };
+	}
+);
 
 /** Two usual testers differ by less, as a fraction: √2 of their gains at 95 %. */
 const USUALLY_APART = 1.96 * Math.SQRT2 * TESTER_GAIN_SD;
@@ -200,7 +144,7 @@ function gradeVerdicts(
 
 /** The verdicts on what was tested. In service nobody is asked to test the cells. */
 export function judgeTestStage(picture: BankPicture): StageJudgement {
-	const { capacities, apart } = bankTesting(picture);
+	const { capacities, apart, next } = bankTesting(picture);
 	const concerned = new Set(concernedCells(picture).map((c) => c.id));
 	const asked = (c: CellCapacity) => c.run !== null || (concerned.has(c.cell.id) && !isInService(picture));
 	const tested = capacities.filter(asked).map((c) => ({
@@ -214,6 +158,7 @@ export function judgeTestStage(picture: BankPicture): StageJudgement {
 		verdicts: [
 			...setAside(judgeTesting(tested, bankSubject(picture)), concerned),
 			...grades,
+			...(next ? [nextVerdict(next, picture)] : []),
 			...(apart ? [testersVerdict(apart, bankSubject(picture))] : [])
 		],
 		done: own.length >= wantedCells(picture) && own.every((c) => c.capacityAh !== null)

@@ -7,6 +7,7 @@ const FOLLOWS = new Set([
 	'robustZ',
 	'probabilityShort',
 	'chanceOfDeciding',
+	'decides',
 	'correctedBy',
 	'chargeLow',
 	'chargeHigh',

@@ -33,6 +33,8 @@ export interface TestFacts {
 	'capacity-at-least': { atLeastAh: number; why: 'not-full' | 'ended-early' };
 	/** Two testers that the same cells were run on: how much more one reads. */
 	'testers-apart': { high: string | null; low: string | null; fraction: Measured };
+	/** The run, or the two cells that change testers, that decides most for its hours; how many cells that is on average. */
+	'next-run': { runs: readonly { cell: string; tester: string | null }[]; decides: number; hours: number };
 	/** A run too far from standard conditions to be corrected. */
 	'correction-refused': { reason: string };
 	/** Cells without a capacity; members are those cells. */
@@ -122,6 +124,16 @@ export const TEST_WORDS: Words<TestFacts> = {
 		doubt: 'Which of the two is right their runs cannot tell.',
 		rule: 'A tester’s gain is taken as 0 ± 1 % before cells compare it.',
 		next: 'To know which, run one cell on a tester that was calibrated, or against a shunt.'
+	}),
+	'next-run': ({ facts: { runs, decides, hours } }) => ({
+		title:
+			runs.length > 1
+				? `Swap ${runs.map((r) => r.cell).join(' and ')}`
+				: `Next: ${runs[0]!.cell} on ${runs[0]!.tester ?? 'the tester nobody named'}`,
+		finding: `${runs.map((r) => `${r.cell} on ${r.tester ?? 'the tester nobody named'}`).join(', ')}: ${hours.toFixed(0)} h with their charge.`,
+		doubt: `As it looks now that decides ${decides.toFixed(1)} of the cells that cannot be told, on average: a chance, no promise.`,
+		rule: 'Every run that could be made next, made in thought; cells and testers solved together. The most decided for its hours.',
+		next: null
 	}),
 	'correction-refused': ({ facts, subject }) => ({
 		title: `${subject.label}: test again`,

@@ -52,7 +52,7 @@ const shownTray = ({ delivery, cells }: DeliveryTray) => ({
 
 /** A cell under test as its page draws it. */
 const shownCapacity = (picture: BankPicture, capacity: CellCapacity) => {
-	const { cell, run, capacityAh, sdAh, refused, judgement } = capacity;
+	const { cell, run, capacityAh, sdAh, refused, judgement, correction } = capacity;
 	return {
 		cell: { id: cell.id, label: cell.label, plusTurned: cell.plusTurned },
 		run,
@@ -60,7 +60,8 @@ const shownCapacity = (picture: BankPicture, capacity: CellCapacity) => {
 		sdAh,
 		refused,
 		outcome: judgement?.outcome ?? null,
-		strip: protocolStrip(picture, capacity)
+		strip: protocolStrip(picture, capacity),
+		correction
 	};
 };
 

@@ -23,6 +23,10 @@ export async function up(knex: Knex): Promise<void> {
 		t.double('claim_days').comment('days after arrival in which a defect is told; null: the usual');
 		t.boolean('used').comment('sold as used');
 	});
+	await knex.schema.alterTable('runs', (t) => {
+		t.double('lead_ohm').comment('of both leads of a two-wire tester');
+		t.json('corrections_off').comment('corrections that are not to be made');
+	});
 	await knex.schema.alterTable('cells', (t) => {
 		t.index(['code']);
 	});

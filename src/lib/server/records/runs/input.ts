@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer';
+import { CORRECTIONS, type Correction } from '$lib/core/capacity-run';
 import { IsArray, ValidateNested } from 'class-validator';
-import { AtMost, ClientKey, Maybe, Num, OneOf, Text, When, Whole, YesNo } from '$lib/input/fields';
+import { AtMost, ClientKey, EachOneOf, Maybe, Num, OneOf, Text, When, Whole, YesNo } from '$lib/input/fields';
 
 /** A capacity result entered by hand. */
 export class RunInput {
@@ -20,6 +21,10 @@ export class RunInput {
 	/** How far off the time may be, s; missing: exact. */
 	@Maybe() @Num(0, 1e8) testedDoubtS?: number | null;
 	@Maybe() @Text(80) tester?: string | null;
+	/** Of both leads of a two-wire tester, Ω. */
+	@Maybe() @Num(0, 10) leadOhm?: number | null;
+	/** Corrections that are not to be made of it. */
+	@Maybe() @IsArray() @AtMost(4) @EachOneOf(CORRECTIONS) correctionsOff?: Correction[] | null;
 	@Maybe() @ClientKey() clientKey?: string;
 }
 

@@ -1,4 +1,4 @@
-import type { LogFault } from '$lib/core/capacity-run';
+import type { Correction, LogFault } from '$lib/core/capacity-run';
 import { createRepository, type Recorded } from '../../db/repository';
 
 export type Run = Recorded & {
@@ -20,7 +20,11 @@ export type Run = Recorded & {
 	testedDoubtS: number | null;
 	testedAt: string;
 	tester: string | null;
+	leadOhm: number | null;
+	correctionsOff: Correction[] | null;
 	fileName: string | null;
 	faults: LogFault[] | null;
 };
-export const runs = createRepository<Run>('runs', 'capacity run', 'testedAt', { json: ['faults'] });
+export const runs = createRepository<Run>('runs', 'capacity run', 'testedAt', {
+	json: ['faults', 'correctionsOff']
+});

@@ -1,0 +1,133 @@
+import {
+	TESTER_GAIN_SD,
+	toStandardConditions,
+	twoWireShare,
+	type CorrectionStep,
+	type RefusedRun,
+	type StandardRun
+} from '../capacity-run';
+import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
+import { OTHER_END_V, USUAL_CONDITIONS, bindingClause, type Clause } from '../clauses';
+import { CoreError } from '../shared';
+import type { BankPicture, PictureCell, PictureCellType, PictureRun } from './picture';
+
+/** Runs of a cell that are this much older than its latest are of another cell, so to say, ms: a cell ages. */
+const SAME_AGE_MS = 365.25 * 86400e3;
+
+/** The clause a bank's cells are measured by: of the kind that all its deliveries were promised by, else the least its maker promises. */
+export function clauseOf({ clauses, deliveries }: BankPicture): Clause | null {
+	const kinds = new Set(deliveries.flatMap((d) => d.promisedClause ?? []));
+	const [kind] = kinds;
+	return (kinds.size === 1 && clauses.find((c) => c.kind === kind)) || bindingClause(clauses);
+}
+
+/** Where a discharge of these cells ends, V: by the clause, else at their limit. */
+export const endOf = (picture: BankPicture): number =>
+	clauseOf(picture)?.cutoffV ??
+	picture.cellType?.dischargeLimitV ??
+	CHEMISTRY_FIGURES[picture.bank.chemistry].dischargeLimitV;
+
+/** Why a run gives a lower bound and no capacity; null when it gives one. */
+function onlyAtLeast(run: PictureRun, endV: number): RefusedRun | null {
+	const { capacityAh: atLeastAh } = run;
+	const has = (code: string) => run.faults?.some((f) => f.code === code) ?? false;
+	if (has('starts-not-full') || run.startedFull === false) return { why: 'not-full', atLeastAh };
+	const endedHigh = run.source === 'hand' && run.cutoffV !== null && run.cutoffV > endV + OTHER_END_V;
+	return has('ends-early') || endedHigh ? { why: 'ended-early', atLeastAh } : null;
+}
+
+/** The rate a run was made at: as logged, or from what was written down by hand. */
+export function cRateOf(
+	{ cRate, currentA, powerW, capacityAh, energyWh }: PictureRun,
+	type: PictureCellType | null,
+	nominalV: number
+) {
+	const ratedAh = type?.ratedAh ?? null;
+	if (cRate !== null || ratedAh === null) return cRate;
+	if (currentA) return Math.abs(currentA) / ratedAh;
+	return powerW ? powerW / (energyWh ? energyWh / capacityAh : nominalV) / ratedAh : null;
+}
+
+/** What the leads of a two-wire tester made it miss, as a fraction; 0 where nobody said that it had two. */
+function missedByLeads(
+	{ leadOhm, currentA, cutoffV }: PictureRun,
+	cRate: number | null,
+	type: PictureCellType | null,
+	chemistry: Chemistry,
+	endV: number
+): number {
+	const amps = currentA ?? (cRate !== null && type ? cRate * type.ratedAh : null);
+	if (!leadOhm || amps === null || cRate === null) return 0;
+	return twoWireShare(chemistry, cRate, Math.abs(amps) * leadOhm, cutoffV ?? endV);
+}
+
+/** How a run was brought to the conditions of its protocol. */
+export interface RunCorrection {
+	/** All but the tester's gain, as a fraction. */
+	fraction: number;
+	temperatureC: number | null;
+	cRate: number | null;
+	standardC: number;
+	/** What it comes to before its tester is compared with others, Ah. */
+	standardAh: number;
+	steps: CorrectionStep[];
+}
+
+export interface BroughtToStandard {
+	standard: StandardRun[];
+	/** Why its latest run gives no capacity, where none does. */
+	refused: RefusedRun | null;
+	/** The latest that does, and how it was brought to standard. */
+	used: PictureRun | null;
+	correction: RunCorrection | null;
+}
+
+/** A cell's runs brought to standard conditions. */
+export function standardRuns(cell: PictureCell, picture: BankPicture): BroughtToStandard {
+	const { bank, cellType } = picture;
+	const latest = cell.runs.at(-1);
+	const brought: BroughtToStandard = { standard: [], refused: null, used: null, correction: null };
+	if (!latest) return brought;
+	const { nominalV } = CHEMISTRY_FIGURES[bank.chemistry];
+	const endV = endOf(picture);
+	const since = Date.parse(latest.testedAt) - SAME_AGE_MS;
+	const clause = clauseOf(picture);
+	const standard = {
+		cRate: clause?.dischargeCRate ?? USUAL_CONDITIONS.dischargeCRate,
+		temperatureC: clause?.temperatureC ?? USUAL_CONDITIONS.temperatureC
+	};
+	for (const run of cell.runs.filter((r) => Date.parse(r.testedAt) >= since)) {
+		const atLeast = onlyAtLeast(run, endV);
+		if (atLeast) {
+			brought.refused = atLeast;
+			continue;
+		}
+		try {
+			const cRate = cRateOf(run, cellType, nominalV);
+			const measured = {
+				...{ capacityAh: run.capacityAh, sdAh: run.sdAh ?? run.capacityAh * TESTER_GAIN_SD },
+				missedShare: missedByLeads(run, cRate, cellType, bank.chemistry, endV)
+			};
+			const off = run.correctionsOff ?? [];
+			const { correctionFraction, steps, ...to } = toStandardConditions(
+				measured,
+				run.temperatureC,
+				cRate,
+				standard,
+				off
+			);
+			// A tester whose gain is not to be taken out is one of its own: nothing is learnt of it, and its doubt stays.
+			const tester = off.includes('tester') ? `${run.tester ?? ''} (run ${run.id})` : run.tester;
+			brought.standard.push({ cellId: cell.id, tester, ...to });
+			brought.used = run;
+			brought.correction = {
+				...{ fraction: correctionFraction, temperatureC: run.temperatureC, cRate },
+				...{ standardC: standard.temperatureC, steps, standardAh: to.capacityAh }
+			};
+		} catch (error) {
+			if (!(error instanceof CoreError)) throw error;
+			brought.refused = { why: 'conditions', reason: error.message };
+		}
+	}
+	return brought.standard.length ? { ...brought, refused: null } : brought;
+}
