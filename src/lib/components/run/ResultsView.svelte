@@ -16,6 +16,7 @@
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
 	import { settingApart } from '$lib/client/set-apart';
+	import { filesOfCells } from '$lib/client/log-files';
 	import { planLive } from '$lib/client/plan-live';
 	import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
 	import { formatDate, formatWithDoubt, fromUserUnits, toUserUnits, unitOf } from '$lib/core/units';
@@ -76,6 +77,13 @@
 		});
 	});
 
+	async function takeFiles(files: File[]) {
+		busy = 'Looking into the file …';
+		const parts = (await filesOfCells(files).catch(() => null)) ?? files;
+		busy = null;
+		if (parts.length > 1) many = parts;
+		else await readFile(parts[0]!);
+	}
 	async function readFile(file: File) {
 		busy = `Reading ${file.name} …`;
 		await attempt(async () => {
@@ -222,7 +230,9 @@
 			{/if}
 			<CurvesTogether
 				capacities={data.capacities}
-				cutoffV={cellType?.dischargeLimitV ?? null}
+				chemistry={bank.chemistry}
+				ratedAh={cellType?.ratedAh ?? null}
+				cutoffV={limits.dischargeLimitV}
 				chosen={selected.cell.id}
 			/>
 			<div class="mt-4 mb-3">
@@ -258,7 +268,7 @@
 							{draft}
 							{busy}
 							temperatureUnit={unitOf('temperature', data.settings.units)}
-							onfiles={(files) => (files.length > 1 ? (many = files) : void readFile(files[0]!))}
+							onfiles={(files) => void takeFiles(files)}
 							onstore={store}
 							ondrop={() => (draft = null)}
 							cellId={selected.cell.id}

@@ -1,4 +1,6 @@
-export { cellOfFileName, medianCurve } from './file-names';
+export { cellOfFileName } from './file-names';
+export { medianCurve } from './median-curve';
+export { curveDifference, usualCurve, type DischargeCurve } from './overlay';
 export { judgeResults, type CellResult } from './judge-results';
 export { analyseLog, analyseRun, type RunAnalysis, type RunOptions } from './analyse-run';
 export { DECISION_PROBABILITY, TESTER_GAIN_SD, judgeCapacity, type CapacityJudgement } from './judge-capacity';
@@ -12,6 +14,7 @@ export {
 	type TestersApart
 } from './joint-capacity';
 export { judgeTesting, type RefusedRun, type TestedCell } from './judge-testing';
+export { splitChannels, type LogChannel } from './log-channels';
 export { type LogColumn, type LogColumns } from './log-columns';
 export { parseLog, type FaultCode, type LogFault, type ParsedLog } from './parse-log';
 export {

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { CoreError, median } from '../shared';
+import { delimiterOf } from './delimiter';
 import { clockSeconds, dateTimeSeconds, needsMonthFirst, timeStyleOf, type TimeStyle } from './log-clock';
 import { findColumns, type LogColumns } from './log-columns';
 
@@ -73,15 +74,6 @@ export function parseLog(text: string): ParsedLog {
 	const samples = collectSamples(rows, headerRow, columns, faults);
 	guessUnits(samples, columns, faults);
 	return { ...samples, columns, faults };
-}
-
-/** The separator that occurs most evenly: tabs, bars and semicolons win over commas, which may be decimals. */
-function delimiterOf(body: string): string {
-	const lines = body.slice(0, 8000).split(/\r?\n/).slice(0, 40);
-	return (
-		[';', '\t', '|'].find((mark) => lines.filter((line) => line.split(mark).length >= 3).length > lines.length / 3) ??
-		','
-	);
 }
 
 function numberOf(text: string | undefined): number {

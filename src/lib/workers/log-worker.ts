@@ -1,0 +1,11 @@
+import { expose } from 'comlink';
+import { splitChannels, type LogChannel } from '$lib/core/capacity-run';
+
+/** What the page may ask of the worker that takes a file of several cells apart. */
+export interface LogWorker {
+	split(text: string): LogChannel[];
+}
+
+const worker: LogWorker = { split: splitChannels };
+
+expose(worker);
