@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bankVerdicts } from '$lib/server/judgements/store';
 import { cells, type Bank, type Cell, type Delivery } from '$lib/server/records';
+import { calibrationChanges } from '$lib/server/services/calibration-service';
 import { bankCalendar } from '$lib/server/services/calendar-service';
 import { cellPassport } from '$lib/server/services/passport-service';
 import { freshDatabase } from '../support/database';
@@ -132,6 +133,48 @@ describe('what came against what was promised', () => {
 	it('terminals that do not exist are refused', async () => {
 		await expect(bankOf('No such', 1, { promisedTerminals: 'M6' })).rejects.toMatchObject({
 			faults: [{ path: 'promisedTerminals' }]
+		});
+	});
+});
+
+describe('a tester held against a better one', () => {
+	it('reads less from then on, and what that changed is one list over all banks', async () => {
+		const { bank, own } = await bankOf('Tester', 1);
+		const run = { capacityAh: 204, sdAh: 2.04, temperatureC: 25, currentA: -40, startedFull: true };
+		await make('runs', { cellId: own[0]!.id, ...run, testedAt: '2026-06-05', tester: 'Shed' });
+		const saidFirst = await bankVerdicts(bank.id, 'test');
+		expect(saidFirst.map((v) => v.code)).toContain('capacity-meets');
+		const kept = await make<{ id: number; version: number }>('calibrations', {
+			...{ quantity: 'capacity', meter: 'Shed', calibratedOn: '2026-06-04', truthSd: 0.3 },
+			pairs: [{ shown: 206, truth: 200 }]
+		});
+		const { changes, more } = await calibrationChanges(kept.id);
+		expect(more).toBe(false);
+		expect(changes).toContainEqual({
+			...{ bankId: bank.id, bankName: 'Tester', stage: 'test', subjectLabel: 'P-01' },
+			...{ before: null, now: 'P-01 is short' }
+		});
+		const short = (await bankVerdicts(bank.id, 'test')).find((v) => v.code === 'capacity-short')!;
+		const { capacityAh } = short.facts as unknown as { capacityAh: { value: number; sd: number } };
+		expect(capacityAh.value).toBeCloseTo(198, 6);
+		// The gain is known: no longer one per cent.
+		expect(capacityAh.sd).toBeLessThan(1);
+		await remove('calibrations', kept.id, kept.version);
+		expect((await bankVerdicts(bank.id, 'test')).map((v) => v.code)).toContain('capacity-meets');
+	});
+	it('a run that is not to be corrected by its tester stays as it was read', async () => {
+		const { bank, own } = await bankOf('Off', 1);
+		const run = { capacityAh: 204, sdAh: 2.04, temperatureC: 25, currentA: -40, startedFull: true };
+		const body = { cellId: own[0]!.id, ...run, testedAt: '2026-06-05', tester: 'Hut', correctionsOff: ['tester'] };
+		await make('runs', body);
+		const kept = await make<{ id: number; version: number }>('calibrations', {
+			...{ quantity: 'capacity', meter: 'Hut', calibratedOn: '2026-06-04', truthSd: 0.3 },
+			pairs: [{ shown: 206, truth: 200 }]
+		});
+		expect((await bankVerdicts(bank.id, 'test')).map((v) => v.code)).toContain('capacity-meets');
+		await remove('calibrations', kept.id, kept.version);
+		await expect(make('runs', { ...body, correctionsOff: ['luck'] })).rejects.toMatchObject({
+			faults: [{ path: 'correctionsOff' }]
 		});
 	});
 });

@@ -3043,6 +3043,55 @@ export interface paths {
         };
         trace?: never;
     };
+    "/api/v1/calibrations/{id}/changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** What a calibration has changed in the verdicts of all banks */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/calibrations/{id}/restore": {
         parameters: {
             query?: never;
@@ -12372,7 +12421,7 @@ export interface components {
             meter?: string | null;
             pairs?: components["schemas"]["CalibrationPairInput"][];
             /** @enum {string} */
-            quantity?: "restVoltage" | "acResistance" | "temperature" | "mass";
+            quantity?: "restVoltage" | "acResistance" | "temperature" | "mass" | "capacity";
             truthSd?: number;
         };
         CalibrationInput: {
@@ -12383,7 +12432,7 @@ export interface components {
             meter?: string | null;
             pairs: components["schemas"]["CalibrationPairInput"][];
             /** @enum {string} */
-            quantity: "restVoltage" | "acResistance" | "temperature" | "mass";
+            quantity: "restVoltage" | "acResistance" | "temperature" | "mass" | "capacity";
             truthSd: number;
         };
         CalibrationPairInput: {

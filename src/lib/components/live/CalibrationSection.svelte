@@ -2,14 +2,14 @@
 	import { announce, attempt } from '$lib/client/announce';
 	import { ApiProblem, api } from '$lib/client/api';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { QUANTITIES, QUANTITY_FIGURES, fitCalibration, parseReading, type Quantity } from '$lib/core/reading';
+	import { CALIBRATED, CALIBRATED_FIGURES, fitCalibration, parseReading, type Calibrated } from '$lib/core/reading';
 	import { formatDate, type Settings } from '$lib/core/units';
 
 	let { dateStyle }: { dateStyle: Settings['dateStyle'] } = $props();
 	interface Stored {
 		id: number;
 		version: number;
-		quantity: Quantity;
+		quantity: Calibrated;
 		meter: string | null;
 		calibratedOn: string;
 		by: string | null;
@@ -21,10 +21,15 @@
 		(stored = ((await api.get('calibrations', { size: 100 } as never)) as unknown as { items: Stored[] }).items);
 	$effect(() => void load().catch(() => undefined));
 	let draft = $state({
-		...{ quantity: 'restVoltage' as Quantity, meter: '', by: '', lines: '' },
+		...{ quantity: 'restVoltage' as Calibrated, meter: '', by: '', lines: '' },
 		...{ calibratedOn: new Date().toISOString().slice(0, 10), truthSd: null as number | null }
 	});
 	let fields = $state<Record<string, string>>({});
+	const ampHours = (text: string) => {
+		const value = Number(text.replace(/ah$/i, '').replace(',', '.'));
+		if (!(value > 0)) throw new Error('no ampere-hours');
+		return value;
+	};
 	/** Two figures a line: what yours showed, what the better one did. */
 	const parsed = $derived(
 		draft.lines
@@ -35,7 +40,7 @@
 					const [shown, truth] = line
 						.trim()
 						.split(/[\s;]+/)
-						.map((text) => parseReading(text, draft.quantity).value);
+						.map((text) => (draft.quantity === 'capacity' ? ampHours(text) : parseReading(text, draft.quantity).value));
 					return shown !== undefined && truth !== undefined ? { shown, truth } : null;
 				} catch {
 					return null;
@@ -44,10 +49,10 @@
 	);
 	const pairs = $derived(parsed.filter((p) => p !== null));
 	const unread = $derived(parsed.indexOf(null));
-	const figures = $derived(QUANTITY_FIGURES[draft.quantity]);
-	const shownFit = (quantity: Quantity, list: readonly { shown: number; truth: number }[], truthSd: number) => {
+	const figures = $derived(CALIBRATED_FIGURES[draft.quantity]);
+	const shownFit = (quantity: Calibrated, list: readonly { shown: number; truth: number }[], truthSd: number) => {
 		const { gain, offset } = fitCalibration(list, truthSd);
-		const { unit, decimals } = QUANTITY_FIGURES[quantity];
+		const { unit, decimals } = CALIBRATED_FIGURES[quantity];
 		const signed = (v: number, digits: number) => `${v < 0 ? '−' : '+'}${Math.abs(v).toFixed(digits)}`;
 		return `${gain ? `${signed(100 * gain, 3)} % and ` : ''}${signed(offset, decimals + 1)} ${unit}`;
 	};
@@ -69,8 +74,29 @@
 		});
 		if (!done) return;
 		draft.lines = '';
-		announce('Kept. Every verdict that rests on this meter is made anew; what changed stands on the passports.');
+		announce('Kept. Every verdict that rests on this meter is made anew.');
 		await load();
+		await showChanges(stored.find((c) => c.calibratedOn.slice(0, 10) === calibratedOn && c.quantity === quantity)?.id);
+	}
+	/** What one calibration has changed, of all banks; null: not asked. */
+	let changed = $state<{ id: number; changes: Change[]; more: boolean } | null>(null);
+	let looking = $state<number | null>(null);
+	interface Change {
+		bankId: number;
+		bankName: string;
+		stage: string;
+		subjectLabel: string;
+		before: string | null;
+		now: string | null;
+	}
+	async function showChanges(id: number | undefined) {
+		if (id === undefined) return;
+		looking = id;
+		await attempt(async () => {
+			const found = (await api.get(`calibrations/${id}/changes` as never)) as { changes: Change[]; more: boolean };
+			changed = { id, ...found };
+		});
+		looking = null;
 	}
 	async function takeOff({ id, version }: Stored) {
 		if (!(await attempt(() => api.remove(`calibrations/${id}`, version)))) return;
@@ -88,18 +114,38 @@
 
 <section class="sheet mt-4 grid gap-3 p-4" aria-label="Calibrations">
 	<h2>Held against a better one</h2>
+	<p class="muted">
+		A meter beside a better one on the same thing, or a tester beside a better one on the same cell: under the name it
+		has on its readings or runs.
+	</p>
 	<ul class="grid gap-2">
 		{#each stored as c (c.id)}
 			<li class="flex flex-wrap items-center justify-between gap-x-4">
 				<span class="min-w-0 wrap-anywhere"
-					><strong>{c.meter ?? 'The meter of the settings'}</strong>, {QUANTITY_FIGURES[c.quantity].label}: shows
+					><strong>{c.meter ?? 'The meter of the settings'}</strong>, {CALIBRATED_FIGURES[c.quantity].label}: shows
 					<span class="figure">{shownFit(c.quantity, c.pairs, c.truthSd)}</span> too much
 					<span class="muted block"
 						>{formatDate(c.calibratedOn, dateStyle)}{c.by ? `, ${c.by}` : ''}; {c.pairs.length}
 						{c.pairs.length === 1 ? 'pair' : 'pairs'}</span
 					></span
 				>
-				<button class="btn btn-ghost tap" onclick={() => void takeOff(c)}>Take it out</button>
+				<span class="flex flex-wrap gap-2">
+					<button class="btn btn-ghost tap" disabled={looking !== null} onclick={() => void showChanges(c.id)}
+						>{looking === c.id ? 'Judging anew …' : 'What it changed'}</button
+					>
+					<button class="btn btn-ghost tap" onclick={() => void takeOff(c)}>Take it out</button>
+				</span>
+				{#if changed?.id === c.id}
+					<ul class="basis-full list-disc pl-5" aria-label="What this calibration changed">
+						{#each changed.changes as change, i (i)}
+							<li>
+								<a class="underline" href="/banks/{change.bankId}/{change.stage}">{change.bankName}</a>:
+								{change.before ?? 'nothing said'} → {change.now ?? 'no longer said'}
+							</li>
+						{:else}<li>No verdict says anything else since.</li>{/each}
+						{#if changed.more}<li>and more, on the passports</li>{/if}
+					</ul>
+				{/if}
 			</li>
 		{/each}
 	</ul>
@@ -107,7 +153,7 @@
 		<label
 			><span class="field-label">Of what</span>
 			<select class="select tap w-full" bind:value={draft.quantity}>
-				{#each QUANTITIES as q (q)}<option value={q}>{QUANTITY_FIGURES[q].label}</option>{/each}
+				{#each CALIBRATED as q (q)}<option value={q}>{CALIBRATED_FIGURES[q].label}</option>{/each}
 			</select></label
 		>
 		<Field label="Meter" bind:value={draft.meter} maxlength={80} hint="blank: the one of the settings" />

@@ -3,7 +3,13 @@ export { medianCurve } from './median-curve';
 export { curveDifference, usualCurve, type DischargeCurve } from './overlay';
 export { judgeResults, type CellResult } from './judge-results';
 export { analyseLog, analyseRun, type RunAnalysis, type RunOptions } from './analyse-run';
-export { DECISION_PROBABILITY, TESTER_GAIN_SD, judgeCapacity, type CapacityJudgement } from './judge-capacity';
+export {
+	DECISION_PROBABILITY,
+	REPEATS_SD,
+	TESTER_GAIN_SD,
+	judgeCapacity,
+	type CapacityJudgement
+} from './judge-capacity';
 export {
 	estimateTesters,
 	jointCapacities,

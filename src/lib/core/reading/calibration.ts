@@ -1,4 +1,13 @@
+import { QUANTITIES, QUANTITY_FIGURES, type QuantityFigures } from './quantity';
 import { CoreError, requireFinite, requireNotNegative } from '../shared';
+
+/** What a meter may be held against a better one in: what is read off a cell, and what a tester counts. */
+export const CALIBRATED = [...QUANTITIES, 'capacity'] as const;
+export type Calibrated = (typeof CALIBRATED)[number];
+export const CALIBRATED_FIGURES: Record<Calibrated, Pick<QuantityFigures, 'label' | 'unit' | 'decimals'>> = {
+	...QUANTITY_FIGURES,
+	capacity: { label: 'Ah of a tester', unit: 'Ah', decimals: 2 }
+};
 
 /** What a meter showed, and what a better one did on the same thing. */
 export interface CalibrationPair {
@@ -66,4 +75,42 @@ export function calibrated(
 ): { value: number; sd: number } {
 	const value = (shown - calibration.offset) / (1 + calibration.gain);
 	return { value, sd: Math.hypot(calibration.sdAt(value), WANDERS * sheetHalfWidth * Math.abs(yearsApart)) };
+}
+
+/** A calibration as it is kept. */
+export interface StoredCalibration {
+	quantity: Calibrated;
+	/** Null: the meter of the settings, or the tester nobody named. */
+	meter?: string | null;
+	/** ISO 8601. */
+	calibratedOn: string;
+	pairs: readonly CalibrationPair[];
+	truthSd: number;
+}
+
+/** The calibration of a meter that is nearest in time; null where it was never calibrated. */
+function nearestCalibration(
+	all: readonly StoredCalibration[],
+	quantity: Calibrated,
+	meter: string | null,
+	at: string
+): StoredCalibration | null {
+	const own = all.filter((c) => c.quantity === quantity && (c.meter ?? null) === meter);
+	const away = (c: StoredCalibration) => Math.abs(Date.parse(c.calibratedOn) - Date.parse(at));
+	return own.length ? own.reduce((a, b) => (away(b) < away(a) ? b : a)) : null;
+}
+
+const YEAR_MS = 365.25 * 86_400_000;
+
+/** A reading corrected by the calibration nearest to it in time; null where its meter was never calibrated. @param sheetHalfWidth of the meter there */
+export function correctedBy(
+	all: readonly StoredCalibration[],
+	quantity: Calibrated,
+	{ value, meter, at }: { value: number; meter: string | null; at: string },
+	sheetHalfWidth: number
+): { value: number; sd: number } | null {
+	const found = nearestCalibration(all, quantity, meter, at);
+	if (!found) return null;
+	const years = (Date.parse(at) - Date.parse(found.calibratedOn)) / YEAR_MS;
+	return calibrated(value, fitCalibration(found.pairs, found.truthSd), years, sheetHalfWidth);
 }

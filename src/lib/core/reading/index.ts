@@ -1,4 +1,14 @@
-export { calibrated, fitCalibration, type Calibration, type CalibrationPair } from './calibration';
+export {
+	CALIBRATED,
+	CALIBRATED_FIGURES,
+	calibrated,
+	correctedBy,
+	fitCalibration,
+	type Calibrated,
+	type Calibration,
+	type CalibrationPair,
+	type StoredCalibration
+} from './calibration';
 export { judgeBodies, type BodyOfCell } from './judge-bodies';
 export { judgeDelivery, type ArrivedCell, type DeliveryContext, type DeliveryJudgement } from './judge-delivery';
 export { ASSUMED_METER, benchMeters, halfWidth, meterSd, type MeterAccuracy } from './meter';

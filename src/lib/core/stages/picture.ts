@@ -3,7 +3,7 @@ import type { Correction, LogFault } from '../capacity-run';
 import type { Clause, ClauseKind } from '../clauses';
 import type { Inspection, TerminalKind } from '../inspection';
 import type { Strategy } from '../limits';
-import type { MeterAccuracy, Quantity } from '../reading';
+import type { MeterAccuracy, Quantity, StoredCalibration } from '../reading';
 
 /** The maker's figures of a cell type that judgements start from; null where the data sheet was not copied. */
 export interface PictureCellType {
@@ -192,6 +192,8 @@ export interface BankPicture {
 	clauses: readonly Clause[];
 	currency: string;
 	meters: Record<Quantity, MeterAccuracy>;
+	/** What testers were held against, in Ah. */
+	testerCalibrations: readonly StoredCalibration[];
 	/** Those with cells in play, oldest first. */
 	deliveries: readonly PictureDelivery[];
 	/** By delivery and then tray position. */

@@ -1,4 +1,5 @@
 import {
+	REPEATS_SD,
 	TESTER_GAIN_SD,
 	toStandardConditions,
 	twoWireShare,
@@ -8,6 +9,7 @@ import {
 } from '../capacity-run';
 import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
 import { OTHER_END_V, USUAL_CONDITIONS, bindingClause, type Clause } from '../clauses';
+import { correctedBy, type StoredCalibration } from '../reading';
 import { CoreError } from '../shared';
 import type { BankPicture, PictureCell, PictureCellType, PictureRun } from './picture';
 
@@ -61,6 +63,20 @@ function missedByLeads(
 	return twoWireShare(chemistry, cRate, Math.abs(amps) * leadOhm, cutoffV ?? endV);
 }
 
+/** What a run counted, with its doubt; by its tester's calibration where there is one. */
+function countedBy(
+	{ capacityAh, sdAh, tester, testedAt }: PictureRun,
+	calibrations: readonly StoredCalibration[]
+): { capacityAh: number; sdAh: number } {
+	const stated = { capacityAh, sdAh: sdAh ?? capacityAh * TESTER_GAIN_SD };
+	const counted = { value: capacityAh, meter: tester, at: testedAt };
+	const corrected = correctedBy(calibrations, 'capacity', counted, Math.sqrt(3) * TESTER_GAIN_SD * capacityAh);
+	if (!corrected) return stated;
+	// The gain is known now: what is left of the stated doubt is the run's own.
+	const own = Math.sqrt(Math.max(0, stated.sdAh ** 2 - (TESTER_GAIN_SD * capacityAh) ** 2));
+	return { capacityAh: corrected.value, sdAh: Math.hypot(corrected.sd, Math.max(own, REPEATS_SD * capacityAh)) };
+}
+
 /** How a run was brought to the conditions of its protocol. */
 export interface RunCorrection {
 	/** All but the tester's gain, as a fraction. */
@@ -104,11 +120,11 @@ export function standardRuns(cell: PictureCell, picture: BankPicture): BroughtTo
 		}
 		try {
 			const cRate = cRateOf(run, cellType, nominalV);
+			const off = run.correctionsOff ?? [];
 			const measured = {
-				...{ capacityAh: run.capacityAh, sdAh: run.sdAh ?? run.capacityAh * TESTER_GAIN_SD },
+				...countedBy(run, off.includes('tester') ? [] : picture.testerCalibrations),
 				missedShare: missedByLeads(run, cRate, cellType, bank.chemistry, endV)
 			};
-			const off = run.correctionsOff ?? [];
 			const { correctionFraction, steps, ...to } = toStandardConditions(
 				measured,
 				run.temperatureC,
@@ -122,7 +138,11 @@ export function standardRuns(cell: PictureCell, picture: BankPicture): BroughtTo
 			brought.used = run;
 			brought.correction = {
 				...{ fraction: correctionFraction, temperatureC: run.temperatureC, cRate },
-				...{ standardC: standard.temperatureC, steps, standardAh: to.capacityAh }
+				...{
+					standardC: standard.temperatureC,
+					steps,
+					standardAh: (to.capacityAh * run.capacityAh) / measured.capacityAh
+				}
 			};
 		} catch (error) {
 			if (!(error instanceof CoreError)) throw error;

@@ -7,6 +7,7 @@ import {
 	balanceRuns,
 	banks,
 	batteries,
+	calibrations,
 	cellTypes,
 	clauses,
 	deliveries,
@@ -18,7 +19,7 @@ import {
 } from '../records';
 import { currentMeters } from '../records/settings/settings';
 import { readSettings } from '../records/settings/settings';
-import { calibratedReadings } from './calibrated-readings';
+import { calibratedReadings, calibrator } from './calibrated-readings';
 import { codeTwins } from './code-twins';
 import { latestInspections, latestStorageTests } from './latest-of-cells';
 import { latestReadings } from './latest-readings';
@@ -104,7 +105,8 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		looked,
 		stored,
 		twins,
-		settings
+		settings,
+		comparisons
 	] = await Promise.all([
 		bank.cellTypeId === null ? null : cellTypes.get(bank.cellTypeId),
 		currentMeters(),
@@ -120,15 +122,17 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		latestInspections(ids),
 		latestStorageTests(ids),
 		codeTwins(cells),
-		readSettings()
+		readSettings(),
+		calibrations.all({})
 	]);
-	const trueReadings = await calibratedReadings(readings, meters);
+	const trueReadings = calibratedReadings(readings, calibrator(comparisons, meters));
 	return {
 		bank,
 		cellType,
 		clauses: promises,
 		currency: settings.currency,
 		meters,
+		testerCalibrations: comparisons.filter((c) => c.quantity === 'capacity'),
 		deliveries: crates.map((d) => ({ ...d, used: d.used === null ? null : Boolean(d.used) })),
 		cells: cells.map(({ id, label, deliveryId, position, batch, code, plusTurned, groupId }): PictureCell => ({
 			id,

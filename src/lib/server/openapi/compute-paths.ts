@@ -166,6 +166,12 @@ export function computePaths(): Json {
 				result: json({ type: 'object' })
 			})
 		},
+		'/api/v1/calibrations/{id}/changes': {
+			parameters: [path('id')],
+			get: operation('What a calibration has changed in the verdicts of all banks', {
+				result: json({ type: 'object' })
+			})
+		},
 		'/api/v1/runs/{id}/samples.csv': {
 			parameters: [path('id')],
 			get: operation('A run as CSV, units in its header', { result: csvBody })

@@ -9,6 +9,7 @@ import { database } from '../db/connection';
 import { bankVerdicts } from '../judgements/store';
 import {
 	banks,
+	calibrations,
 	candidates,
 	cells,
 	deliveries,
@@ -128,7 +129,7 @@ async function storedProof(
 
 /** A cell's readings as typed, and with what its meters show too much taken out. */
 async function correctedReadings(read: readonly Reading[], meters: Record<Quantity, MeterAccuracy>) {
-	const correct = await calibrator(meters);
+	const correct = calibrator(await calibrations.all({}), meters);
 	return read.map((r) => ({ typed: r, corrected: correct(r.quantity, r) }));
 }
 

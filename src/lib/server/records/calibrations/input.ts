@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
 import { ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
-import { QUANTITIES, type Quantity } from '$lib/core/reading';
+import { CALIBRATED, type Calibrated } from '$lib/core/reading';
 import { AtMost, ClientKey, Maybe, Num, OneOf, Text, When } from '$lib/input/fields';
 
 export class CalibrationPairInput {
@@ -10,8 +10,8 @@ export class CalibrationPairInput {
 
 /** A meter held against a better one, in the unit its quantity is kept in. */
 export class CalibrationInput {
-	@OneOf(QUANTITIES) quantity!: Quantity;
-	/** As its readings name it; missing: the meter of the settings. */
+	@OneOf(CALIBRATED) quantity!: Calibrated;
+	/** As its readings or runs name it; missing: the meter of the settings, or the tester nobody named. */
 	@Maybe() @Text(80) meter?: string | null;
 	@When() calibratedOn!: string;
 	@Maybe() @Text(80) by?: string | null;
