@@ -30,6 +30,7 @@ describe('what is stated, in worlds that differ from the model', () => {
 	it('asks of every quantity', () =>
 		expect(promised.map((c) => c.of).sort()).toEqual([
 			'age at 80 % of rated, years',
+			'bad cells of a lot by a sample',
 			'capacity at 25 °C and 0.2 C',
 			'capacity by spot notes',
 			'capacity by two testers together',
@@ -38,6 +39,7 @@ describe('what is stated, in worlds that differ from the model', () => {
 			'drift of a group a year after its count',
 			'drift of a group at the top',
 			'drift of a group with the charge’s log',
+			'earliest end of a queue (a bound, never broken)',
 			'gain of a tester',
 			'joint beyond its like, mΩ',
 			'largest current when all are joined at once',
@@ -47,7 +49,8 @@ describe('what is stated, in worlds that differ from the model', () => {
 			'share of days that end empty',
 			'state of charge from a rest voltage',
 			'the same by its voltage alone',
-			'time to the end by spot notes'
+			'time to the end by spot notes',
+			'what nine in ten of a lot hold'
 		]));
 	it('95 % intervals hold the truth', () => {
 		for (const c of promised)

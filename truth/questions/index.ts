@@ -9,6 +9,7 @@ import { leakage } from './leakage';
 import { leads } from './leads';
 import { notes } from './notes';
 import { passings } from './passings';
+import { sampling } from './sampling';
 import { snapshot } from './snapshot';
 import { testers } from './testers';
 import { year } from './year';
@@ -27,5 +28,6 @@ export const QUESTIONS: readonly Question[] = [
 	passings,
 	notes,
 	leakage,
+	sampling,
 	year
 ];

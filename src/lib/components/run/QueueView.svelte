@@ -158,6 +158,28 @@
 					><input type="checkbox" class="checkbox" bind:checked={form.unattended} /> the load may run with nobody there</label
 				>
 			</div>
+			<details>
+				<summary class="tap cursor-pointer">It went otherwise</summary>
+				<p class="muted">
+					What is stored as a run is out of the queue already. Mark what has been charged full and waits for a tester,
+					and plan the rest anew.
+				</p>
+				<div class="my-2 flex flex-wrap gap-2" role="group" aria-label="Charged full already">
+					{#each waiting as cell (cell.id)}
+						<button
+							class="btn tap"
+							aria-pressed={form.full.includes(cell.id)}
+							onclick={() =>
+								(form.full = form.full.includes(cell.id)
+									? form.full.filter((id) => id !== cell.id)
+									: [...form.full, cell.id])}>{cell.label}{form.full.includes(cell.id) ? ' is full' : ''}</button
+						>
+					{/each}
+				</div>
+				<button class="btn btn-primary tap" onclick={() => (form.startAt = local(new Date()))}
+					>Plan anew from now</button
+				>
+			</details>
 		</section>
 		{#if why}<p class="ember-text" role="alert">{why}</p>{/if}
 		{#if plan}

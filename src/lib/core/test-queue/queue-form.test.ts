@@ -8,13 +8,14 @@ describe('what a queue is planned with', () => {
 	it('goes into an address and comes back', () => {
 		const form = {
 			...{ testers: [20, 5.5], supplies: [30], soakH: 12, restH: 1.5, unattended: true },
-			startAt: '2026-12-01T08:00'
+			...{ startAt: '2026-12-01T08:00', full: [4, 9] }
 		};
 		expect(queueForm(queueParams(form), usual)).toEqual(form);
 	});
 	it('is as usual where nothing, or nonsense, is said', () =>
 		expect(queueForm(new URLSearchParams('testers=x&supplies=-3&soakH=-1&startAt=soon'), usual)).toEqual({
-			...{ testers: [20, 20], supplies: [20], soakH: 0, restH: 1, unattended: false, startAt: '2026-11-26T09:00' }
+			...{ testers: [20, 20], supplies: [20], soakH: 0, restH: 1, unattended: false, startAt: '2026-11-26T09:00' },
+			full: []
 		}));
 });
 
@@ -35,6 +36,14 @@ describe('a queue asked for', () => {
 			startAt: '2026-11-26T09:00:00+01:00'
 		});
 		expect(new Set(planQueue(queue).steps.map((s) => s.cellId))).toEqual(new Set([4, 9]));
+	});
+	it('a cell that went ahead of the plan is not charged again, and nothing takes longer for it', () => {
+		const waiting = [{ id: 4 }, { id: 9 }];
+		const before = planQueue(queueOf(form, { ...day, waiting }));
+		const ahead = planQueue(queueOf({ ...form, full: [9] }, { ...day, waiting }));
+		expect(ahead.steps.filter((s) => s.cellId === 9).map((s) => s.kind)).not.toContain('charge');
+		expect(ahead.steps.filter((s) => s.cellId === 4).map((s) => s.kind)).toContain('charge');
+		expect(Date.parse(ahead.endsAt)).toBeLessThanOrEqual(Date.parse(before.endsAt));
 	});
 	it('takes time as UTC where nobody says, and a usual capacity where no type is named', () => {
 		const queue = queueOf(form, { ...day, waiting: [{ id: 1 }], ratedAh: null, offset: 'soon' });

@@ -23,6 +23,8 @@ export interface QueueForm {
 	unattended: boolean;
 	/** Local, `yyyy-MM-ddTHH:mm`. */
 	startAt: string;
+	/** Ids of cells that have been charged full already: it went otherwise than planned. */
+	full: number[];
 }
 
 const amps = (text: string | null, usual: number[]): number[] => {
@@ -46,15 +48,29 @@ export function queueForm(params: URLSearchParams, usual: { testers: number; now
 		soakH: atLeast0(params.get('soakH'), 0),
 		restH: atLeast0(params.get('restH'), 1),
 		unattended: params.get('unattended') === 'true',
+		full: (params.get('full') ?? '')
+			.split(',')
+			.map(Number)
+			.filter((id) => Number.isInteger(id) && id > 0)
+			.slice(0, 500),
 		startAt: /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}/.test(startAt) ? startAt : usual.nowLocal
 	};
 }
 
 /** The same as an address. */
-export const queueParams = ({ testers, supplies, soakH, restH, unattended, startAt }: QueueForm): URLSearchParams =>
+export const queueParams = ({
+	testers,
+	supplies,
+	soakH,
+	restH,
+	unattended,
+	startAt,
+	full
+}: QueueForm): URLSearchParams =>
 	new URLSearchParams({
 		...{ testers: testers.join(','), supplies: supplies.join(','), soakH: String(soakH), restH: String(restH) },
-		...{ unattended: String(unattended), startAt }
+		...{ unattended: String(unattended), startAt },
+		...(full.length ? { full: full.join(',') } : {})
 	});
 
 /** A time of day from hours: 7.5 is 07:30; whole minutes. */
@@ -79,8 +95,11 @@ export interface QueueOf {
 export const queueOf = (
 	form: QueueForm,
 	{ waiting, ratedAh, wakeFromH, wakeUntilH, offset }: QueueOf
-): QueueInput & { cells: { id: number; capacityAh: number }[] } => ({
-	cells: waiting.map(({ id }) => ({ id, capacityAh: ratedAh ?? ASSUMED_AH })),
+): QueueInput & { cells: { id: number; capacityAh: number; soc?: number }[] } => ({
+	cells: waiting.map(({ id }) => ({
+		...{ id, capacityAh: ratedAh ?? ASSUMED_AH },
+		...(form.full.includes(id) ? { soc: 1 } : {})
+	})),
 	testers: form.testers.map((currentA, i) => ({ id: `Tester ${i + 1}`, currentA })),
 	supplies: form.supplies.map((currentA, i) => ({ id: `Supply ${i + 1}`, currentA })),
 	...{ soakH: form.soakH, restH: form.restH, unattendedDischarge: form.unattended },
