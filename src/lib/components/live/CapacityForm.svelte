@@ -11,6 +11,10 @@
 </script>
 
 <script lang="ts">
+	import { invalidateAll } from '$app/navigation';
+	import { announce, attempt } from '$lib/client/announce';
+	import { api } from '$lib/client/api';
+	import { builtInProtocols, type Clause, type Protocol } from '$lib/core/clauses';
 	import Field from '$lib/components/forms/Field.svelte';
 	import InstrumentSelect from './InstrumentSelect.svelte';
 	import IntervalField from './IntervalField.svelte';
@@ -30,9 +34,23 @@
 		temperatureUnit: string;
 		/** Temperature of the room where the instruments know it, in the user's unit. */
 		roomTemperature: number | null;
+		/** What the maker promises of such a cell; null: nothing is written. */
+		clause: Clause | null;
+		/** Ways to run a cell that somebody has kept. */
+		protocols: readonly (Protocol & { id: number; version: number })[];
 		onplan: (plan: CapacityPlan) => void;
 	}
-	let { cellLabel, instruments, rehearsal, limits, temperatureUnit, roomTemperature, onplan }: Props = $props();
+	let {
+		cellLabel,
+		instruments,
+		rehearsal,
+		limits,
+		temperatureUnit,
+		roomTemperature,
+		clause,
+		protocols,
+		onplan
+	}: Props = $props();
 
 	const supplies = $derived(fitting(instruments, 'supply', rehearsal));
 	const loads = $derived(fitting(instruments, 'load', rehearsal));
@@ -56,6 +74,43 @@
 		backAh: round(0.5 * limits.ratedAh) as number | null,
 		temperature: roomTemperature
 	});
+
+	const ways = $derived([...builtInProtocols(limits, clause), ...protocols]);
+	function follow(way: Protocol) {
+		const amps = (cRate: number | null, most: number, usual: number | null) =>
+			cRate === null ? usual : round(Math.min(most, cRate * limits.ratedAh));
+		values = {
+			...values,
+			voltageV: way.chargeV ?? values.voltageV,
+			chargeA: amps(way.chargeCRate, 60, values.chargeA),
+			tailA: amps(way.tailCRate, Infinity, values.tailA),
+			restMin: way.restH === null ? values.restMin : Math.max(1, Math.round(60 * way.restH)),
+			dischargeA: amps(way.dischargeCRate, 150, values.dischargeA),
+			cutoffV: way.cutoffV ?? values.cutoffV
+		};
+	}
+	let keptName = $state('');
+	async function keepProtocol() {
+		const rate = (amps: number | null) => (amps ? Number((amps / limits.ratedAh).toPrecision(4)) : null);
+		const body = {
+			name: keptName.trim(),
+			...{ chargeV: values.voltageV, chargeCRate: rate(values.chargeA), tailCRate: rate(values.tailA) },
+			...{ restH: values.restMin === null ? null : values.restMin / 60 },
+			...{ dischargeCRate: rate(values.dischargeA), cutoffV: values.cutoffV }
+		};
+		if (!(await attempt(() => api.post('protocols', body)))) return;
+		announce(`“${body.name}” is kept among the protocols.`);
+		keptName = '';
+		await invalidateAll();
+	}
+	async function takeOff({ id, version, name }: { id: number; version: number; name: string }) {
+		if (!(await attempt(() => api.remove(`protocols/${id}`, version)))) return;
+		announce(
+			`“${name}” is taken out.`,
+			() => void attempt(() => api.restore(`protocols/${id}`).then(() => invalidateAll()))
+		);
+		await invalidateAll();
+	}
 
 	function plan(event: SubmitEvent) {
 		event.preventDefault();
@@ -95,6 +150,10 @@
 			log or enter the result by hand.
 		</p>
 	{:else}
+		<div class="flex flex-wrap items-center gap-2" role="group" aria-label="Protocol">
+			{#each ways as way (way.name)}<button type="button" class="btn tap" onclick={() => follow(way)}>{way.name}</button
+				>{/each}
+		</div>
 		<div class="grid gap-3 sm:grid-cols-3">
 			<InstrumentSelect
 				label="Charge with"
@@ -131,5 +190,20 @@
 			seen the values once more.
 		</p>
 		<div><button class="btn btn-primary tap">Show the values</button></div>
+		<details>
+			<summary class="tap cursor-pointer">Keep these as a protocol of your own</summary>
+			<div class="mt-2 flex flex-wrap items-end gap-3">
+				<div class="w-64"><Field label="Name" bind:value={keptName} maxlength={60} /></div>
+				<button type="button" class="btn tap" disabled={!keptName.trim()} onclick={() => void keepProtocol()}
+					>Keep it</button
+				>
+			</div>
+			{#if protocols.length}<ul class="mt-2 grid gap-1">
+					{#each protocols as own (own.id)}<li class="flex items-center gap-3">
+							<span>{own.name}</span>
+							<button type="button" class="btn btn-ghost tap" onclick={() => void takeOff(own)}>Take it out</button>
+						</li>{/each}
+				</ul>{/if}
+		</details>
 	{/if}
 </form>

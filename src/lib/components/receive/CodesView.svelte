@@ -13,11 +13,13 @@
 		readCellCode,
 		sortCodes,
 		type CellCode,
+		type FoundCode,
 		type PlacedCode
 	} from '$lib/core/identity';
 	import { warmestOf } from '$lib/core/shared';
 	import { formatDate } from '$lib/core/units';
 	import { cellsOf } from '$lib/core/verdicts';
+	import CameraView from './CameraView.svelte';
 	import LowTray from './LowTray.svelte';
 	import type { ReceiveData } from './receive-data';
 
@@ -61,6 +63,7 @@
 	let progress = $state<{ done: number; of: number } | null>(null);
 	let job: CodeJob | null = null;
 	let input = $state<HTMLInputElement>();
+	let watching = $state(false);
 
 	const store = async (cellId: number, code: string | null) => {
 		const { version } = await api.get(`cells/${cellId}`);
@@ -82,18 +85,22 @@
 		progress = { done: 0, of: 1 };
 		await attempt(async () => {
 			job = startReadingCodes(file, (done, of) => (progress = { done, of }));
-			const { codes, ownCellIds, tooLong } = sortCodes(await job.result);
-			const [onlyOwn] = ownCellIds;
-			if (codes.length === 0 && ownCellIds.length === 1) return goto(`/cells/${onlyOwn}`);
-			if (tooLong) announce(`${tooLong} too long to be the code of a cell: left out.`);
-			if (codes.length === 0 && ownCellIds.length)
-				announce('These are our own labels. One of them alone in a photo opens that cell.');
-			else if (codes.length === 0)
-				announce('No code was found in this photo. Nearer, flat above the cells, without glare.');
-			else found = codesToCells(codes, tray.cells, codes.length === 1 ? (cell?.id ?? null) : null);
+			await take(await job.result);
 		});
 		progress = null;
 		if (input) input.value = '';
+	}
+	/** What was read off a photo or the camera, put to the cells; one of our own labels alone opens its cell. */
+	async function take(read: FoundCode[]) {
+		const { codes, ownCellIds, tooLong } = sortCodes(read);
+		const [onlyOwn] = ownCellIds;
+		if (codes.length === 0 && ownCellIds.length === 1) return goto(`/cells/${onlyOwn}`);
+		if (tooLong) announce(`${tooLong} too long to be the code of a cell: left out.`);
+		if (codes.length === 0 && ownCellIds.length)
+			announce('These are our own labels. One of them alone in a photo opens that cell.');
+		else if (codes.length === 0)
+			announce('No code was found in this photo. Nearer, flat above the cells, without glare.');
+		else if (tray) found = codesToCells(codes, tray.cells, codes.length === 1 ? (cell?.id ?? null) : null);
 	}
 	function cancel() {
 		job?.cancel();
@@ -162,7 +169,15 @@
 						onchange={(e) => void scan(e.currentTarget.files?.[0])}
 					/>Read codes off a photo</label
 				>
+				<button class="btn tap" aria-pressed={watching} onclick={() => (watching = !watching)}>By camera</button>
 			</div>
+			{#if watching}<CameraView
+					onfound={(codes) => {
+						watching = false;
+						void take(codes);
+					}}
+					onclose={() => (watching = false)}
+				/>{/if}
 			{#if progress}
 				<div class="flex items-center gap-3" role="status">
 					<progress class="progress w-48" max={progress.of} value={progress.done} aria-label="Photo looked through"

@@ -255,6 +255,8 @@
 							instruments={data.instruments}
 							rehearsal={bank.rehearsal}
 							{limits}
+							clause={data.clause}
+							protocols={data.protocols}
 							temperatureUnit={unitOf('temperature', data.settings.units)}
 							roomTemperature={toUserUnits(data.roomC, 'temperature', data.settings.units)}
 							onplan={planRun}

@@ -36,10 +36,7 @@
 		rows.map((_, i) => rows.slice(0, i + 1).reduce((ah, step) => ah * step.factor, run.capacityAh))
 	);
 	const percent = (factor: number) => `${factor < 1 ? '−' : '+'}${Math.abs(100 * (factor - 1)).toFixed(2)} %`;
-	let leadMohm = $state<number | null>(null);
-	$effect(() => {
-		leadMohm = run.leadOhm == null ? null : Number((1000 * run.leadOhm).toPrecision(6));
-	});
+	let leadMohm = $derived(run.leadOhm == null ? null : Number((1000 * run.leadOhm).toPrecision(6)));
 
 	const change = async (fields: object) => {
 		await attempt(() => api.patch(`runs/${run.id}`, { version: run.version, ...fields } as never));

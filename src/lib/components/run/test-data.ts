@@ -1,6 +1,6 @@
 import type { ShownInstrument } from '$lib/components/live/instrument-choice';
 import type { RefusedRun } from '$lib/core/capacity-run';
-import type { Tick } from '$lib/core/clauses';
+import type { Clause, Protocol, Tick } from '$lib/core/clauses';
 import type { SpotNote } from '$lib/core/run-notes';
 import type { PictureBank, PictureCellType, PictureRun, RunCorrection } from '$lib/core/stages';
 import type { Settings } from '$lib/core/units';
@@ -38,6 +38,10 @@ export interface TestData {
 	capacities: ShownCapacity[];
 	instruments: ShownInstrument[];
 	roomC: number | null;
+	/** Ways to run a cell that somebody has kept. */
+	protocols: (Protocol & { id: number; version: number })[];
+	/** What the maker promises, the least of it; null: nothing is written. */
+	clause: Clause | null;
 	notedRuns: StoredNotes[];
 	settings: Settings;
 	verdicts: StageVerdict[];

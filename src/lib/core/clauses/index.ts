@@ -12,3 +12,4 @@ export {
 	type ClauseRun,
 	type Tick
 } from './clause';
+export { builtInProtocols, type Protocol } from './protocols';

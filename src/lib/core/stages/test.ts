@@ -15,10 +15,9 @@ import {
 import { CHEMISTRY_FIGURES } from '../chemistry';
 import { bindingClause, clauseStrip, type Clause, type ClauseKind, type Tick } from '../clauses';
 import { judgeGrade } from '../grading';
-import { CoreError } from '../shared';
 import { cellSubject, measured, say, type Subject, type Verdict } from '../verdicts';
 import { oncePerPicture } from './once-per-picture';
-import type { BankPicture, PictureCell, PictureCellType, PictureDelivery, PictureRun } from './picture';
+import type { BankPicture, PictureCell, PictureDelivery, PictureRun } from './picture';
 import { bankSubject, concernedCells, deliverySubject, isInService, readingSd, wantedCells } from './picture-parts';
 import { cRateOf, clauseOf, endOf, standardRuns, type BroughtToStandard, type RunCorrection } from './standard-runs';
 import { setAside, type StageJudgement } from './stage-judgement';

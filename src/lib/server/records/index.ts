@@ -25,6 +25,7 @@ export { liveRuns, type LiveInstrument, type LiveRole, type LiveRun, type LiveRu
 export { loadReadings, type LoadReading } from './load-readings/row';
 export { notes, type Note } from './notes/row';
 export { placements, type Placement } from './placements/row';
+export { protocols, type ProtocolRow } from './protocols/row';
 export { readings, type Reading } from './readings/row';
 export { rehearsals, type Rehearsal } from './rehearsals/row';
 export { runs, type Run } from './runs/row';

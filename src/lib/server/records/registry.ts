@@ -31,6 +31,7 @@ import { placementKind } from './placements/kind';
 import { planItemKind } from './plan-items/kind';
 import { planKind } from './plans/kind';
 import { priceSnapshotKind } from './price-snapshots/kind';
+import { protocolKind } from './protocols/kind';
 import { readingKind } from './readings/kind';
 import { rehearsalKind } from './rehearsals/kind';
 import { runKind } from './runs/kind';
@@ -44,6 +45,7 @@ export const RECORD_KINDS: readonly RecordKind[] = [
 	cellTypeKind,
 	clauseKind,
 	calibrationKind,
+	protocolKind,
 	instrumentKind,
 	bankKind,
 	batteryKind,

@@ -1,3 +1,4 @@
+import { bindingClause } from '$lib/core/clauses';
 import type { Stage } from '$lib/core/shared';
 import {
 	bankCapacities,
@@ -15,7 +16,7 @@ import {
 import type { StageVerdict } from '$lib/core/verdicts';
 import { loadBankPicture } from '../bank-picture/load';
 import { bankVerdicts } from '../judgements/store';
-import { notedRuns, planItems, plans, priceSnapshots } from '../records';
+import { notedRuns, planItems, plans, priceSnapshots, protocols } from '../records';
 import { looseByCellType } from '../bank-picture/loose-cells';
 import { balanceFacts } from '../stages/balance/stage';
 import { buildFacts } from '../stages/build/stage';
@@ -113,6 +114,8 @@ export const testPage = (bankId: number) =>
 				capacities: bankCapacities(picture).map((c) => shownCapacity(picture, c)),
 				instruments: await instrumentChoices(),
 				roomC: await roomTemperatureC(bankId),
+				protocols: await protocols.all({}),
+				clause: picture.clauses.length ? bindingClause(picture.clauses) : null,
 				notedRuns: ids.length ? await notedRuns.all({ cellId: ids, runId: null }) : []
 			};
 		})()

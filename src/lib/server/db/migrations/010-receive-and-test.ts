@@ -55,6 +55,11 @@ export async function up(knex: Knex): Promise<void> {
 		t.json('notes').notNullable().comment('lines read off a display: s since the start, Ah, V');
 		t.integer('run_id').unsigned().references('id').inTable('runs');
 	});
+	await createRecords(knex, 'protocols', (t) => {
+		t.string('name', 60).notNullable();
+		for (const name of ['charge_v', 'charge_c_rate', 'tail_c_rate', 'rest_h', 'discharge_c_rate', 'cutoff_v'])
+			t.double(name);
+	});
 	await createRecords(knex, 'storage_tests', (t) => {
 		ofCell(t);
 		moment(t, 'charged_at').notNullable();
