@@ -18,6 +18,7 @@ const SECTIONS = [
 	'witness',
 	'match',
 	'join',
+	'links',
 	'balance',
 	'build',
 	'limits',
@@ -33,6 +34,7 @@ const TITLES = {
 	storage: 'Cells in storage',
 	grade: 'Grades',
 	join: 'Joining in parallel',
+	links: 'Series links off',
 	witness: 'What measured the same charge'
 };
 

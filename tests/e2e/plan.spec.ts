@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '../support/e2e';
+import { awake, expect, test, type Page } from '../support/e2e';
 
 test.use({ actionTimeout: 15_000 });
 
@@ -153,6 +153,7 @@ test('two tabs do not overwrite each other’s plan', async ({ page, context }) 
 	await expect.poll(async () => (await planOf(page, base))?.cellPrice).toBe(70);
 	const other = await context.newPage();
 	await other.goto(`${base}/plan/layout`);
+	await awake(other);
 	await other.getByLabel(/^A BMS costs/).fill('99');
 	await other.getByLabel(/^A BMS costs/).press('Enter');
 	await expect.poll(async () => (await planOf(page, base))?.bmsPrice).toBe(99);

@@ -1,7 +1,7 @@
 import { invalidateAll } from '$app/navigation';
 import { NO_PLAN, type BankPlan } from '$lib/core/planning';
 import { attempt } from './announce';
-import { api } from './api';
+import { ApiProblem, api } from './api';
 import type { BodyFor } from './api-shapes';
 
 /** A plan as it is stored, with what records carry. */
@@ -41,22 +41,39 @@ export class PlanDesk {
 	}
 
 	change(changes: Partial<BankPlan>): void {
+		const before = this.plan;
 		this.plan = { ...this.plan, ...changes };
 		this.#open++;
-		this.#written = this.#written.then(() => this.#write(changes));
+		this.#written = this.#written.then(() => this.#write(changes, before));
 	}
 
-	async #write(changes: Partial<BankPlan>): Promise<void> {
+	async #write(changes: Partial<BankPlan>, before: BankPlan): Promise<void> {
 		const done = await attempt(async () => {
-			const body = { ...changes } as unknown as Partial<PlanBody>;
-			const stored =
-				this.#id === null
-					? await api.post('plans', { ...body, bankId: this.bankId } as PlanBody)
-					: await api.patch(`plans/${this.#id}`, { ...body, version: this.#version });
-			({ id: this.#id, version: this.#version } = stored as unknown as StoredPlan);
+			try {
+				await this.#send(changes);
+			} catch (error) {
+				if (!(error instanceof ApiProblem && error.status === 409)) throw error;
+				// Another tab was first: what it wrote stands, and this goes beside it unless it is of the same fields.
+				const { items } = (await api.get('plans', { bankId: this.bankId } as never)) as { items: unknown[] };
+				const stored = (items[0] ?? null) as StoredPlan | null;
+				const theirs = planOf(stored);
+				const same = (key: keyof BankPlan) => JSON.stringify(theirs[key]) === JSON.stringify(before[key]);
+				if (!stored || !(Object.keys(changes) as (keyof BankPlan)[]).every(same)) throw error;
+				({ id: this.#id, version: this.#version } = stored);
+				await this.#send(changes);
+			}
 		});
 		this.#open--;
 		// Refused, perhaps because another tab was first: what is stored is shown again.
 		if (this.#open === 0 || !done) await invalidateAll();
+	}
+
+	async #send(changes: Partial<BankPlan>): Promise<void> {
+		const body = { ...changes } as unknown as Partial<PlanBody>;
+		const stored =
+			this.#id === null
+				? await api.post('plans', { ...body, bankId: this.bankId } as PlanBody)
+				: await api.patch(`plans/${this.#id}`, { ...body, version: this.#version });
+		({ id: this.#id, version: this.#version } = stored as unknown as StoredPlan);
 	}
 }

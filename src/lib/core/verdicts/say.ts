@@ -7,6 +7,7 @@ import { GRADE_WORDS, type GradeFacts } from './grade-words';
 import { JOIN_WORDS, type JoinFacts } from './join-words';
 import { LABEL_WORDS, type LabelFacts } from './label-words';
 import { LIMITS_WORDS, type LimitsFacts } from './limits-words';
+import { LINKS_WORDS, type LinksFacts } from './links-words';
 import { MATCH_WORDS, type MatchFacts } from './match-words';
 import { PLAN_WORDS, type PlanFacts } from './plan-words';
 import { PLANNING_WORDS, type PlanningFacts } from './planning-words';
@@ -32,6 +33,7 @@ export interface FactsByCode
 		WitnessFacts,
 		MatchFacts,
 		JoinFacts,
+		LinksFacts,
 		BalanceFacts,
 		BuildFacts,
 		LimitsFacts,
@@ -53,6 +55,7 @@ const WORDS: { [C in VerdictCode]: (said: Said<FactsByCode[C]>) => Sentences } =
 	...WITNESS_WORDS,
 	...MATCH_WORDS,
 	...JOIN_WORDS,
+	...LINKS_WORDS,
 	...BALANCE_WORDS,
 	...BUILD_WORDS,
 	...LIMITS_WORDS,

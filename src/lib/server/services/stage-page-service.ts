@@ -140,10 +140,12 @@ export const balancePage = (bankId: number, chosen: readonly number[] = []) =>
 			const picture = await loadBankPicture(bankId);
 			const balance = await balanceFacts(picture, chosen.length ? chosen : null);
 			const inRow = new Set(balance.cells.map((c) => c.id));
+			const capacities = new Map(bankCapacities(picture).map((c) => [c.cell.id, c.capacityAh]));
 			return {
 				balance,
 				mayStand: picture.cells.map(({ id, label, groupId }) => {
-					return { id, label, placed: groupId !== null, inRow: inRow.has(id) };
+					const placed = groupId !== null;
+					return { id, label, placed, inRow: inRow.has(id), capacityAh: capacities.get(id) ?? null };
 				}),
 				instruments: await instrumentChoices(),
 				roomC: await roomTemperatureC(bankId)

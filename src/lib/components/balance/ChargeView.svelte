@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { Snippet } from 'svelte';
 	import { goto, invalidateAll } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
@@ -18,10 +19,15 @@
 	import { HOLD_S } from '$lib/core/balance';
 	import type { BalanceAnswer } from '$lib/core/balance';
 	import { cellsOf } from '$lib/core/verdicts';
+	import type { BalanceData } from './balance-data';
 	import { settingApart } from '$lib/client/set-apart';
 	import { formatDateTime, fromUserUnits, toUserUnits, unitOf } from '$lib/core/units';
 
-	let { data } = $props();
+	interface Props {
+		data: BalanceData;
+		views: Snippet;
+	}
+	let { data, views }: Props = $props();
 	const bank = $derived(data.overview.bank);
 	const balance = $derived(data.balance);
 	const plan = $derived(balance.plan);
@@ -69,7 +75,7 @@
 				})
 			)
 		)
-			await goto(`/banks/${bank.id}/balance`, { invalidateAll: true, noScroll: true });
+			await goto(`/banks/${bank.id}/balance/charge`, { invalidateAll: true, noScroll: true });
 	}
 	let queue = Promise.resolve();
 	/** One change after the other, each on the version the one before left: ticking fast loses nothing. */
@@ -150,6 +156,7 @@
 	verdicts={data.verdicts}
 	onsetapart={settingApart(bank.id, 'balance')}
 >
+	{@render views()}
 	{#if balance.noPlan}
 		<p class="sheet p-6"><strong>There is no plan for this charge.</strong> {balance.noPlan}</p>
 	{:else if !plan}
@@ -169,7 +176,7 @@
 				}}
 				label="Cells in the parallel row, rest voltage and bounds of charge on arrival"
 			/>
-			{#if !run || ended}<RowPicker cells={data.mayStand} to="/banks/{bank.id}/balance" />{/if}
+			{#if !run || ended}<RowPicker cells={data.mayStand} to="/banks/{bank.id}/balance/charge" />{/if}
 			{#if balance.join && !run && balance.join.verdict.code !== 'join-checked'}
 				<p class="sheet p-4" data-warmth={balance.join.verdict.warmth}>
 					<strong>{balance.join.verdict.title}.</strong>

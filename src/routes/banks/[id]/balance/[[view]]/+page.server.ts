@@ -1,4 +1,5 @@
 import { idOf } from '$lib/server/http/endpoint';
+import { viewAsked } from '$lib/server/http/last-view';
 import { loaded } from '$lib/server/http/load';
 import { balancePage } from '$lib/server/services/stage-page-service';
 import type { PageServerLoad } from './$types';
@@ -7,5 +8,9 @@ import type { PageServerLoad } from './$types';
 const chosenCells = (url: URL): number[] =>
 	url.searchParams.getAll('cell').flatMap((text) => (/^\d{1,10}$/.test(text) ? [Number(text)] : []));
 
-export const load: PageServerLoad = ({ params, url }) =>
-	loaded((async () => balancePage(idOf(params.id, 'bank'), chosenCells(url)))());
+const VIEWS = ['charge', 'method', 'links', 'vessels'] as const;
+
+export const load: PageServerLoad = async ({ params, url, cookies }) => ({
+	...(await loaded((async () => balancePage(idOf(params.id, 'bank'), chosenCells(url)))())),
+	view: viewAsked(params.view, VIEWS, 'balance', cookies)
+});

@@ -1,0 +1,141 @@
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+	import Choice from '$lib/components/forms/Choice.svelte';
+	import Field from '$lib/components/forms/Field.svelte';
+	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import { HINDRANCE_WORDS, METHOD_WORDS, compareMethods, type AtHand, type LivesAt } from '$lib/core/balance-methods';
+	import { settingApart } from '$lib/client/set-apart';
+	import type { BalanceData } from './balance-data';
+
+	let { data, views }: { data: BalanceData; views: Snippet } = $props();
+	const bank = $derived(data.overview.bank);
+	const cells = $derived(data.balance.cells);
+	const mean = (list: readonly number[]) => (list.length ? list.reduce((a, b) => a + b, 0) / list.length : null);
+	/** Where the charge of each is bounded, the middle of its bounds; a crate comes at about a third. */
+	const socNow = $derived(mean(cells.map((c) => (c.socLow + c.socHigh) / 2)) ?? 0.3);
+	// svelte-ignore state_referenced_locally
+	let at = $state({
+		cellSupplyA: data.balance.supply.supplyA as number | null,
+		stringSupplyA: 0 as number | null,
+		loadA: 0 as number | null,
+		bars: Math.max(1, cells.length) as number | null,
+		hasBms: true,
+		balancerA: 0.1 as number | null,
+		balancerHoursADay: 1 as number | null,
+		attendedHoursADay: Math.max(1, data.settings.wakeUntilH - data.settings.wakeFromH) as number | null,
+		days: null as number | null,
+		apartPercent: null as number | null,
+		livesAt: 'top' as LivesAt
+	});
+	const number = (value: number | null, least = 0) => Math.max(least, Number(value ?? 0) || 0);
+	const plans = $derived.by(() => {
+		const capacityAh = data.overview.cellType?.ratedAh ?? 100;
+		const atHand: AtHand = {
+			...{ cells: Math.max(1, cells.length || bank.series * bank.parallel), series: bank.series, capacityAh },
+			...{ soc: Math.min(0.95, socNow), apart: at.apartPercent === null ? null : number(at.apartPercent) / 100 },
+			...{ cellSupplyA: number(at.cellSupplyA), stringSupplyA: number(at.stringSupplyA), loadA: number(at.loadA) },
+			...{ bars: number(at.bars, 1), hasBms: at.hasBms, balancerA: number(at.balancerA), livesAt: at.livesAt },
+			...{ balancerHoursADay: number(at.balancerHoursADay), attendedHoursADay: number(at.attendedHoursADay, 0.25) },
+			days: at.days ? number(at.days) : null
+		};
+		return compareMethods(atHand);
+	});
+	const span = (hours: number | null) =>
+		hours === null
+			? 'it does not end'
+			: hours === 0
+				? 'no time'
+				: hours < 48
+					? `about ${Math.max(1, Math.round(hours))} h`
+					: `about ${Math.round(hours / 24)} days`;
+</script>
+
+<StagePage
+	title="Which method?"
+	subtitle="by what is at hand, who is at home, and which end the bank lives at"
+	verdicts={data.verdicts}
+	onsetapart={settingApart(bank.id, 'balance')}
+>
+	{@render views()}
+	<section class="sheet mb-4 grid gap-3 p-4" aria-label="At hand">
+		<Choice
+			label="The bank spends its days"
+			bind:value={at.livesAt}
+			options={[
+				{ value: 'top', text: 'near full (solar, shore)' },
+				{ value: 'middle', text: 'in the middle' },
+				{ value: 'bottom', text: 'run down to empty' }
+			]}
+		/>
+		<div class="grid grid-cols-2 items-start gap-3 sm:grid-cols-4">
+			<Field label="Supply for one cell" unit="A" type="number" min="0" bind:value={at.cellSupplyA} />
+			<Field label="Charger for the string" unit="A" type="number" min="0" bind:value={at.stringSupplyA} />
+			<Field label="Load for one cell" unit="A" type="number" min="0" bind:value={at.loadA} />
+			<Field label="Bars for so many cells" type="number" min="1" bind:value={at.bars} />
+			<Field label="Balancer" unit="A" type="number" min="0" bind:value={at.balancerA} />
+			<Field label="It works" unit="h a day" type="number" min="0" bind:value={at.balancerHoursADay} />
+			<Field label="Somebody is there" unit="h a day" type="number" min="0" bind:value={at.attendedHoursADay} />
+			<Field label="There is time" unit="days" type="number" min="0" bind:value={at.days} hint="blank: as it takes" />
+			<Field
+				label="Apart by"
+				unit="% of one"
+				type="number"
+				min="0"
+				bind:value={at.apartPercent}
+				hint="blank: not known, 5 % taken"
+			/>
+			<label class="tap flex items-center gap-2 self-center"
+				><input type="checkbox" class="checkbox" bind:checked={at.hasBms} /> a BMS that trips</label
+			>
+		</div>
+	</section>
+	<ol class="grid gap-3">
+		{#each plans as plan, i (plan.method)}
+			{@const words = METHOD_WORDS[plan.method]}
+			<li class="sheet grid gap-1 p-4" class:first={i === 0 && plan.hindrances.length === 0}>
+				<div class="flex flex-wrap items-baseline justify-between gap-x-4">
+					<h2>{words.name}{i === 0 && plan.hindrances.length === 0 ? ' fits best' : ''}</h2>
+					<p class="figure">
+						{span(plan.hours)}{plan.attendedHours > 0
+							? `, ${Math.max(1, Math.round(plan.attendedHours))} h of your own`
+							: ''}
+					</p>
+				</div>
+				{#if plan.hindrances.length}<p class="ember-text font-semibold">
+						Not now: {plan.hindrances.map((h) => HINDRANCE_WORDS[h]).join('; ')}.
+					</p>{/if}
+				<p>{words.does}</p>
+				<dl class="grid gap-x-6 sm:grid-cols-3">
+					<div>
+						<dt class="muted text-sm">Gives</dt>
+						<dd>{words.gives}</dd>
+					</div>
+					<div>
+						<dt class="muted text-sm">Costs</dt>
+						<dd>{words.costs}</dd>
+					</div>
+					<div>
+						<dt class="muted text-sm">Can go wrong</dt>
+						<dd>{words.risk}</dd>
+					</div>
+				</dl>
+				{#if plan.method === 'top' && plan.hindrances.length === 0}<p>
+						<a class="link" href="/banks/{bank.id}/balance/charge">Plan it</a>
+					</p>
+				{:else if plan.method === 'fast'}<p>
+						<a class="link" href="/banks/{bank.id}/balance/links">Prove the links off</a> before anything is joined
+					</p>{/if}
+			</li>
+		{/each}
+	</ol>
+	<p class="muted mt-3">
+		Hours are reckoned from {Math.round(socNow * 100)} % of charge, default times by hand, and a taper of three hours: a guide,
+		no promise.
+	</p>
+</StagePage>
+
+<style>
+	.first {
+		box-shadow: 0 0 0 2px var(--color-base-content);
+	}
+</style>

@@ -1,0 +1,276 @@
+<script lang="ts">
+	import { onDestroy, untrack, type Snippet } from 'svelte';
+	import { scaleLinear } from 'd3-scale';
+	import Choice from '$lib/components/forms/Choice.svelte';
+	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import { settingApart } from '$lib/client/set-apart';
+	import {
+		CHALLENGES,
+		createVessels,
+		moveCharge,
+		pour,
+		usableAh,
+		voltsOf,
+		whoStops,
+		type Challenge,
+		type Stop,
+		type Vessels
+	} from '$lib/core/vessels';
+	import type { BalanceData } from './balance-data';
+
+	let { data, views }: { data: BalanceData; views: Snippet } = $props();
+	const bank = $derived(data.overview.bank);
+	/** More are not told apart by eye. */
+	const MOST = 16;
+	const own = $derived(data.mayStand.filter((c) => c.capacityAh !== null).slice(0, MOST));
+	const EXAMPLE_AH = [100, 96, 104, 92];
+	type Preset = 'top' | 'bottom' | 'unbalanced';
+	let preset = $state<Preset>('unbalanced');
+	let from = $state<'own' | 'example'>('example');
+	const labels = $derived(from === 'own' ? own.map((c) => c.label) : EXAMPLE_AH.map((_, i) => `Cell ${i + 1}`));
+	const capacities = $derived(from === 'own' ? own.map((c) => c.capacityAh!) : EXAMPLE_AH);
+	/** As they might come: none alike, the same each time. */
+	const asTheyCome = (n: number) => Array.from({ length: n }, (_, i) => 0.5 + 0.12 * Math.sin(2.4 * i + 1));
+	const begun = () => createVessels(capacities, preset === 'unbalanced' ? asTheyCome(capacities.length) : preset);
+	let challenge = $state<Challenge | null>(null);
+	let vessels = $state.raw<Vessels>(untrack(begun));
+	let stop = $state<Stop | null>(null);
+	let chosen = $state<number | null>(null);
+	let selected = $state(0);
+	let activeA = $state(0);
+	let playing = $state<1 | -1 | null>(null);
+	const names = $derived(challenge ? challenge.start.capacityAh.map((_, i) => `Cell ${i + 1}`) : labels);
+
+	function restart() {
+		pause();
+		vessels = challenge ? challenge.start : begun();
+		[stop, chosen, selected] = [null, null, 0];
+	}
+	function take(next: Challenge | null) {
+		challenge = next;
+		restart();
+	}
+	/** A step through all, at 0.2 C. */
+	const C_RATE = 0.2;
+	function step(direction: 1 | -1, share = 0.01) {
+		const meanAh = vessels.capacityAh.reduce((a, b) => a + b, 0) / vessels.capacityAh.length;
+		const moved = moveCharge(
+			vessels,
+			direction * share * meanAh,
+			bank.chemistry,
+			{ activeA, triggerV: 0.01 },
+			share / C_RATE
+		);
+		[vessels, stop] = [moved.vessels, moved.stop];
+		if (stop) pause();
+	}
+	const FRAME_MS = 40;
+	let timer: ReturnType<typeof setInterval> | undefined;
+	function pause() {
+		clearInterval(timer);
+		playing = null;
+	}
+	function play(direction: 1 | -1) {
+		const goesOn = playing !== direction;
+		pause();
+		if (!goesOn) return;
+		playing = direction;
+		timer = setInterval(() => step(direction, 0.006), FRAME_MS);
+	}
+	onDestroy(() => clearInterval(timer));
+
+	const volts = $derived(voltsOf(vessels, bank.chemistry));
+	const stops = $derived(whoStops(vessels));
+	const gives = $derived(usableAh(vessels));
+	const solved = $derived(challenge?.isSolved({ vessels, chosen }, bank.chemistry) ?? false);
+	const POUR_AH = $derived(Math.max(1, Math.round(0.02 * Math.max(...vessels.capacityAh))));
+
+	const WIDTH = 720;
+	const HEIGHT = 250;
+	const FOOT = 34;
+	const y = $derived(scaleLinear([0, Math.max(...vessels.capacityAh)], [HEIGHT - FOOT, 16]));
+	const slot = $derived(WIDTH / vessels.capacityAh.length);
+	const wide = $derived(Math.min(64, slot * 0.62));
+	const x = $derived((i: number) => i * slot + (slot - wide) / 2);
+	const v = $derived(scaleLinear([Math.min(3.15, Math.min(...volts)), Math.max(3.4, Math.max(...volts))], [76, 8]));
+</script>
+
+<StagePage
+	title="Who stops it?"
+	subtitle="each cell a vessel as tall as its capacity, filled to its charge; one current through all"
+	verdicts={data.verdicts}
+	onsetapart={settingApart(bank.id, 'balance')}
+>
+	{@render views()}
+	<section class="sheet grid gap-3 p-4" aria-label="The string">
+		{#if challenge}
+			<div class="flex flex-wrap items-baseline gap-3">
+				<p class="grow text-lg font-bold">{challenge.question}</p>
+				<button class="btn tap" onclick={() => take(null)}>Back to the string</button>
+			</div>
+		{:else}
+			<div class="flex flex-wrap items-end gap-4">
+				{#if own.length > 1}<Choice
+						label="Cells"
+						value={from}
+						options={[
+							{ value: 'example', text: 'four unlike ones' },
+							{ value: 'own', text: `your own ${own.length}` }
+						]}
+						onchange={(value) => {
+							from = value;
+							restart();
+						}}
+					/>{/if}
+				<Choice
+					label="They begin"
+					value={preset}
+					options={[
+						{ value: 'unbalanced', text: 'as they come' },
+						{ value: 'top', text: 'full together' },
+						{ value: 'bottom', text: 'empty together' }
+					]}
+					onchange={(value) => {
+						preset = value;
+						restart();
+					}}
+				/>
+				<Choice
+					label="Active balancer"
+					value={String(activeA)}
+					options={[
+						{ value: '0', text: 'none' },
+						{ value: '2', text: '2 A' },
+						{ value: '5', text: '5 A' }
+					]}
+					onchange={(value) => (activeA = Number(value))}
+				/>
+			</div>
+		{/if}
+		<svg viewBox="0 0 {WIDTH} {HEIGHT}" class="w-full" role="img" aria-label="Charge in each cell">
+			{#each vessels.capacityAh as ah, i (i)}
+				<g class:picked={i === selected}>
+					<rect
+						class="water"
+						x={x(i)}
+						width={wide}
+						y={y(vessels.chargeAh[i]!)}
+						height={y(0) - y(vessels.chargeAh[i]!)}
+					/>
+					<rect
+						class="vessel"
+						data-stops={stop?.cell === i ? stop.end : null}
+						x={x(i)}
+						width={wide}
+						y={y(ah)}
+						height={y(0) - y(ah)}
+						rx="4"
+					/>
+					<text x={x(i) + wide / 2} y={HEIGHT - 18} text-anchor="middle">{names[i]}</text>
+					<text class="minor" x={x(i) + wide / 2} y={HEIGHT - 4} text-anchor="middle"
+						>{vessels.chargeAh[i]!.toFixed(0)} of {ah.toFixed(0)}</text
+					>
+				</g>
+			{/each}
+		</svg>
+		<svg viewBox="0 0 {WIDTH} 92" class="w-full" role="img" aria-label="Rest volts of each cell">
+			<line class="axis" x1="0" x2={WIDTH} y1={v(3.3)} y2={v(3.3)} />
+			<text class="minor" x="2" y={v(3.3) - 3}>3.30 V</text>
+			{#each volts as reading, i (i)}
+				<circle cx={x(i) + wide / 2} cy={v(reading)} r="5" class="dot" />
+				<text class="minor" x={x(i) + wide / 2} y={90} text-anchor="middle">{reading.toFixed(3)} V</text>
+			{/each}
+		</svg>
+		<div class="flex flex-wrap gap-2">
+			<button class="btn tap" onclick={() => step(-1)}>− a little</button>
+			<button class="btn btn-primary tap" aria-pressed={playing === -1} onclick={() => play(-1)}
+				>{playing === -1 ? 'Pause' : 'Run it down'}</button
+			>
+			<button class="btn btn-primary tap" aria-pressed={playing === 1} onclick={() => play(1)}
+				>{playing === 1 ? 'Pause' : 'Charge it'}</button
+			>
+			<button class="btn tap" onclick={() => step(1)}>+ a little</button>
+			<button class="btn tap" onclick={restart}>From the beginning</button>
+		</div>
+		<p role="status" class="text-lg">
+			{#if stop}<strong>{names[stop.cell]} is {stop.end}</strong> and stops the string; the others
+				{stop.end === 'full' ? 'still have room' : 'still hold charge'} that nobody gets.
+			{:else}From here {names[stops.full]} would stop the charge and {names[stops.empty]} the discharge.{/if}
+			From full to empty this string gives <strong class="figure">{gives.toFixed(1)} Ah</strong>.
+		</p>
+		<div class="flex flex-wrap items-center gap-2" role="group" aria-label="One cell alone">
+			<span class="muted">One alone, with a supply or a load on it:</span>
+			<select class="select tap w-32" aria-label="Cell" bind:value={selected}>
+				{#each names as name, i (i)}<option value={i}>{name}</option>{/each}
+			</select>
+			<button class="btn tap" onclick={() => ([vessels, stop] = [pour(vessels, selected, POUR_AH), null])}
+				>Pour in {POUR_AH} Ah</button
+			>
+			<button class="btn tap" onclick={() => ([vessels, stop] = [pour(vessels, selected, -POUR_AH), null])}
+				>Take out {POUR_AH} Ah</button
+			>
+		</div>
+		{#if challenge && challenge.asks !== 'vessels'}
+			<div class="flex flex-wrap gap-2" role="group" aria-label="Your answer">
+				{#each challenge.sentences ?? names as text, i (text)}<button
+						class="btn tap"
+						aria-pressed={chosen === i}
+						onclick={() => (chosen = i)}>{text}</button
+					>{/each}
+			</div>
+		{/if}
+		{#if challenge && (solved || chosen !== null)}
+			<p role="status" class="font-semibold">
+				{solved ? `That is it. ${challenge.because}` : 'Not that one. Run it and see.'}
+			</p>
+		{/if}
+		<p class="muted">
+			Alike in volts is not alike in charge: on the plateau a few millivolts hide a fifth of a cell. Only the two ends
+			tell.
+		</p>
+	</section>
+	<section class="mt-4" aria-label="Six questions">
+		<h2>Six questions it answers</h2>
+		<ol class="grid gap-2 sm:grid-cols-2">
+			{#each CHALLENGES as c (c.key)}<li>
+					<button class="btn tap w-full justify-start text-left whitespace-normal" onclick={() => take(c)}
+						>{c.question}</button
+					>
+				</li>{/each}
+		</ol>
+	</section>
+</StagePage>
+
+<style>
+	.vessel {
+		fill: none;
+		stroke: var(--color-base-content);
+		stroke-width: 1.6;
+	}
+	.picked .vessel {
+		stroke-width: 3;
+	}
+	.vessel[data-stops='full'],
+	.vessel[data-stops='empty'] {
+		stroke: var(--ember);
+		stroke-width: 4;
+	}
+	.water {
+		fill: var(--measure-2);
+	}
+	text {
+		font-size: 13px;
+		fill: var(--color-base-content);
+	}
+	.minor {
+		font-size: 11px;
+	}
+	.axis {
+		stroke: var(--line);
+		stroke-dasharray: 3 4;
+	}
+	.dot {
+		fill: var(--measure-4);
+		stroke: var(--color-base-content);
+	}
+</style>

@@ -1,0 +1,16 @@
+import type { ShownInstrument } from '$lib/components/live/instrument-choice';
+import type { BalanceState, PictureBank, PictureCellType } from '$lib/core/stages';
+import type { Settings } from '$lib/core/units';
+import type { StageVerdict } from '$lib/core/verdicts';
+
+/** What the page of Balance is given. */
+export interface BalanceData {
+	overview: { bank: PictureBank; cellType: PictureCellType | null };
+	balance: BalanceState;
+	/** Cells that may stand in its row. */
+	mayStand: { id: number; label: string; placed: boolean; inRow: boolean; capacityAh: number | null }[];
+	instruments: ShownInstrument[];
+	roomC: number | null;
+	settings: Settings;
+	verdicts: StageVerdict[];
+}

@@ -1,0 +1,57 @@
+import { describe, expect, it } from 'vitest';
+import { HINDRANCE_WORDS, METHODS, METHOD_WORDS, compareMethods, type AtHand, type Method } from '.';
+
+const atHand: AtHand = {
+	...{ cells: 16, series: 8, capacityAh: 280, soc: 0.5, apart: 0.05, cellSupplyA: 30, stringSupplyA: 40 },
+	...{ loadA: 20, bars: 16, hasBms: true, balancerA: 2, balancerHoursADay: 1, attendedHoursADay: 8 },
+	...{ days: null, livesAt: 'top' }
+};
+const of = (method: Method, more: Partial<AtHand> = {}) =>
+	compareMethods({ ...atHand, ...more }).find((p) => p.method === method)!;
+
+describe('the schools of balancing', () => {
+	it('top by hand: 16 × 140 Ah at 30 A, and the taper', () => expect(of('top').hours).toBeCloseTo(2240 / 30 + 3, 9));
+	it('fast is faster than top, and asks for more of one’s hands', () => {
+		expect(of('fast').hours!).toBeLessThan(of('top').hours! / 2);
+		expect(of('fast').attendedHours).toBeGreaterThan(2 * 16 * 0.1);
+	});
+	it('a balancer needs Ah apart by Ah a day: 14 Ah at 2 A for an hour are a week', () => {
+		expect(of('balancer').days).toBeCloseTo(7, 9);
+		expect(of('balancer', { balancerA: 0.05 }).hindrances).toContain('never-catches-up');
+		expect(of('balancer', { balancerA: 0.05 }).hours).toBeNull();
+	});
+	it('bars for half of them make two sets', () =>
+		expect(of('top', { bars: 8 }).hours! - of('top').hours!).toBeCloseTo(3, 9));
+	it.each([
+		['top', { cellSupplyA: 0 }, 'no-cell-supply'],
+		['top', { bars: 1 }, 'no-bars'],
+		['top', { livesAt: 'bottom' }, 'other-end'],
+		['top', { days: 2 }, 'takes-too-long'],
+		['fast', { hasBms: false }, 'no-bms'],
+		['fast', { stringSupplyA: 0 }, 'no-string-supply'],
+		['bottom', { loadA: 0 }, 'no-load'],
+		['bottom', { livesAt: 'top' }, 'other-end'],
+		['bottom', { attendedHoursADay: 2, livesAt: 'bottom' }, 'nobody-there'],
+		['balancer', { balancerA: 0 }, 'no-balancer'],
+		['none', { apart: null }, 'stays-apart']
+	] as const)('%s with %j: %s', (method, more, hindrance) => expect(of(method, more).hindrances).toContain(hindrance));
+	it('what fits comes first; cells that are known to be alike need nothing', () => {
+		expect(compareMethods({ ...atHand, apart: 0.005 })[0]!.method).toBe('none');
+		const first = compareMethods({ ...atHand, balancerA: 0 })[0]!;
+		expect(first.hindrances).toEqual([]);
+		expect(['top', 'fast']).toContain(first.method);
+		expect(compareMethods({ ...atHand, livesAt: 'bottom', balancerA: 0, attendedHoursADay: 10 })[0]!.method).toBe(
+			'bottom'
+		);
+	});
+	it('every school and every hindrance has its words', () => {
+		for (const method of METHODS)
+			expect(Object.values(METHOD_WORDS[method]).every((text) => text.length > 5)).toBe(true);
+		expect(Object.values(HINDRANCE_WORDS).every((text) => text.length > 5)).toBe(true);
+	});
+	it('refuses no cells and no hours', () => {
+		expect(() => compareMethods({ ...atHand, cells: 0 })).toThrow(/cells/);
+		expect(() => compareMethods({ ...atHand, attendedHoursADay: 0 })).toThrow(/attendedHoursADay/);
+		expect(() => compareMethods({ ...atHand, loadA: -1 })).toThrow(/loadA/);
+	});
+});

@@ -1,0 +1,11 @@
+export {
+	LIVES_AT,
+	METHODS,
+	compareMethods,
+	type AtHand,
+	type Hindrance,
+	type LivesAt,
+	type Method,
+	type MethodPlan
+} from './compare-methods';
+export { METHOD_WORDS, HINDRANCE_WORDS } from './method-words';

@@ -1,0 +1,1 @@
+export { judgeLinksOff, linkState, type LinkState } from './prove-off';
