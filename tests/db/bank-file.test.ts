@@ -52,8 +52,16 @@ beforeAll(async () => {
 	});
 	for (const { id: cellId } of tray.slice(1)) await make('runs', { cellId, capacityAh: 101, temperatureC: 25 });
 	const [a, b, c, d, e] = tray.map((t) => t.id);
-	await acceptMatch(bank.id, { groups: [[a!], [b!], [c!], [d!]], placedAt: '2026-03-20T00:00:00Z' });
-	await acceptMatch(bank.id, { groups: [[e!], [b!], [c!], [d!]], placedAt: '2026-03-21T00:00:00Z' });
+	await acceptMatch(bank.id, {
+		groups: [[a!], [b!], [c!], [d!]],
+		placedAt: '2026-03-20T00:00:00Z',
+		despite: 'a test of files'
+	});
+	await acceptMatch(bank.id, {
+		groups: [[e!], [b!], [c!], [d!]],
+		placedAt: '2026-03-21T00:00:00Z',
+		despite: 'a test of files'
+	});
 	const run = await make<{ id: number }>('balance-runs', {
 		...{ bankId: bank.id, supplyA: 20, leadOhm: 0.01, startedAt: '2026-03-22T00:00:00Z', checklist: { joined: true } }
 	});

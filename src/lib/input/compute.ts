@@ -106,6 +106,8 @@ export class MatchGroupsInput {
 	/** Cell ids a group, group 1 first; groups of battery 1, then 2, … */
 	@IsArray() @ArrayMinSize(1) @AtMost(4096) @WholeGroups() groups!: number[][];
 	@Maybe() @When() placedAt?: string;
+	/** Why they are built although something speaks against it: kept on the batteries. */
+	@Maybe() @Text(400) despite?: string | null;
 	/** Placements that stood when this was decided, by id: others since are a conflict. As they stand when missing. */
 	@Maybe() @IsArray() @AtMost(4096) @IsInt({ each: true }) replaces?: number[];
 }

@@ -13,12 +13,13 @@
 	const mean = (list: readonly number[]) => (list.length ? list.reduce((a, b) => a + b, 0) / list.length : null);
 	/** Where the charge of each is bounded, the middle of its bounds; a crate comes at about a third. */
 	const socNow = $derived(mean(cells.map((c) => (c.socLow + c.socHigh) / 2)) ?? 0.3);
+	const inAll = $derived(Math.max(1, cells.length || bank.series * bank.parallel));
 	// svelte-ignore state_referenced_locally
 	let at = $state({
 		cellSupplyA: data.balance.supply.supplyA as number | null,
 		stringSupplyA: 0 as number | null,
 		loadA: 0 as number | null,
-		bars: Math.max(1, cells.length) as number | null,
+		bars: inAll as number | null,
 		hasBms: true,
 		balancerA: 0.1 as number | null,
 		balancerHoursADay: 1 as number | null,
@@ -31,7 +32,7 @@
 	const plans = $derived.by(() => {
 		const capacityAh = data.overview.cellType?.ratedAh ?? 100;
 		const atHand: AtHand = {
-			...{ cells: Math.max(1, cells.length || bank.series * bank.parallel), series: bank.series, capacityAh },
+			...{ cells: inAll, series: bank.series, capacityAh },
 			...{ soc: Math.min(0.95, socNow), apart: at.apartPercent === null ? null : number(at.apartPercent) / 100 },
 			...{ cellSupplyA: number(at.cellSupplyA), stringSupplyA: number(at.stringSupplyA), loadA: number(at.loadA) },
 			...{ bars: number(at.bars, 1), hasBms: at.hasBms, balancerA: number(at.balancerA), livesAt: at.livesAt },

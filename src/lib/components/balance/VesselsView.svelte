@@ -85,14 +85,14 @@
 	const solved = $derived(challenge?.isSolved({ vessels, chosen }, bank.chemistry) ?? false);
 	const POUR_AH = $derived(Math.max(1, Math.round(0.02 * Math.max(...vessels.capacityAh))));
 
-	const WIDTH = 720;
-	const HEIGHT = 250;
+	let WIDTH = $state(720);
+	const HEIGHT = 230;
 	const FOOT = 34;
 	const y = $derived(scaleLinear([0, Math.max(...vessels.capacityAh)], [HEIGHT - FOOT, 16]));
 	const slot = $derived(WIDTH / vessels.capacityAh.length);
 	const wide = $derived(Math.min(64, slot * 0.62));
 	const x = $derived((i: number) => i * slot + (slot - wide) / 2);
-	const v = $derived(scaleLinear([Math.min(3.15, Math.min(...volts)), Math.max(3.4, Math.max(...volts))], [76, 8]));
+	const v = $derived(scaleLinear([Math.min(3.15, Math.min(...volts)), Math.max(3.4, Math.max(...volts))], [50, 8]));
 </script>
 
 <StagePage
@@ -108,7 +108,61 @@
 				<p class="grow text-lg font-bold">{challenge.question}</p>
 				<button class="btn tap" onclick={() => take(null)}>Back to the string</button>
 			</div>
-		{:else}
+		{/if}
+		<div bind:clientWidth={WIDTH}>
+			<svg viewBox="0 0 {WIDTH} {HEIGHT}" class="w-full" role="img" aria-label="Charge in each cell">
+				{#each vessels.capacityAh as ah, i (i)}
+					<g class:picked={i === selected}>
+						<rect
+							class="water"
+							x={x(i)}
+							width={wide}
+							y={y(vessels.chargeAh[i]!)}
+							height={y(0) - y(vessels.chargeAh[i]!)}
+						/>
+						<rect
+							class="vessel"
+							data-stops={stop?.cell === i ? stop.end : null}
+							x={x(i)}
+							width={wide}
+							y={y(ah)}
+							height={y(0) - y(ah)}
+							rx="4"
+						/>
+						<text x={x(i) + wide / 2} y={HEIGHT - 18} text-anchor="middle">{names[i]}</text>
+						<text class="minor" x={x(i) + wide / 2} y={HEIGHT - 4} text-anchor="middle"
+							>{vessels.chargeAh[i]!.toFixed(0)} of {ah.toFixed(0)}</text
+						>
+					</g>
+				{/each}
+			</svg>
+			<svg viewBox="0 0 {WIDTH} 66" class="w-full" role="img" aria-label="Rest volts of each cell">
+				<line class="axis" x1="0" x2={WIDTH} y1={v(3.3)} y2={v(3.3)} />
+				<text class="minor" x="2" y={v(3.3) - 3}>3.30 V</text>
+				{#each volts as reading, i (i)}
+					<circle cx={x(i) + wide / 2} cy={v(reading)} r="5" class="dot" />
+					<text class="minor" x={x(i) + wide / 2} y={64} text-anchor="middle">{reading.toFixed(3)}</text>
+				{/each}
+			</svg>
+		</div>
+		<div class="flex flex-wrap gap-2">
+			<button class="btn tap" onclick={() => step(-1)}>− a little</button>
+			<button class="btn btn-primary tap" aria-pressed={playing === -1} onclick={() => play(-1)}
+				>{playing === -1 ? 'Pause' : 'Run it down'}</button
+			>
+			<button class="btn btn-primary tap" aria-pressed={playing === 1} onclick={() => play(1)}
+				>{playing === 1 ? 'Pause' : 'Charge it'}</button
+			>
+			<button class="btn tap" onclick={() => step(1)}>+ a little</button>
+			<button class="btn tap" onclick={restart}>From the beginning</button>
+		</div>
+		<p role="status" class="text-lg">
+			{#if stop}<strong>{names[stop.cell]} is {stop.end}</strong> and stops the string; the others
+				{stop.end === 'full' ? 'still have room' : 'still hold charge'} that nobody gets.
+			{:else}From here {names[stops.full]} would stop the charge and {names[stops.empty]} the discharge.{/if}
+			From full to empty this string gives <strong class="figure">{gives.toFixed(1)} Ah</strong>.
+		</p>
+		{#if !challenge}
 			<div class="flex flex-wrap items-end gap-4">
 				{#if own.length > 1}<Choice
 						label="Cells"
@@ -147,57 +201,6 @@
 				/>
 			</div>
 		{/if}
-		<svg viewBox="0 0 {WIDTH} {HEIGHT}" class="w-full" role="img" aria-label="Charge in each cell">
-			{#each vessels.capacityAh as ah, i (i)}
-				<g class:picked={i === selected}>
-					<rect
-						class="water"
-						x={x(i)}
-						width={wide}
-						y={y(vessels.chargeAh[i]!)}
-						height={y(0) - y(vessels.chargeAh[i]!)}
-					/>
-					<rect
-						class="vessel"
-						data-stops={stop?.cell === i ? stop.end : null}
-						x={x(i)}
-						width={wide}
-						y={y(ah)}
-						height={y(0) - y(ah)}
-						rx="4"
-					/>
-					<text x={x(i) + wide / 2} y={HEIGHT - 18} text-anchor="middle">{names[i]}</text>
-					<text class="minor" x={x(i) + wide / 2} y={HEIGHT - 4} text-anchor="middle"
-						>{vessels.chargeAh[i]!.toFixed(0)} of {ah.toFixed(0)}</text
-					>
-				</g>
-			{/each}
-		</svg>
-		<svg viewBox="0 0 {WIDTH} 92" class="w-full" role="img" aria-label="Rest volts of each cell">
-			<line class="axis" x1="0" x2={WIDTH} y1={v(3.3)} y2={v(3.3)} />
-			<text class="minor" x="2" y={v(3.3) - 3}>3.30 V</text>
-			{#each volts as reading, i (i)}
-				<circle cx={x(i) + wide / 2} cy={v(reading)} r="5" class="dot" />
-				<text class="minor" x={x(i) + wide / 2} y={90} text-anchor="middle">{reading.toFixed(3)} V</text>
-			{/each}
-		</svg>
-		<div class="flex flex-wrap gap-2">
-			<button class="btn tap" onclick={() => step(-1)}>− a little</button>
-			<button class="btn btn-primary tap" aria-pressed={playing === -1} onclick={() => play(-1)}
-				>{playing === -1 ? 'Pause' : 'Run it down'}</button
-			>
-			<button class="btn btn-primary tap" aria-pressed={playing === 1} onclick={() => play(1)}
-				>{playing === 1 ? 'Pause' : 'Charge it'}</button
-			>
-			<button class="btn tap" onclick={() => step(1)}>+ a little</button>
-			<button class="btn tap" onclick={restart}>From the beginning</button>
-		</div>
-		<p role="status" class="text-lg">
-			{#if stop}<strong>{names[stop.cell]} is {stop.end}</strong> and stops the string; the others
-				{stop.end === 'full' ? 'still have room' : 'still hold charge'} that nobody gets.
-			{:else}From here {names[stops.full]} would stop the charge and {names[stops.empty]} the discharge.{/if}
-			From full to empty this string gives <strong class="figure">{gives.toFixed(1)} Ah</strong>.
-		</p>
 		<div class="flex flex-wrap items-center gap-2" role="group" aria-label="One cell alone">
 			<span class="muted">One alone, with a supply or a load on it:</span>
 			<select class="select tap w-32" aria-label="Cell" bind:value={selected}>

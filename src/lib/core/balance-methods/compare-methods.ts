@@ -70,13 +70,15 @@ const USUAL_APART = 0.05;
 /** Rests between the stages of a bottom discharge, h (default). */
 const BOTTOM_REST_H = 4;
 /** A balancer that needs more days than this never catches up with what parts them meanwhile (default). */
-const MOST_BALANCER_DAYS = 60;
+const MOST_BALANCER_DAYS = 45;
+/** An hour of one's own is worth so many hours of waiting (default). */
+const OWN_HOUR = 12;
 /** Less lies inside what a balancer holds by itself, as a fraction (default). */
 const SMALL_APART = 0.01;
 
 /**
  * Hours, attendance and hindrances of each school of balancing with what is at hand (models §9, §10), the one that fits best first: fewest
- * hindrances, then the least of one's own hours, then the shortest.
+ * hindrances, then the least of one's own hours with the hours of waiting.
  * @throws CoreError `not-positive`, `negative`
  */
 export function compareMethods(atHand: AtHand): MethodPlan[] {
@@ -85,15 +87,13 @@ export function compareMethods(atHand: AtHand): MethodPlan[] {
 		requireNotNegative(atHand[name], name);
 	requirePositive(atHand.attendedHoursADay, 'attendedHoursADay');
 	const plans = [top(atHand), fast(atHand), bottom(atHand), byBalancer(atHand), none(atHand)];
-	const rank = new Map(plans.map((p, i) => [p, i]));
-	return plans.sort(
-		(a, b) =>
-			a.hindrances.length - b.hindrances.length ||
-			a.attendedHours - b.attendedHours ||
-			(a.hours ?? Infinity) - (b.hours ?? Infinity) ||
-			rank.get(a)! - rank.get(b)!
-	);
+	const price = ({ attendedHours, hours }: MethodPlan) =>
+		hours === null ? Infinity : attendedHours + hours / OWN_HOUR;
+	return plans.sort((a, b) => a.hindrances.length - b.hindrances.length || compare(price(a), price(b)));
 }
+
+/** Two that do not end are alike. */
+const compare = (a: number, b: number) => (a === b ? 0 : a - b);
 
 const apartOf = ({ apart }: AtHand) => apart ?? USUAL_APART;
 

@@ -21,3 +21,4 @@ export {
 } from './problem';
 
 export { resolveWishes, type Lock, type Wishes } from './constraints';
+export { BUILD_LIMITS, REFUSALS, refusalsOf, type BuildableCell, type Refusal, type RefusalReason } from './refusals';

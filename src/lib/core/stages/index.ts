@@ -2,7 +2,14 @@ export { balanceState, isCharging, judgeBalanceStage, type BalanceState, type Lo
 export { EDITION, failedStage, judgeBank, warmthRank, type BankJudgement, type SetApart } from './judge-bank';
 export { buildState, judgeBuildStage, type BatteryBuild, type BuildRecords } from './build';
 export { judgeLimitsStage, limitsState, type BatteryLimits, type LatestTest, type LimitsState } from './limits';
-export { judgeMatchStage, matchState, type MatchCandidate, type MatchState, type PlacedGroup } from './match';
+export {
+	buildRefusals,
+	judgeMatchStage,
+	matchState,
+	type MatchCandidate,
+	type MatchState,
+	type PlacedGroup
+} from './match';
 export type {
 	BankPicture,
 	PictureBalanceRun,

@@ -1,8 +1,18 @@
-import { arrivalOrderSummary, judgeMatch, smallestGroupP05Ah, tooFewCells, type MatchCell } from '../matching';
-import { cellSubject, say, type Verdict } from '../verdicts';
+import { readCellCode, type CellCode } from '../identity';
+import {
+	arrivalOrderSummary,
+	judgeMatch,
+	refusalsOf,
+	smallestGroupP05Ah,
+	tooFewCells,
+	type BuildableCell,
+	type MatchCell,
+	type Refusal
+} from '../matching';
+import { cellSubject, cellsOf, say, type Verdict } from '../verdicts';
 import { oncePerPicture } from './once-per-picture';
 import type { BankPicture } from './picture';
-import { bankSubject, concernedCells, isInService, placedCells, wantedCells } from './picture-parts';
+import { bankSubject, batterySubject, concernedCells, isInService, placedCells, wantedCells } from './picture-parts';
 import { judgedTrays } from './receive';
 import type { StageJudgement } from './stage-judgement';
 import { bankCapacities, type CellCapacity } from './test';
@@ -111,6 +121,62 @@ function placedGroups({ batteries }: BankPicture, capacities: readonly CellCapac
 	);
 }
 
+/** Why these groups should not be built in series, by all that is known of their cells. @param groups cell ids, any order */
+export function buildRefusals(picture: BankPicture, groups: readonly (readonly number[])[]): Refusal[] {
+	const byCell = new Map(bankCapacities(picture).map((c) => [c.cell.id, c]));
+	const stopped = new Set(
+		judgedTrays(picture).flatMap((t) => t.verdicts.filter((v) => v.warmth === 'stop').flatMap(cellsOf))
+	);
+	const deliveries = new Map(picture.deliveries.map((d) => [d.id, d]));
+	const buildable = (id: number): BuildableCell[] => {
+		const own = byCell.get(id);
+		if (!own) return [];
+		const { cell, capacityAh } = own;
+		const delivery = deliveries.get(cell.deliveryId);
+		const code = cell.code ? codeOf(cell.code) : null;
+		return [
+			{
+				...{ id, label: cell.label, isStopped: stopped.has(id), isUsed: delivery?.used ?? false, capacityAh },
+				resistanceMohm: cell.readings.acResistance?.value ?? null,
+				terminalKind: cell.inspection?.terminalKind ?? null,
+				grade: delivery?.promisedGrade?.trim() || null,
+				...{ producedOn: code?.productionDate ?? null, chemistry: code?.chemistry ?? null }
+			}
+		];
+	};
+	return refusalsOf(
+		groups.map((ids) => ids.flatMap(buildable)),
+		picture.bank.chemistry
+	);
+}
+
+/** What a code says; null where nothing is read from it. */
+function codeOf(text: string): CellCode | null {
+	try {
+		return readCellCode(text);
+	} catch {
+		return null;
+	}
+}
+
+/** Batteries built here although something speaks against it, with the reason somebody wrote; it stays as long as that is so. */
+function refusalVerdicts(picture: BankPicture): Verdict[] {
+	return picture.batteries
+		.filter((b) => b.kind === 'built' && b.groups.some((g) => g.cellIds.length))
+		.flatMap((battery) => {
+			const refusals = buildRefusals(
+				picture,
+				battery.groups.map((g) => g.cellIds)
+			);
+			if (refusals.length === 0) return [];
+			const facts = { refusals: refusals.map(({ why, found }) => ({ why, found })), despite: battery.builtDespite };
+			const cells = new Set(refusals.flatMap((r) => r.cellIds));
+			const members = picture.cells.filter((c) => cells.has(c.id)).map(cellSubject);
+			const warmth = battery.builtDespite ? 'calm' : 'look';
+			return [say('match-refused', warmth, batterySubject(picture, battery), facts, members)];
+		});
+}
+
 /** What can be said of the groups as they are placed; nothing while they are not whole or a cell is not measured. */
 function placedVerdicts(picture: BankPicture, { candidates, groups }: MatchState): Verdict[] {
 	const { bank, cellType } = picture;
@@ -146,7 +212,8 @@ export function judgeMatchStage(picture: BankPicture): StageJudgement {
 	if (placed > 0 && placed < wanted)
 		return { verdicts: [say('match-partly', 'look', subject, { placed, wanted })], done: false };
 	const resistive = isInService(picture) ? [] : resistiveVerdicts(picture, state);
-	if (placed > 0) return { verdicts: [...resistive, ...placedVerdicts(picture, state)], done: true };
+	if (placed > 0)
+		return { verdicts: [...resistive, ...refusalVerdicts(picture), ...placedVerdicts(picture, state)], done: true };
 	if (isInService(picture)) return { verdicts: [], done: false };
 	const measured = state.candidates.length;
 	if (concernedCells(picture).length === 0) return { verdicts: [], done: false };

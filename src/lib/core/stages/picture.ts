@@ -63,6 +63,8 @@ export interface PictureBattery {
 	ratedAh: number | null;
 	nominalV: number | null;
 	mostInSeries: number | null;
+	/** Why it is built although something spoke against it; null: nobody wrote it. */
+	builtDespite: string | null;
 	groups: readonly PictureGroup[];
 }
 

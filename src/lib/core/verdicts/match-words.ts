@@ -10,6 +10,11 @@ interface EvennessFacts {
 }
 
 export interface MatchFacts {
+	/** A battery whose cells should not be in series; `despite`: why it is built all the same. */
+	'match-refused': {
+		refusals: readonly { why: MatchRefusal; found: string }[];
+		despite: string | null;
+	};
 	/** Groups that differ so much that they should not be put in series. */
 	'match-too-uneven': EvennessFacts;
 	/** Groups that differ more than they should. */
@@ -59,7 +64,29 @@ function proofOf({ proven, upperBoundAh }: MatchFacts['match-gain']) {
 			};
 }
 
+type MatchRefusal =
+	'stopped' | 'used-untested' | 'chemistry' | 'terminals' | 'grade' | 'age' | 'capacity-spread' | 'resistance-spread';
+
+/** Why not, each with what was found; the same words wherever groups are refused. */
+export const REFUSAL_WORDS: Record<MatchRefusal, (found: string) => string> = {
+	stopped: (found) => `${found} must not be used`,
+	'used-untested': (found) => `${found}: used cells that nobody has tested`,
+	chemistry: (found) => `cells of another chemistry (${found})`,
+	terminals: (found) => `different terminals (${found})`,
+	grade: (found) => `different grades (${found})`,
+	age: (found) => `made ${found} apart`,
+	'capacity-spread': (found) => `groups ${found} apart in capacity`,
+	'resistance-spread': (found) => `resistance up to ${found} that of the least`
+};
+
 export const MATCH_WORDS: Words<MatchFacts> = {
+	'match-refused': ({ facts: { refusals, despite } }) => ({
+		title: despite ? 'Built all the same' : 'These should not be in series',
+		finding: `${refusals.map((r) => REFUSAL_WORDS[r.why](r.found)).join('; ')}.${despite ? ` “${despite}”` : ''}`,
+		doubt: null,
+		rule: 'One chemistry, grade, age (12 months) and kind of terminal; groups within 8 %, resistance within 1.6 times (defaults); no open stop, no untested used cell.',
+		next: despite ? null : 'Exchange those cells, or match again and write why it is built all the same.'
+	}),
 	'match-too-uneven': evenness('These groups should not be put in series', true),
 	'match-uneven': evenness('The groups differ more than they should', true),
 	'match-even': evenness('The groups are even', false),

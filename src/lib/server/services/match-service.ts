@@ -1,7 +1,9 @@
 import type { Knex } from 'knex';
 import type { MatchGroupsInput } from '$lib/input/compute';
 import { InputError } from '$lib/input/validate';
-import { cellsInPlay } from '../bank-picture/load';
+import { buildRefusals } from '$lib/core/stages';
+import { REFUSAL_WORDS } from '$lib/core/verdicts';
+import { cellsInPlay, loadBankPicture } from '../bank-picture/load';
 import { inTransaction } from '../db/transaction';
 import { ServiceError } from '../errors';
 import { banks, batteries, cells, groups, placements, type Placement } from '../records';
@@ -23,11 +25,14 @@ const sorted = (ids: readonly number[]) => [...ids].sort((a, b) => a - b).join()
 
 /**
  * Records which cell sits in which group, ending earlier placements of the bank on the same date.
+ * What should not be built in series is refused unless a reason is written, which stays on the batteries.
  * @throws InputError when groups do not fit the layout or name a cell twice; ServiceError 409 when a cell is in another bank,
  * or when the bank was matched by somebody else since
  */
 export async function acceptMatch(bankId: number, input: MatchGroupsInput): Promise<Placement[]> {
 	const replaces = input.replaces ?? (await currentPlacements(bankId)).map((p) => p.id);
+	const despite = input.despite?.trim() || null;
+	const refusals = buildRefusals(await loadBankPicture(bankId), input.groups);
 	return inTransaction(async (tx) => {
 		const bank = await banks.hold(bankId, tx, 'update');
 		const groupIds = await builtGroups(bankId, tx);
@@ -45,12 +50,19 @@ export async function acceptMatch(bankId: number, input: MatchGroupsInput): Prom
 				'The cells of this bank were placed elsewhere since you looked. Nothing was changed: reload to see it, then match again.'
 			);
 		await refuseStrangers(bankId, ids, tx);
+		if (refusals.length && !despite)
+			throw new ServiceError(
+				409,
+				'should-not-be-built',
+				`${refusals.map((r) => REFUSAL_WORDS[r.why](r.found)).join('; ')}. Exchange those cells, or send despite: why it is built all the same.`
+			);
 		const placedAt = input.placedAt ?? new Date().toISOString();
 		if (open.length) await placements.updateAll({ id: open.map((p) => p.id) }, { removedAt: placedAt }, tx);
 		const rows = input.groups.flatMap((group, g) =>
 			group.map((cellId) => ({ cellId, groupId: groupIds[g], placedAt }))
 		);
 		await placements.insertMany(rows, tx);
+		await batteries.updateAll({ bankId, kind: 'built' }, { builtDespite: refusals.length ? despite : null }, tx);
 		await noteCause([bankId], { kind: 'placements', recordId: null, deed: 'create' }, tx);
 		return currentPlacements(bankId, tx);
 	});

@@ -21,6 +21,8 @@ export class BatteryInput {
 	@Maybe() @Num(1, 10_000) cableA?: number | null;
 	/** Drawn after the load’s cut-off by BMS, balancer, display and relays, A. */
 	@Maybe() @Num(0, 100) standbyA?: number | null;
+	/** Why it is built although something spoke against it. */
+	@Maybe() @Text(400) builtDespite?: string | null;
 	/** From here on: what the maker of a ready-made battery says of it. */
 	@Maybe() @Text(80) maker?: string | null;
 	@Maybe() @Num(0.1, 10_000) ratedAh?: number | null;

@@ -2,12 +2,14 @@
 	import { onDestroy } from 'svelte';
 	import { invalidateAll } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
-	import { api } from '$lib/client/api';
+	import { ApiProblem, api } from '$lib/client/api';
 	import { startMatching, type MatchJob } from '$lib/client/match-job';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import ForecastSection from '$lib/components/match/ForecastSection.svelte';
 	import GroupBoard from '$lib/components/match/GroupBoard.svelte';
+	import SideBySide from '$lib/components/match/SideBySide.svelte';
+	import { ArrangementDesk } from '$lib/components/match/arrangement-desk.svelte';
 	import { bestPartner, exchanged, type Arrangement } from '$lib/components/match/arrangement';
 	import {
 		arrivalOrderSummary,
@@ -32,10 +34,10 @@
 	let progress = $state<MatchProgress | null>(null);
 	let job = $state<MatchJob | null>(null);
 	let result = $state<MatchResult | null>(null);
-	let arrangement = $state<Arrangement | null>(null);
+	const desk = new ArrangementDesk();
+	const arrangement = $derived(desk.current);
 	let selectedId = $state<number | null>(null);
 	let moveCost = $state<string | null>(null);
-	let before = $state<Arrangement | null>(null);
 	const TIME_LIMIT_S = 8;
 
 	const problem = $derived<MatchProblem>({
@@ -102,6 +104,14 @@
 		);
 	});
 	onDestroy(() => job?.cancel());
+	/** Ctrl+Z takes a step back, but never what is typed in a field. */
+	function onkeydown(event: KeyboardEvent) {
+		const isField = event.target instanceof HTMLElement && event.target.matches('input, textarea, select');
+		if (event.key !== 'z' || !(event.ctrlKey || event.metaKey) || event.shiftKey || isField || !desk.canUndo) return;
+		event.preventDefault();
+		desk.undo();
+		moveCost = null;
+	}
 
 	async function run() {
 		progress = { stage: 'arranging', fraction: 0, smallestGroupAh: 0, spreadAh: 0 };
@@ -113,12 +123,11 @@
 		try {
 			result = await job.result;
 			if (result.cancelled) announce('Ended. This is the best found until then.');
-			arrangement = {
+			desk.show({
 				groups: result.groups.map((g) => g.cellIds.map(Number)),
 				spares: [...result.spares.map(Number), ...data.candidates.filter((c) => c.leftOut).map((c) => c.id)]
-			};
+			});
 			moveCost = null;
-			before = null;
 		} catch (error) {
 			announce(
 				error instanceof Error && error.message === 'cancelled' ? 'Cancelled. Nothing was changed.' : String(error)
@@ -138,8 +147,7 @@
 		const label = (id: number) => data.candidates.find((c) => c.id === id)?.label;
 		const signed = (ah: number) => `${ah < 0 ? '−' : '+'}${Math.abs(ah).toFixed(1)} Ah`;
 		moveCost = `${label(a)} and ${label(b)} changed places: smallest group ${signed(cost.smallestChangeAh)}, spread ${signed(cost.spreadChangeAh)}.`;
-		before = shown;
-		arrangement = next;
+		desk.show(next);
 		selectedId = null;
 	}
 	function pick(id: number) {
@@ -150,22 +158,34 @@
 		if (!shown) return;
 		const partner = bestPartner(shown, cellId, target, costRank);
 		if (partner !== null) exchange(cellId, partner);
-		else arrangement = { groups: shown.groups.map((g) => [...g]), spares: [...shown.spares] };
+		else desk.show({ groups: shown.groups.map((g) => [...g]), spares: [...shown.spares] });
 	}
+	/** Why these should not be built in series, as the server has it; and why they are all the same. */
+	let refused = $state<string | null>(null);
+	let despite = $state('');
 	async function accept() {
 		if (!shown) return;
 		const groups = $state.snapshot(shown.groups);
-		if (
-			!(await attempt(() => api.post(`banks/${bank.id}/match`, { groups, replaces: data.placements.map((p) => p.id) })))
-		)
-			return;
+		const body = { groups, replaces: data.placements.map((p) => p.id), despite: despite.trim() || null };
+		refused = null;
+		const done = await attempt(async () => {
+			try {
+				await api.post(`banks/${bank.id}/match`, body);
+			} catch (error) {
+				if (!(error instanceof ApiProblem && error.code === 'should-not-be-built')) throw error;
+				refused = error.message;
+			}
+		});
+		if (!done || refused) return;
+		despite = '';
 		announce('Placements recorded with today’s date.');
-		arrangement = null;
+		desk.settle();
 		moveCost = null;
 		await invalidateAll();
 	}
 </script>
 
+<svelte:window {onkeydown} />
 <StagePage
 	title="Match"
 	subtitle="{data.candidates.length} measured cells for {wanted} places"
@@ -233,7 +253,7 @@
 				<span>{moveCost}</span><button
 					class="btn tap"
 					onclick={() => {
-						arrangement = before;
+						desk.undo();
 						moveCost = null;
 					}}>Put them back</button
 				>
@@ -273,6 +293,7 @@
 					? `Left out: ${excluded.map(labelOf).join(', ')}. `
 					: ''}Match again to let the others follow.
 			</p>{/if}
+		<SideBySide {desk} {shown} cells={data.candidates} series={bank.series} chemistry={bank.chemistry} />
 		<ForecastSection
 			groups={shown.groups.slice(0, bank.series)}
 			cells={data.candidates}
@@ -281,8 +302,21 @@
 			)}
 			chemistry={bank.chemistry}
 		/>
+		{#if refused && arrangement}
+			<section class="sheet mt-4 grid gap-2 p-4" aria-label="Should not be built">
+				<h2 class="ember-text">These should not be in series</h2>
+				<p>{refused.replace(/ Exchange those cells.*$/, '')}</p>
+				<p class="muted">
+					Exchange those cells. If you build it all the same, say why: the reason stays on the battery.
+				</p>
+				<label class="field-label" for="despite">Built all the same, because</label>
+				<textarea id="despite" class="textarea w-full" rows="2" maxlength="400" bind:value={despite}></textarea>
+			</section>
+		{/if}
 		<div class="mt-4 flex flex-wrap items-center gap-3">
-			{#if arrangement}<button class="btn btn-primary tap" onclick={accept}>Accept these groups</button>{/if}
+			{#if arrangement}<button class="btn btn-primary tap" onclick={accept}
+					>{refused && despite.trim() ? 'Build them all the same' : 'Accept these groups'}</button
+				>{/if}
 			{#if placedNow && !arrangement}<p>Placed {formatDate(data.placements[0]!.placedAt, data.settings.dateStyle)}.</p>
 				<a class="btn btn-primary tap" href="/banks/{bank.id}/balance">On to Balance</a>{/if}
 		</div>

@@ -1,0 +1,70 @@
+<!-- Up to three arrangements beside each other, by what they give. -->
+<script lang="ts">
+	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
+	import { forecast } from '$lib/core/forecast';
+	import type { Arrangement } from './arrangement';
+	import type { ArrangementDesk } from './arrangement-desk.svelte';
+
+	interface Props {
+		desk: ArrangementDesk;
+		/** The one on the board. */
+		shown: Arrangement;
+		cells: readonly { id: number; label: string; capacityAh: number }[];
+		/** Of one battery. */
+		series: number;
+		chemistry: Chemistry;
+	}
+	let { desk, shown, cells, series, chemistry }: Props = $props();
+	const byId = $derived(new Map(cells.map((c) => [c.id, c])));
+	const figures = $derived.by(() => (arrangement: Arrangement) => {
+		const sums = arrangement.groups.map((g) => g.reduce((s, id) => s + (byId.get(id)?.capacityAh ?? 0), 0));
+		const own = arrangement.groups.slice(0, series);
+		const { usableAh, endsDischarge } = forecast(
+			cells.map(({ id, capacityAh }) => ({ id, capacityAh })),
+			own,
+			'top'
+		);
+		return {
+			smallestAh: Math.min(...sums),
+			spreadAh: Math.max(...sums) - Math.min(...sums),
+			kwh: (usableAh * own.length * CHEMISTRY_FIGURES[chemistry].nominalV) / 1000,
+			ends: `group ${endsDischarge} (${own[endsDischarge - 1]!.map((id) => byId.get(id)?.label ?? '').join(' + ')})`
+		};
+	});
+	const columns = $derived([
+		{ name: 'On the board', arrangement: shown, kept: false },
+		...desk.kept.map((k) => ({ ...k, kept: true }))
+	]);
+</script>
+
+<section class="sheet mt-4 grid gap-3 p-4" aria-label="Side by side">
+	<div class="flex flex-wrap items-center gap-3">
+		<h2 class="grow">Side by side</h2>
+		<button class="btn tap" disabled={!desk.canUndo} onclick={() => desk.undo()}>Undo</button>
+		<button class="btn tap" disabled={!desk.canKeep} onclick={() => desk.keep($state.snapshot(shown) as Arrangement)}
+			>Set this one beside</button
+		>
+	</div>
+	{#if desk.kept.length}
+		<ul class="grid gap-3 sm:grid-cols-4">
+			{#each columns as { name, arrangement, kept } (name)}
+				{@const f = figures(arrangement)}
+				<li class="grid content-start gap-1">
+					<strong>{name}</strong>
+					<span class="figure text-lg">{f.smallestAh.toFixed(2)} Ah</span>
+					<span class="text-sm">smallest; spread <span class="figure">{f.spreadAh.toFixed(2)}</span> Ah</span>
+					<span class="text-sm"><span class="figure">{f.kwh.toFixed(2)}</span> kWh balanced; ended by {f.ends}</span>
+					{#if kept}<span class="flex gap-2"
+							><button class="btn tap" onclick={() => desk.show(arrangement)}>Show {name}</button><button
+								class="btn btn-ghost tap"
+								aria-label="Let go of {name}"
+								onclick={() => desk.release(name)}>Let go</button
+							></span
+						>{/if}
+				</li>
+			{/each}
+		</ul>
+	{:else}<p class="muted">
+			Set an arrangement beside, change it, and see what each gives. Three at most; Ctrl+Z takes a step back.
+		</p>{/if}
+</section>
