@@ -4,9 +4,9 @@
 	import { announce, attempt } from '$lib/client/announce';
 	import { ApiProblem, api } from '$lib/client/api';
 	import { startMatching, type MatchJob } from '$lib/client/match-job';
-	import Choice from '$lib/components/forms/Choice.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import ForecastSection from '$lib/components/match/ForecastSection.svelte';
+	import MatchControls from '$lib/components/match/MatchControls.svelte';
 	import GroupBoard from '$lib/components/match/GroupBoard.svelte';
 	import SideBySide from '$lib/components/match/SideBySide.svelte';
 	import { ArrangementDesk } from '$lib/components/match/arrangement-desk.svelte';
@@ -192,42 +192,16 @@
 	{verdicts}
 	onsetapart={arrangement ? undefined : settingApart(bank.id, 'match')}
 >
-	<section class="sheet mb-4 flex flex-wrap items-end gap-4 p-4">
-		<Choice
-			label="Batches"
-			bind:value={batchWish}
-			options={[
-				{ value: 'none', text: 'no wish' },
-				{ value: 'together', text: 'together' },
-				{ value: 'apart', text: 'apart' }
-			]}
-		/>
-		<label class="tap flex items-center gap-2"
-			><input type="checkbox" class="checkbox" bind:checked={robust} /> Guard against doubtful readings</label
-		>
-		{#if leftOut.length}<p class="muted basis-full">
-				Left out for its resistance: <strong>{leftOut.join(', ')}</strong>. There are enough others.
-			</p>{/if}
-		{#if job}
-			<div role="status" class="flex items-center gap-3">
-				<progress class="progress w-40" max="1" value={progress?.fraction ?? 0}></progress>
-				<span
-					>{progress?.stage === 'proving'
-						? 'proving'
-						: progress?.stage === 'evening'
-							? 'evening out'
-							: 'arranging'}{progress && progress.smallestGroupAh > 0
-						? `, smallest ${progress.smallestGroupAh.toFixed(1)} Ah`
-						: ''}</span
-				>
-				<button class="btn tap" onclick={() => job?.cancel()}>Cancel</button>
-			</div>
-		{:else}
-			<button class="btn {shown ? '' : 'btn-primary'} tap" disabled={!enough} onclick={run}
-				>{shown ? 'Match again' : 'Match the cells'}</button
-			>
-		{/if}
-	</section>
+	<MatchControls
+		bind:batchWish
+		bind:robust
+		{leftOut}
+		{enough}
+		again={shown !== null}
+		progress={job ? progress : null}
+		onrun={() => void run()}
+		oncancel={() => job?.cancel()}
+	/>
 	{#if shown && smallest !== null && spread !== null && arrival}
 		<dl class="sheet mb-4 grid grid-cols-2 gap-3 p-4 sm:grid-cols-4">
 			<div>
