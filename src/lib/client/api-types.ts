@@ -12684,7 +12684,7 @@ export interface components {
             meter?: string | null;
             pairs?: components["schemas"]["CalibrationPairInput"][];
             /** @enum {string} */
-            quantity?: "restVoltage" | "acResistance" | "temperature" | "mass" | "capacity";
+            quantity?: "restVoltage" | "acResistance" | "temperature" | "mass" | "thickness" | "capacity";
             truthSd?: number;
         };
         CalibrationInput: {
@@ -12695,7 +12695,7 @@ export interface components {
             meter?: string | null;
             pairs: components["schemas"]["CalibrationPairInput"][];
             /** @enum {string} */
-            quantity: "restVoltage" | "acResistance" | "temperature" | "mass" | "capacity";
+            quantity: "restVoltage" | "acResistance" | "temperature" | "mass" | "thickness" | "capacity";
             truthSd: number;
         };
         CalibrationPairInput: {
@@ -13950,8 +13950,9 @@ export interface components {
             cellId?: number;
             clientKey?: string | null;
             meter?: string | null;
+            probe?: ("four-wire" | "on-bolts" | "two-wire") | null;
             /** @enum {string} */
-            quantity?: "restVoltage" | "acResistance" | "temperature" | "mass";
+            quantity?: "restVoltage" | "acResistance" | "temperature" | "mass" | "thickness";
             rawText?: string;
             restS?: number | null;
             /**
@@ -13967,8 +13968,9 @@ export interface components {
             cellId: number;
             clientKey?: string | null;
             meter?: string | null;
+            probe?: ("four-wire" | "on-bolts" | "two-wire") | null;
             /** @enum {string} */
-            quantity: "restVoltage" | "acResistance" | "temperature" | "mass";
+            quantity: "restVoltage" | "acResistance" | "temperature" | "mass" | "thickness";
             rawText: string;
             restS?: number | null;
             /**
@@ -14349,8 +14351,9 @@ export interface components {
             cellId: number;
             clientKey?: string | null;
             meter?: string | null;
+            probe?: ("four-wire" | "on-bolts" | "two-wire") | null;
             /** @enum {string} */
-            quantity: "restVoltage" | "acResistance" | "temperature" | "mass";
+            quantity: "restVoltage" | "acResistance" | "temperature" | "mass" | "thickness";
             rawText: string;
             rawUnit: string;
             restS?: number | null;
@@ -14486,7 +14489,7 @@ export interface components {
         /** @description A judgement as data, with its sentences; the facts of each code are in docs/verdicts.md */
         Verdict: {
             /** @enum {string} */
-            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "label-agrees" | "label-alone" | "label-energy" | "label-undivided" | "label-amps" | "label-peak" | "label-chemistry" | "label-volts" | "plan-amps" | "plan-short-energy" | "plan-energy" | "charger-too-high" | "charger-too-low" | "charger-not-lithium" | "panels-too-high" | "panels-too-low" | "alternator-direct" | "charge-cold" | "first-charge" | "no-supply" | "hardware-short" | "hardware-there" | "box-short" | "box-fits" | "lift-heavy" | "year-dark" | "year-holds" | "calendar-order" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "nearly-empty" | "arrival-cumulative" | "inspection-stop" | "inspection-look" | "inspection-unsure" | "not-inspected" | "inspected-sound" | "cells-unlike" | "terminals-not-promised" | "code-unreadable" | "code-chemistry" | "code-after-arrival" | "code-older-than-promised" | "code-twice" | "age-at-arrival" | "mass-outlier" | "mass-under-sheet" | "read-unlike-warm" | "used-cells" | "delivery-claim" | "self-discharge-waits" | "self-discharge-high" | "self-discharge-usual" | "self-discharge-unsure" | "self-discharge-unknown" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "capacity-undecided" | "capacity-at-least" | "testers-apart" | "next-run" | "correction-refused" | "untested" | "outside-grade" | "within-grade" | "witnesses-agree" | "witness-alone" | "witness-odd" | "witnesses-disagree" | "witnesses-too-good" | "match-refused" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-resistive" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-unlike" | "join-refused" | "join-checked" | "joined-apart" | "links-still-on" | "links-off" | "links-unproved" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "standby-short" | "standby-lasts" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
+            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "label-agrees" | "label-alone" | "label-energy" | "label-undivided" | "label-amps" | "label-peak" | "label-chemistry" | "label-volts" | "plan-amps" | "plan-short-energy" | "plan-energy" | "charger-too-high" | "charger-too-low" | "charger-not-lithium" | "panels-too-high" | "panels-too-low" | "alternator-direct" | "charge-cold" | "first-charge" | "no-supply" | "hardware-short" | "hardware-there" | "box-short" | "box-fits" | "lift-heavy" | "year-dark" | "year-holds" | "calendar-order" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "nearly-empty" | "arrival-cumulative" | "inspection-stop" | "inspection-look" | "inspection-unsure" | "not-inspected" | "inspected-sound" | "cells-unlike" | "terminals-not-promised" | "code-unreadable" | "code-chemistry" | "code-after-arrival" | "code-older-than-promised" | "code-twice" | "age-at-arrival" | "mass-outlier" | "thickness-outlier" | "mass-under-sheet" | "read-unlike-warm" | "used-cells" | "delivery-claim" | "self-discharge-waits" | "self-discharge-high" | "self-discharge-usual" | "self-discharge-unsure" | "self-discharge-unknown" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "capacity-undecided" | "capacity-at-least" | "testers-apart" | "next-run" | "correction-refused" | "untested" | "outside-grade" | "within-grade" | "witnesses-agree" | "witness-alone" | "witness-odd" | "witnesses-disagree" | "witnesses-too-good" | "match-refused" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-resistive" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "join-polarity" | "join-unlike" | "join-refused" | "join-checked" | "joined-apart" | "links-still-on" | "links-off" | "links-unproved" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "standby-short" | "standby-lasts" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged";
             doubt: string | null;
             facts: Record<string, never>;
             finding: string;

@@ -1,4 +1,4 @@
-import type { Quantity, ReadState } from '$lib/core/reading';
+import type { Probe, Quantity, ReadState } from '$lib/core/reading';
 import { ApiProblem, api } from './api';
 
 /** A typed reading on its way to the server. `clientKey` makes a repeated send harmless. */
@@ -11,6 +11,7 @@ export interface QueuedReading {
 	takenDoubtS?: number;
 	state?: ReadState;
 	stateA?: number | null;
+	probe?: Probe;
 }
 
 const STORE_KEY = 'kind-ember-unsent-readings';

@@ -2,10 +2,11 @@
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import WhenField from '$lib/components/forms/WhenField.svelte';
-	import { READ_STATES, READ_STATE_NAMES } from '$lib/core/reading';
+	import { PROBES, PROBE_NAMES, READ_STATES, READ_STATE_NAMES, type Probe } from '$lib/core/reading';
 	import type { HowItIsRead } from './entry.svelte';
 
-	let { how = $bindable() }: { how: HowItIsRead } = $props();
+	/** @param resistance it is a resistance that is read: then its probes matter */
+	let { how = $bindable(), resistance = false }: { how: HowItIsRead; resistance?: boolean } = $props();
 	const flows = $derived(how.state === 'end-of-charge' || how.state === 'under-load');
 </script>
 
@@ -21,6 +22,12 @@
 			bind:value={how.state}
 			options={READ_STATES.map((state) => ({ value: state, text: READ_STATE_NAMES[state] }))}
 		/>
+		{#if resistance}<Choice
+				label="Where are the probes?"
+				value={how.probe ?? 'four-wire'}
+				options={PROBES.map((probe) => ({ value: probe, text: PROBE_NAMES[probe] }))}
+				onchange={(probe) => (how.probe = probe as Probe)}
+			/>{/if}
 		{#if flows}<Field
 				label="Current"
 				unit="A, + into the cell"

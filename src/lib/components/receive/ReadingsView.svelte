@@ -37,7 +37,11 @@
 		cells: () => tray?.cells ?? [],
 		chemistry: () => bank.chemistry,
 		units: () => data.settings.units,
-		expected: () => ({ acResistanceMohm: cellType?.acResistanceMohm ?? null, massKg: cellType?.massKg ?? null }),
+		expected: () => ({
+			acResistanceMohm: cellType?.acResistanceMohm ?? null,
+			massKg: cellType?.massKg ?? null,
+			thicknessMm: cellType?.thicknessMm
+		}),
 		onStored: () => void invalidateAll(),
 		remove: (id, version) => attempt(() => api.remove(`readings/${id}`, version)).then(() => undefined),
 		onRefused: (message) => announce(message)
@@ -169,7 +173,8 @@
 						{ value: 'restVoltage', text: 'Volts' },
 						{ value: 'acResistance', text: 'Milliohms' },
 						{ value: 'temperature', text: shownUnit('temperature', data.settings.units) },
-						{ value: 'mass', text: 'Mass' }
+						{ value: 'mass', text: 'Mass' },
+						{ value: 'thickness', text: shownUnit('thickness', data.settings.units) }
 					]}
 					onchange={(q) => {
 						entry.switchQuantity(q as Quantity);
@@ -221,7 +226,7 @@
 			</div>
 		</div>
 		{#if entry.quantity === 'restVoltage' || entry.quantity === 'acResistance'}
-			<HowRead bind:how={entry.how} />
+			<HowRead bind:how={entry.how} resistance={entry.quantity === 'acResistance'} />
 			<MeterBar
 				bankId={bank.id}
 				rehearsal={bank.rehearsal}

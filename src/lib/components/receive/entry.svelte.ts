@@ -7,6 +7,7 @@ import {
 	splitPasted,
 	type Quantity,
 	type Question,
+	type Probe,
 	type ReadState
 } from '$lib/core/reading';
 import { CoreError } from '$lib/core/shared';
@@ -22,6 +23,8 @@ export interface EntryCell {
 export interface HowItIsRead {
 	state: ReadState;
 	stateA: number | null;
+	/** Of a resistance; null: not said. */
+	probe?: Probe | null;
 	takenAt: string | null;
 	takenDoubtS: number | null;
 }
@@ -59,7 +62,7 @@ interface EntryHooks {
 	cells: () => readonly EntryCell[];
 	chemistry: () => Chemistry;
 	units: () => Settings['units'];
-	expected: () => { acResistanceMohm: number | null; massKg: number | null };
+	expected: () => { acResistanceMohm: number | null; massKg: number | null; thicknessMm?: number | null };
 	/** Called when the server has stored or removed something, to judge again. */
 	onStored: () => void;
 	/** Takes a stored reading back. */
@@ -282,7 +285,8 @@ export class TrayEntry {
 			...(this.how.takenDoubtS === null ? {} : { takenDoubtS: this.how.takenDoubtS }),
 			...(quantity === 'restVoltage' && this.how.state !== 'loose'
 				? { state: this.how.state, stateA: this.how.stateA }
-				: {})
+				: {}),
+			...(quantity === 'acResistance' && this.how.probe ? { probe: this.how.probe } : {})
 		});
 	}
 

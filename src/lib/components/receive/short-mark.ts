@@ -34,6 +34,8 @@ export function shortMark({ code, facts, title }: Pick<Verdict, 'code' | 'facts'
 			return 'nearly empty';
 		case 'mass-outlier':
 			return valueOf(facts.relativeDifference) < 0 ? 'lighter' : 'heavier';
+		case 'thickness-outlier':
+			return `${Math.abs(valueOf(facts.differenceMm)).toFixed(1)} mm ${valueOf(facts.differenceMm) > 0 ? 'thicker' : 'thinner'}`;
 		case 'cells-unlike':
 			return 'unlike';
 		case 'code-unreadable':

@@ -27,4 +27,12 @@ export {
 export { questionReading, type Question } from './question';
 export { INSTRUMENT_KINDS, INSTRUMENT_SHEETS, type InstrumentKind, type InstrumentSheet } from './instrument-sheet';
 export { READ_STATES, READ_STATE_NAMES, type ReadState } from './read-state';
-export { chargeRegion, likeResistances, resistanceAt, type ChargeRegion } from './like-resistance';
+export {
+	PROBES,
+	PROBE_NAMES,
+	chargeRegion,
+	likeResistances,
+	resistanceAt,
+	type ChargeRegion,
+	type Probe
+} from './like-resistance';

@@ -62,3 +62,23 @@ describe('arrival', () => {
 		else expect(found).toMatchObject({ code: 'deep-discharged', warmth: 'stop', facts: { level } });
 	});
 });
+
+describe('thickness', () => {
+	const cells = (list: (number | null)[]) =>
+		list.map((thicknessMm, i) => ({
+			...{ id: i + 1, label: `X-0${i + 1}`, massKg: null, massSdKg: null, temperatureC: null },
+			...{ thicknessMm, thicknessSdMm: 0.1 }
+		}));
+	it('a case half a millimetre out of its fellows is named, and which way', () => {
+		const [told, ...rest] = judgeBodies(cells([54, 54.1, 53.9, 54, 55.6, null]), null, delivery);
+		expect(rest).toEqual([]);
+		expect(told).toMatchObject({
+			code: 'thickness-outlier',
+			subject: { id: 5 },
+			title: 'X-05 is thicker than the others'
+		});
+		expect(told!.facts.differenceMm).toBeCloseTo(1.6, 9);
+	});
+	it('cases that differ by less are alike', () =>
+		expect(judgeBodies(cells([54, 54.3, 53.8, 54.2]), null, delivery)).toEqual([]));
+});

@@ -9,6 +9,9 @@ export interface BodyOfCell {
 	massKg: number | null;
 	massSdKg: number | null;
 	temperatureC: number | null;
+	/** In the middle of its case, mm; null or missing: not taken. */
+	thicknessMm?: number | null;
+	thicknessSdMm?: number | null;
 }
 
 /** Lighter than the sheet by more is worth a word (default). */
@@ -16,9 +19,9 @@ const UNDER_SHEET = 0.03;
 /** Cells read so far apart in temperature are not read alike, K (default). */
 const UNLIKE_K = 5;
 
-/** What mass and temperature of the cells of a delivery say. @param sheetKg by the cell's sheet; null: not known */
+/** What mass, thickness and temperature of the cells of a delivery say. @param sheetKg by the cell's sheet; null: not known */
 export function judgeBodies(cells: readonly BodyOfCell[], sheetKg: number | null, delivery: Subject): Verdict[] {
-	return [...massVerdicts(cells, sheetKg, delivery), ...warmthVerdict(cells, delivery)];
+	return [...massVerdicts(cells, sheetKg, delivery), ...thicknessVerdicts(cells), ...warmthVerdict(cells, delivery)];
 }
 
 function massVerdicts(all: readonly BodyOfCell[], sheetKg: number | null, delivery: Subject): Verdict[] {
@@ -43,6 +46,25 @@ function massVerdicts(all: readonly BodyOfCell[], sheetKg: number | null, delive
 	if (under >= -UNDER_SHEET) return outliers;
 	const facts = { medianKg, sheetKg: sheetKg!, relativeDifference: under, cells: cells.length };
 	return [...outliers, say('mass-under-sheet', 'open', delivery, facts)];
+}
+
+/** A case that stands out of its fellows; swelling past the limit is what inspection stops by. */
+function thicknessVerdicts(all: readonly BodyOfCell[]): Verdict[] {
+	const cells = all.filter((c): c is BodyOfCell & { thicknessMm: number } => c.thicknessMm != null);
+	const medianMm = median(cells.map((c) => c.thicknessMm));
+	if (medianMm === null) return [];
+	const sd = median(cells.flatMap((c) => c.thicknessSdMm ?? [])) ?? 0;
+	return findOutliers(
+		cells.map((c) => c.thicknessMm),
+		QUANTITY_FIGURES.thickness.floor,
+		sd
+	)
+		.filter((f) => f.outlier)
+		.map((f) => {
+			const cell = cells[f.index]!;
+			const facts = { thicknessMm: measured(cell.thicknessMm, sd), medianMm, differenceMm: f.differenceFromMedian };
+			return say('thickness-outlier', 'look', cellSubject(cell), facts);
+		});
 }
 
 function warmthVerdict(cells: readonly BodyOfCell[], delivery: Subject): Verdict[] {

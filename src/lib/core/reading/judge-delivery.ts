@@ -1,7 +1,7 @@
 import { CHEMISTRY_FIGURES, socBounds, type Chemistry, type SocBounds } from '../chemistry';
 import { MONTH_DAYS_MEAN, median } from '../shared';
 import { WHOLE_BANK, cellSubject, measured, say, type Subject, type Verdict } from '../verdicts';
-import { likeResistances } from './like-resistance';
+import { likeResistances, type Probe } from './like-resistance';
 import { MIN_FOR_SPREAD, ROBUST_Z_LIMIT, findOutliers, type OutlierFinding } from './outlier';
 import { outsideLimits } from './outside-limits';
 import { QUANTITY_FIGURES } from './quantity';
@@ -16,6 +16,8 @@ export interface ArrivedCell {
 	acResistanceSdMohm: number | null;
 	/** While its resistance was read, °C; null or missing: nobody took it. */
 	temperatureC?: number | null;
+	/** How its resistance was read; null or missing: nobody said. */
+	probe?: Probe | null;
 	/** Its voltage was read after it had been tested, charged or put to work: that says nothing of how it arrived. */
 	readLater?: boolean;
 	/** Somebody has recorded that its plus is on the other side than printed. */

@@ -9,6 +9,17 @@ const OTHER_REGION_SD = 0.1;
 /** Where the plateau ends, as fractions of charge. */
 const PLATEAU = { from: 0.15, to: 0.95 };
 
+/** How and where the probes of a resistance meter sat. */
+export const PROBES = ['four-wire', 'on-bolts', 'two-wire'] as const;
+export type Probe = (typeof PROBES)[number];
+export const PROBE_NAMES: Record<Probe, string> = {
+	'four-wire': 'four wires, on the terminals',
+	'on-bolts': 'four wires, on bolts or bars',
+	'two-wire': 'two wires'
+};
+/** A reading with its probes elsewhere than most holds leads or bolts, one sd as a fraction of itself (default). */
+const OTHER_PROBE_SD = 0.3;
+
 export type ChargeRegion = 'low' | 'plateau' | 'high';
 
 /** Where on its curve a cell surely was; null where its charge does not tell. */
@@ -38,19 +49,28 @@ interface ReadResistance {
 	acResistanceMohm: number | null;
 	acResistanceSdMohm: number | null;
 	temperatureC?: number | null;
+	/** Null or missing: nobody said; taken as most were. */
+	probe?: Probe | null;
 }
 
-/** Resistances brought to the middle temperature of those known; one read in another charge region than most is doubted more. */
+/** The commonest of a list; of those as common, the first of all. */
+function mostOf<T>(all: readonly [T, ...T[]], list: readonly T[]): T {
+	const count = (one: T) => list.filter((other) => other === one).length;
+	return all.reduce((a, b) => (count(b) > count(a) ? b : a));
+}
+
+/** Resistances brought to the middle temperature of those known; one read in another charge region, or with its probes elsewhere, than most is doubted more. */
 export function likeResistances<T extends ReadResistance>(
 	cells: readonly T[],
 	charges: Record<number, SocBounds>
 ): T[] {
 	const middleC = median(cells.flatMap((c) => c.temperatureC ?? []));
 	const regions = cells.flatMap((c) => (c.acResistanceMohm === null ? [] : (chargeRegion(charges[c.id]) ?? [])));
-	const most = (['plateau', 'low', 'high'] as const).reduce((a, b) => {
-		const count = (region: ChargeRegion) => regions.filter((r) => r === region).length;
-		return count(b) > count(a) ? b : a;
-	});
+	const most = mostOf(['plateau', 'low', 'high'], regions);
+	const usualProbe = mostOf(
+		PROBES,
+		cells.flatMap((c) => (c.acResistanceMohm === null ? [] : (c.probe ?? [])))
+	);
 	return cells.map((c) => {
 		if (c.acResistanceMohm === null) return c;
 		const { mohm, sdMohm } =
@@ -59,6 +79,7 @@ export function likeResistances<T extends ReadResistance>(
 				: resistanceAt(c.acResistanceMohm, c.acResistanceSdMohm ?? 0, c.temperatureC, middleC);
 		const region = chargeRegion(charges[c.id]);
 		const elsewhere = region !== null && region !== most ? OTHER_REGION_SD * mohm : 0;
-		return { ...c, acResistanceMohm: mohm, acResistanceSdMohm: Math.hypot(sdMohm, elsewhere) };
+		const otherwise = c.probe != null && c.probe !== usualProbe ? OTHER_PROBE_SD * mohm : 0;
+		return { ...c, acResistanceMohm: mohm, acResistanceSdMohm: Math.hypot(sdMohm, elsewhere, otherwise) };
 	});
 }

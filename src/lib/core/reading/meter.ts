@@ -28,7 +28,9 @@ export function benchMeters(settings: MeterSettings): Record<Quantity, MeterAccu
 			repeatability: PROBE_REPEATABILITY_MOHM
 		},
 		temperature: { percentOfReading: 0, countsValue: 1.5, repeatability: null },
-		mass: { percentOfReading: 0.1, countsValue: 0.005, repeatability: null }
+		mass: { percentOfReading: 0.1, countsValue: 0.005, repeatability: null },
+		// A caliper on a case that gives a little.
+		thickness: { percentOfReading: 0, countsValue: 0.05, repeatability: 0.1 }
 	};
 }
 

@@ -3,7 +3,7 @@ import { CHEMISTRY_FIGURES } from '../chemistry';
 import { toUserUnits, unitOf, type ConvertedQuantity, type Settings } from '../units';
 
 /** What can be read off a cell on arrival. */
-export const QUANTITIES = ['restVoltage', 'acResistance', 'temperature', 'mass'] as const;
+export const QUANTITIES = ['restVoltage', 'acResistance', 'temperature', 'mass', 'thickness'] as const;
 export type Quantity = (typeof QUANTITIES)[number];
 
 export interface QuantityFigures {
@@ -46,11 +46,22 @@ export const QUANTITY_FIGURES: Record<Quantity, QuantityFigures> = {
 		decimals: 3,
 		factors: { kg: 1, g: 0.001, lb: 0.45359237 },
 		floor: { amount: 0.005, relative: true }
+	},
+	thickness: {
+		label: 'thickness',
+		unit: 'mm',
+		decimals: 2,
+		factors: { mm: 1, cm: 10, in: 25.4 },
+		floor: { amount: 0.5, relative: false }
 	}
 };
 
 /** Quantities a person may read in US units, and which conversion that is. */
-const CONVERTED: Partial<Record<Quantity, ConvertedQuantity>> = { temperature: 'temperature', mass: 'mass' };
+const CONVERTED: Partial<Record<Quantity, ConvertedQuantity>> = {
+	temperature: 'temperature',
+	mass: 'mass',
+	thickness: 'length'
+};
 
 /** The unit a quantity is typed and shown in. */
 export function shownUnit(quantity: Quantity, units: Settings['units']): string {
@@ -68,7 +79,7 @@ export function shownValue(value: number, quantity: Quantity, units: Settings['u
 export function plausibleRange(
 	quantity: Quantity,
 	chemistry: Chemistry,
-	expected: { acResistanceMohm: number | null; massKg: number | null }
+	expected: { acResistanceMohm: number | null; massKg: number | null; thicknessMm?: number | null }
 ): readonly [number, number] {
 	switch (quantity) {
 		case 'restVoltage':
@@ -81,5 +92,7 @@ export function plausibleRange(
 			return [-10, 45];
 		case 'mass':
 			return expected.massKg === null ? [0.2, 15] : [expected.massKg * 0.8, expected.massKg * 1.2];
+		case 'thickness':
+			return expected.thicknessMm == null ? [5, 150] : [expected.thicknessMm * 0.9, expected.thicknessMm * 1.2];
 	}
 }

@@ -25,7 +25,8 @@ const UNITS_TAKEN: Record<Quantity, { tooMuch: string; tooLittle: string }> = {
 	restVoltage: { tooMuch: 'millivolts for volts', tooLittle: 'kilovolts for volts' },
 	acResistance: { tooMuch: 'microohms for milliohms', tooLittle: 'ohms for milliohms' },
 	temperature: { tooMuch: 'a slipped decimal', tooLittle: 'a slipped decimal' },
-	mass: { tooMuch: 'grams for kilograms', tooLittle: 'tonnes for kilograms' }
+	mass: { tooMuch: 'grams for kilograms', tooLittle: 'tonnes for kilograms' },
+	thickness: { tooMuch: 'micrometres for millimetres', tooLittle: 'metres for millimetres' }
 };
 
 function whyOf({ factor, code }: (typeof SLIPS)[number], quantity: Quantity): string {
@@ -43,7 +44,10 @@ export function questionReading(
 	quantity: Quantity,
 	chemistry: Chemistry,
 	neighbours: readonly number[],
-	expected: { acResistanceMohm: number | null; massKg: number | null } = { acResistanceMohm: null, massKg: null }
+	expected: { acResistanceMohm: number | null; massKg: number | null; thicknessMm?: number | null } = {
+		acResistanceMohm: null,
+		massKg: null
+	}
 ): Question | null {
 	const { label, unit, decimals } = QUANTITY_FIGURES[quantity];
 	const [low, high] = plausibleRange(quantity, chemistry, expected);

@@ -3,7 +3,7 @@ import type { Correction, LogFault } from '../capacity-run';
 import type { Clause, ClauseKind } from '../clauses';
 import type { Inspection, TerminalKind } from '../inspection';
 import type { Strategy } from '../limits';
-import type { MeterAccuracy, Quantity, StoredCalibration } from '../reading';
+import type { MeterAccuracy, Probe, Quantity, StoredCalibration } from '../reading';
 
 /** The maker's figures of a cell type that judgements start from; null where the data sheet was not copied. */
 export interface PictureCellType {
@@ -81,6 +81,8 @@ export interface PictureReading {
 	takenDoubtS: number | null;
 	/** Corrected by a calibration of its meter: `sd` is of that. */
 	calibrated?: boolean;
+	/** How a resistance was read; null or missing: nobody said. */
+	probe?: Probe | null;
 	/** What it was read with; null: the meter of the settings. */
 	meter: string | null;
 }

@@ -71,13 +71,16 @@ function judgeTray(picture: BankPicture, { delivery, cells }: DeliveryTray, subj
 			acResistanceMohm: acResistance?.value ?? null,
 			temperatureC: cell.readings.temperature?.value ?? null,
 			restVoltageSdV: sdOf('restVoltage', restVoltage),
-			acResistanceSdMohm: sdOf('acResistance', acResistance)
+			acResistanceSdMohm: sdOf('acResistance', acResistance),
+			probe: acResistance?.probe ?? null
 		};
 	});
 	const of = (cell: PictureCell, quantity: Quantity) => cell.readings[quantity]?.value ?? null;
 	const bodies = cells.map((cell) => ({
 		...{ id: cell.id, label: cell.label, massKg: of(cell, 'mass'), temperatureC: of(cell, 'temperature') },
-		massSdKg: cell.readings.mass?.sd ?? null
+		massSdKg: cell.readings.mass?.sd ?? null,
+		thicknessMm: of(cell, 'thickness'),
+		thicknessSdMm: cell.readings.thickness?.sd ?? null
 	}));
 	const volts = cells.map((c) => c.readings.restVoltage?.value ?? null);
 	const seenAs = whatWasRead(volts, bank.chemistry);

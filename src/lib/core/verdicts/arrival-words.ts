@@ -43,6 +43,8 @@ export interface ArrivalFacts {
 	'code-twice': { code: string; cells: number };
 	/** Age of the cells at arrival, by their codes. */
 	'age-at-arrival': { cells: number; youngestMonths: number; oldestMonths: number; oldMonths: number };
+	/** A cell thicker or thinner than the others. */
+	'thickness-outlier': { thicknessMm: Measured; medianMm: number; differenceMm: number };
 	/** A cell whose mass stands apart. */
 	'mass-outlier': { massKg: Measured; medianKg: number; relativeDifference: number };
 	/** Cells lighter than their sheet says. */
@@ -225,6 +227,13 @@ export const ARRIVAL_WORDS: Words<ArrivalFacts> = {
 		doubt: `Scale ± ${(1000 * massKg.sd).toFixed(0)} g.`,
 		rule: 'Robust z past 3.5 and past 0.5 % (few cells: the floor alone).',
 		next: 'Weigh it again; a lighter cell may be another type, or have lost electrolyte.'
+	}),
+	'thickness-outlier': ({ facts: { thicknessMm, medianMm, differenceMm }, subject }) => ({
+		title: `${subject.label} is ${differenceMm > 0 ? 'thicker' : 'thinner'} than the others`,
+		finding: `${thicknessMm.value.toFixed(2)} ± ${thicknessMm.sd.toFixed(2)} mm; the middle one has ${medianMm.toFixed(2)} mm.`,
+		doubt: 'A case breathes with charge, about half a millimetre; a sleeve may be doubled.',
+		rule: 'More than 0.5 mm from the middle one, and far out of how they scatter.',
+		next: 'Measure it at foot, middle and top (What is seen), and look for a bulge.'
 	}),
 	'mass-under-sheet': ({ facts: { medianKg, sheetKg, relativeDifference, cells } }) => ({
 		title: `The cells are ${percent(Math.abs(relativeDifference))} % lighter than their sheet`,

@@ -8,7 +8,7 @@ const EACH_QUANTITY = QUANTITIES.map(() => 'select ? as quantity').join(' union 
 
 /** One step into an index a cell and quantity: the cost does not grow with how often a cell was read. */
 const LATEST = `
-	select r.id, r.version, r.cell_id, r.quantity, r.value, r.sd, r.raw_text, r.rest_s, r.taken_at, r.taken_doubt_s, r.meter
+	select r.id, r.version, r.cell_id, r.quantity, r.value, r.sd, r.raw_text, r.rest_s, r.taken_at, r.taken_doubt_s, r.meter, r.probe
 	from cells c
 	cross join (${EACH_QUANTITY}) q
 	join readings r on r.id = (

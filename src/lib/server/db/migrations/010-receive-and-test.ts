@@ -27,6 +27,9 @@ export async function up(knex: Knex): Promise<void> {
 		t.double('lead_ohm').comment('of both leads of a two-wire tester');
 		t.json('corrections_off').comment('corrections that are not to be made');
 	});
+	await knex.schema.alterTable('readings', (t) => {
+		t.string('probe', 12).comment('of a resistance: how and where the probes sat');
+	});
 	await knex.schema.alterTable('batteries', (t) => {
 		t.string('built_despite', 400).comment('why it is built although something spoke against it');
 	});

@@ -1,4 +1,4 @@
-import { QUANTITIES, READ_STATES, type Quantity, type ReadState } from '$lib/core/reading';
+import { PROBES, QUANTITIES, READ_STATES, type Probe, type Quantity, type ReadState } from '$lib/core/reading';
 import { ClientKey, Maybe, Num, OneOf, Text, When, Whole } from '$lib/input/fields';
 
 export class ReadingInput {
@@ -13,6 +13,8 @@ export class ReadingInput {
 	/** How the cell was while it was read, and the current into it where one flowed, A. */
 	@OneOf(READ_STATES) state: ReadState = 'loose';
 	@Maybe() @Num(-10_000, 10_000) stateA?: number | null;
+	/** Of a resistance: how and where the probes sat. */
+	@Maybe() @OneOf(PROBES) probe?: Probe | null;
 	@Maybe() @Text(80) meter?: string | null;
 	/** Given by the page so that a repeated send is stored once. */
 	@Maybe() @ClientKey() clientKey?: string;
