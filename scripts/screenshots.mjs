@@ -73,7 +73,7 @@ async function readLeads() {
 	const cells = await list(`cells?deliveryId=${delivery.id}`);
 	const voltmeter = (await list('instruments?size=100')).find((t) => t.kind === 'voltmeter' && t.bundled);
 	for (const cell of cells) await post(`banks/${id}/measure`, { cellId: cell.id, instrumentId: voltmeter.id });
-	await post(`banks/${id}/match`, { groups: cells.slice(0, 8).map((c) => [c.id]) });
+	await post(`banks/${id}/match`, { groups: cells.slice(0, 8).map((c) => [c.id]), despite: 'a rehearsal' });
 	await post(`banks/${id}/rehearsal/hands`, { wire: 'series', plugged: false });
 	const [battery] = await list(`batteries?bankId=${id}`);
 	const readingsV = [];
@@ -104,10 +104,10 @@ const views = [
 	{ name: 'queue', path: `/banks/${idOf('Heronry')}/test/queue`, size: WIDE, waitMs: 3000 },
 	{ name: 'test', path: `/banks/${idOf('Cogwheel')}/test/results`, size: WIDE },
 	{ name: 'match', path: `/banks/${idOf('Cogwheel')}/match`, size: WIDE },
-	{ name: 'balance', path: `/banks/${idOf('Cogwheel')}/balance`, size: WIDE },
+	{ name: 'balance', path: `/banks/${idOf('Cogwheel')}/balance/charge`, size: WIDE },
 	{ name: 'limits', path: `/banks/${idOf('Damson Rise')}/limits`, size: WIDE },
 	{ name: 'serve', path: `/banks/${idOf('Damson Rise')}/serve`, size: WIDE },
-	{ name: 'serve-coal', path: `/banks/${idOf('Damson Rise')}/serve`, size: WIDE, theme: 'coal' },
+	{ name: 'vessels', path: `/banks/${idOf('Cogwheel')}/balance/vessels`, size: WIDE, theme: 'coal' },
 	{ name: 'passport', path: `/cells/${await cellOf('C-04')}`, size: WIDE }
 ];
 

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
-	import { USUAL_LOADS, USUAL_PLAN, type PlannedLoad, type PlanState } from '$lib/core/planning';
+	import { USUAL_PLAN, type PlannedLoad, type PlanState, type Thing } from '$lib/core/planning';
 	import Fold from './Fold.svelte';
 	import LoadRow from './LoadRow.svelte';
 	import PlanNumber from './PlanNumber.svelte';
@@ -8,8 +8,10 @@
 	interface Props {
 		desk: PlanDesk;
 		found: PlanState;
+		/** What may be put on the list: one's own things and the usual ones. */
+		things: readonly Thing[];
 	}
-	let { desk, found }: Props = $props();
+	let { desk, found, things }: Props = $props();
 	const plan = $derived(desk.plan);
 	const load = $derived(found.load);
 	const kwh = (wh: number) => (wh / 1000).toFixed(wh < 10_000 ? 2 : 1);
@@ -41,10 +43,10 @@
 	function add(event: SubmitEvent) {
 		event.preventDefault();
 		if (!choice) return;
-		const usual = USUAL_LOADS.find((l) => l.name === choice);
-		keep([...plan.loads, usual ?? OWN]);
+		const load = things.find((t) => t.load.name === choice)?.load ?? OWN;
+		keep([...plan.loads, load]);
 		// What runs on mains wants an inverter: the usual one, until somebody says which.
-		if (!(usual ?? OWN).dc && !plan.inverter) desk.change({ inverter: { efficiency: 0.9, idleW: 12 } });
+		if (!load.dc && !plan.inverter) desk.change({ inverter: { efficiency: 0.9, idleW: 12 } });
 		choice = '';
 	}
 </script>
@@ -103,7 +105,8 @@
 		<span class="field-label">Add a thing</span>
 		<select class="select tap w-full" bind:value={choice}>
 			<option value="">choose …</option>
-			{#each USUAL_LOADS as usual (usual.name)}<option value={usual.name}>{usual.name}, {usual.w} W (usual)</option
+			{#each things as { load, isOwn } (load.name)}<option value={load.name}
+					>{load.name}, {load.w} W ({isOwn ? 'yours' : 'usual'})</option
 				>{/each}
 			<option value="own">something else</option>
 		</select>

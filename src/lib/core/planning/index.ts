@@ -66,3 +66,4 @@ export {
 export { hoursText, parseHours } from './hours-text';
 export { judgeYear } from './judge-year';
 export { sizeParts, type PartsInput, type SizedPart, type SizedParts } from './parts';
+export { libraryOf, type Thing } from './things';

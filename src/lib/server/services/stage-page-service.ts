@@ -1,3 +1,4 @@
+import { libraryOf } from '$lib/core/planning';
 import { bindingClause } from '$lib/core/clauses';
 import type { Stage } from '$lib/core/shared';
 import {
@@ -71,17 +72,20 @@ export const planPage = (bankId: number) =>
 		bankId,
 		'plan',
 		(async () => {
-			const [picture, [plan], items, snapshots, types, loose, time] = await Promise.all([
+			const [picture, [plan], items, snapshots, types, loose, time, everyPlan] = await Promise.all([
 				loadBankPicture(bankId),
 				plans.all({ bankId }),
 				planItems.all({ bankId }),
 				priceSnapshots.all({ bankId }),
 				listCellTypes(bankId),
 				looseByCellType(bankId),
-				planTime()
+				planTime(),
+				plans.all({})
 			]);
+			const newestFirst = [...everyPlan].sort((a, b) => b.updatedAt.localeCompare(a.updatedAt));
 			return {
 				plan: plan ?? null,
+				things: libraryOf(newestFirst.flatMap((p) => p.loads ?? [])),
 				items,
 				snapshots,
 				cellTypes: types,

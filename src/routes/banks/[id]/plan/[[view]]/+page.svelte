@@ -79,7 +79,7 @@
 		<BatteryList batteries={data.overview.batteries} bankId={bank.id} />
 		<TakeAlong {bank} tables={data.tables} />
 	{:else if data.view === 'need'}
-		<NeedView {desk} {found} />
+		<NeedView {desk} {found} things={data.things} />
 	{:else if data.view === 'layout'}
 		<LayoutView
 			{desk}
