@@ -2,6 +2,7 @@
 <script lang="ts">
 	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
 	import { forecast } from '$lib/core/forecast';
+	import { weakestToTheEnds } from '$lib/core/matching';
 	import type { Arrangement } from './arrangement';
 	import type { ArrangementDesk } from './arrangement-desk.svelte';
 
@@ -31,6 +32,10 @@
 			ends: `group ${endsDischarge} (${own[endsDischarge - 1]!.map((id) => byId.get(id)?.label ?? '').join(' + ')})`
 		};
 	});
+	const sumOf = (group: readonly number[]) => group.reduce((s, id) => s + (byId.get(id)?.capacityAh ?? 0), 0);
+	const along = $derived(weakestToTheEnds(shown.groups, series, sumOf));
+	const alreadyAlong = $derived(JSON.stringify(along) === JSON.stringify(shown.groups));
+	const toTheEnds = () => desk.show({ groups: along, spares: [...shown.spares] });
 	const columns = $derived([
 		{ name: 'On the board', arrangement: shown, kept: false },
 		...desk.kept.map((k) => ({ ...k, kept: true }))
@@ -41,6 +46,7 @@
 	<div class="flex flex-wrap items-center gap-3">
 		<h2 class="grow">Side by side</h2>
 		<button class="btn tap" disabled={!desk.canUndo} onclick={() => desk.undo()}>Undo</button>
+		<button class="btn tap" disabled={alreadyAlong} onclick={toTheEnds}>Weakest to the ends</button>
 		<button class="btn tap" disabled={!desk.canKeep} onclick={() => desk.keep($state.snapshot(shown) as Arrangement)}
 			>Set this one beside</button
 		>
@@ -64,7 +70,12 @@
 				</li>
 			{/each}
 		</ul>
-	{:else}<p class="muted">
+	{/if}
+	<p class="muted">
+		The middle of a battery runs warmer, and its ends are easier to watch, to reach and to change: the smallest groups
+		may sit there. It changes nothing of what it gives; keep it or not.
+	</p>
+	{#if !desk.kept.length}<p class="muted">
 			Set an arrangement beside, change it, and see what each gives. Three at most; Ctrl+Z takes a step back.
 		</p>{/if}
 </section>

@@ -1,4 +1,4 @@
-import { expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { VERDICT_CODES } from '$lib/core/verdicts';
 import { remedyOf } from './remedy';
 
@@ -19,4 +19,20 @@ it('names only verdicts there are', () => {
 		'match-too-uneven'
 	])
 		expect(VERDICT_CODES).toContain(code);
+});
+
+describe('what asks for a look', () => {
+	it('of a supplier leads to the report, but not from the report itself', () => {
+		const short = { code: 'capacity-short', warmth: 'look' } as const;
+		expect(remedyOf(short, 3, '/banks/3/test')).toEqual({
+			href: '/banks/3/receive/report',
+			text: 'The report to the supplier'
+		});
+		expect(remedyOf(short, 3, '/banks/3/receive/report')).toBeNull();
+		expect(remedyOf({ ...short, warmth: 'calm' }, 3, '/banks/3/test')).toBeNull();
+	});
+	it('a leak leads to where somebody says what became of it', () =>
+		expect(remedyOf({ code: 'inspection-stop', warmth: 'stop' }, 3, '/banks/3/test')?.href).toBe(
+			'/banks/3/receive/look'
+		));
 });

@@ -1,5 +1,15 @@
 import type { ShownVerdict } from '$lib/core/verdicts';
 
+/** Where what is claimed of a supplier is written down: it asks for a look, not for a stop. */
+const REPORT = { to: 'receive/report', text: 'The report to the supplier' };
+const FROM_LOOK: Record<string, { to: string; text: string }> = {
+	'capacity-short': REPORT,
+	'outside-grade': REPORT,
+	'delivery-claim': REPORT,
+	'self-discharge-high': REPORT,
+	'terminals-not-promised': REPORT,
+	'match-refused': { to: 'match', text: 'Exchange them' }
+};
 /** Where a stop is mended: the place within its bank, and what the button says. */
 const REMEDIES: Record<string, { to: string; text: string }> = {
 	polarity: { to: 'receive', text: 'Record where plus is' },
@@ -13,17 +23,18 @@ const REMEDIES: Record<string, { to: string; text: string }> = {
 	'leads-exchanged': { to: 'build/leads', text: 'Read the leads' },
 	'bms-leads': { to: 'build/leads', text: 'Read the leads' },
 	'joint-loose': { to: 'prove/joints', text: 'Go to the joints' },
+	'inspection-stop': { to: 'receive/look', text: 'Say what became of it' },
 	'prove-shut': { to: 'build/parts', text: 'Go to the temporary parts' },
 	'match-too-uneven': { to: 'match', text: 'Match again' }
 };
 
-/** The address that leads to the remedy of a stop, and its words; null where there is none, or one stands there already. */
+/** The address that leads to the remedy of what stops or asks for a look, and its words; null where there is none, or one stands there already. */
 export function remedyOf(
 	{ code, warmth }: Pick<ShownVerdict, 'code' | 'warmth'>,
 	bankId: number,
 	here: string
 ): { href: string; text: string } | null {
-	const remedy = warmth === 'stop' ? REMEDIES[code] : undefined;
+	const remedy = warmth === 'stop' ? REMEDIES[code] : warmth === 'look' ? FROM_LOOK[code] : undefined;
 	if (!remedy) return null;
 	const href = `/banks/${bankId}/${remedy.to}`;
 	return here === href ? null : { href, text: remedy.text };

@@ -22,3 +22,4 @@ export {
 
 export { resolveWishes, type Lock, type Wishes } from './constraints';
 export { BUILD_LIMITS, REFUSALS, refusalsOf, type BuildableCell, type Refusal, type RefusalReason } from './refusals';
+export { weakestToTheEnds } from './along-the-string';
