@@ -7,6 +7,7 @@
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
 	import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
+	import { pauseForNight } from '$lib/core/planning';
 	import type { NotesFit, SpotNote } from '$lib/core/run-notes';
 	import { formatDateTime, formatDuration } from '$lib/core/units';
 	import type { StoredNotes as Stored, TestData } from './test-data';
@@ -108,6 +109,16 @@
 				});
 		}, 300);
 		return () => clearTimeout(timer);
+	});
+	/** Where it may end while everybody sleeps: when to pause, and when to go on. */
+	const night = $derived.by(() => {
+		if (!fit || !run) return null;
+		const ms = (s: number) => Date.parse(run!.startedAt) + 1000 * s;
+		const waking = { fromH: data.settings.wakeFromH, untilH: data.settings.wakeUntilH };
+		const ends = { fromMs: ms(fit.finishS.low95), untilMs: ms(fit.finishS.high95) };
+		// What should have ended by now is not paused any more.
+		if (ends.untilMs < Date.now()) return null;
+		return pauseForNight(Date.now(), ends.fromMs, ends.untilMs, waking, -new Date().getTimezoneOffset());
 	});
 	const at = (s: number) =>
 		run ? formatDateTime(new Date(Date.parse(run.startedAt) + s * 1000).toISOString(), style) : '';
@@ -219,6 +230,12 @@
 						Look again <strong>{at(fit.lookAgainS)}</strong> ({formatDuration(fit.lookAgainS)} after it began): by then 5
 						% may be left.
 					</p>
+					{#if night}<p class="ember-text font-semibold">
+							It may end while you sleep. {night.pauseMs <= Date.now() + 60_000
+								? 'Take the load off now'
+								: `Take the load off at ${formatDateTime(new Date(night.pauseMs).toISOString(), style)}`}, and put it on
+							again at {formatDateTime(new Date(night.goOnMs).toISOString(), style)}, with a line each time.
+						</p>{/if}
 					<p class="muted">95 %, by the usual curve of {bank.chemistry} and what is not known of this cell.</p>
 				{:else if why}<p class="ember-text">{why}</p>
 				{:else}<p class="muted">

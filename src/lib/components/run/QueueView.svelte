@@ -2,7 +2,6 @@
 	import { untrack, type Snippet } from 'svelte';
 	import { page } from '$app/state';
 	import { replaceState } from '$app/navigation';
-	import { scaleTime } from 'd3-scale';
 	import { api } from '$lib/client/api';
 	import { settingApart } from '$lib/client/set-apart';
 	import DateField from '$lib/components/forms/DateField.svelte';
@@ -10,17 +9,18 @@
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
 	import { mostBad, testsNeeded } from '$lib/core/sampling';
 
-	import { MONTH_NAMES } from '$lib/core/shared';
 	import { formatDateTime } from '$lib/core/units';
 	import {
 		QUEUE_KIND_NAMES,
 		queueForm,
 		queueOf,
 		queueParams,
+		soakHours,
 		type QueueForm,
 		type QueueId,
 		type QueuePlan
 	} from '$lib/core/test-queue';
+	import QueueChart from './QueueChart.svelte';
 	import type { TestData } from './test-data';
 
 	let { data, views }: { data: TestData; views: Snippet } = $props();
@@ -34,6 +34,10 @@
 	let form = $state<QueueForm>(
 		untrack(() => queueForm(page.url.searchParams, { testers: known, nowLocal: local(new Date()) }))
 	);
+	/** How much colder the cells are than the warm box; only to reckon the soak with. */
+	let coldK = $state<number | null>(null);
+	/** Of one cell: by its sheet, else of such a cell. */
+	const massKg = $derived(data.overview.cellType?.massKg ?? 0.02 * (data.overview.cellType?.ratedAh ?? 100));
 	let plan = $state<QueuePlan | null>(null);
 	let why = $state<string | null>(null);
 	let busy = $state(false);
@@ -70,29 +74,9 @@
 		// What it opened with stands in the address already; the router is not there yet.
 		if (mine > 1) replaceState(`?${queueParams(own)}`, {});
 	});
-	const rows = $derived([...new Set((plan?.steps ?? []).flatMap((s) => (s.on === null ? [] : [String(s.on)])))].sort());
-	const span = $derived.by(() => {
-		const ends = (plan?.steps ?? []).map((s) => Date.parse(s.to));
-		const starts = (plan?.steps ?? []).map((s) => Date.parse(s.from));
-		return { from: Math.min(...starts), to: Math.max(...ends) };
-	});
-	const WIDTH = 720;
-	const LEFT = 76;
-	const ROW = 30;
-	const x = $derived(scaleTime([new Date(span.from), new Date(span.to)], [LEFT, WIDTH - 8]));
-	const nights = $derived.by(() => {
-		if (!plan) return [];
-		const list: { from: number; to: number }[] = [];
-		const day = new Date(span.from);
-		day.setHours(0, 0, 0, 0);
-		for (let at = day.getTime() - 86_400_000; at < span.to; at += 86_400_000) {
-			const from = at + data.settings.wakeUntilH * 3_600_000;
-			const to = at + 86_400_000 + data.settings.wakeFromH * 3_600_000;
-			if (to > span.from && from < span.to) list.push({ from: Math.max(from, span.from), to: Math.min(to, span.to) });
-		}
-		return list;
-	});
-	const days = $derived(plan ? (Date.parse(plan.endsAt) - span.from) / 86_400_000 : 0);
+	const days = $derived(
+		plan ? (Date.parse(plan.endsAt) - Math.min(...plan.steps.map((s) => Date.parse(s.from)))) / 86_400_000 : 0
+	);
 	const next = $derived((plan?.steps ?? []).filter((s) => s.needsPerson).slice(0, 6));
 	const list = (text: string) =>
 		text
@@ -149,6 +133,18 @@
 					onkeep={(h) => (form.soakH = Math.max(0, h ?? 0))}
 				/>
 				<PlanNumber
+					label="Colder than the box by"
+					unit="K"
+					value={coldK}
+					hint={coldK
+						? `about ${soakHours(massKg, coldK).toFixed(1)} h for ${massKg.toFixed(1)} kg`
+						: 'gives the hours of soak'}
+					onkeep={(k) => {
+						coldK = k === null ? null : Math.max(0, k);
+						if (coldK !== null) form.soakH = Math.ceil(2 * soakHours(massKg, coldK)) / 2;
+					}}
+				/>
+				<PlanNumber
 					label="Rest after the charge"
 					unit="h"
 					value={form.restH}
@@ -192,54 +188,7 @@
 						? 'No plan with these things ends earlier.'
 						: `Best found; none can end before ${formatDateTime(plan.boundEndsAt, style)}.`}
 				</p>
-				<svg
-					viewBox="0 0 {WIDTH} {rows.length * ROW + 34}"
-					class="w-full"
-					role="img"
-					aria-label="Which cell is on what, when"
-				>
-					{#each nights as night (night.from)}<rect
-							class="night"
-							x={x(night.from)}
-							y="0"
-							width={x(night.to) - x(night.from)}
-							height={rows.length * ROW}
-						/>{/each}
-					{#each rows as row, i (row)}
-						<text x="0" y={i * ROW + 19} class="name">{row}</text>
-						{#each plan.steps.filter((s) => String(s.on) === row) as s, k (k)}
-							<g>
-								<title
-									>{labelOf(s.cellId)}: {QUEUE_KIND_NAMES[s.kind]}, {formatDateTime(s.from, style)} to {formatDateTime(
-										s.to,
-										style
-									)}</title
-								>
-								<rect
-									class="step"
-									data-kind={s.kind}
-									x={x(Date.parse(s.from))}
-									y={i * ROW + 3}
-									width={Math.max(1, x(Date.parse(s.to)) - x(Date.parse(s.from)) - 1)}
-									height={ROW - 6}
-									rx="3"
-								/>
-								{#if x(Date.parse(s.to)) - x(Date.parse(s.from)) > 34}<text
-										class="in"
-										x={x(Date.parse(s.from)) + 3}
-										y={i * ROW + 19}>{labelOf(s.cellId)}</text
-									>{/if}
-							</g>
-						{/each}
-					{/each}
-					{#each x.ticks(days > 3 ? 6 : 4) as tick (tick.getTime())}
-						<text class="tick" x={x(tick)} y={rows.length * ROW + 18} text-anchor="middle"
-							>{days > 3
-								? `${tick.getDate()} ${MONTH_NAMES[tick.getMonth()]!.slice(0, 3)}`
-								: `${two(tick.getHours())}:${two(tick.getMinutes())}`}</text
-						>
-					{/each}
-				</svg>
+				<QueueChart {plan} {labelOf} settings={data.settings} />
 				<p class="muted text-sm">
 					Light: charge. Dark: discharge. Middle: back to half. Grey: night. Each begins while somebody is up.
 				</p>
@@ -279,28 +228,3 @@
 		{:else if busy}<p role="status">Making a timetable …</p>{/if}
 	{:else}<p class="sheet p-6">Nothing waits for a tester.</p>{/if}
 </StagePage>
-
-<style>
-	.night {
-		fill: var(--color-base-300);
-	}
-	.name,
-	.tick,
-	.in {
-		font-size: 12px;
-		fill: var(--color-base-content);
-	}
-	.step[data-kind='charge'] {
-		fill: var(--measure-1);
-	}
-	.step[data-kind='discharge'] {
-		fill: var(--measure-4);
-	}
-	.step[data-kind='store'] {
-		fill: var(--measure-2);
-	}
-	.step {
-		stroke: var(--measure-line);
-		stroke-width: 0.6;
-	}
-</style>

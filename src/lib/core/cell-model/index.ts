@@ -7,6 +7,7 @@ export {
 	type CircuitConstants
 } from './circuit';
 export { openCircuitCurve } from './curve';
+export { HEAT_CAPACITY_J_PER_KG_K } from './circuit';
 export { CLOSED_BOX_W_PER_K, FREE_AIR_W_PER_K, USUAL_NATURE, type CellNature } from './nature';
 export { completeCell, type CellParameters, type CellSpec } from './parameters';
 export {

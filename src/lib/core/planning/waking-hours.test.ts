@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { mayFallInNight, startForDaytimeEnd } from '.';
+import { mayFallInNight, pauseForNight, startForDaytimeEnd } from '.';
 
 const waking = { fromH: 7, untilH: 22 };
 const at = (hour: number, day = 9) => Date.UTC(2026, 2, day, 0, 0) + hour * 3_600_000;
@@ -40,4 +40,19 @@ describe('a start that ends by day', () => {
 		expect(startForDaytimeEnd(at(8), { low: 10 * H, high: 30 * H }, waking, 0)).toBeNull());
 	it('refuses an end before its beginning', () =>
 		expect(() => mayFallInNight(at(9), at(8), waking, 0)).toThrow(/at least fromMs/));
+});
+
+describe('a pause for the night', () => {
+	it('comes at bedtime before it could first need somebody, and goes on when they wake', () => {
+		// It may end from 1 to 4 in the morning.
+		expect(pauseForNight(at(18), at(25), at(28), waking, 0)).toEqual({ pauseMs: at(22), goOnMs: at(31) });
+		// It may end from 21 to 23: the evening of the same day.
+		expect(pauseForNight(at(18), at(21), at(23), waking, 0)).toEqual({ pauseMs: at(22), goOnMs: at(31) });
+		expect(pauseForNight(at(18), at(49), at(51), waking, 0)).toEqual({ pauseMs: at(46), goOnMs: at(55) });
+	});
+	it('is now where it is night already, and none where it ends by day', () => {
+		expect(pauseForNight(at(23), at(25), at(28), waking, 0)).toEqual({ pauseMs: at(23), goOnMs: at(31) });
+		expect(pauseForNight(at(8), at(12), at(15), waking, 0)).toBeNull();
+		expect(pauseForNight(at(8), at(25), at(28), { fromH: 0, untilH: 24 }, 0)).toBeNull();
+	});
 });

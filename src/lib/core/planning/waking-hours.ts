@@ -47,3 +47,25 @@ export function startForDaytimeEnd(
 		if (!mayFallInNight(start + durationMs.low, start + durationMs.high, waking, offsetMin)) return start;
 	return null;
 }
+
+/**
+ * When to pause what may need somebody by night, and when to go on: the evening before, as bedtime comes, and the next waking hour.
+ * @param nowMs if that is in the night already, the pause is now
+ * @returns null when it will not need anybody by night @throws CoreError `order`
+ */
+export function pauseForNight(
+	nowMs: number,
+	fromMs: number,
+	untilMs: number,
+	waking: WakingHours,
+	offsetMin: number
+): { pauseMs: number; goOnMs: number } | null {
+	if (!mayFallInNight(Math.max(nowMs, fromMs), Math.max(nowMs, untilMs), waking, offsetMin)) return null;
+	const length = wakingLength(waking);
+	// The last evening before it could first need somebody.
+	const first = Math.max(nowMs, fromMs);
+	const sinceWaking = (hourOf(first, offsetMin) - waking.fromH + DAY_H) % DAY_H;
+	const bedMs = first - (sinceWaking - length) * HOUR_MS;
+	const pauseMs = Math.max(nowMs, bedMs);
+	return { pauseMs, goOnMs: bedMs + (DAY_H - length) * HOUR_MS };
+}

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { planQueue, type QueueInput } from '.';
+import { planQueue, type QueueInput, soakHours } from '.';
 import { lowerBoundH } from './plan-queue';
 import { prepareQueue } from './queue-input';
 
@@ -129,4 +129,14 @@ describe('the queue', () => {
 	] as [Partial<QueueInput>, RegExp][])('refuses %j', (more, message) =>
 		expect(() => planQueue(input(more))).toThrow(message)
 	);
+});
+
+describe('a soak in a warm box', () => {
+	it('by hand: 4.5 kg at 0.5 W/K have a time constant of 2.5 h; from 15 K to within 1 K take ln 15 of those', () => {
+		expect(soakHours(4.5, 15)).toBeCloseTo(2.5 * Math.log(15), 9);
+		expect(soakHours(4.5, 1)).toBe(0);
+		expect(soakHours(4.5, 0)).toBe(0);
+		expect(soakHours(9, 15)).toBeCloseTo(2 * soakHours(4.5, 15), 9);
+	});
+	it('refuses a cell without mass', () => expect(() => soakHours(0, 10)).toThrow(/massKg/));
 });
