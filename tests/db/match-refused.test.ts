@@ -1,10 +1,10 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bankVerdicts } from '$lib/server/judgements/store';
-import { batteries, cells, type Bank } from '$lib/server/records';
+import { banks, batteries, cells, type Bank } from '$lib/server/records';
 import { acceptMatch } from '$lib/server/services/match-service';
 import { freshDatabase } from '../support/database';
-import { make } from '../support/records';
+import { change, make } from '../support/records';
 
 let pool: Knex;
 beforeAll(async () => {
@@ -59,6 +59,15 @@ describe('groups that should not be in series', () => {
 		const told = await refusal(bank.id);
 		expect(told).toMatchObject({ warmth: 'look', facts: { refusals: [{ why: 'stopped', found: 'M-02' }] } });
 		expect(told!.members.map((m) => m.id)).toEqual([ids[1]]);
+	});
+	it('two batteries side by side may be of unlike cells: only what stands in series is held together', async () => {
+		const { bank, ids } = await tested('Beside', [100, 101, 80, 81]);
+		const { version } = await banks.get(bank.id);
+		await change('banks', bank.id, { version, batteries: 2 });
+		await acceptMatch(bank.id, { groups: ids.map((id) => [id]) });
+		expect(await refusal(bank.id)).toBeNull();
+		const crossed = { groups: [[ids[0]!], [ids[2]!], [ids[1]!], [ids[3]!]] };
+		await expect(acceptMatch(bank.id, crossed)).rejects.toMatchObject({ code: 'should-not-be-built' });
 	});
 	it('a cell that is named twice, or of another bank, is told before anything else', async () => {
 		const { bank, ids } = await tested('Shape', [100, 60]);

@@ -10,6 +10,7 @@
 	const pairs = $derived(Math.max(1, bank.series * bank.batteries - 1));
 	let typed = $state<string[]>([]);
 	let plugOut = $state(false);
+	let meterProved = $state(false);
 	const volts = $derived(
 		Array.from({ length: pairs }, (_, i) => {
 			const text = (typed[i] ?? '').trim().replace(',', '.').replace('−', '-');
@@ -19,7 +20,12 @@
 	);
 	const isTyped = $derived(typed.some((text) => text?.trim()));
 	const verdict = $derived(
-		judgeLinksOff(bank.chemistry, volts, plugOut, { kind: 'bank', id: bank.id, label: bank.name })
+		judgeLinksOff(
+			bank.chemistry,
+			volts,
+			{ balancePlugOut: plugOut, meterProved },
+			{ kind: 'bank', id: bank.id, label: bank.name }
+		)
 	);
 	const SAYS = { linked: 'still linked', off: 'off', unclear: 'neither', unread: '' };
 </script>
@@ -38,6 +44,9 @@
 		</p>
 		<label class="tap flex items-center gap-3"
 			><input type="checkbox" class="checkbox" bind:checked={plugOut} /> The balance plug is out</label
+		>
+		<label class="tap flex items-center gap-3"
+			><input type="checkbox" class="checkbox" bind:checked={meterProved} /> The meter has just read one cell right</label
 		>
 		<ol class="grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] gap-3">
 			{#each volts as v, i (i)}

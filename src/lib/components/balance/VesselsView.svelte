@@ -227,6 +227,10 @@
 				{solved ? `That is it. ${challenge.because}` : 'Not that one. Run it and see.'}
 			</p>
 		{/if}
+		{#if from === 'own' && !challenge}<p class="muted">
+				Capacities are your cells’ own; what each is filled with here is made up, since no reading tells it on the
+				plateau.
+			</p>{/if}
 		<p class="muted">
 			Alike in volts is not alike in charge: on the plateau a few millivolts hide a fifth of a cell. Only the two ends
 			tell.

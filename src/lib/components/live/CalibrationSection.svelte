@@ -64,9 +64,10 @@
 		if (Object.keys(fields).length) return;
 		const { quantity, meter, by, calibratedOn, truthSd } = draft;
 		const body = { quantity, meter: meter.trim() || null, by: by.trim() || null, calibratedOn, truthSd, pairs };
+		let keptId: number | undefined;
 		const done = await attempt(async () => {
 			try {
-				await api.post('calibrations', body as never);
+				keptId = ((await api.post('calibrations', body as never)) as unknown as { id: number }).id;
 			} catch (error) {
 				fields = error instanceof ApiProblem ? error.fields : {};
 				throw error;
@@ -76,7 +77,7 @@
 		draft.lines = '';
 		announce('Kept. Every verdict that rests on this meter is made anew.');
 		await load();
-		await showChanges(stored.find((c) => c.calibratedOn.slice(0, 10) === calibratedOn && c.quantity === quantity)?.id);
+		await showChanges(keptId);
 	}
 	/** What one calibration has changed, of all banks; null: not asked. */
 	let changed = $state<{ id: number; changes: Change[]; more: boolean } | null>(null);

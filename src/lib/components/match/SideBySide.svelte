@@ -19,17 +19,17 @@
 	const byId = $derived(new Map(cells.map((c) => [c.id, c])));
 	const figures = $derived.by(() => (arrangement: Arrangement) => {
 		const sums = arrangement.groups.map((g) => g.reduce((s, id) => s + (byId.get(id)?.capacityAh ?? 0), 0));
-		const own = arrangement.groups.slice(0, series);
-		const { usableAh, endsDischarge } = forecast(
-			cells.map(({ id, capacityAh }) => ({ id, capacityAh })),
-			own,
-			'top'
-		);
+		const own = cells.map(({ id, capacityAh }) => ({ id, capacityAh }));
+		const batteries = Array.from({ length: Math.ceil(arrangement.groups.length / series) }, (_, b) =>
+			arrangement.groups.slice(b * series, (b + 1) * series)
+		).map((groups) => forecast(own, groups, 'top'));
+		const weakest = sums.indexOf(Math.min(...sums));
+		const usableAh = batteries.reduce((sum, b) => sum + b.usableAh, 0);
 		return {
-			smallestAh: Math.min(...sums),
+			smallestAh: sums[weakest]!,
 			spreadAh: Math.max(...sums) - Math.min(...sums),
-			kwh: (usableAh * own.length * CHEMISTRY_FIGURES[chemistry].nominalV) / 1000,
-			ends: `group ${endsDischarge} (${own[endsDischarge - 1]!.map((id) => byId.get(id)?.label ?? '').join(' + ')})`
+			kwh: (usableAh * series * CHEMISTRY_FIGURES[chemistry].nominalV) / 1000,
+			ends: arrangement.groups[weakest]!.map((id) => byId.get(id)?.label ?? '').join(' + ')
 		};
 	});
 	const sumOf = (group: readonly number[]) => group.reduce((s, id) => s + (byId.get(id)?.capacityAh ?? 0), 0);

@@ -2,7 +2,7 @@
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import WhenField from '$lib/components/forms/WhenField.svelte';
-	import { PROBES, PROBE_NAMES, READ_STATES, READ_STATE_NAMES, type Probe } from '$lib/core/reading';
+	import { PROBES, PROBE_NAMES, READ_STATES, READ_STATE_NAMES } from '$lib/core/reading';
 	import type { HowItIsRead } from './entry.svelte';
 
 	/** @param resistance it is a resistance that is read: then its probes matter */
@@ -24,9 +24,12 @@
 		/>
 		{#if resistance}<Choice
 				label="Where are the probes?"
-				value={how.probe ?? 'four-wire'}
-				options={PROBES.map((probe) => ({ value: probe, text: PROBE_NAMES[probe] }))}
-				onchange={(probe) => (how.probe = probe as Probe)}
+				value={how.probe ?? 'unsaid'}
+				options={[
+					{ value: 'unsaid' as const, text: 'not said' },
+					...PROBES.map((probe) => ({ value: probe, text: PROBE_NAMES[probe] }))
+				]}
+				onchange={(probe) => (how.probe = probe === 'unsaid' ? null : probe)}
 			/>{/if}
 		{#if flows}<Field
 				label="Current"

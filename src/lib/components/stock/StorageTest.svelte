@@ -10,9 +10,11 @@
 		cellId: number;
 		/** The test that has not ended; null: none. */
 		standing: { id: number; version: number; chargedAt: string; dueOn: string } | null;
+		/** It is of a bank, whose calendar names the day. */
+		hasBank: boolean;
 		dateStyle: Settings['dateStyle'];
 	}
-	let { cellId, standing, dateStyle }: Props = $props();
+	let { cellId, standing, hasBank, dateStyle }: Props = $props();
 	const today = () => formatISO(new Date(), { representation: 'date' });
 	let chargedOn = $state(today());
 	/** A month: less hides in the counter. */
@@ -42,7 +44,10 @@
 		event.preventDefault();
 		if (!dueOn) return (fields = { dueOn: 'How many days is it to stand?' });
 		const body = { cellId, chargedAt: chargedOn, dueOn };
-		void send(() => api.post('storage-tests', body as never), 'It stands. The day is in the calendar of its bank.');
+		void send(
+			() => api.post('storage-tests', body as never),
+			`It stands. The day is ${hasBank ? 'in the calendar of its bank' : 'on this page'}.`
+		);
 	}
 	function end(event: SubmitEvent) {
 		event.preventDefault();

@@ -1,6 +1,7 @@
 import { completeCell, simulateDischarge } from '../cell-model';
 import type { Chemistry } from '../chemistry';
 import { voltsAt } from './median-curve';
+import { curveStepS } from './two-wire';
 
 /** Volts of a discharge after so many ampere-hours; same length, ampere-hours rising. */
 export interface DischargeCurve {
@@ -8,13 +9,11 @@ export interface DischargeCurve {
 	dischargedAh: readonly number[];
 }
 
-const STEP_S = 10;
-const RECORD_S = 120;
-
 /** What a usual cell of a type gives at a rate: the model's curve, for comparison; a default, not the maker's. @param cRate 1/h, positive */
 export function usualCurve(chemistry: Chemistry, ratedAh: number, cRate: number, cutoffV: number): DischargeCurve {
 	const parameters = completeCell({ chemistry, capacityAh: ratedAh });
-	const run = simulateDischarge({ parameters, soc: 1 }, cRate * ratedAh, cutoffV, STEP_S, RECORD_S);
+	const stepS = curveStepS(cRate);
+	const run = simulateDischarge({ parameters, soc: 1 }, cRate * ratedAh, cutoffV, stepS, 12 * stepS);
 	return { voltageV: run.voltageV, dischargedAh: run.timeS.map((s) => (s * cRate * ratedAh) / 3600) };
 }
 

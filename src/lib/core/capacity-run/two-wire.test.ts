@@ -13,6 +13,9 @@ describe('a tester with two wires', () => {
 		// Never linear: the last tenths of a volt hold most of it.
 		expect(shares[3]! - shares[2]!).toBeGreaterThan(2 * (shares[1]! - shares[0]!));
 	});
+	it('is told at any rate, a trickle and a rush', () => {
+		for (const cRate of [0.0005, 0.01, 5]) expect(twoWireShare('LFP', cRate, 0.2, 2.5)).toBeGreaterThan(0);
+	});
 	it.each([
 		[0, 0.1, /cRate/],
 		[0.2, -0.1, /dropV/],

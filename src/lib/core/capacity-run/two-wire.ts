@@ -2,7 +2,8 @@ import { completeCell, simulateDischarge } from '../cell-model';
 import type { Chemistry } from '../chemistry';
 import { CoreError, requirePositive } from '../shared';
 
-const STEP_S = 10;
+/** Steps of a simulated discharge: about so many, whatever its rate, s. */
+export const curveStepS = (cRate: number): number => Math.min(600, Math.max(1, 2 / cRate));
 
 /**
  * What a two-wire tester misses because its leads make it stop early, as a fraction of the capacity: `Ah(curve at this current, cut-off) −
@@ -15,12 +16,13 @@ export function twoWireShare(chemistry: Chemistry, cRate: number, dropV: number,
 	if (!(dropV >= 0)) throw new CoreError('negative', 'dropV', `dropV requires 0 V or more, got ${dropV}`);
 	if (dropV === 0) return 0;
 	const ratedAh = 100;
+	const stepS = curveStepS(cRate);
 	const { timeS, voltageV, capacityAh } = simulateDischarge(
 		{ parameters: completeCell({ chemistry, capacityAh: ratedAh }), soc: 1 },
 		cRate * ratedAh,
 		cutoffV,
-		STEP_S,
-		STEP_S
+		stepS,
+		stepS
 	);
 	const stopped = voltageV.findIndex((v) => v <= cutoffV + dropV);
 	const takenAh = stopped < 0 ? capacityAh : (cRate * ratedAh * timeS[stopped]!) / 3600;

@@ -27,6 +27,14 @@ describe('a cell against the line of its grade', () => {
 		expect(gradeOf(cell(1, 290), both)).toBe('unsure');
 		expect(gradeOf(cell(1, 290, { resistanceMohm: 0.15 }), both)).toBe('within');
 	});
+	it('two quantities that are each just within are not within together', () => {
+		const both = { ...line, mostMohm: 0.2 };
+		// 1.8 sd each: 3.6 % outside each, 7.2 % one or the other.
+		const near = { resistanceMohm: 0.191, resistanceSdMohm: 0.005 };
+		expect(gradeOf(cell(1, 283.6, near), line)).toBe('within');
+		expect(gradeOf(cell(1, 290, near), both)).toBe('within');
+		expect(gradeOf(cell(1, 283.6, near), both)).toBe('unsure');
+	});
 	it('a resistance read in the cold is held against the line as warm as a sheet means it', () => {
 		const resistance = { name: 'A', leastAh: null, mostMohm: 0.25 };
 		// × 2.2 at 0 °C: 0.33 mΩ there are 0.15 at 25 °C, with half of what was taken off as doubt.

@@ -30,31 +30,35 @@ const SHEET_C = 25;
 /** What not knowing the temperature adds to a resistance, one sd as a fraction: about 9 K either way (models §3). */
 const UNKNOWN_WARMTH_SD = 0.25;
 
-/** @param beyond how far the figure is over the line to the bad side, in its unit */
-function outcomeOf(beyond: number, sd: number): GradeOutcome {
-	const probability = sd === 0 ? Number(beyond > 0) : normalCdf(beyond / sd);
-	return probability > DECISION_PROBABILITY ? 'outside' : probability < 1 - DECISION_PROBABILITY ? 'within' : 'unsure';
+/** How likely a figure is over the line to the bad side. @param beyond how far it reads over it, in its unit */
+const chanceBeyond = (beyond: number, sd: number): number => (sd === 0 ? Number(beyond > 0) : normalCdf(beyond / sd));
+
+/** How likely a cell's resistance is over the line; null where it was not read. */
+function chanceOver(cell: GradedCell, mostMohm: number): number | null {
+	const { resistanceMohm: read, resistanceSdMohm, temperatureC } = cell;
+	if (read === null) return null;
+	const { mohm, sdMohm } =
+		temperatureC === null
+			? { mohm: read, sdMohm: Math.hypot(resistanceSdMohm ?? 0, UNKNOWN_WARMTH_SD * read) }
+			: resistanceAt(read, resistanceSdMohm ?? 0, temperatureC, SHEET_C);
+	return chanceBeyond(mohm - mostMohm, sdMohm);
 }
 
-/** A cell against the line: outside when one quantity surely is, within when all that are asked surely are. */
-export function gradeOf(cell: GradedCell, line: GradeLine): GradeOutcome {
-	const outcomes: GradeOutcome[] = [];
-	if (line.leastAh !== null)
-		outcomes.push(
-			cell.capacityAh === null ? 'unsure' : outcomeOf(line.leastAh - cell.capacityAh, cell.capacitySdAh ?? 0)
-		);
-	if (line.mostMohm !== null) {
-		const { resistanceMohm: read, resistanceSdMohm, temperatureC } = cell;
-		const like =
-			read === null
-				? null
-				: temperatureC === null
-					? { mohm: read, sdMohm: Math.hypot(resistanceSdMohm ?? 0, UNKNOWN_WARMTH_SD * read) }
-					: resistanceAt(read, resistanceSdMohm ?? 0, temperatureC, SHEET_C);
-		outcomes.push(like === null ? 'unsure' : outcomeOf(like.mohm - line.mostMohm, like.sdMohm));
-	}
-	if (outcomes.includes('outside')) return 'outside';
-	return outcomes.includes('unsure') ? 'unsure' : 'within';
+/**
+ * A cell against the line: outside when one quantity surely is, within when all that are asked surely are together: their chances of being
+ * outside add up to less than 5 %.
+ */
+export function gradeOf(cell: GradedCell, { leastAh, mostMohm }: GradeLine): GradeOutcome {
+	const chances = [
+		...(leastAh === null
+			? []
+			: [cell.capacityAh === null ? null : chanceBeyond(leastAh - cell.capacityAh, cell.capacitySdAh ?? 0)]),
+		...(mostMohm === null ? [] : [chanceOver(cell, mostMohm)])
+	];
+	const known = chances.filter((p) => p !== null);
+	if (known.some((p) => p > DECISION_PROBABILITY)) return 'outside';
+	const together = known.reduce((a, b) => a + b, 0);
+	return known.length === chances.length && together < 1 - DECISION_PROBABILITY ? 'within' : 'unsure';
 }
 
 /** What the cells of a delivery are against the grade they were sold as; nothing is said without a line, or of nothing measured. */

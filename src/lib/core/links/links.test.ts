@@ -3,7 +3,8 @@ import type { Subject } from '../verdicts';
 import { judgeLinksOff, linkState } from '.';
 
 const bank: Subject = { kind: 'bank', id: 1, label: 'Cabin' };
-const judged = (volts: (number | null)[], plugOut = true) => judgeLinksOff('LFP', volts, plugOut, bank);
+const judged = (volts: (number | null)[], balancePlugOut = true, meterProved = true) =>
+	judgeLinksOff('LFP', volts, { balancePlugOut, meterProved }, bank);
 
 describe('a reading across two neighbours', () => {
 	it.each([
@@ -31,6 +32,8 @@ describe('every series link off', () => {
 		expect(judged([0, 0.01, 0.4])).toMatchObject({ code: 'links-off', warmth: 'calm' });
 		expect(judged([0, null, 0.4])).toMatchObject({ code: 'links-unproved', facts: { unread: [2] } });
 		expect(judged([0, 0, 0], false)).toMatchObject({ code: 'links-unproved', warmth: 'open' });
+		// All zero is what a dead meter shows.
+		expect(judged([0, 0, 0], true, false)).toMatchObject({ code: 'links-unproved', warmth: 'open' });
 		expect(judged([0, 3.3, 0])).toMatchObject({ code: 'links-unproved', facts: { unclear: [2] } });
 	});
 	it('refuses no pair at all', () => expect(() => judged([])).toThrow(/one pair/));

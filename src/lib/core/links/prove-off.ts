@@ -25,13 +25,14 @@ export function linkState(chemistry: Chemistry, readV: number | null): LinkState
 
 /**
  * Whether every series link of a string is off before its cells are joined side by side. Across a gap both a link that is off and one that nobody
- * reached read 0 V: only pairs of neighbours, all of them, prove it; and only with the balance plug out, which else joins them through its fuses.
+ * reached read 0 V: only pairs of neighbours, all of them, prove it; only with the balance plug out, which else joins them through its fuses; and
+ * only by a meter that read a cell just before: one that is off, or whose probe is broken, shows nothing too.
  * @param readV of neighbours 1–2, 2–3 …, V; null: not read
  */
 export function judgeLinksOff(
 	chemistry: Chemistry,
 	readV: readonly (number | null)[],
-	balancePlugOut: boolean,
+	{ balancePlugOut, meterProved }: { balancePlugOut: boolean; meterProved: boolean },
 	subject: Subject
 ): Verdict {
 	if (readV.length === 0) throw new CoreError('too-few', 'readV', 'readV requires one pair of neighbours or more');
@@ -41,11 +42,12 @@ export function judgeLinksOff(
 		...{ linked: placesOf('linked'), unclear: placesOf('unclear'), unread: placesOf('unread') },
 		...{
 			pairs: readV.length,
+			meterProved,
 			balancePlugOut,
 			ghosts: readV.filter((v) => v !== null && Math.abs(v) > NOTHING_V).length
 		}
 	};
 	if (facts.linked.length) return say('links-still-on', 'stop', subject, facts);
-	const proved = facts.unread.length === 0 && facts.unclear.length === 0 && balancePlugOut;
+	const proved = facts.unread.length === 0 && facts.unclear.length === 0 && balancePlugOut && meterProved;
 	return say(proved ? 'links-off' : 'links-unproved', proved ? 'calm' : 'open', subject, facts);
 }

@@ -173,5 +173,8 @@ export function judgeReceiveStage(picture: BankPicture): StageJudgement {
 	}
 	const ids = new Set(concerned.map((c) => c.id));
 	const verdicts = trays.flatMap((t) => [...deliveryClaim(picture, t).verdicts, ...t.verdicts]);
-	return { verdicts: [...setAside(verdicts, ids), ...judgeUnlike(concerned, bankSubject(picture))], done };
+	const unlike = judgeUnlike(concerned, bankSubject(picture));
+	// In service they are built together already: it is said, and nobody is asked.
+	const told = isInService(picture) ? unlike.map((v): Verdict => ({ ...v, warmth: 'calm', next: null })) : unlike;
+	return { verdicts: [...setAside(verdicts, ids), ...told], done };
 }

@@ -39,9 +39,11 @@ export function judgeStorageTest(
 	if (!test) return [];
 	const subject = cellSubject(cell);
 	const { chargedAt, dueOn, refillAh, refillSdAh, refilledAt } = test;
-	if (refillAh === null || refilledAt === null || capacityAh === null)
+	if (refillAh === null || refilledAt === null)
 		return [say('self-discharge-waits', 'open', subject, { chargedAt, dueOn })];
 	const days = (Date.parse(refilledAt) - Date.parse(chargedAt)) / DAY_MS;
+	if (capacityAh === null)
+		return [say('self-discharge-unknown', 'open', subject, { why: 'no-capacity', elapsedDays: days })];
 	const sdAh = refillSdAh ?? COUNTER_SD * Math.abs(refillAh);
 	return [judgeLeakage(leakageByRefill(capacityAh, { ah: refillAh, sdAh, days }), 'refill', subject)];
 }

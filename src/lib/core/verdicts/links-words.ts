@@ -7,6 +7,8 @@ interface Links {
 	unread: readonly number[];
 	pairs: number;
 	balancePlugOut: boolean;
+	/** It read a cell just before. */
+	meterProved: boolean;
 	/** Readings that are not nothing and not two cells. */
 	ghosts: number;
 }
@@ -39,17 +41,18 @@ export const LINKS_WORDS: Words<LinksFacts> = {
 		rule: RULE,
 		next: 'Turn the cells, read each once more, and join them with the supply still off.'
 	}),
-	'links-unproved': ({ facts: { unread, unclear, balancePlugOut } }) => ({
+	'links-unproved': ({ facts: { unread, unclear, balancePlugOut, meterProved } }) => ({
 		title: 'Not proved: a series link may still be in',
 		finding: [
 			unread.length ? `Not read: ${places(unread)}.` : null,
 			unclear.length ? `Neither nothing nor two cells: ${places(unclear)}.` : null,
-			balancePlugOut ? null : 'The balance plug is in: through it they are joined.'
+			balancePlugOut ? null : 'The balance plug is in: through it they are joined.',
+			meterProved ? null : 'The meter has not read a cell just before: one that is off shows nothing too.'
 		]
 			.filter(Boolean)
 			.join(' '),
 		doubt: null,
 		rule: RULE,
-		next: 'Pull the balance plug, and read every pair of neighbours.'
+		next: 'Pull the balance plug, hold the meter on one cell, and read every pair of neighbours.'
 	})
 };

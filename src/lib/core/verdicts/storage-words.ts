@@ -21,7 +21,7 @@ export interface StorageFacts {
 	/** A cell that stands full, to be charged again on a day. */
 	'self-discharge-waits': { chargedAt: string; dueOn: string };
 	/** Readings that say nothing of self-discharge. */
-	'self-discharge-unknown': { why: 'too-few' | 'no-time' | 'relaxing' | 'flat'; elapsedDays: number };
+	'self-discharge-unknown': { why: 'too-few' | 'no-time' | 'relaxing' | 'flat' | 'no-capacity'; elapsedDays: number };
 }
 
 const range = ({ low95, high95 }: Interval) => `${low95.toFixed(1)} … ${high95.toFixed(1)} % a month`;
@@ -38,6 +38,7 @@ const TEST =
 	'Charge it full to a tail, leave it alone for a month, charge it again the same way and count what goes in.';
 
 const WHY: Record<StorageFacts['self-discharge-unknown']['why'], string> = {
+	'no-capacity': 'What it took is known, but not of how much: it has no run, and its type no rating.',
 	'too-few': 'One reading says nothing of a loss: it takes two, apart in time.',
 	'no-time': 'The readings were taken at about the same time.',
 	relaxing: 'A cell that was charged full falls for weeks by itself: that is no loss of charge.',

@@ -32,7 +32,13 @@ const sorted = (ids: readonly number[]) => [...ids].sort((a, b) => a - b).join()
 export async function acceptMatch(bankId: number, input: MatchGroupsInput): Promise<Placement[]> {
 	const replaces = input.replaces ?? (await currentPlacements(bankId)).map((p) => p.id);
 	const despite = input.despite?.trim() || null;
-	const refusals = buildRefusals(await loadBankPicture(bankId), input.groups);
+	const picture = await loadBankPicture(bankId);
+	const { series } = picture.bank;
+	// What stands in series is one battery: others beside it may be of other cells.
+	const byBattery = Array.from({ length: Math.ceil(input.groups.length / series) }, (_, b) =>
+		buildRefusals(picture, input.groups.slice(b * series, (b + 1) * series))
+	);
+	const refusals = byBattery.flat();
 	return inTransaction(async (tx) => {
 		const bank = await banks.hold(bankId, tx, 'update');
 		const groupIds = await builtGroups(bankId, tx);
@@ -54,7 +60,7 @@ export async function acceptMatch(bankId: number, input: MatchGroupsInput): Prom
 			throw new ServiceError(
 				409,
 				'should-not-be-built',
-				`${refusals.map((r) => REFUSAL_WORDS[r.why](r.found)).join('; ')}. Exchange those cells, or send despite: why it is built all the same.`
+				`${refusals.map((r) => REFUSAL_WORDS[r.why](r.found)).join('; ')}. Exchange those cells, or write why they are built all the same.`
 			);
 		const placedAt = input.placedAt ?? new Date().toISOString();
 		if (open.length) await placements.updateAll({ id: open.map((p) => p.id) }, { removedAt: placedAt }, tx);

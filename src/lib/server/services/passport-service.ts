@@ -179,7 +179,12 @@ export async function cellPassport(cellId: number): Promise<Passport> {
 	});
 	const stops = bank
 		? [...said.receive, ...said.test].filter((v) => v.warmth === 'stop' && !v.setApart)
-		: stopsOfStock(cell, looked.at(-1) ?? null, read, chemistry);
+		: stopsOfStock(
+				cell,
+				looked.at(-1) ?? null,
+				measured.map((m) => m.corrected),
+				chemistry
+			);
 	const events = [
 		...(stored ? [stored] : []),
 		event(

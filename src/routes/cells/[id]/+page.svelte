@@ -80,7 +80,12 @@
 		></textarea>
 		<div><button class="btn btn-primary tap">Keep the note</button></div>
 	</form>
-	<StorageTest cellId={data.cell.id} standing={data.standing} dateStyle={data.settings.dateStyle} />
+	<StorageTest
+		cellId={data.cell.id}
+		standing={data.standing}
+		hasBank={data.bank !== null}
+		dateStyle={data.settings.dateStyle}
+	/>
 	<ol class="life">
 		{#each [...data.events].reverse() as event, i (i)}
 			<li>

@@ -161,22 +161,24 @@
 		else desk.show({ groups: shown.groups.map((g) => [...g]), spares: [...shown.spares] });
 	}
 	/** Why these should not be built in series, as the server has it; and why they are all the same. */
-	let refused = $state<string | null>(null);
+	let refusal = $state.raw<{ of: Arrangement; why: string } | null>(null);
+	const refused = $derived(refusal && refusal.of === arrangement ? refusal.why : null);
 	let despite = $state('');
 	async function accept() {
 		if (!shown) return;
 		const groups = $state.snapshot(shown.groups);
 		const body = { groups, replaces: data.placements.map((p) => p.id), despite: despite.trim() || null };
-		refused = null;
+		const asked = shown;
+		refusal = null;
 		const done = await attempt(async () => {
 			try {
 				await api.post(`banks/${bank.id}/match`, body);
 			} catch (error) {
 				if (!(error instanceof ApiProblem && error.code === 'should-not-be-built')) throw error;
-				refused = error.message;
+				refusal = { of: asked, why: error.message };
 			}
 		});
-		if (!done || refused) return;
+		if (!done || refusal) return;
 		despite = '';
 		announce('Placements recorded with today’s date.');
 		desk.settle();
@@ -279,10 +281,8 @@
 		{#if refused && arrangement}
 			<section class="sheet mt-4 grid gap-2 p-4" aria-label="Should not be built">
 				<h2 class="ember-text">These should not be in series</h2>
-				<p>{refused.replace(/ Exchange those cells.*$/, '')}</p>
-				<p class="muted">
-					Exchange those cells. If you build it all the same, say why: the reason stays on the battery.
-				</p>
+				<p>{refused}</p>
+				<p class="muted">The reason stays on the battery, and is said as long as this is so.</p>
 				<label class="field-label" for="despite">Built all the same, because</label>
 				<textarea id="despite" class="textarea w-full" rows="2" maxlength="400" bind:value={despite}></textarea>
 			</section>
