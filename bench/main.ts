@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import Papa from 'papaparse';
-import { analyseRun } from '$lib/core/capacity-run';
+import { analyseRun, splitChannels } from '$lib/core/capacity-run';
 import { matchCells } from '$lib/core/matching';
 import { normalDraw, seededRandom } from '$lib/core/shared';
 
@@ -24,6 +24,40 @@ function logImport(): void {
 		`${full.toFixed(0)} ms / ${bare.toFixed(0)} ms = ${(full / bare).toFixed(2)}`,
 		full / bare <= 2,
 		'ratio ≤ 2'
+	);
+}
+
+/** A log of a million rows: analysed, and taken apart by its channels, as a worker does it. */
+function largeLog(): void {
+	const rows = 1_000_000;
+	const text = [
+		'channel,time_s,voltage_V,current_A',
+		...Array.from(
+			{ length: rows },
+			(_, i) => `${1 + (i % 4)},${Math.floor(i / 4)},${(3.35 - i / 5e6).toFixed(4)},${(-20 + (i % 7) / 100).toFixed(2)}`
+		)
+	].join('\n');
+	const timed = (work: () => unknown) => {
+		const start = performance.now();
+		work();
+		return performance.now() - start;
+	};
+	const bare = timed(() => Papa.parse(text, { delimiter: ',' }));
+	let channels = 0;
+	const split = timed(() => (channels = splitChannels(text).length));
+	report(
+		`a log of ${rows} rows taken apart into its four channels, against a bare pass of the CSV parser`,
+		`${split.toFixed(0)} ms / ${bare.toFixed(0)} ms = ${(split / bare).toFixed(2)}; ${channels} channels`,
+		split / bare <= 3 && channels === 4,
+		'ratio ≤ 3'
+	);
+	const one = text.slice(0, text.indexOf('\n') + 1) + text.slice(text.indexOf('\n') + 1).replace(/^\d,/gm, '1,');
+	const whole = timed(() => analyseRun(one, { ratedAh: 230, bridgeGaps: false, cutoffV: null }));
+	report(
+		`a log of ${rows} rows of one channel analysed, against the same`,
+		`${whole.toFixed(0)} ms / ${bare.toFixed(0)} ms = ${(whole / bare).toFixed(2)}`,
+		whole / bare <= 3,
+		'ratio ≤ 3'
 	);
 }
 
@@ -115,6 +149,7 @@ function matching(): void {
 }
 
 logImport();
+largeLog();
 firstPageScript();
 vessels();
 matching();

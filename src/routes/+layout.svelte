@@ -6,6 +6,7 @@
 	import { invalidateAll } from '$app/navigation';
 	import { followOtherTabs } from '$lib/client/other-tabs';
 	import { page } from '$app/state';
+	import DueAlarm from '$lib/components/frame/DueAlarm.svelte';
 	import LiveAlarm from '$lib/components/frame/LiveAlarm.svelte';
 
 	let { data, children } = $props();
@@ -21,6 +22,7 @@
 
 {@render children()}
 {#if data.isLive}<LiveAlarm bankId={page.route.id?.startsWith('/banks/[id]') ? Number(page.params.id) : null} />{/if}
+<DueAlarm />
 <Toaster
 	position="bottom-right"
 	theme={data.settings.theme === 'coal' ? 'dark' : 'light'}

@@ -9,7 +9,7 @@ import { publish, subscribe } from '$lib/server/live/live-hub';
 import { planLiveRun, valuesToConfirm } from '$lib/server/live/live-plan';
 import { beginLiveRun } from '$lib/server/live/live-begin';
 import { pauseAll, runnerOf } from '$lib/server/live/live-runner';
-import { livePage, markSeen, resumeLiveRuns, stopLiveRun } from '$lib/server/live/live-service';
+import { livePage, markSeen, pauseLiveRun, resumeLiveRuns, stopLiveRun } from '$lib/server/live/live-service';
 import { bankOverview } from '$lib/server/services/overview-service';
 import {
 	begin,
@@ -52,6 +52,23 @@ describe('a live capacity run', () => {
 		});
 		expect(run.endVoltageV).toBeLessThan(2.8);
 		expect(here().server.world.bench()).toMatchObject({ supply: { on: false }, load: { on: false } });
+	});
+	it('is paused with its outputs off, goes on where it was, and counts what flowed alone', async () => {
+		const run = await plan(here(), [{ ...discharge, cutoffV: 2.5 }], { cellId: here().crate[2]!.id });
+		await begin(run.id);
+		await until(async () => Math.abs((await liveRuns.get(run.id)).progress.sums[0]?.ah ?? 0) > 1);
+		const paused = await pauseLiveRun(run.id);
+		expect(paused.state).toBe('waiting');
+		expect(paused.events.find((e) => e.kind === 'paused')).toMatchObject({ needsPerson: false });
+		expect(here().server.world.bench().load.on).toBe(false);
+		await expect(pauseLiveRun(run.id)).rejects.toMatchObject({ status: 409, code: 'not-running' });
+		const before = (await liveRuns.get(run.id)).progress.sums[0]!;
+		await begin(run.id);
+		await until(async () => Math.abs((await liveRuns.get(run.id)).progress.sums[0]!.ah) > Math.abs(before.ah) + 0.5);
+		await stopLiveRun(run.id);
+		const after = (await liveRuns.get(run.id)).progress.sums[0]!;
+		expect(after.gapAh).toBe(before.gapAh);
+		expect(after.gapS).toBe(before.gapS);
 	});
 	it('ends without a capacity when nothing moved before the cut-off', async () => {
 		const run = await plan(here(), [{ ...discharge, cutoffV: 3.4 }], { cellId: here().crate[1]!.id });

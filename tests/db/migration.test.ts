@@ -155,7 +155,8 @@ describe('a database of the first release', () => {
 				'007-turned-cells',
 				'008-build-and-prove',
 				'009-plan-and-passings',
-				'010-receive-and-test'
+				'010-receive-and-test',
+				'011-balance-methods'
 			]
 		);
 	});

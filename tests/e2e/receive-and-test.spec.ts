@@ -124,6 +124,54 @@ test('a run by three notes tells when to look again, goes on after a reload, and
 	expect(items[0].capacityAh).toBeLessThan(235);
 });
 
+test('a run by notes rings on another page when it is to be read again', async ({ page }) => {
+	const { base, cells } = await freshCrate(page, 'Teasel');
+	await page.request.post('/api/v1/noted-runs', {
+		data: {
+			...{
+				cellId: cells[2]!.id,
+				startedAt: new Date(Date.now() - 3_600_000).toISOString(),
+				currentA: 20,
+				cutoffV: 2.5
+			},
+			...{ notes: [], lookAgainAt: new Date(Date.now() + 4000).toISOString() }
+		}
+	});
+	await page.goto('/stock');
+	const told = page.getByText(/Run of Q-?03 by notes, Teasel/);
+	await expect(told).toBeVisible({ timeout: 30_000 });
+	await page.getByRole('button', { name: 'Open' }).first().click();
+	await page.waitForURL(`**${base}/test/notes`);
+	// What has rung does not ring again.
+	await page.goto('/stock');
+	await page.waitForTimeout(1500);
+	await expect(told).toHaveCount(0);
+});
+
+test('one live run at a thousand times by a protocol, paused for a while, gives its capacity', async ({ page }) => {
+	test.setTimeout(240_000);
+	const made = await page.request.post('/api/v1/rehearsals', { data: { ready: 'first-crate' } });
+	const { id } = (await made.json()) as { id: number };
+	await page.request.post(`/api/v1/banks/${id}/rehearsal/hands`, { data: { timeFactor: 1000 } });
+	await page.goto(`/banks/${id}/test`);
+	await page.waitForSelector('html[data-awake]');
+	await expect(page.getByRole('heading', { name: /Run R-01 live/ })).toBeVisible();
+	await page.getByRole('group', { name: 'Protocol' }).getByRole('button', { name: 'Quick' }).first().click();
+	await page.getByRole('button', { name: 'Show the values' }).click();
+	await page.waitForURL('**/live/*', { timeout: 60_000 });
+	const switchOn = async (button: string) => {
+		await page.getByRole('button', { name: button }).first().click();
+		await page.getByRole('dialog').getByRole('button', { name: 'Switch on', exact: true }).click();
+	};
+	await switchOn('Switch on …');
+	await page.getByRole('button', { name: 'Pause' }).click();
+	await expect(page.getByText('waits for you')).toBeVisible();
+	await switchOn('Go on …');
+	await expect(page.getByText('The capacity has been entered.')).toBeVisible({ timeout: 150_000 });
+	const { items } = await (await page.request.get(`/api/v1/runs?size=5&page=1`)).json();
+	expect(items.length).toBeGreaterThan(0);
+});
+
 test('two testers that disagree decide nothing; the report claims what is sure and says what is not', async ({
 	page
 }) => {

@@ -5199,6 +5199,51 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/due": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Moments at which something that nobody follows by wire wants a person */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/fade": {
         parameters: {
             query?: never;
@@ -7410,6 +7455,55 @@ export interface paths {
                     };
                     content: {
                         "application/json": components["schemas"]["Recorded"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/live-runs/{id}/pause": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Outputs off until somebody lets it go on */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LiveView"];
                     };
                 };
                 400: components["responses"]["400"];
@@ -12437,6 +12531,7 @@ export interface components {
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             readAt?: string;
             readDoubtS?: number | null;
+            stopped?: boolean | null;
             supplyA?: number;
             supplyV?: number | null;
         };
@@ -12448,6 +12543,7 @@ export interface components {
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             readAt: string;
             readDoubtS?: number | null;
+            stopped?: boolean | null;
             supplyA: number;
             supplyV?: number | null;
         };
@@ -13644,22 +13740,28 @@ export interface components {
             clientKey?: string | null;
             currentA?: number | null;
             cutoffV?: number;
+            lookAgainAt?: string | null;
             /** @default [] */
             notes?: components["schemas"]["SpotNoteInput"][];
             powerW?: number | null;
+            restS?: number | null;
             runId?: number | null;
             startedAt?: string | null;
+            startedFull?: boolean | null;
         };
         NotedRunInput: {
             cellId: number;
             clientKey?: string | null;
             currentA?: number | null;
             cutoffV: number;
+            lookAgainAt?: string | null;
             /** @default [] */
             notes?: components["schemas"]["SpotNoteInput"][];
             powerW?: number | null;
+            restS?: number | null;
             runId?: number | null;
             startedAt?: string | null;
+            startedFull?: boolean | null;
         };
         NoteInput: {
             cellId: number;
@@ -13934,6 +14036,7 @@ export interface components {
             capacityAh: number;
             id: string | number;
             soc?: number | null;
+            tested?: boolean | null;
         };
         QueueThingInput: {
             currentA: number;

@@ -126,8 +126,10 @@ export class CapacityJudgementRequest {
 export class QueueCellInput {
 	@Identity() id!: string | number;
 	@Num(0.1, 10_000) capacityAh!: number;
-	/** As it comes; 0.3 when missing. */
+	/** As it comes; 0.3 when missing, 0 when tested. */
 	@Maybe() @Num(0, 1) soc?: number | null;
+	/** Discharged already: it only waits to be put back. */
+	@Maybe() @YesNo() tested?: boolean | null;
 }
 
 export class QueueThingInput {

@@ -15,6 +15,7 @@
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import { builtInProtocols, type Clause, type Protocol } from '$lib/core/clauses';
+	import Protocols from '$lib/components/run/Protocols.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import InstrumentSelect from './InstrumentSelect.svelte';
 	import IntervalField from './IntervalField.svelte';
@@ -150,10 +151,7 @@
 			log or enter the result by hand.
 		</p>
 	{:else}
-		<div class="flex flex-wrap items-center gap-2" role="group" aria-label="Protocol">
-			{#each ways as way (way.name)}<button type="button" class="btn tap" onclick={() => follow(way)}>{way.name}</button
-				>{/each}
-		</div>
+		<Protocols {ways} onfollow={follow} />
 		<div class="grid gap-3 sm:grid-cols-3">
 			<InstrumentSelect
 				label="Charge with"

@@ -7,7 +7,9 @@
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
 	import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
-	import { pauseForNight } from '$lib/core/planning';
+	import Protocols from './Protocols.svelte';
+	import { nextWakingMoment, pauseForNight } from '$lib/core/planning';
+	import { protocolsFor, type Protocol } from '$lib/core/clauses';
 	import type { NotesFit, SpotNote } from '$lib/core/run-notes';
 	import { formatDateTime, formatDuration } from '$lib/core/units';
 	import type { StoredNotes as Stored, TestData } from './test-data';
@@ -17,6 +19,7 @@
 	const cellType = $derived(data.overview.cellType);
 	const style = $derived(data.settings.dateStyle);
 	const usualCutoffV = $derived(cellType?.dischargeLimitV ?? CHEMISTRY_FIGURES[bank.chemistry].dischargeLimitV);
+	const ways = $derived(protocolsFor(bank.chemistry, cellType, data.clause, data.protocols));
 	const known = $derived(data.notedRuns);
 	let cellId = $state<number | null>(null);
 	const cell = $derived(
@@ -52,14 +55,15 @@
 		if (!run) clientKey = crypto.randomUUID();
 		const base: Stored = run ?? {
 			...{ id: 0, version: 0, cellId: id, startedAt: new Date().toISOString() },
-			...{ currentA: null, powerW: null, cutoffV: usualCutoffV, notes: [] }
+			...{ currentA: null, powerW: null, cutoffV: usualCutoffV, notes: [] },
+			...{ lookAgainAt: null, startedFull: null, restS: null }
 		};
 		run = { ...base, ...changes };
 		line = line.then(() =>
 			attempt(async () => {
 				if (!run || run.cellId !== id) return;
-				const { id: runId, version, startedAt, currentA, powerW, cutoffV, notes } = run;
-				const written = JSON.parse(JSON.stringify({ startedAt, currentA, powerW, cutoffV, notes })) as object;
+				const { id: runId, version, cellId: _, ...fields } = run;
+				const written = JSON.parse(JSON.stringify(fields)) as object;
 				const stored = (runId
 					? await api.patch(`noted-runs/${runId}`, { ...written, version } as never)
 					: await api.post('noted-runs', { ...written, cellId: id, clientKey } as never)) as unknown as Stored;
@@ -76,8 +80,6 @@
 				{ timeS: run ? Math.max(0, (Date.now() - Date.parse(run.startedAt)) / 1000) : 0, ah: null, voltageV: null }
 			]
 		});
-	/** Said by the person: nobody else knows. */
-	let wasFull = $state(false);
 	const useful = $derived(inOrder.filter((n) => n.voltageV != null && (n.timeS != null || n.ah != null)).length);
 
 	let asked = 0;
@@ -101,6 +103,7 @@
 					if (turn !== asked) return;
 					fit = found as NotesFit;
 					why = null;
+					remind();
 				})
 				.catch((error: unknown) => {
 					if (turn !== asked) return;
@@ -120,6 +123,24 @@
 		if (ends.untilMs < Date.now()) return null;
 		return pauseForNight(Date.now(), ends.fromMs, ends.untilMs, waking, -new Date().getTimezoneOffset());
 	});
+	/** Rings when it is to be read again; a night before that rings in the evening, so that it can be paused. */
+	function remind() {
+		if (!fit || !run) return;
+		const waking = { fromH: data.settings.wakeFromH, untilH: data.settings.wakeUntilH };
+		const lookMs = night?.pauseMs ?? Date.parse(run.startedAt) + 1000 * fit.lookAgainS;
+		const atMs = nextWakingMoment(lookMs, waking, -new Date().getTimezoneOffset());
+		const lookAgainAt = new Date(Math.round(atMs / 60_000) * 60_000).toISOString();
+		if (atMs > Date.now() && lookAgainAt !== run.lookAgainAt) keep({ lookAgainAt });
+	}
+	function follow(way: Protocol) {
+		keep({
+			...(way.dischargeCRate === null
+				? {}
+				: { currentA: Number((way.dischargeCRate * (cellType?.ratedAh ?? 100)).toPrecision(2)), powerW: null }),
+			cutoffV: way.cutoffV ?? usualCutoffV,
+			restS: way.restH === null ? null : way.restH * 3600
+		});
+	}
 	const at = (s: number) =>
 		run ? formatDateTime(new Date(Date.parse(run.startedAt) + s * 1000).toISOString(), style) : '';
 
@@ -132,7 +153,7 @@
 			const stored = (await api.post('runs', {
 				...{ cellId: own.cellId, capacityAh: Number(capacityAh.likely.toFixed(2)), sdAh: Number(sdAh.toFixed(3)) },
 				...{ currentA: own.currentA === null ? null : -own.currentA, powerW: own.powerW, cutoffV: own.cutoffV },
-				...{ startedFull: wasFull ? true : null, tester: 'by notes' },
+				...{ startedFull: own.startedFull, restS: own.restS, tester: 'by notes' },
 				testedAt: new Date(Date.parse(own.startedAt) + finishS.likely * 1000).toISOString()
 			} as never)) as { id: number };
 			await line;
@@ -142,7 +163,6 @@
 		announce(`Run of ${cell.label} stored.`);
 		run = null;
 		fit = null;
-		wasFull = false;
 		await invalidateAll();
 	}
 </script>
@@ -185,6 +205,7 @@
 					onkeep={(v) => keep({ cutoffV: v ?? usualCutoffV })}
 				/>
 			</div>
+			<Protocols {ways} onfollow={follow} />
 			{#if run}<p class="muted">
 					Began {formatDateTime(run.startedAt, style)}. It is reckoned as full then; one that was not holds more than
 					this tells.
@@ -236,6 +257,9 @@
 								: `Take the load off at ${formatDateTime(new Date(night.pauseMs).toISOString(), style)}`}, and put it on
 							again at {formatDateTime(new Date(night.goOnMs).toISOString(), style)}, with a line each time.
 						</p>{/if}
+					{#if run?.lookAgainAt && Date.parse(run.lookAgainAt) > Date.now()}<p class="muted">
+							It rings {formatDateTime(run.lookAgainAt, style)}, on whatever page is open here.
+						</p>{/if}
 					<p class="muted">95 %, by the usual curve of {bank.chemistry} and what is not known of this cell.</p>
 				{:else if why}<p class="ember-text">{why}</p>
 				{:else}<p class="muted">
@@ -244,7 +268,12 @@
 			</div>
 			{#if fit && useful >= 2}<div class="flex flex-wrap items-center gap-4">
 					<label class="tap flex items-center gap-2"
-						><input type="checkbox" class="checkbox" bind:checked={wasFull} /> it was charged to its tail before</label
+						><input
+							type="checkbox"
+							class="checkbox"
+							checked={run?.startedFull ?? false}
+							onchange={(e) => keep({ startedFull: e.currentTarget.checked ? true : null })}
+						/> it was charged to its tail before</label
 					>
 					<button class="btn tap" onclick={() => void becomeRun()}>It has ended: keep it as a run</button>
 				</div>{/if}

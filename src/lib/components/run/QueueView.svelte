@@ -27,6 +27,9 @@
 	const bank = $derived(data.overview.bank);
 	const style = $derived(data.settings.dateStyle);
 	const waiting = $derived(data.capacities.filter((c) => c.capacityAh === null).map((c) => c.cell));
+	const tested = $derived(
+		data.capacities.flatMap((c) => (c.capacityAh === null ? [] : [{ ...c.cell, capacityAh: c.capacityAh }]))
+	);
 	const two = (n: number) => String(n).padStart(2, '0');
 	const local = (d: Date) =>
 		`${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}T${two(d.getHours())}:${two(d.getMinutes())}`;
@@ -41,7 +44,7 @@
 	let plan = $state<QueuePlan | null>(null);
 	let why = $state<string | null>(null);
 	let busy = $state(false);
-	const labels = $derived(new Map(waiting.map((c) => [c.id, c.label])));
+	const labels = $derived(new Map([...waiting, ...tested].map((c) => [c.id, c.label])));
 	const labelOf = (id: QueueId) => labels.get(Number(id)) ?? String(id);
 	/** This device's own offset at that moment, `+01:00`. */
 	function offsetAt(text: string): string {
@@ -53,10 +56,11 @@
 	$effect(() => {
 		const own = JSON.parse(JSON.stringify(form)) as QueueForm;
 		const mine = ++turn;
-		if (waiting.length === 0) return;
+		if (waiting.length + own.back.length === 0) return;
 		busy = true;
 		const body = queueOf(own, {
 			waiting,
+			tested: tested.map(({ id, capacityAh }) => ({ id, capacityAh })),
 			ratedAh: data.overview.cellType?.ratedAh ?? null,
 			...{ wakeFromH: data.settings.wakeFromH, wakeUntilH: data.settings.wakeUntilH },
 			offset: offsetAt(own.startAt)
@@ -99,7 +103,7 @@
 	onsetapart={settingApart(bank.id, 'test')}
 >
 	{@render views()}
-	{#if waiting.length}
+	{#if waiting.length || form.back.length}
 		<section class="sheet mb-3 grid gap-3 p-4" aria-label="With what">
 			<div class="grid grid-cols-2 items-end gap-3 sm:grid-cols-3">
 				<label
@@ -172,6 +176,21 @@
 						>
 					{/each}
 				</div>
+				{#if tested.length}
+					<p class="muted">Which tested ones stand empty still, and wait to be put back to half?</p>
+					<div class="my-2 flex flex-wrap gap-2" role="group" aria-label="Tested, standing empty">
+						{#each tested as cell (cell.id)}
+							<button
+								class="btn tap"
+								aria-pressed={form.back.includes(cell.id)}
+								onclick={() =>
+									(form.back = form.back.includes(cell.id)
+										? form.back.filter((id) => id !== cell.id)
+										: [...form.back, cell.id])}>{cell.label}{form.back.includes(cell.id) ? ' stands empty' : ''}</button
+							>
+						{/each}
+					</div>
+				{/if}
 				<button class="btn btn-primary tap" onclick={() => (form.startAt = local(new Date()))}
 					>Plan anew from now</button
 				>

@@ -18,6 +18,7 @@
 	import { settingApart } from '$lib/client/set-apart';
 	import { filesOfCells } from '$lib/client/log-files';
 	import { planLive } from '$lib/client/plan-live';
+	import { protocolsFor } from '$lib/core/clauses';
 	import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
 	import { formatDate, formatWithDoubt, fromUserUnits, toUserUnits, unitOf } from '$lib/core/units';
 
@@ -274,6 +275,8 @@
 							onstore={store}
 							ondrop={() => (draft = null)}
 							cellId={selected.cell.id}
+							ways={protocolsFor(bank.chemistry, data.overview.cellType, data.clause, data.protocols)}
+							ratedAh={data.overview.cellType?.ratedAh ?? 100}
 							refused={form}
 							onhand={() => finished(selected.cell.id, selected.cell.label)}
 						/>

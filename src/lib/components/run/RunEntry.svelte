@@ -3,8 +3,10 @@
 	import type { AnswerFor } from '$lib/client/api-shapes';
 	import { formKept } from '$lib/client/form-kept';
 	import Choice from '$lib/components/forms/Choice.svelte';
+	import Protocols from './Protocols.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import WhenField from '$lib/components/forms/WhenField.svelte';
+	import type { Protocol } from '$lib/core/clauses';
 	import { formatDuration } from '$lib/core/units';
 
 	export interface LogDraft {
@@ -25,9 +27,25 @@
 		onhand: () => void;
 		cellId: number;
 		/** Why a result by hand was refused before the page was awake. */
+		/** Ways to run a cell. */
+		ways: readonly Protocol[];
+		ratedAh: number;
 		refused: { fields?: Record<string, string>; typed?: Record<string, string> } | null;
 	}
-	let { cellLabel, draft, busy, temperatureUnit, onfiles, onstore, ondrop, onhand, cellId, refused }: Props = $props();
+	let {
+		cellLabel,
+		draft,
+		busy,
+		temperatureUnit,
+		onfiles,
+		onstore,
+		ondrop,
+		onhand,
+		cellId,
+		ways,
+		ratedAh,
+		refused
+	}: Props = $props();
 	let fields = $derived(refused?.fields ?? {});
 	let temperature = $state<number | null>(null);
 	let bridgeGaps = $state(false);
@@ -42,6 +60,17 @@
 	const gaps = $derived(draft?.analysis.faults.some((f) => f.code === 'gap') ?? false);
 	let over = $state(false);
 
+	/** It was run like that: what the way says is written where nothing else has been. */
+	function follow(way: Protocol) {
+		hand = {
+			...hand,
+			...(way.dischargeCRate === null
+				? {}
+				: { currentA: Number((way.dischargeCRate * ratedAh).toPrecision(3)), powerW: null }),
+			...{ cutoffV: way.cutoffV ?? hand.cutoffV, restH: way.restH ?? hand.restH },
+			full: way.chargeV === null ? hand.full : 'yes'
+		};
+	}
 	function dropped(event: DragEvent) {
 		event.preventDefault();
 		over = false;
@@ -179,6 +208,7 @@
 				<summary class="tap flex cursor-pointer items-center muted"
 					>How it was run: rate, cut-off, tester, when. What is known is corrected for; blank is doubt.</summary
 				>
+				<div class="pt-2"><Protocols {ways} onfollow={follow} /></div>
 				<div class="grid grid-cols-2 gap-3 pt-2 sm:grid-cols-4">
 					<Field
 						label="Energy"

@@ -30,6 +30,10 @@ export interface StoredNotes {
 	powerW: number | null;
 	cutoffV: number;
 	notes: SpotNote[];
+	lookAgainAt: string | null;
+	/** Charged to its tail before; null: nobody has said. */
+	startedFull: boolean | null;
+	restS: number | null;
 }
 
 /** What the page of Test is given. */

@@ -12,4 +12,4 @@ export {
 	type ClauseRun,
 	type Tick
 } from './clause';
-export { builtInProtocols, type Protocol } from './protocols';
+export { builtInProtocols, protocolsFor, type Protocol } from './protocols';

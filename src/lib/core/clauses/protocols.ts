@@ -1,3 +1,4 @@
+import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
 import type { Clause } from './clause';
 
 /** How a capacity run is made; what is null is left as it stands. */
@@ -46,4 +47,20 @@ export function builtInProtocols(limits: Limits, clause: Omit<Clause, 'capacityA
 			cutoffV: limits.dischargeLimitV + GENTLE_V.discharge
 		}
 	];
+}
+
+/** The built-in ones by the sheet of the type, where there is one, and those somebody has kept. */
+export function protocolsFor<Own extends Protocol>(
+	chemistry: Chemistry,
+	sheet: { [K in keyof Limits]: Limits[K] | null } | null,
+	clause: Omit<Clause, 'capacityAh'> | null,
+	own: readonly Own[]
+): Protocol[] {
+	const usual = CHEMISTRY_FIGURES[chemistry];
+	const limits: Limits = {
+		chargeLimitV: sheet?.chargeLimitV ?? usual.chargeLimitV,
+		dischargeLimitV: sheet?.dischargeLimitV ?? usual.dischargeLimitV,
+		chargeCRate: sheet?.chargeCRate ?? usual.chargeCRate
+	};
+	return [...builtInProtocols(limits, clause), ...own];
 }

@@ -132,6 +132,24 @@ describe('a run that is followed', () => {
 		expect(lost.asked[1]).toEqual(['keep-sample', 'tell output-lost', 'store']);
 		expect(lost.state.mode).toBe('waiting');
 	});
+	it('rests when a person pauses it, asks nobody for anything, and counts no gap when it goes on', () => {
+		const hold: FollowEvent = { kind: 'hold', nowMs: NOW + 3000 };
+		const { state, asked, told } = after([sampled(1), sampled(2), hold, allOff]);
+		expect(asked.slice(2)).toEqual([['outputs-off'], ['tell paused', 'store']]);
+		expect(told).toEqual(['Paused by you: the output was switched off.']);
+		expect(state).toMatchObject({ mode: 'waiting', progress: { paused: true } });
+		const before = state.progress.sums[0]!.ah;
+		const gone = after([sampled(30_000), sampled(30_001)], startFollowing(state.progress, true, NOW));
+		expect(gone.told).toEqual([]);
+		expect(gone.state.progress.sums[0]).toMatchObject({ gapS: 0, gapAh: 0 });
+		expect(gone.state.progress.sums[0]!.ah - before).toBeCloseTo(20 / 3600, 6);
+	});
+	it('does not call rested what could not be switched off', () => {
+		const hold: FollowEvent = { kind: 'hold', nowMs: NOW + 3000 };
+		const { state, asked } = after([sampled(1), hold, { kind: 'outputs', unreached: ['supply'], nowMs: NOW + 3000 }]);
+		expect(asked.at(-1)).toEqual(['tell output', 'chase', 'tell paused', 'store']);
+		expect(state.progress.paused).toBeUndefined();
+	});
 	it('tells when a BMS cuts a way or opens it again', () => {
 		const both = { charge: true, discharge: true };
 		const { told } = after([sampled(1, {}, both), sampled(2, {}, { ...both, charge: false }), sampled(3, {}, both)]);

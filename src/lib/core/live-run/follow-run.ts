@@ -17,7 +17,13 @@ export interface Happening {
 }
 
 /** Why outputs are being switched off, and so what comes after: the next phase, a person, or the end. */
-type OffFor = { then: 'next-phase' } | { then: 'wait'; told: { kind: string; what: string } | null } | { then: 'end' };
+type OffFor = { then: 'next-phase' } | { then: 'wait'; told: Told | null } | { then: 'end' };
+interface Told {
+	kind: string;
+	what: string;
+}
+/** What a pause by a person is called; it asks nobody for anything. */
+const PAUSED = 'paused';
 
 /** Where the following of a run stands; plain data. Times are ms since 1970 by this machine's clock. */
 export interface Following {
@@ -47,6 +53,8 @@ export type FollowEvent = { nowMs: number } & (
 	| { kind: 'not-stored' }
 	| { kind: 'stop'; why: string }
 	| { kind: 'leave' }
+	/** A person wants it to rest with its outputs off, and to go on later. */
+	| { kind: 'hold' }
 	/** What follows from the run was entered, or could not be. */
 	| { kind: 'finished'; entered: boolean }
 );
@@ -122,6 +130,8 @@ export function followRun(run: Followed, state: Following, event: FollowEvent): 
 			return state.mode === 'ended' || state.mode === 'ending' ? [state, NOTHING] : end(state, event.why);
 		case 'leave':
 			return state.mode === 'going' ? [{ ...state, mode: 'left' }, [STORE]] : [state, NOTHING];
+		case 'hold':
+			return state.mode === 'going' ? offAndWait(state, { kind: PAUSED, what: 'Paused by you' }) : [state, NOTHING];
 		case 'finished':
 			return finished(state, event);
 	}
@@ -132,7 +142,7 @@ const end = (state: Following, why: string): Step => [
 	[OFF]
 ];
 
-const offAndWait = (state: Following, told: { kind: string; what: string } | null): Step => [
+const offAndWait = (state: Following, told: Told | null): Step => [
 	{ ...state, mode: 'waiting', offFor: { then: 'wait', told } },
 	[OFF]
 ];
@@ -250,10 +260,12 @@ function outputs(state: Following, { unreached, nowMs }: Extract<FollowEvent, { 
 	if (offFor?.then === 'end') return [calm, [...chasing, { kind: 'finish' }]];
 	if (offFor?.then === 'wait') {
 		const { told } = offFor;
+		const held = told?.kind === PAUSED;
 		const why = told
-			? [tell(state, nowMs, told.kind, `${told.what}${off ? ': the output was switched off' : ''}.`, true)]
+			? [tell(state, nowMs, told.kind, `${told.what}${off ? ': the output was switched off' : ''}.`, !held)]
 			: [];
-		return [calm, [...chasing, ...why, STORE]];
+		const rested = held && off ? { ...calm, progress: { ...calm.progress, paused: true } } : calm;
+		return [rested, [...chasing, ...why, STORE]];
 	}
 	return [calm, chasing];
 }

@@ -47,6 +47,8 @@ export interface LiveState {
 	/** Where the current began to fall in a charge, for the time left. */
 	taperFrom: { atMs: number; currentA: number } | null;
 	saidSoon: boolean;
+	/** A person has paused it, and its outputs were seen to go off: nothing flows until it goes on. */
+	paused?: boolean;
 	done: boolean;
 }
 

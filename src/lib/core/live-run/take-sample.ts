@@ -30,6 +30,7 @@ function addStretch(state: LiveState, sample: LiveSample, afterBreak: boolean, e
 	const { last } = state;
 	const sums = { ...state.sums[state.phase]! };
 	if (!last) return state;
+	if (state.paused) return { ...state, paused: false };
 	const stepMs = sample.atMs - last.atMs;
 	const isGap = afterBreak || (state.usualStepMs !== null && stepMs > GAP_STEPS * state.usualStepMs);
 	const hours = stepMs / 3_600_000;

@@ -1,5 +1,12 @@
 export { TOUCH_LIMIT_V, judgePlan, type PlannedBank, type PlannedCellType } from './judge-plan';
-export { mayFallInNight, pauseForNight, startForDaytimeEnd, wakingLength, type WakingHours } from './waking-hours';
+export {
+	mayFallInNight,
+	nextWakingMoment,
+	pauseForNight,
+	startForDaytimeEnd,
+	wakingLength,
+	type WakingHours
+} from './waking-hours';
 export { checkLabelFigures, type Label, type LabelCheck } from './label-check';
 export {
 	BUILD_STEPS,

@@ -69,3 +69,10 @@ export function pauseForNight(
 	const pauseMs = Math.max(nowMs, bedMs);
 	return { pauseMs, goOnMs: bedMs + (DAY_H - length) * HOUR_MS };
 }
+
+/** The moment itself where somebody is up then, else the next at which somebody gets up, ms since 1970. */
+export function nextWakingMoment(ms: number, waking: WakingHours, offsetMin: number): number {
+	const length = wakingLength(waking);
+	const sinceWaking = (hourOf(ms, offsetMin) - waking.fromH + DAY_H) % DAY_H;
+	return sinceWaking <= length ? ms : ms + (DAY_H - sinceWaking) * HOUR_MS;
+}

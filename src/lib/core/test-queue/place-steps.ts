@@ -44,14 +44,19 @@ export function placeSteps(queue: Prepared, rank: readonly number[]): Placed {
 	const steps: PlacedStep[] = [];
 	/** When each cell's next step may begin, and which it is. */
 	const next = cells.map((cell): { kind: Turn['kind']; readyH: number } =>
-		cell.chargeAh > 0 ? { kind: 'charge', readyH: soakH } : { kind: 'discharge', readyH: soakH + restH }
+		cell.tested
+			? { kind: 'store', readyH: 0 }
+			: cell.chargeAh > 0
+				? { kind: 'charge', readyH: soakH }
+				: { kind: 'discharge', readyH: soakH + restH }
 	);
 	cells.forEach((cell, i) => {
+		if (cell.tested) return;
 		if (soakH > 0) steps.push({ cell: i, kind: 'soak', on: -1, fromH: 0, toH: soakH });
 		if (cell.chargeAh <= 0 && restH > 0)
 			steps.push({ cell: i, kind: 'rest', on: -1, fromH: soakH, toH: soakH + restH });
 	});
-	const waiting = new Set(cells.map((_, i) => i));
+	const waiting = new Set(cells.flatMap((cell, i) => (cell.tested && cell.storeAh <= 0 ? [] : [i])));
 	let endH = 0;
 	while (waiting.size > 0) {
 		const chosen = earliest(queue, waiting, next, rank, freeTester, freeSupply);

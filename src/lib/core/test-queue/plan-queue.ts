@@ -106,12 +106,17 @@ function bestPlan(queue: Prepared): Placed {
  * come before the first and after the last of it; and the longest way of one cell on the best of everything.
  */
 export function lowerBoundH(queue: Prepared): number {
-	const { cells, testers, supplies, soakH, restH, clock, attended } = queue;
+	const { testers, supplies, soakH, restH, clock, attended } = queue;
+	const cells = queue.cells.filter((c) => !c.tested);
+	const backOnly = queue.cells.filter((c) => c.tested);
 	const best = { tester: max(testers, (t) => t.currentA)!, supply: max(supplies, (s) => s.currentA)! };
 	const charge = cells.map((c) => hoursOf.charge(c, best.supply));
 	const discharge = cells.map((c) => hoursOf.discharge(c, best.tester));
 	const store = cells.map((c) => hoursOf.store(c, best.supply));
 	const began = clock.nextAwake(soakH);
+	const backA = sum(supplies, (s) => s.currentA);
+	const back = clock.nextAwake(0) + sum(backOnly, (c) => c.storeAh) / backA;
+	if (cells.length === 0) return back;
 	const alone = max(cells, (_, i) => {
 		const from = charge[i]! > 0 ? began + charge[i]! + restH : soakH + restH;
 		const at = attended ? clock.nextAwakeFor(from, discharge[i]!) : clock.nextAwake(from);
@@ -128,7 +133,7 @@ export function lowerBoundH(queue: Prepared): number {
 	const dischargeH = sum(cells, (c) => c.capacityAh) / testerA;
 	const wholeDays = Math.max(0, Math.ceil(dischargeH / daily - 1e-9) - 1);
 	const onTesters = head + dischargeH + wholeDays * (24 - daily) + min(store)!;
-	return Math.max(alone, onSupplies, onTesters);
+	return Math.max(alone, back, onSupplies, onTesters);
 }
 
 function whatToBuy(queue: Prepared, endH: number): QueuePlan['buy'] {

@@ -8,14 +8,15 @@ describe('what a queue is planned with', () => {
 	it('goes into an address and comes back', () => {
 		const form = {
 			...{ testers: [20, 5.5], supplies: [30], soakH: 12, restH: 1.5, unattended: true },
-			...{ startAt: '2026-12-01T08:00', full: [4, 9] }
+			...{ startAt: '2026-12-01T08:00', full: [4, 9], back: [7] }
 		};
 		expect(queueForm(queueParams(form), usual)).toEqual(form);
 	});
 	it('is as usual where nothing, or nonsense, is said', () =>
 		expect(queueForm(new URLSearchParams('testers=x&supplies=-3&soakH=-1&startAt=soon'), usual)).toEqual({
 			...{ testers: [20, 20], supplies: [20], soakH: 0, restH: 1, unattended: false, startAt: '2026-11-26T09:00' },
-			full: []
+			full: [],
+			back: []
 		}));
 });
 
@@ -44,6 +45,27 @@ describe('a queue asked for', () => {
 		expect(ahead.steps.filter((s) => s.cellId === 9).map((s) => s.kind)).not.toContain('charge');
 		expect(ahead.steps.filter((s) => s.cellId === 4).map((s) => s.kind)).toContain('charge');
 		expect(Date.parse(ahead.endsAt)).toBeLessThanOrEqual(Date.parse(before.endsAt));
+	});
+	it('a tested cell that stands empty goes back to half before anything else, and only that is done with it', () => {
+		const day2 = {
+			...day,
+			waiting: [{ id: 4 }],
+			tested: [
+				{ id: 7, capacityAh: 281 },
+				{ id: 8, capacityAh: 279 }
+			]
+		};
+		const { steps, endsAt, boundEndsAt } = planQueue(queueOf({ ...form, back: [7] }, day2));
+		expect(steps.filter((s) => s.cellId === 7).map((s) => s.kind)).toEqual(['store']);
+		expect(steps.some((s) => s.cellId === 8)).toBe(false);
+		expect(steps.find((s) => s.on === 'Supply 1')).toMatchObject({ cellId: 7 });
+		expect(Date.parse(boundEndsAt)).toBeLessThanOrEqual(Date.parse(endsAt));
+	});
+	it('where all are tested, what is left is the way back: half of 200 Ah at 20 A is five hours', () => {
+		const queue = queueOf({ ...form, back: [7] }, { ...day, waiting: [], tested: [{ id: 7, capacityAh: 200 }] });
+		const { endsAt, boundEndsAt } = planQueue(queue);
+		expect(Date.parse(endsAt) - Date.parse(queue.startAt)).toBe(5 * 3_600_000);
+		expect(boundEndsAt).toBe(endsAt);
 	});
 	it('takes time as UTC where nobody says, and a usual capacity where no type is named', () => {
 		const queue = queueOf(form, { ...day, waiting: [{ id: 1 }], ratedAh: null, offset: 'soon' });

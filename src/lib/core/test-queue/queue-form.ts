@@ -25,6 +25,8 @@ export interface QueueForm {
 	startAt: string;
 	/** Ids of cells that have been charged full already: it went otherwise than planned. */
 	full: number[];
+	/** Ids of cells that have been tested and stand empty: only the way back to half is left. */
+	back: number[];
 }
 
 const amps = (text: string | null, usual: number[]): number[] => {
@@ -39,6 +41,13 @@ const atLeast0 = (text: string | null, usual: number) => {
 	return Number.isFinite(value) && value >= 0 ? value : usual;
 };
 
+const ids = (text: string | null): number[] =>
+	(text ?? '')
+		.split(',')
+		.map(Number)
+		.filter((id) => Number.isInteger(id) && id > 0)
+		.slice(0, 500);
+
 /** Reads it from an address; what is missing or makes no sense is as usual. @param nowLocal `yyyy-MM-ddTHH:mm` */
 export function queueForm(params: URLSearchParams, usual: { testers: number; nowLocal: string }): QueueForm {
 	const startAt = params.get('startAt') ?? '';
@@ -48,11 +57,8 @@ export function queueForm(params: URLSearchParams, usual: { testers: number; now
 		soakH: atLeast0(params.get('soakH'), 0),
 		restH: atLeast0(params.get('restH'), 1),
 		unattended: params.get('unattended') === 'true',
-		full: (params.get('full') ?? '')
-			.split(',')
-			.map(Number)
-			.filter((id) => Number.isInteger(id) && id > 0)
-			.slice(0, 500),
+		full: ids(params.get('full')),
+		back: ids(params.get('back')),
 		startAt: /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}/.test(startAt) ? startAt : usual.nowLocal
 	};
 }
@@ -65,12 +71,14 @@ export const queueParams = ({
 	restH,
 	unattended,
 	startAt,
-	full
+	full,
+	back
 }: QueueForm): URLSearchParams =>
 	new URLSearchParams({
 		...{ testers: testers.join(','), supplies: supplies.join(','), soakH: String(soakH), restH: String(restH) },
 		...{ unattended: String(unattended), startAt },
-		...(full.length ? { full: full.join(',') } : {})
+		...(full.length ? { full: full.join(',') } : {}),
+		...(back.length ? { back: back.join(',') } : {})
 	});
 
 /** A time of day from hours: 7.5 is 07:30; whole minutes. */
@@ -83,6 +91,8 @@ export function clockOf(hour: number): string {
 /** Of whom a queue is made, and by whose day. */
 export interface QueueOf {
 	waiting: readonly { id: number }[];
+	/** Tested ones, with what they hold: those of the form’s `back` are put back to half. */
+	tested?: readonly { id: number; capacityAh: number }[];
 	/** Null: no type is named. */
 	ratedAh: number | null;
 	wakeFromH: number;
@@ -94,12 +104,15 @@ export interface QueueOf {
 /** What is asked of the planner: cells by their ids, since two deliveries may label theirs alike. */
 export const queueOf = (
 	form: QueueForm,
-	{ waiting, ratedAh, wakeFromH, wakeUntilH, offset }: QueueOf
-): QueueInput & { cells: { id: number; capacityAh: number; soc?: number }[] } => ({
-	cells: waiting.map(({ id }) => ({
-		...{ id, capacityAh: ratedAh ?? ASSUMED_AH },
-		...(form.full.includes(id) ? { soc: 1 } : {})
-	})),
+	{ waiting, tested = [], ratedAh, wakeFromH, wakeUntilH, offset }: QueueOf
+): QueueInput & { cells: { id: number; capacityAh: number; soc?: number; tested?: boolean }[] } => ({
+	cells: [
+		...waiting.map(({ id }) => ({
+			...{ id, capacityAh: ratedAh ?? ASSUMED_AH },
+			...(form.full.includes(id) ? { soc: 1 } : {})
+		})),
+		...tested.filter(({ id }) => form.back.includes(id)).map((c) => ({ ...c, tested: true, soc: 0 }))
+	],
 	testers: form.testers.map((currentA, i) => ({ id: `Tester ${i + 1}`, currentA })),
 	supplies: form.supplies.map((currentA, i) => ({ id: `Supply ${i + 1}`, currentA })),
 	...{ soakH: form.soakH, restH: form.restH, unattendedDischarge: form.unattended },

@@ -4,7 +4,8 @@ export type QueueId = string | number;
 
 /** Cells to be tested one by one with what is at hand. */
 export interface QueueInput {
-	cells: readonly { id: QueueId; capacityAh: number; soc?: number | null }[];
+	/** `tested`: discharged already, it only waits to be put back to storage charge. */
+	cells: readonly { id: QueueId; capacityAh: number; soc?: number | null; tested?: boolean | null }[];
 	testers: readonly { id: QueueId; currentA: number }[];
 	supplies: readonly { id: QueueId; currentA: number }[];
 	/** In the warm box before anything else, h. */
@@ -28,6 +29,7 @@ export interface QueuedCell {
 	capacityAh: number;
 	chargeAh: number;
 	storeAh: number;
+	tested: boolean;
 }
 
 /** The same with times made plain: hours from the start, which is hour 0. */
@@ -127,18 +129,20 @@ export function prepareQueue(input: QueueInput): Prepared {
 	const clock = wakingClock(hourOf(input.waking.from, 'waking.from'), hourOf(input.waking.to, 'waking.to'), dayHour);
 	const attended = !input.unattendedDischarge;
 	const fastest = Math.max(...input.testers.map((t) => t.currentA));
-	const cells = input.cells.map(({ id, capacityAh, soc }, i): QueuedCell => {
+	const cells = input.cells.map(({ id, capacityAh, soc, tested }, i): QueuedCell => {
 		requirePositive(capacityAh, `cells.${i}.capacityAh`);
-		const began = soc ?? USUAL_SOC;
+		const began = soc ?? (tested ? 0 : USUAL_SOC);
 		if (!(began >= 0 && began <= 1))
 			throw new CoreError('out-of-range', `cells.${i}.soc`, `cells.${i}.soc requires 0 to 1, got ${soc}`);
-		if (attended && clock.lengthH < 24 && capacityAh / fastest > clock.lengthH)
+		if (!tested && attended && clock.lengthH < 24 && capacityAh / fastest > clock.lengthH)
 			throw new CoreError(
 				'too-long',
 				`cells.${i}.capacityAh`,
 				`A discharge of ${capacityAh} Ah at ${fastest} A takes ${(capacityAh / fastest).toFixed(1)} h, longer than anybody is up (${clock.lengthH.toFixed(1)} h). Take a larger load, or one that may run unattended and say unattendedDischarge.`
 			);
-		return { id, capacityAh, chargeAh: (1 - began) * capacityAh, storeAh: STORE_SOC * capacityAh };
+		if (tested)
+			return { id, capacityAh, chargeAh: 0, storeAh: Math.max(0, STORE_SOC - began) * capacityAh, tested: true };
+		return { id, capacityAh, chargeAh: (1 - began) * capacityAh, storeAh: STORE_SOC * capacityAh, tested: false };
 	});
 	return {
 		...{ cells, clock, attended, startMs, offsetMin },

@@ -12,6 +12,8 @@ import { storeOf } from './live-store';
 export interface LiveRunner {
 	/** Ends the run: outputs off, everything stored. */
 	stop(why: string): Promise<void>;
+	/** Outputs off; a person lets it go on later. */
+	hold(): Promise<void>;
 	/** Leaves the run as it is and stores what was read: the application is going. */
 	pause(): Promise<void>;
 }
@@ -141,6 +143,7 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 	};
 	const runner: LiveRunner = {
 		stop: (why) => ask({ kind: 'stop', why }),
+		hold: () => ask({ kind: 'hold' }),
 		pause: () => ask({ kind: 'leave' })
 	};
 	runners.set(started.id, runner);

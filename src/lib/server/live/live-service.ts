@@ -39,6 +39,20 @@ export async function stopLiveRun(id: number): Promise<LiveView> {
 	return tellView(ended);
 }
 
+/** Outputs off until somebody lets it go on: for a night. @throws ServiceError 409 for a run that is not going, or only watches */
+export async function pauseLiveRun(id: number): Promise<LiveView> {
+	const run = await liveRuns.get(id);
+	const runner = runnerOf(id);
+	if (!runner || run.kind === 'watch')
+		throw new ServiceError(
+			409,
+			'not-running',
+			'Only a run that drives an output can be paused, and only while it goes.'
+		);
+	await runner.hold();
+	return tellView(await liveRuns.get(id));
+}
+
 /** Goes on with every run that was going when the application ended. One that cannot be gone on with waits for a person. */
 export async function resumeLiveRuns(): Promise<void> {
 	for (const run of await liveRuns.all({ state: 'running' })) {

@@ -172,6 +172,11 @@ export function computePaths(): Json {
 				result: json({ type: 'object' })
 			})
 		},
+		'/api/v1/due': {
+			get: operation('Moments at which something that nobody follows by wire wants a person', {
+				result: json({ type: 'object' })
+			})
+		},
 		'/api/v1/runs/{id}/samples.csv': {
 			parameters: [path('id')],
 			get: operation('A run as CSV, units in its header', { result: csvBody })

@@ -28,6 +28,7 @@ export function livePaths(): Json {
 			live.LiveConfirmInput,
 			answer('LiveView')
 		),
+		'/api/v1/live-runs/{id}/pause': on('Outputs off until somebody lets it go on', null, answer('LiveView')),
 		'/api/v1/live-runs/{id}/stop': on('Outputs off, end the run', null, answer('LiveView')),
 		'/api/v1/live-runs/{id}/check': on(
 			'Keep what the groups last read as a check; read full, with the Ah counted between their passings',

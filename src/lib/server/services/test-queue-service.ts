@@ -9,12 +9,15 @@ import { measuringOnThread } from '../threads/measuring';
 /** What of a bank's test queue needs a person, as a calendar file. @throws ServiceError 409 when nothing waits; CoreError */
 export async function queueCalendar(bankId: number, params: URLSearchParams, gone: AbortSignal): Promise<string> {
 	const [picture, settings] = await Promise.all([loadBankPicture(bankId), readSettings()]);
-	const waiting = bankCapacities(picture).filter((c) => c.capacityAh === null);
-	if (waiting.length === 0) throw new ServiceError(409, 'nothing-waits', 'Every cell of this bank has a capacity.');
+	const all = bankCapacities(picture);
+	const waiting = all.filter((c) => c.capacityAh === null);
 	const form = queueForm(params, { testers: 1, nowLocal: new Date().toISOString().slice(0, 16) });
-	const labels = new Map(waiting.map(({ cell }) => [cell.id, cell.label]));
+	if (waiting.length + form.back.length === 0)
+		throw new ServiceError(409, 'nothing-waits', 'Every cell of this bank has a capacity.');
+	const labels = new Map(all.map(({ cell }) => [cell.id, cell.label]));
 	const queue = queueOf(form, {
 		waiting: waiting.map((c) => c.cell),
+		tested: all.flatMap(({ cell, capacityAh }) => (capacityAh === null ? [] : [{ id: cell.id, capacityAh }])),
 		ratedAh: picture.cellType?.ratedAh ?? null,
 		...{ wakeFromH: settings.wakeFromH, wakeUntilH: settings.wakeUntilH },
 		offset: params.get('offset') ?? ''

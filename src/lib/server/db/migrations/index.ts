@@ -9,6 +9,7 @@ import * as turned from './007-turned-cells';
 import * as build from './008-build-and-prove';
 import * as planning from './009-plan-and-passings';
 import * as receiving from './010-receive-and-test';
+import * as methods from './011-balance-methods';
 
 interface Migration {
 	name: string;
@@ -26,7 +27,8 @@ const MIGRATIONS: Migration[] = [
 	{ name: '007-turned-cells', up: turned.up },
 	{ name: '008-build-and-prove', up: build.up },
 	{ name: '009-plan-and-passings', up: planning.up },
-	{ name: '010-receive-and-test', up: receiving.up }
+	{ name: '010-receive-and-test', up: receiving.up },
+	{ name: '011-balance-methods', up: methods.up }
 ];
 
 /** Knex reads migrations from this list instead of a folder, so that they are part of the build. */

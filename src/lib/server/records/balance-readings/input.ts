@@ -1,4 +1,4 @@
-import { ClientKey, Maybe, Num, When, Whole } from '$lib/input/fields';
+import { ClientKey, YesNo, Maybe, Num, When, Whole } from '$lib/input/fields';
 
 export class BalanceReadingInput {
 	@Whole(1, 2 ** 31) balanceRunId!: number;
@@ -9,5 +9,7 @@ export class BalanceReadingInput {
 	@Num(0, 1000) supplyA!: number;
 	@Maybe() @Num(0, 10) cellV?: number | null;
 	@Maybe() @Num(0, 1e6) deliveredAh?: number | null;
+	/** The charger has stopped by itself: its light, its timer. */
+	@Maybe() @YesNo() stopped?: boolean | null;
 	@Maybe() @ClientKey() clientKey?: string;
 }

@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
 import { IsArray, ValidateNested } from 'class-validator';
-import { AtMost, ClientKey, Maybe, Num, When, Whole } from '$lib/input/fields';
+import { AtMost, ClientKey, YesNo, Maybe, Num, When, Whole } from '$lib/input/fields';
 import { SpotNoteInput } from '$lib/input/measuring';
 
 /** A discharge that is followed by notes alone: what was read off a display at odd hours. */
@@ -12,6 +12,11 @@ export class NotedRunInput {
 	@Maybe() @Num(0.001, 1_000_000) powerW?: number | null;
 	@Num(0.5, 5) cutoffV!: number;
 	@IsArray() @AtMost(200) @ValidateNested({ each: true }) @Type(() => SpotNoteInput) notes: SpotNoteInput[] = [];
+	/** When somebody should read it again: the page reckons it from the lines. */
+	@Maybe() @When() lookAgainAt?: string | null;
+	@Maybe() @YesNo() startedFull?: boolean | null;
+	/** Between that charge and its start, s. */
+	@Maybe() @Num(0, 1e8) restS?: number | null;
 	/** The run it became. */
 	@Maybe() @Whole(1, 2 ** 31) runId?: number | null;
 	@Maybe() @ClientKey() clientKey?: string;

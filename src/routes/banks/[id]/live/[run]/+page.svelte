@@ -14,6 +14,8 @@
 	import { keptSamples } from '$lib/components/live/live-curve';
 	import { liveVerdicts, phaseWords, type ShownLive } from '$lib/components/live/live-words';
 	import { LIVE_NAMES } from '$lib/core/live-run';
+	import { pauseForNight } from '$lib/core/planning';
+	import { formatDateTime } from '$lib/core/units';
 
 	let { data } = $props();
 	const run = $derived(data.live.run);
@@ -79,6 +81,25 @@
 			await invalidateAll();
 		}
 	}
+	/** Where it may need somebody while they sleep: when to pause it, and when to go on. A rehearsal has no night. */
+	const night = $derived.by(() => {
+		if (view.state !== 'running' || view.kind === 'watch' || !view.toEndS || data.overview.bank.rehearsal) return null;
+		const nowMs = Date.now();
+		const waking = { fromH: data.settings.wakeFromH, untilH: data.settings.wakeUntilH };
+		const ends = { fromMs: nowMs + 1000 * view.toEndS.low, untilMs: nowMs + 1000 * view.toEndS.high };
+		return pauseForNight(nowMs, ends.fromMs, ends.untilMs, waking, -new Date().getTimezoneOffset());
+	});
+	const clock = (ms: number) => formatDateTime(new Date(ms).toISOString(), data.settings.dateStyle);
+	async function pause() {
+		busy = true;
+		const done = await attempt(async () => {
+			view = await api.post(`live-runs/${run.id}/pause`, {});
+		});
+		busy = false;
+		if (!done) return;
+		announce('Paused, outputs off. “Go on” takes it up where it was.');
+		await invalidateAll();
+	}
 	async function seen(id: number) {
 		await attempt(async () => {
 			await api.post(`live-events/${id}/seen`, {});
@@ -97,9 +118,12 @@
 >
 	{#snippet tools()}
 		{#if view.state === 'running'}
-			<button class="btn btn-primary tap stop" onclick={stop} disabled={busy}
-				>{view.kind === 'watch' ? 'Stop watching' : 'Stop, outputs off'}</button
-			>
+			<div class="flex gap-2">
+				{#if view.kind !== 'watch'}<button class="btn tap" onclick={pause} disabled={busy}>Pause</button>{/if}
+				<button class="btn btn-primary tap stop" onclick={stop} disabled={busy}
+					>{view.kind === 'watch' ? 'Stop watching' : 'Stop, outputs off'}</button
+				>
+			</div>
 		{:else if view.state !== 'ended'}
 			<div class="flex gap-2">
 				<button class="btn tap" onclick={stop} disabled={busy}
@@ -118,6 +142,12 @@
 		action={view.kind === 'watch' ? 'Begin' : 'Switch on'}
 	/>
 	<div class="grid grid-cols-[minmax(0,1fr)] gap-4">
+		{#if night}<p class="sheet p-4 ember-text font-semibold">
+				It may need you while you sleep. {night.pauseMs <= Date.now() + 60_000
+					? 'Pause it now'
+					: `Pause it at ${clock(night.pauseMs)}`}, and let it go on at {clock(night.goOnMs)}: what it has counted is
+				kept.
+			</p>{/if}
 		<LiveFigures {view} {lineOpen} dateStyle={data.settings.dateStyle} />
 		{#if view.phases.length > 1}
 			<ol class="sheet grid gap-1 p-4" aria-label="Phases">

@@ -1,0 +1,36 @@
+import type { Knex } from 'knex';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { cells, type Bank, type NotedRunRow } from '$lib/server/records';
+import { dueMoments } from '$lib/server/services/due-service';
+import { freshDatabase } from '../support/database';
+import { change, make } from '../support/records';
+
+let pool: Knex;
+beforeAll(async () => {
+	pool = await freshDatabase('due');
+});
+afterAll(() => pool.destroy());
+
+describe('what nobody follows by wire', () => {
+	it('is due when its page said, first first, until it is done', async () => {
+		const bank = await make<Bank>('banks', { name: 'Reed', bankUse: 'boat', chemistry: 'LFP', series: 4, parallel: 1 });
+		const delivery = await make<{ id: number }>('deliveries', {
+			...{ bankId: bank.id, name: 'Box', receivedOn: '2026-11-01', cellCount: 2 }
+		});
+		const [one, two] = await cells.all({ deliveryId: delivery.id });
+		const noted = await make<NotedRunRow>('noted-runs', {
+			...{ cellId: one!.id, startedAt: '2026-11-26T08:00:00Z', currentA: 20, cutoffV: 2.5, notes: [] },
+			lookAgainAt: '2026-11-26T17:00:00Z'
+		});
+		await make('storage-tests', {
+			...{ cellId: two!.id, chargedAt: '2026-10-01T00:00:00Z', dueOn: '2026-11-25T00:00:00Z' }
+		});
+		const before = await dueMoments();
+		expect(before.map((d) => [d.bankName, d.href])).toEqual([
+			['Reed', `/cells/${two!.id}`],
+			['Reed', `/banks/${bank.id}/test/notes`]
+		]);
+		await change('noted-runs', noted.id, { version: noted.version, lookAgainAt: null });
+		expect((await dueMoments()).map((d) => d.href)).toEqual([`/cells/${two!.id}`]);
+	});
+});
