@@ -46,10 +46,10 @@ function largeLog(): void {
 	let channels = 0;
 	const split = timed(() => (channels = splitChannels(text).length));
 	report(
-		`a log of ${rows} rows taken apart into its four channels, against a bare pass of the CSV parser`,
+		`a log of ${rows} rows taken apart into its four channels and written anew, against a bare pass of the CSV parser`,
 		`${split.toFixed(0)} ms / ${bare.toFixed(0)} ms = ${(split / bare).toFixed(2)}; ${channels} channels`,
-		split / bare <= 3 && channels === 4,
-		'ratio ≤ 3'
+		split / bare <= 5 && channels === 4,
+		'ratio ≤ 5'
 	);
 	const one = text.slice(0, text.indexOf('\n') + 1) + text.slice(text.indexOf('\n') + 1).replace(/^\d,/gm, '1,');
 	const whole = timed(() => analyseRun(one, { ratedAh: 230, bridgeGaps: false, cutoffV: null }));

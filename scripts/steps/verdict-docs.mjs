@@ -20,6 +20,8 @@ const SECTIONS = [
 	'join',
 	'links',
 	'balance',
+	'method',
+	'balancer',
 	'build',
 	'limits',
 	'prove',
@@ -33,7 +35,9 @@ const TITLES = {
 	arrival: 'What arrived',
 	storage: 'Cells in storage',
 	grade: 'Grades',
+	balancer: 'By balancer, and ready-made batteries',
 	join: 'Joining in parallel',
+	method: 'Bottom and fast',
 	links: 'Series links off',
 	witness: 'What measured the same charge'
 };

@@ -124,7 +124,11 @@
 						<a class="link" href="/banks/{bank.id}/balance/charge">Plan it</a>
 					</p>
 				{:else if plan.method === 'fast'}<p>
-						<a class="link" href="/banks/{bank.id}/balance/links">Prove the links off</a> before anything is joined
+						<a class="link" href="/banks/{bank.id}/balance/steps?method=fast">Step by step</a>: nothing is joined before
+						<a class="link" href="/banks/{bank.id}/balance/links">every link is proved off</a>
+					</p>
+				{:else if plan.method === 'bottom' || plan.method === 'balancer'}<p>
+						<a class="link" href="/banks/{bank.id}/balance/steps?method={plan.method}">Step by step</a>
 					</p>{/if}
 			</li>
 		{/each}

@@ -1,4 +1,6 @@
 import type { ShownInstrument } from '$lib/components/live/instrument-choice';
+import type { AfterPause } from '$lib/core/balance';
+import type { MethodRun, MethodState } from '$lib/core/method-run';
 import type { BalanceState, PictureBank, PictureCellType } from '$lib/core/stages';
 import type { Settings } from '$lib/core/units';
 import type { StageVerdict } from '$lib/core/verdicts';
@@ -11,6 +13,10 @@ export interface BalanceData {
 	mayStand: { id: number; label: string; placed: boolean; inRow: boolean; capacityAh: number | null }[];
 	instruments: ShownInstrument[];
 	roomC: number | null;
+	/** The latest balance that goes step by step. */
+	steps: { run: MethodRun; state: MethodState } | null;
+	/** What has changed since anybody was last at it; null: nothing was left lying. */
+	pause: AfterPause | null;
 	settings: Settings;
 	verdicts: StageVerdict[];
 }

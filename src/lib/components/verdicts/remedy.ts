@@ -8,10 +8,16 @@ const FROM_LOOK: Record<string, { to: string; text: string }> = {
 	'delivery-claim': REPORT,
 	'self-discharge-high': REPORT,
 	'terminals-not-promised': REPORT,
+	'bottom-high': { to: 'balance/steps', text: 'Go to its steps' },
+	'empty-set': { to: 'balance/steps', text: 'Go to its steps' },
+	'fast-false-trip': { to: 'balance/steps', text: 'Go to its steps' },
+	'links-unproved': { to: 'balance/steps', text: 'Write down the readings' },
 	'match-refused': { to: 'match', text: 'Exchange them' }
 };
 /** Where a stop is mended: the place within its bank, and what the button says. */
 const REMEDIES: Record<string, { to: string; text: string }> = {
+	'balancer-smoke': { to: 'balance/steps', text: 'Say when it is safe' },
+	'links-still-on': { to: 'balance/steps', text: 'Write down the readings' },
 	polarity: { to: 'receive', text: 'Record where plus is' },
 	'join-polarity': { to: 'receive', text: 'Record where plus is' },
 	'join-unknown': { to: 'receive', text: 'Read these cells' },

@@ -1,7 +1,9 @@
+export { afterPause, type AfterPause, type PauseChange, type PauseCheck, type PausedBalance } from './after-pause';
 export { chargeVerdicts } from './judge-charge';
 export { isBalanced, misread, type BalanceAnswer, type BalanceQuestion, type BalancedEnd } from './is-balanced';
 export { checkJoin, type JoinCheck } from './join';
 export { checkJoining, firstCurrents, type JoinAnswer, type JoinInput, type JoinItem } from './join-check';
+export { currentsAfterJoining, type JoinedItem } from './join-decay';
 export { joinedVerdicts, type JoinedCell } from './joined';
 export {
 	TAIL_C_RATE,

@@ -12,6 +12,7 @@ import {
 } from '../balance';
 import { CHEMISTRY_FIGURES } from '../chemistry';
 import { CoreError } from '../shared';
+import { followMethod, type MethodState } from '../method-run';
 import { halfWidth } from '../reading';
 import { cellSubject, say, type Subject, type Verdict } from '../verdicts';
 import type { BankPicture, PictureBalanceRun, PictureCell } from './picture';
@@ -173,20 +174,29 @@ function endedVerdict({ plan, progress }: BalanceState, subject: Subject): Verdi
 	});
 }
 
+/** Where the latest balance by steps stands; null: there is none. */
+export const methodStanding = ({ methodRun }: BankPicture): MethodState | null =>
+	methodRun && followMethod(methodRun.run, methodRun.world);
+
+/** The same while it goes on; null: it has been ended. */
+const methodState = (picture: BankPicture) => (picture.methodRun?.run.endedAt ? null : methodStanding(picture));
+
 /** The verdicts on a balance: whether the cells may be joined, then how the charge stands. */
 export function judgeBalanceStage(picture: BankPicture, state: BalanceState): StageJudgement {
 	const { progress, missed } = state;
 	const subject = bankSubject(picture);
 	const of = placedCells(picture).length;
 	// Ended is not done: only what was read to its end is, of the cells that were in the row.
-	const done = isInService(picture) || (progress?.done === true && of > 0 && missed.length === 0);
+	const stepped = picture.methodRun?.run.endedAt ? methodStanding(picture)?.done === true : false;
+	const done = isInService(picture) || stepped || (progress?.done === true && of > 0 && missed.length === 0);
 	const misses =
 		missed.length && !isInService(picture)
 			? [say('balance-misses', 'look', subject, { cells: missed.length, of }, missed.map(cellSubject))]
 			: [];
+	const steps = methodState(picture);
 	const { verdicts } = chargeJudgement(picture, state, done);
 	const joined = isCharging(state.run) || !done ? joinedVerdicts(picture.cells) : [];
-	return { verdicts: [...misses, ...joined, ...verdicts], done };
+	return { verdicts: [...(steps?.verdicts ?? []), ...misses, ...joined, ...verdicts], done };
 }
 
 /** What is said of the charge itself. */

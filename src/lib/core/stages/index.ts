@@ -1,4 +1,11 @@
-export { balanceState, isCharging, judgeBalanceStage, type BalanceState, type LoggedReading } from './balance';
+export {
+	balanceState,
+	methodStanding,
+	isCharging,
+	judgeBalanceStage,
+	type BalanceState,
+	type LoggedReading
+} from './balance';
 export { EDITION, failedStage, judgeBank, warmthRank, type BankJudgement, type SetApart } from './judge-bank';
 export { buildState, judgeBuildStage, type BatteryBuild, type BuildRecords } from './build';
 export { judgeLimitsStage, limitsState, type BatteryLimits, type LatestTest, type LimitsState } from './limits';

@@ -3,6 +3,7 @@ import type { Correction, LogFault } from '../capacity-run';
 import type { Clause, ClauseKind } from '../clauses';
 import type { Inspection, TerminalKind } from '../inspection';
 import type { Strategy } from '../limits';
+import type { MethodRun, MethodWorld } from '../method-run';
 import type { MeterAccuracy, Probe, Quantity, StoredCalibration } from '../reading';
 
 /** The maker's figures of a cell type that judgements start from; null where the data sheet was not copied. */
@@ -207,6 +208,8 @@ export interface BankPicture {
 	limitPlan: { id: number; version: number; strategy: Strategy } | null;
 	/** The latest. */
 	balanceRun: PictureBalanceRun | null;
+	/** The latest that goes step by step; null: none. */
+	methodRun: { run: MethodRun; world: MethodWorld } | null;
 	/** The battery has been read or tested in service. */
 	wasChecked: boolean;
 }

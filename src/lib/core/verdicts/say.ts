@@ -2,6 +2,7 @@ import type { Warmth } from '../shared';
 import { ANY_STAGE_WORDS, type AnyStageFacts } from './any-stage-words';
 import { ARRIVAL_WORDS, type ArrivalFacts } from './arrival-words';
 import { BALANCE_WORDS, type BalanceFacts } from './balance-words';
+import { BALANCER_WORDS, type BalancerFacts } from './balancer-words';
 import { BUILD_WORDS, type BuildFacts } from './build-words';
 import { GRADE_WORDS, type GradeFacts } from './grade-words';
 import { JOIN_WORDS, type JoinFacts } from './join-words';
@@ -9,6 +10,7 @@ import { LABEL_WORDS, type LabelFacts } from './label-words';
 import { LIMITS_WORDS, type LimitsFacts } from './limits-words';
 import { LINKS_WORDS, type LinksFacts } from './links-words';
 import { MATCH_WORDS, type MatchFacts } from './match-words';
+import { METHOD_WORDS, type MethodFacts } from './method-words';
 import { PLAN_WORDS, type PlanFacts } from './plan-words';
 import { PLANNING_WORDS, type PlanningFacts } from './planning-words';
 import { PROVE_WORDS, type ProveFacts } from './prove-words';
@@ -35,6 +37,8 @@ export interface FactsByCode
 		JoinFacts,
 		LinksFacts,
 		BalanceFacts,
+		MethodFacts,
+		BalancerFacts,
 		BuildFacts,
 		LimitsFacts,
 		ProveFacts,
@@ -57,6 +61,8 @@ const WORDS: { [C in VerdictCode]: (said: Said<FactsByCode[C]>) => Sentences } =
 	...JOIN_WORDS,
 	...LINKS_WORDS,
 	...BALANCE_WORDS,
+	...METHOD_WORDS,
+	...BALANCER_WORDS,
 	...BUILD_WORDS,
 	...LIMITS_WORDS,
 	...PROVE_WORDS,

@@ -13,10 +13,12 @@ import {
 	deliveries,
 	groups,
 	limitPlans,
+	methodRuns,
 	runs,
 	type Cell,
 	type Run
 } from '../records';
+import { methodOf } from '../records/method-runs/follow';
 import { currentMeters } from '../records/settings/settings';
 import { readSettings } from '../records/settings/settings';
 import { calibratedReadings, calibrator } from './calibrated-readings';
@@ -100,6 +102,7 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		crates,
 		planId,
 		balanceId,
+		methodId,
 		checked,
 		promises,
 		looked,
@@ -117,6 +120,7 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		deliveryIds.length ? deliveries.all({ id: deliveryIds }) : [],
 		latest('limit_plans', bankId),
 		latest('balance_runs', bankId),
+		latest('method_runs', bankId),
 		wasChecked(bankId),
 		bank.cellTypeId === null ? [] : clauses.all({ cellTypeId: bank.cellTypeId }),
 		latestInspections(ids),
@@ -153,6 +157,7 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		batteries: own,
 		limitPlan: planId === null ? null : await limitPlans.get(planId),
 		balanceRun: balanceId === null ? null : { ...(await balanceRuns.get(balanceId)), cells: await rowOf(balanceId) },
+		methodRun: methodId === null ? null : await methodOf(await methodRuns.get(methodId)),
 		wasChecked: checked
 	};
 }

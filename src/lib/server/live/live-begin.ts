@@ -5,6 +5,7 @@ import { balanceRuns, banks, instruments, liveRuns, type LiveInstrument, type Li
 import { inTransaction } from '../db/transaction';
 import { ServiceError } from '../errors';
 import { noteCause } from '../records/causes';
+import { refuseWhileLinked } from '../records/method-runs/follow';
 import { asServiceError, instrumentKeys } from '../services/instrument-service';
 import { clipForRun, nowOf } from '../services/rehearsal-bench';
 import { WATCHDOG_FACTOR, allOff, chaseOff, driveOutput, openLinks, stopChasing, type LiveLinks } from './live-outputs';
@@ -26,6 +27,7 @@ export async function beginLiveRun(id: number, input: LiveConfirmInput): Promise
 	const run = await liveRuns.get(id);
 	if (run.state !== 'planned' && run.state !== 'waiting')
 		throw new ServiceError(409, 'not-waiting', `This run is ${run.state}: there is nothing to switch on.`);
+	if (run.balanceRunId !== null) await refuseWhileLinked(run.bankId);
 	const values = await valuesToConfirm(run);
 	if (values.join('\n') !== input.confirmed.join('\n'))
 		throw new InputError([{ path: 'confirmed', message: `requires the values as they are: ${values.join(' · ')}` }]);

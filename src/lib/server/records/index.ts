@@ -23,6 +23,8 @@ export { limitPlans, type LimitPlan } from './limit-plans/row';
 export { liveEvents, type LiveEventRow } from './live-events/row';
 export { liveRuns, type LiveInstrument, type LiveRole, type LiveRun, type LiveRunState } from './live-runs/row';
 export { loadReadings, type LoadReading } from './load-readings/row';
+export { methodRuns, type MethodRunRow } from './method-runs/row';
+export { methodEntries, type MethodEntryRow } from './method-entries/row';
 export { notes, type Note } from './notes/row';
 export { placements, type Placement } from './placements/row';
 export { protocols, type ProtocolRow } from './protocols/row';

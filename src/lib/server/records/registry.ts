@@ -25,6 +25,8 @@ import { limitPlanKind } from './limit-plans/kind';
 import { liveEventKind } from './live-events/kind';
 import { liveRunKind } from './live-runs/kind';
 import { loadReadingKind } from './load-readings/kind';
+import { methodEntryKind } from './method-entries/kind';
+import { methodRunKind } from './method-runs/kind';
 import { noteKind } from './notes/kind';
 import { notedRunKind } from './noted-runs/kind';
 import { placementKind } from './placements/kind';
@@ -62,6 +64,8 @@ export const RECORD_KINDS: readonly RecordKind[] = [
 	balanceRunKind,
 	balanceCellKind,
 	balanceReadingKind,
+	methodRunKind,
+	methodEntryKind,
 	leadReadingKind,
 	jointTorqueKind,
 	temporaryPartKind,

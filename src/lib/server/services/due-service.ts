@@ -1,4 +1,6 @@
-import { banks, cells, notedRuns, storageTests, type Bank } from '../records';
+import { followMethod } from '$lib/core/method-run';
+import { banks, cells, methodRuns, notedRuns, storageTests, type Bank, type MethodRunRow } from '../records';
+import { methodOf } from '../records/method-runs/follow';
 import { database } from '../db/connection';
 import { banksOfCells } from '../records/touched-banks';
 
@@ -26,10 +28,22 @@ async function ofCell(cellId: number, key: string, moment: (label: string, bank:
 	return [{ ...told, key: `${key}@${told.at}`, bankId: bank.id, bankName: bank.name }];
 }
 
+/** Rests that end and deadlines of a balance that goes step by step. */
+async function ofMethod(row: MethodRunRow): Promise<Due[]> {
+	const bank = await banks.find(row.bankId);
+	if (!bank || bank.rehearsal || (await methodRuns.all({ bankId: bank.id })).at(-1)?.id !== row.id) return [];
+	const { run, world } = await methodOf(row);
+	return followMethod(run, world).due.map(({ at, what, message }) => ({
+		...{ at, message, what: `${what}, ${bank.name}`, key: `method-${row.id}-${what}@${at}` },
+		...{ bankId: bank.id, bankName: bank.name, href: `/banks/${bank.id}/balance/steps` }
+	}));
+}
+
 /** All that is due or will be, first first: runs by notes, cells that stand for a test of self-discharge. */
 export async function dueMoments(): Promise<Due[]> {
-	const [noted, standing] = await Promise.all([notedRuns.all({}), storageTests.all({})]);
+	const [noted, standing, stepped] = await Promise.all([notedRuns.all({}), storageTests.all({}), methodRuns.all({})]);
 	const found = await Promise.all([
+		...stepped.filter((m) => m.endedAt === null).map(ofMethod),
 		...noted
 			.filter((n) => n.lookAgainAt !== null && n.runId === null)
 			.map((n) =>

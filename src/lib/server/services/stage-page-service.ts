@@ -8,17 +8,19 @@ import {
 	doneSteps,
 	limitsState,
 	matchState,
+	methodStanding,
 	protocolStrip,
 	proveState,
 	type CellCapacity,
 	type DeliveryTray,
 	type BankPicture
 } from '$lib/core/stages';
-import type { StageVerdict } from '$lib/core/verdicts';
+import { cellsOf, type StageVerdict } from '$lib/core/verdicts';
 import { loadBankPicture } from '../bank-picture/load';
 import { bankVerdicts } from '../judgements/store';
 import { notedRuns, planItems, plans, priceSnapshots, protocols } from '../records';
 import { looseByCellType } from '../bank-picture/loose-cells';
+import { pauseOf } from '../stages/balance/pause-of';
 import { balanceFacts } from '../stages/balance/stage';
 import { buildFacts } from '../stages/build/stage';
 import { readSettings } from '../records/settings/settings';
@@ -144,6 +146,8 @@ export const balancePage = (bankId: number, chosen: readonly number[] = []) =>
 			const picture = await loadBankPicture(bankId);
 			const balance = await balanceFacts(picture, chosen.length ? chosen : null);
 			const inRow = new Set(balance.cells.map((c) => c.id));
+			const stops = (await bankVerdicts(bankId, 'receive')).filter((v) => v.warmth === 'stop' && !v.setApart);
+			const stopped = new Set(stops.flatMap(cellsOf));
 			const capacities = new Map(bankCapacities(picture).map((c) => [c.cell.id, c.capacityAh]));
 			return {
 				balance,
@@ -152,7 +156,9 @@ export const balancePage = (bankId: number, chosen: readonly number[] = []) =>
 					return { id, label, placed, inRow: inRow.has(id), capacityAh: capacities.get(id) ?? null };
 				}),
 				instruments: await instrumentChoices(),
-				roomC: await roomTemperatureC(bankId)
+				roomC: await roomTemperatureC(bankId),
+				steps: picture.methodRun && { run: picture.methodRun.run, state: methodStanding(picture)! },
+				pause: pauseOf(picture, balance.readings, stopped)
 			};
 		})()
 	);

@@ -1,6 +1,7 @@
 import { InputError } from '$lib/input/validate';
 import { defineKind } from '../kind';
 import { refuseRemovalUnderRun } from '../live-runs/under-run';
+import { refuseWhileLinked } from '../method-runs/follow';
 import { BalanceRunInput, NewBalanceRunInput } from './input';
 import { checkSetVoltage, standInRow } from './row-of-cells';
 import { balanceRuns, type BalanceRun } from './row';
@@ -18,6 +19,7 @@ export const balanceRunKind = defineKind<BalanceRun>({
 	prepare: async ({ cellIds: _, ...fields }: NewBalanceRunInput) => fields,
 	async check(run, tx, before) {
 		const { startedAt, endedAt } = run;
+		if (startedAt && !endedAt && !before?.startedAt) await refuseWhileLinked(run.bankId, tx);
 		if (run.setV !== (before?.setV ?? null)) await checkSetVoltage(run, tx);
 		if (startedAt && endedAt && endedAt < startedAt)
 			throw new InputError([{ path: 'endedAt', message: 'endedAt is before startedAt' }]);

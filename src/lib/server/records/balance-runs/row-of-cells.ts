@@ -8,7 +8,7 @@ import { cellTypes } from '../cell-types/row';
 import type { BalanceRun } from './row';
 
 /** Cells that sit in a bank now. */
-const placedIn = (bankId: number, tx: Knex): Promise<number[]> =>
+export const placedIn = (bankId: number, tx: Knex): Promise<number[]> =>
 	tx('placed').where({ bank_id: bankId, removed_at: null, deleted_at: null }).pluck('cell_id');
 
 /** Cells a bank may take: placed in it, or considered for it. */

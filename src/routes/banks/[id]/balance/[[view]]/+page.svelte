@@ -1,7 +1,9 @@
 <script lang="ts">
 	import ChargeView from '$lib/components/balance/ChargeView.svelte';
 	import LinksView from '$lib/components/balance/LinksView.svelte';
+	import JoinView from '$lib/components/balance/JoinView.svelte';
 	import MethodView from '$lib/components/balance/MethodView.svelte';
+	import StepsView from '$lib/components/balance/StepsView.svelte';
 	import VesselsView from '$lib/components/balance/VesselsView.svelte';
 	import StageViews from '$lib/components/frame/StageViews.svelte';
 
@@ -9,6 +11,8 @@
 	const VIEWS = [
 		{ view: 'charge', name: 'Side by side' },
 		{ view: 'method', name: 'Which method' },
+		{ view: 'steps', name: 'Step by step' },
+		{ view: 'join', name: 'Safe to join' },
 		{ view: 'links', name: 'Links off' },
 		{ view: 'vessels', name: 'Vessels' }
 	] as const;
@@ -18,6 +22,8 @@
 	<StageViews base="/banks/{data.overview.bank.id}/balance" active={data.view} views={VIEWS} />
 {/snippet}
 {#if data.view === 'method'}<MethodView {data} {views} />
+{:else if data.view === 'steps'}<StepsView {data} {views} />
+{:else if data.view === 'join'}<JoinView {data} {views} />
 {:else if data.view === 'links'}<LinksView {data} {views} />
 {:else if data.view === 'vessels'}<VesselsView {data} {views} />
 {:else}<ChargeView {data} {views} />{/if}

@@ -1,0 +1,238 @@
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+	import Field from '$lib/components/forms/Field.svelte';
+	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
+	import { sendBeside } from '$lib/client/send-beside';
+	import { api } from '$lib/client/api';
+	import { settingApart } from '$lib/client/set-apart';
+	import { currentsAfterJoining, firstCurrents, type JoinAnswer } from '$lib/core/balance';
+	import { formatDuration, parseNumber } from '$lib/core/units';
+	import type { BalanceData } from './balance-data';
+
+	let { data, views }: { data: BalanceData; views: Snippet } = $props();
+	const bank = $derived(data.overview.bank);
+
+	interface Row {
+		id: string;
+		volts: string;
+		capacityAh: string;
+		mohm: string;
+	}
+	const text = (value: number | null, digits: number) => (value === null ? '' : value.toFixed(digits));
+	/** What the cells of the row were read at, to be changed freely; nothing of it is kept. */
+	// svelte-ignore state_referenced_locally
+	let rows = $state<Row[]>(
+		data.balance.cells.slice(0, 64).map((c) => ({
+			...{ id: c.label, volts: text(c.restVoltageV, 3), capacityAh: text(c.capacityAh, 0) },
+			mohm: text(c.resistanceMohm, 2)
+		}))
+	);
+	let linkMohm = $state<number | null>(0.5);
+	let ratingA = $state<number | null>(null);
+	let cellsInSeries = $state<number | null>(1);
+	let answer = $state<JoinAnswer | null>(null);
+	let faults = $state<Record<string, string>>({});
+	let busy = $state(false);
+
+	const twoBatteries = () => {
+		rows = ['Left', 'Right'].map((id) => ({ id, volts: '', capacityAh: '100', mohm: '' }));
+		cellsInSeries = 4;
+		answer = null;
+	};
+	const add = () =>
+		(rows = [
+			...rows,
+			{ id: `No. ${rows.length + 1}`, volts: '', capacityAh: rows.at(-1)?.capacityAh ?? '100', mohm: '' }
+		]);
+
+	/** Amperes through each in the first instant, and how the largest falls, by the likeliest figures. */
+	let told = $state<{ first: number[]; falls: { atS: number; largestA: number }[] } | null>(null);
+	function tell() {
+		const items = rows.map((r) => {
+			const capacityAh = parseNumber(r.capacityAh)!;
+			const own = parseNumber(r.mohm);
+			const series = cellsInSeries ?? 1;
+			return {
+				...{ restVoltageV: parseNumber(r.volts)!, capacityAh, cellsInSeries: series },
+				resistanceOhm: own ? own / 1000 : (0.05 * series) / capacityAh
+			};
+		});
+		const linkOhm = (linkMohm ?? 0) / 1000;
+		const first = firstCurrents(
+			items.map((i) => i.restVoltageV),
+			items.map((i) => Math.max(1e-6, i.resistanceOhm + linkOhm))
+		);
+		told = { first, falls: currentsAfterJoining(bank.chemistry, items, linkOhm) };
+	}
+
+	async function ask(event: SubmitEvent) {
+		event.preventDefault();
+		busy = true;
+		let found: JoinAnswer | null = null;
+		const refused = await sendBeside(async () => {
+			found = (await api.post('join-check', {
+				chemistry: bank.chemistry,
+				items: rows.map((r) => ({
+					...{ id: r.id, restVoltageV: parseNumber(r.volts) ?? NaN, capacityAh: parseNumber(r.capacityAh) ?? NaN },
+					resistanceOhm: parseNumber(r.mohm) === null ? null : parseNumber(r.mohm)! / 1000,
+					cellsInSeries: cellsInSeries ?? 1
+				})),
+				...{ linkOhm: (linkMohm ?? 0) / 1000, linkRatingA: ratingA }
+			} as never)) as unknown as JoinAnswer;
+		});
+		busy = false;
+		faults = refused ?? {};
+		answer = refused === null ? found : null;
+		if (answer) tell();
+	}
+</script>
+
+<StagePage
+	title="Safe to join?"
+	subtitle="cells or whole batteries, side by side: what flows, and in which order"
+	verdicts={data.verdicts}
+	onsetapart={settingApart(bank.id, 'balance')}
+>
+	{@render views()}
+	<form class="sheet grid gap-3 p-4" onsubmit={ask} aria-label="What is to be joined">
+		<div class="flex flex-wrap gap-2">
+			<button type="button" class="btn tap" onclick={add}>Another one</button>
+			<button type="button" class="btn tap" onclick={twoBatteries}>Two batteries of 12 V instead</button>
+		</div>
+		<ol class="grid gap-2">
+			{#each rows as row, i (i)}
+				<li class="row">
+					<label
+						><span class="field-label">What</span><input
+							class="input tap w-full"
+							maxlength="40"
+							bind:value={row.id}
+						/></label
+					>
+					<label
+						><span class="field-label">At rest <span class="muted font-normal">V</span></span><input
+							class="input tap figure w-full"
+							inputmode="decimal"
+							bind:value={row.volts}
+						/></label
+					>
+					<label
+						><span class="field-label">Holds <span class="muted font-normal">Ah</span></span><input
+							class="input tap figure w-full"
+							inputmode="decimal"
+							bind:value={row.capacityAh}
+						/></label
+					>
+					<label
+						><span class="field-label">Resistance <span class="muted font-normal">mΩ</span></span><input
+							class="input tap figure w-full"
+							inputmode="decimal"
+							placeholder="usual"
+							bind:value={row.mohm}
+						/></label
+					>
+					<button
+						type="button"
+						class="btn btn-ghost tap"
+						aria-label="Leave {row.id} out"
+						onclick={() => (rows = rows.filter((_, k) => k !== i))}>×</button
+					>
+					{#each ['id', 'restVoltageV', 'capacityAh', 'resistanceOhm'] as field (field)}
+						{#if faults[`items.${i}.${field}`]}<p class="ember-text col-span-full">
+								{faults[`items.${i}.${field}`]}
+							</p>{/if}
+					{/each}
+				</li>
+			{/each}
+		</ol>
+		<div class="grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
+			<Field
+				label="Each link with its joints"
+				unit="mΩ"
+				type="number"
+				min="0"
+				bind:value={linkMohm}
+				error={faults.linkOhm}
+			/>
+			<Field
+				label="A link carries"
+				unit="A"
+				type="number"
+				min="0"
+				bind:value={ratingA}
+				hint="blank: not asked"
+				error={faults.linkRatingA}
+			/>
+			<Field label="Cells in series in each" type="number" min="1" bind:value={cellsInSeries} />
+			<button class="btn btn-primary tap" disabled={busy || rows.length < 2}>May they be joined?</button>
+		</div>
+		{#if faults.items}<p class="ember-text font-semibold" role="alert">{faults.items}</p>{/if}
+		<p class="muted">Red probe on the printed plus: a minus sign says that it stands the other way round.</p>
+	</form>
+	{#if answer}
+		<section class="mt-4 grid gap-4" aria-label="Answer">
+			<VerdictList verdicts={answer.verdicts} />
+			<div class="sheet grid gap-2 p-4">
+				<p class="text-2xl font-bold">
+					<span class="figure">{answer.peakA.low95.toFixed(0)} … {answer.peakA.high95.toFixed(0)} A</span>
+				</p>
+				<p>
+					Largest through one of them as the last link goes on. In a day at most <strong class="figure"
+						>{answer.movedAhInDay.toFixed(1)} Ah</strong
+					> move through one.
+				</p>
+				<p>
+					Join in this order: <strong>{answer.order.join(', ')}</strong>. The first two are most alike; each link is
+					held on for a second before its nut.
+				</p>
+				{#if told}
+					<ul class="bars" aria-label="First amperes through each">
+						{#each rows as row, i (i)}
+							{@const share = Math.abs(told.first[i] ?? 0) / Math.max(1e-9, ...told.first.map(Math.abs))}
+							<li>
+								<span>{row.id}</span>
+								<span class="bar" style:width="{Math.max(1, 60 * share)}%"></span>
+								<span class="figure"
+									>{Math.abs(told.first[i] ?? 0).toFixed(0)} A {(told.first[i] ?? 0) >= 0 ? 'out' : 'in'}</span
+								>
+							</li>
+						{/each}
+					</ul>
+					{#if told.falls.length}<p>
+							Largest after {#each told.falls.slice(1) as f, i (f.atS)}{i ? ', ' : ''}{formatDuration(f.atS)}:
+								<strong class="figure">{f.largestA < 1 ? f.largestA.toFixed(2) : f.largestA.toFixed(0)} A</strong
+								>{/each}.
+						</p>{/if}
+				{/if}
+			</div>
+		</section>
+	{/if}
+</StagePage>
+
+<style>
+	.row {
+		display: grid;
+		grid-template-columns: 1.2fr 1fr 1fr 1fr auto;
+		gap: 0.5rem;
+		align-items: end;
+	}
+	@media (max-width: 640px) {
+		.row {
+			grid-template-columns: 1fr 1fr auto;
+		}
+	}
+	.bars li {
+		display: flex;
+		align-items: center;
+		gap: 0.6rem;
+	}
+	.bars span:first-child {
+		width: 5rem;
+	}
+	.bar {
+		height: 0.7rem;
+		border-radius: 0.3rem;
+		background: var(--color-base-content);
+	}
+</style>

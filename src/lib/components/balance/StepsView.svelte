@@ -1,0 +1,171 @@
+<script lang="ts">
+	import type { Snippet } from 'svelte';
+	import { invalidateAll } from '$app/navigation';
+	import { page } from '$app/state';
+	import { announce, attempt } from '$lib/client/announce';
+	import { api } from '$lib/client/api';
+	import { sendBeside } from '$lib/client/send-beside';
+	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import MethodSetupForm from '$lib/components/method/MethodSetup.svelte';
+	import PausePanel from '$lib/components/method/PausePanel.svelte';
+	import StepForm from '$lib/components/method/StepForm.svelte';
+	import { METHOD_NAMES, STEP_NAMES, entryWords, type WrittenEntry } from '$lib/components/method/step-words';
+	import { settingApart } from '$lib/client/set-apart';
+	import { METHOD_KINDS, type MethodKind, type MethodSetup } from '$lib/core/method-run';
+	import { formatDateTime } from '$lib/core/units';
+	import type { BalanceData } from './balance-data';
+
+	let { data, views }: { data: BalanceData; views: Snippet } = $props();
+	const bank = $derived(data.overview.bank);
+	const style = $derived(data.settings.dateStyle);
+	const steps = $derived(data.steps);
+	const going = $derived(steps !== null && steps.run.endedAt === null);
+	const wanted = $derived(page.url.searchParams.get('method') as MethodKind | null);
+	const method = $derived(wanted && METHOD_KINDS.includes(wanted) ? wanted : 'fast');
+	let nowMs = $state(Date.now());
+	$effect(() => {
+		const timer = setInterval(() => (nowMs = Date.now()), 30_000);
+		return () => clearInterval(timer);
+	});
+	/** What can be done now first, then what rests. */
+	const next = $derived([...(steps?.state.next ?? [])].sort((a, b) => Number(waits(a.from)) - Number(waits(b.from))));
+	const waits = (from: string | null) => from !== null && Date.parse(from) > nowMs;
+	let refused = $state<{ step: string; fields: Record<string, string> }>({ step: '', fields: {} });
+	const keyOf = (n: { step: string; cell: { id: number } | null; unit: string | null }) =>
+		`${n.step}/${n.cell?.id ?? ''}/${n.unit ?? ''}`;
+	const labelOf = (id: number | null) => steps?.run.cells.find((c) => c.id === id)?.label ?? null;
+	let sure = $state(false);
+
+	/** Sends it; what was refused stands beside its fields. */
+	async function send(key: string, work: () => Promise<unknown>): Promise<boolean> {
+		const fields = await sendBeside(work);
+		refused = { step: key, fields: fields ?? {} };
+		if (fields === null) await invalidateAll();
+		return fields === null;
+	}
+	const begin = async (kind: MethodKind, cellIds: number[], setup: MethodSetup) =>
+		void (await send('setup', () =>
+			api.post('method-runs', {
+				...{ bankId: bank.id, method: kind, setup: JSON.parse(JSON.stringify(setup)) as MethodSetup },
+				...(cellIds.length ? { cellIds } : {}),
+				clientKey: crypto.randomUUID()
+			} as never)
+		));
+	const write = (key: string, entry: WrittenEntry) =>
+		send(key, () =>
+			api.post('method-entries', { ...entry, methodRunId: steps!.run.id, clientKey: crypto.randomUUID() } as never)
+		);
+	async function takeOut({ id, version }: { id: number; version: number }) {
+		if (!(await attempt(() => api.remove(`method-entries/${id}`, version)))) return;
+		announce(
+			'The step is taken out.',
+			() => void attempt(() => api.restore(`method-entries/${id}`).then(() => invalidateAll()))
+		);
+		await invalidateAll();
+	}
+	async function end(endedAt: string | null) {
+		sure = false;
+		const { id, version } = steps!.run;
+		if (await attempt(() => api.patch(`method-runs/${id}`, { endedAt, version } as never))) await invalidateAll();
+	}
+</script>
+
+<StagePage
+	title="Step by step"
+	subtitle={steps && going
+		? METHOD_NAMES[steps.run.method].toLowerCase()
+		: 'fast, at the bottom, by a balancer, ready-made batteries'}
+	verdicts={data.verdicts}
+	onsetapart={settingApart(bank.id, 'balance')}
+>
+	{@render views()}
+	{#if data.pause && going}<PausePanel pause={data.pause} dateStyle={style} />{/if}
+	{#if steps && going}
+		<div class="grid grid-cols-[minmax(0,1fr)] gap-4">
+			{#each next.slice(0, 1) as n (keyOf(n))}
+				<section class="sheet p-4" aria-label="Next step">
+					<StepForm
+						step={n}
+						{nowMs}
+						dateStyle={style}
+						refused={refused.step === keyOf(n) ? refused.fields : {}}
+						onwrite={(entry) => write(keyOf(n), entry)}
+					/>
+					{#if n.step === 'finished'}<p class="mt-2">
+							<a class="link" href="/banks/{bank.id}/balance/charge">The charge side by side</a>
+						</p>{/if}
+				</section>
+			{/each}
+			{#if next.length > 1}
+				<section class="sheet grid gap-1 p-4" aria-label="Other steps">
+					<h2>Besides</h2>
+					{#each next.slice(1) as n (keyOf(n))}
+						<details open={refused.step === keyOf(n) && Object.keys(refused.fields).length > 0}>
+							<summary class="tap flex cursor-pointer flex-wrap items-center gap-x-3"
+								><strong>{n.cell?.label ?? n.unit ?? ''}</strong>
+								{STEP_NAMES[n.step] ?? n.step}
+								{#if waits(n.from)}<span class="muted">rests until {formatDateTime(n.from!, style)}</span>{/if}</summary
+							>
+							<div class="py-2">
+								<StepForm
+									step={n}
+									{nowMs}
+									dateStyle={style}
+									refused={refused.step === keyOf(n) ? refused.fields : {}}
+									onwrite={(entry) => write(keyOf(n), entry)}
+								/>
+							</div>
+						</details>
+					{/each}
+				</section>
+			{/if}
+			<section class="sheet p-4" aria-label="What was done">
+				<h2>What was done</h2>
+				<ol class="my-2 grid gap-1">
+					{#each [...steps.run.entries].reverse() as e (e.id)}
+						<li class="flex flex-wrap items-center justify-between gap-x-3">
+							<span
+								><strong>{labelOf(e.cellId) ?? e.unit ?? ''}</strong>
+								{STEP_NAMES[e.step] ?? e.step} <span class="figure">{entryWords(e)}</span></span
+							>
+							<span class="flex items-center gap-2"
+								><span class="muted figure">{formatDateTime(e.doneAt, style)}</span>
+								<button class="btn btn-ghost tap" onclick={() => void takeOut(e)}>Take out</button></span
+							>
+						</li>
+					{:else}<li class="muted">Nothing yet.</li>{/each}
+				</ol>
+				{#if sure && !steps.state.done}
+					<div class="grid gap-2" role="alert">
+						<p class="font-semibold ember-text">
+							It is not done. Ended now, nothing is proved; it can be taken up again.
+						</p>
+						<div class="flex flex-wrap gap-2">
+							<button class="btn tap" onclick={() => void end(new Date().toISOString())}>End it, not proved</button>
+							<button class="btn btn-primary tap" onclick={() => (sure = false)}>Let it go on</button>
+						</div>
+					</div>
+				{:else}<button
+						class="btn tap {steps.state.done ? 'btn-primary' : ''}"
+						onclick={() => (steps.state.done ? void end(new Date().toISOString()) : (sure = true))}>End it</button
+					>{/if}
+			</section>
+		</div>
+	{:else}
+		{#if steps}<div class="sheet mb-4 flex flex-wrap items-center gap-3 p-4">
+				<button class="btn tap" onclick={() => void end(null)}>Go on with the last one</button>
+				<p class="muted">
+					{METHOD_NAMES[steps.run.method]}, {steps.run.entries.length} steps, ended {formatDateTime(
+						steps.run.endedAt!,
+						style
+					)}.
+				</p>
+			</div>{/if}
+		{#key method}<MethodSetupForm
+				{method}
+				cells={data.mayStand}
+				refused={refused.step === 'setup' ? refused.fields : {}}
+				onbegin={begin}
+			/>{/key}
+	{/if}
+</StagePage>

@@ -1,0 +1,72 @@
+import { followBalancer } from './balancer';
+import { followBottom } from './bottom';
+import { followFast } from './fast';
+import type { FollowMethod, MethodEntry, MethodKind, MethodRun, MethodState, MethodWorld, NextStep } from './method';
+import { followReadyMade } from './ready-made';
+
+/** A method is one line here, and its file. */
+const METHODS: Record<MethodKind, FollowMethod> = {
+	fast: followFast,
+	bottom: followBottom,
+	balancer: followBalancer,
+	'ready-made': followReadyMade
+};
+
+/** Where a balance by a method stands: verdicts, what may be done next, when somebody is wanted. @throws CoreError for figures that make no sense */
+export const followMethod = (run: MethodRun, world: MethodWorld): MethodState => METHODS[run.method](run, world);
+
+const FIELD_NAMES: Record<string, string> = {
+	...{
+		voltageV: 'volts',
+		currentA: 'amperes',
+		ah: 'Ah',
+		wh: 'Wh',
+		hours: 'hours',
+		volts: 'a list of volts',
+		words: 'a few words'
+	},
+	asked: 'a yes to the question'
+};
+const minutesText = (ms: number) =>
+	ms >= 5_400_000 ? `${Math.ceil(ms / 3_600_000)} h` : `${Math.ceil(ms / 60_000)} min`;
+
+/**
+ * Why a step may not be written down: it was done already, it is not its turn, its rest is not over, or something is missing. Null: it may.
+ * @param field which field of the entry it is about
+ */
+export function refuseEntry(
+	run: MethodRun,
+	world: MethodWorld,
+	entry: Omit<MethodEntry, 'id' | 'version'>
+): { field: string; message: string } | null {
+	if (run.endedAt) return { field: 'methodRunId', message: 'This balance has been ended: go on with it first.' };
+	const { next } = followMethod(run, world);
+	const mine = next.filter((n) => n.step === entry.step);
+	const at = mine.find((n) => (n.cell?.id ?? null) === entry.cellId && n.unit === entry.unit);
+	if (!at) return { field: 'step', message: notNow(run, next, entry) };
+	if (at.from && Date.parse(entry.doneAt) < Date.parse(at.from))
+		return {
+			field: 'doneAt',
+			message: `It has not rested long enough: ${minutesText(Date.parse(at.from) - Date.parse(entry.doneAt))} more, or the reading says too little.`
+		};
+	const last = run.entries.at(-1);
+	if (
+		last &&
+		Date.parse(entry.doneAt) < Date.parse(last.doneAt) - 60_000 &&
+		last.cellId === entry.cellId &&
+		last.unit === entry.unit
+	)
+		return { field: 'doneAt', message: 'The step before it was done later than that.' };
+	const missing = at.needs.find((f) => (f === 'asked' ? entry.asked !== true : entry[f] === null));
+	return missing ? { field: missing, message: `This step needs ${FIELD_NAMES[missing]}.` } : null;
+}
+
+function notNow(run: MethodRun, next: readonly NextStep[], entry: Omit<MethodEntry, 'id' | 'version'>): string {
+	const label = run.cells.find((c) => c.id === entry.cellId)?.label ?? entry.unit;
+	const own = next.find((n) => (n.cell?.id ?? null) === entry.cellId && n.unit === entry.unit && n.cell !== null);
+	const before = run.entries.some((e) => e.cellId === entry.cellId && e.unit === entry.unit && e.step === entry.step);
+	if (before && label)
+		return `${label} has had that step already: it is not done twice. ${own ? `Next: ${own.does}` : ''}`.trim();
+	const first = next[0];
+	return `That is not its turn${label ? ` for ${label}` : ''}.${own ? ` Next for it: ${own.does}` : first ? ` First: ${first.does}` : ''}`;
+}

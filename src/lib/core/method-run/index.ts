@@ -1,0 +1,17 @@
+export { balancerDays } from './balancer';
+export { reboundV } from './bottom';
+export { followMethod, refuseEntry } from './follow';
+export {
+	ENTRY_FIELDS,
+	METHOD_KINDS,
+	type EntryField,
+	type MethodCell,
+	type MethodDue,
+	type MethodEntry,
+	type MethodKind,
+	type MethodRun,
+	type MethodSetup,
+	type MethodState,
+	type MethodWorld,
+	type NextStep
+} from './method';

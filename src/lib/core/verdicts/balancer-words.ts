@@ -1,0 +1,207 @@
+import type { Interval } from '../shared';
+import { rangeWords } from './range-words';
+import type { Words } from './verdict';
+
+interface Work {
+	/** Read by a clamp; null: not read. */
+	clampA: number | null;
+	ratedA: number | null;
+	/** What a night with it took from the highest group beyond a night without; null: not read. */
+	movedAh: Interval | null;
+	hours: number | null;
+}
+interface Gain {
+	gainAh: Interval;
+	gainWh: Interval;
+	loadA: number;
+	cutoffV: number;
+}
+interface Parting {
+	apartAh: Interval;
+	everyMonths: Interval;
+	months: number;
+	units: number;
+}
+
+export interface BalancerFacts {
+	/** A balancer that is not made for this battery. */
+	'balancer-unfit': { wrong: ('chemistry' | 'series')[]; series: number; madeFor: string | null };
+	/** Its leads and the cells drop more than it starts at. */
+	'balancer-leads': { errorV: number; cellV: number; triggerV: number; balancerA: number };
+	/** It starts where voltages say nothing of charge. */
+	'balancer-starts-low': { startV: number; kneeV: number };
+	/** It was seen to work. */
+	'balancer-works': Work;
+	/** It was seen not to do what it should. */
+	'balancer-idle': Work;
+	/** What was read cannot tell whether it works. */
+	'balancer-unproved': Work;
+	/** It smelled, smoked or was hot. */
+	'balancer-smoke': { at: string };
+	/** Nothing was read near full yet. */
+	'balancer-not-read': { kneeV: number };
+	/** Days until it has levelled them. */
+	'balancer-days': { apartAh: Interval; days: Interval; aDayAh: number; growthAh: number };
+	/** It never catches up. */
+	'balancer-never': { apartAh: Interval; aDayAh: number; growthAh: number };
+	/** Ready-made batteries that are still to be read. */
+	'units-unread': { read: number; of: number };
+	/** Ready-made batteries side by side, being charged. */
+	'units-charging': { units: number; meanV: number | null };
+	/** Two tests that cannot be compared. */
+	'gain-not-comparable': { unlike: ('load' | 'cutoff' | 'wh')[]; beforeAh: number; afterAh: number };
+	/** What levelling them gave. */
+	'gain-made': Gain;
+	/** It may have given nothing. */
+	'gain-unproved': Gain;
+	/** Batteries in series that have parted. */
+	'units-apart': Parting;
+	/** How often they want to be levelled. */
+	'repeat-in': Parting;
+	/** Which of them stopped it. */
+	'unit-trips': { unit: string; times: number; of: number; end: 'empty' | 'full' };
+}
+
+const seen = ({ clampA, ratedA, movedAh, hours }: Work) =>
+	clampA !== null
+		? `The clamp shows ${clampA.toFixed(2)} A${ratedA ? ` of ${ratedA.toFixed(2)} A` : ''}.`
+		: `In ${hours!.toFixed(0)} h with it the highest group lost ${rangeWords(movedAh!, 'Ah')} more than without.`;
+const WORK_RULE =
+	'Amperes by a clamp on a group’s lead, at least 0.4 of its own (default); or a night near full with it off, and one with it on.';
+const work = (title: string, next: string | null): Words<{ 'balancer-works': Work }>['balancer-works'] => {
+	return ({ facts }) => ({
+		title,
+		finding: seen(facts),
+		doubt: facts.movedAh ? '95 %: curve, hysteresis and meter; what both nights share falls out.' : 'A clamp’s zero.',
+		rule: WORK_RULE,
+		next
+	});
+};
+const UNLIKE = { load: 'the load', cutoff: 'the volts it ended at', wh: 'Wh of both' };
+const gain = (title: string): Words<{ 'gain-made': Gain }>['gain-made'] => {
+	return ({ facts: { gainAh, gainWh, loadA, cutoffV } }) => ({
+		title,
+		finding: `${signed(gainAh, 'Ah')} and ${signed(gainWh, 'Wh')} against before, at ${Math.abs(loadA).toFixed(0)} A to ${cutoffV.toFixed(1)} V.`,
+		doubt: '95 %: the counter between two tests, 0.4 % each. What both share falls out.',
+		rule: 'The same load within 5 % and the same end within 0.1 V (default); Ah and Wh both.',
+		next: null
+	});
+};
+const signed = ({ low95, high95 }: Interval, unit: string) =>
+	`${low95.toFixed(1)} to ${high95.toFixed(1)} ${unit} more`;
+const parting = (title: (p: Parting) => string, next: string | null): Words<{ 'repeat-in': Parting }>['repeat-in'] => {
+	return ({ facts }) => ({
+		title: title(facts),
+		finding: `${facts.units} batteries are ${rangeWords(facts.apartAh, 'Ah')} apart after ${facts.months.toFixed(1)} months.`,
+		doubt: 'If they part as fast as until now.',
+		rule: 'Made level again before they are 2 % of one apart (default).',
+		next
+	});
+};
+const months = ({ low95, high95 }: Interval) =>
+	Number.isFinite(high95) && high95 < 120
+		? `${Math.max(1, Math.round(low95))} to ${Math.round(high95)} months`
+		: low95 < 120
+			? `${Math.max(1, Math.round(low95))} months or more`
+			: 'ten years or more';
+
+export const BALANCER_WORDS: Words<BalancerFacts> = {
+	'balancer-unfit': ({ facts: { wrong, series, madeFor } }) => ({
+		title: 'This balancer is not for this battery',
+		finding: wrong
+			.map((w) => (w === 'chemistry' ? `It is made for ${madeFor}.` : `It does not take ${series} in series.`))
+			.join(' '),
+		doubt: null,
+		rule: 'Chemistry and count of groups have to be those it is made for.',
+		next: 'Do not plug it in. Its sheet says what it takes.'
+	}),
+	'balancer-leads': ({ facts: { errorV, cellV, triggerV, balancerA } }) => ({
+		title: 'It stops itself too early',
+		finding: `At ${balancerA.toFixed(1)} A its leads drop ${Math.round(errorV * 1000)} mV${cellV > 0 ? ` and the cell ${Math.round(cellV * 1000)} mV` : ''}; it starts at ${Math.round(triggerV * 1000)} mV.`,
+		doubt: null,
+		rule: 'Twice current times the resistance of one lead, and current times that of the cell (models §24).',
+		next: 'Thicker, shorter and equal leads; or count on less than its current.'
+	}),
+	'balancer-starts-low': ({ facts: { startV, kneeV } }) => ({
+		title: 'It works where volts say nothing',
+		finding: `It starts at ${startV.toFixed(2)} V; charge shows above ${kneeV.toFixed(2)} V.`,
+		doubt: null,
+		rule: 'On the flat part it follows resistance and hysteresis, and undoes by night what it did near full.',
+		next: `Set its start to ${kneeV.toFixed(2)} V or above.`
+	}),
+	'balancer-works': work('The balancer works', null),
+	'balancer-idle': work(
+		'The balancer does not do what it should',
+		'Is it on, above its start voltage, beyond its trigger? A lead that carries nothing looks like this.'
+	),
+	'balancer-unproved': work(
+		'Cannot tell whether the balancer works',
+		'A clamp on the lead of the highest group tells at once; or longer nights, nearer to full.'
+	),
+	'balancer-smoke': ({ facts: { at } }) => ({
+		title: 'Stop: the balancer smoked or was hot',
+		finding: `Written down ${at.slice(0, 16).replace('T', ' ')}.`,
+		doubt: null,
+		rule: 'A balancer hangs on the whole string through thin leads: it can burn on its own after the charge has ended.',
+		next: 'Pull the balance plug first, then loads and charger off, battery disconnected; out of the room if you can carry it safely, air, and nobody breathes it. It stays out until it is known why.'
+	}),
+	'balancer-not-read': ({ facts: { kneeV } }) => ({
+		title: 'Not read near full yet',
+		finding: 'How far the groups are apart is not known.',
+		doubt: null,
+		rule: `Volts tell charge above ${kneeV.toFixed(2)} V only.`,
+		next: 'Charge until the first group is above that, and read all of them within a minute.'
+	}),
+	'balancer-days': ({ facts: { apartAh, days, aDayAh, growthAh } }) => ({
+		title: `By the balancer: ${rangeWords(days, 'days')}`,
+		finding: `${rangeWords(apartAh, 'Ah')} apart; it moves ${aDayAh.toFixed(2)} Ah a day${growthAh > 0 ? `, and ${growthAh.toFixed(2)} Ah part them meanwhile` : ''}.`,
+		doubt: '95 %: how far they are apart. Its hours a day near full are yours to know.',
+		rule: 'Ah apart ÷ (its current × hours a day above its start voltage) (models §10).',
+		next: null
+	}),
+	'balancer-never': ({ facts: { apartAh, aDayAh, growthAh } }) => ({
+		title: 'The balancer never catches up',
+		finding: `${rangeWords(apartAh, 'Ah')} apart; it moves ${aDayAh.toFixed(2)} Ah a day and ${growthAh.toFixed(2)} Ah part them.`,
+		doubt: null,
+		rule: 'What it moves a day has to be more than what parts them.',
+		next: 'Find what parts them: a leak, a standing load on some groups. Balance side by side, then let it hold them.'
+	}),
+	'units-unread': ({ facts: { read, of } }) => ({
+		title: `${read} of ${of} batteries are read`,
+		finding: 'Whether they may be joined is not known before.',
+		doubt: null,
+		rule: 'Each at its terminals, at rest, polarity by meter.',
+		next: null
+	}),
+	'units-charging': ({ facts: { units, meanV } }) => ({
+		title: `${units} batteries side by side`,
+		finding:
+			meanV === null
+				? 'They level themselves little on the flat part.'
+				: `They were joined at about ${meanV.toFixed(2)} V.`,
+		doubt: null,
+		rule: 'On the flat part almost nothing flows between them: only a charge to the tail makes them level.',
+		next: 'Charge the row to full, and to its tail.'
+	}),
+	'gain-not-comparable': ({ facts: { unlike, beforeAh, afterAh } }) => ({
+		title: 'Before and after cannot be compared',
+		finding: `${beforeAh.toFixed(0)} Ah before, ${afterAh.toFixed(0)} Ah after; not alike or not written: ${unlike.map((u) => UNLIKE[u]).join(', ')}.`,
+		doubt: null,
+		rule: 'The same load within 5 % and the same end within 0.1 V (default); Ah and Wh both.',
+		next: 'Run it once more as it was run before.'
+	}),
+	'gain-made': gain('Levelling gave more'),
+	'gain-unproved': gain('Cannot tell whether levelling gave anything'),
+	'units-apart': parting(
+		() => 'They have parted: level them again',
+		'Side by side with a charge to the tail, as before.'
+	),
+	'repeat-in': parting(({ everyMonths }) => `Level them again every ${months(everyMonths)}`, null),
+	'unit-trips': ({ facts: { unit, times, of, end } }) => ({
+		title: `${unit} stops at ${end}`,
+		finding: `${times} of ${of} times.`,
+		doubt: of < 3 ? 'Few times: it may have been chance.' : null,
+		rule: 'In series the one that is first at an end stops all.',
+		next: end === 'full' ? 'It is fuller than the others, or smaller.' : 'It is emptier than the others, or smaller.'
+	})
+};

@@ -1,0 +1,149 @@
+import type { Interval } from '../shared';
+import { rangeWords } from './range-words';
+import type { Words } from './verdict';
+
+interface Met {
+	apartAh: Interval;
+	/** Of one cell’s capacity: no further apart counts as met. */
+	metShare: number;
+	cells: number;
+}
+
+export interface MethodFacts {
+	/** A bottom balance that is on its way. */
+	'bottom-on-its-way': { through: number; of: number; resting: number };
+	/** A cell that holds more than a cell at the bottom after its last rest. */
+	'bottom-high': { leftAh: Interval; atMost: number };
+	/** A cell that came back otherwise than such a cell does. */
+	'bottom-odd-rebound': { restedV: number; expectedV: Interval };
+	/** All met at the bottom. */
+	'bottom-met': Met;
+	/** All are through, and they did not meet. */
+	'bottom-apart': Met;
+	/** All are through, and the readings cannot tell whether they met. */
+	'bottom-unsure': Met;
+	/** A set that was emptied and is not yet being charged. */
+	'empty-set': { chargeBy: string; days: number };
+	/** A cell past its limit in the first charge from the bottom. */
+	'first-charge-over': { place: number; volts: number; limitV: number };
+	/** Cells apart in the first charge from the bottom. */
+	'first-charge-apart': Met;
+	/** A fast balance that is planned. */
+	'fast-not-begun': { groups: number };
+	/** A string being charged in series until its BMS stops it. */
+	'fast-charging': { groups: number; currentA: number };
+	/** The BMS stopped below where any group is full. */
+	'fast-false-trip': { topV: number; kneeV: number };
+	/** The first group is full; what the others lack; hours in parallel, and what series has saved. */
+	'fast-tripped': {
+		/** Position of the first full one, from the battery negative. */
+		first: number;
+		topV: number;
+		apartAh: Interval;
+		missingAh: Interval;
+		hours: Interval;
+		supplyA: number;
+		/** Against all of it side by side; null: nobody wrote what went in. */
+		savedH: number | null;
+		cells: number;
+	};
+}
+
+const BOTTOM_RULE =
+	'Two stages with a rest after each; what is left by the steep end of the curve after the last (models §10), as an interval.';
+const percent = (share: number) => `${share * 100} %`;
+const met = (how: 'met' | 'apart' | 'unsure'): Words<{ 'bottom-met': Met }>['bottom-met'] => {
+	const titles = {
+		met: 'They met at the bottom',
+		apart: 'They did not meet at the bottom',
+		unsure: 'Cannot tell whether they met at the bottom'
+	};
+	const nexts = {
+		met: 'Charge them now; watch every cell in the first hours.',
+		apart: 'The fullest may be taken down once more, gently, if you mean to; never one that lies low.',
+		unsure: 'Read them again after another night, with the meter that reads most finely; or charge, and watch them.'
+	};
+	return ({ facts: { apartAh, metShare, cells } }) => ({
+		title: titles[how],
+		finding: `${cells} cells are ${rangeWords(apartAh, 'Ah')} apart.`,
+		doubt: '95 %: the meter, the curve at its steep end, hysteresis.',
+		rule: `${BOTTOM_RULE} Met: no two further apart than ${percent(metShare)} of one.`,
+		next: nexts[how]
+	});
+};
+
+export const METHOD_WORDS: Words<MethodFacts> = {
+	'bottom-on-its-way': ({ facts: { through, of, resting } }) => ({
+		title: `${through} of ${of} are at the bottom`,
+		finding: resting ? `${resting} ${resting === 1 ? 'rests' : 'rest'}.` : 'None rests now.',
+		doubt: null,
+		rule: 'Each cell in its turn: none is skipped, none is done twice, no rest is cut short.',
+		next: null
+	}),
+	'bottom-high': ({ subject, facts: { leftAh, atMost } }) => ({
+		title: `${subject.label} holds more than the bottom`,
+		finding: `${rangeWords(leftAh, 'Ah')} are left after its last rest.`,
+		doubt: '95 %: the meter and the curve at its steep end.',
+		rule: `${BOTTOM_RULE} At the bottom: no more than ${percent(atMost)} of its capacity.`,
+		next: 'Leave it, or take it down once more gently: that is asked about first, and never done in a hurry.'
+	}),
+	'bottom-odd-rebound': ({ subject, facts: { restedV, expectedV } }) => ({
+		title: `${subject.label} came back oddly`,
+		finding: `It rests at ${restedV.toFixed(3)} V; such a cell comes back to ${expectedV.low95.toFixed(3)} … ${expectedV.high95.toFixed(3)} V from where it was ended.`,
+		doubt: '95 %: curve, resistance, hysteresis and surface charge of such cells.',
+		rule: 'Drop of the load, surface and hysteresis come back in the rest (models §3).',
+		next: 'Was the meter on its own terminals? A lead that dropped volts ends a stage too early; a cell that sinks leaks.'
+	}),
+	'bottom-met': met('met'),
+	'bottom-apart': met('apart'),
+	'bottom-unsure': met('unsure'),
+	'empty-set': ({ facts: { chargeBy, days } }) => ({
+		title: `Charge the set by ${chargeBy.slice(0, 10)}`,
+		finding: 'Cells at the bottom stand empty.',
+		doubt: 'How fast they sink is not known of these cells.',
+		rule: `Within ${days} days of the first one (default): what is left leaks away, and below its limit a cell is harmed for good.`,
+		next: 'Build and charge it, or put some charge into each cell now.'
+	}),
+	'first-charge-over': ({ facts: { place, volts, limitV } }) => ({
+		title: `Stop: cell ${place} is at ${volts.toFixed(3)} V`,
+		finding: `Its limit is ${limitV.toFixed(2)} V.`,
+		doubt: null,
+		rule: 'In the first charge from the bottom no BMS has been proved yet: every cell is watched.',
+		next: 'Charger off. It was fuller than the others: it was not at the bottom with them, or holds less than all.'
+	}),
+	'first-charge-apart': ({ facts: { apartAh, metShare, cells } }) => ({
+		title: 'They part in the first charge',
+		finding: `${cells} cells are ${rangeWords(apartAh, 'Ah')} apart.`,
+		doubt: '95 %: what a voltage under charge can say.',
+		rule: `No further than ${percent(metShare)} of one from the bottom on; near the top they part by their capacities, and that is no fault.`,
+		next: 'Stop while they are low, and read each again at rest.'
+	}),
+	'fast-not-begun': ({ facts: { groups } }) => ({
+		title: 'Charge in series first, until the BMS stops',
+		finding: `${groups} groups with their BMS and its leads.`,
+		doubt: null,
+		rule: 'The string’s charger fills all at once; the first full group ends it. Never without a BMS that trips.',
+		next: 'Prove the BMS before: it must stop a charge by itself.'
+	}),
+	'fast-charging': ({ facts: { groups, currentA } }) => ({
+		title: 'Charging in series',
+		finding: `${groups} groups at ${currentA.toFixed(0)} A.`,
+		doubt: null,
+		rule: 'It ends at the first full group. Until every link is proved off no cell is joined to another.',
+		next: 'Stay near as it comes to its end; read every group when it stops.'
+	}),
+	'fast-false-trip': ({ facts: { topV, kneeV } }) => ({
+		title: 'The BMS stopped before any was full',
+		finding: `The highest group stood at ${topV.toFixed(3)} V: below ${kneeV.toFixed(2)} V none is full.`,
+		doubt: null,
+		rule: 'A trip is a full group only above the knee of its curve.',
+		next: 'Look for why: a balance lead, a setting, cold, current. Then go on charging.'
+	}),
+	'fast-tripped': ({ facts: { first, topV, apartAh, missingAh, hours, supplyA, savedH, cells } }) => ({
+		title: `Group ${first} was full first`,
+		finding: `It stood at ${topV.toFixed(3)} V; the groups are ${rangeWords(apartAh, 'Ah')} apart. Side by side the ${cells} cells still take ${rangeWords(missingAh, 'Ah')}: ${rangeWords(hours, 'h')} at ${supplyA.toFixed(0)} A.${savedH !== null && savedH > 0 ? ` Series has saved ${Math.round(savedH)} h.` : ''}`,
+		doubt: '95 %: what voltages at the end of a charge can say; the last 2 % of all are added.',
+		rule: 'Snapshot near full (models §9), and three hours of taper (default).',
+		next: 'Links off, and proved off, before anything is joined.'
+	})
+};

@@ -1,0 +1,21 @@
+import { AtMost, ClientKey, Maybe, Num, Text, Volts, When, Whole, YesNo } from '$lib/input/fields';
+
+/** A step of a balance that was done. */
+export class MethodEntryInput {
+	@Whole(1, 2 ** 31) methodRunId!: number;
+	@Maybe() @Whole(1, 2 ** 31) cellId?: number | null;
+	@Maybe() @Text(40) unit?: string | null;
+	@Text(20, 1) step!: string;
+	/** Now when missing. */
+	@Maybe() @When() doneAt?: string;
+	@Maybe() @Num(-1000, 1000) voltageV?: number | null;
+	@Maybe() @Num(-2000, 2000) currentA?: number | null;
+	@Maybe() @Num(-100_000, 100_000) ah?: number | null;
+	@Maybe() @Num(-1_000_000, 1_000_000) wh?: number | null;
+	@Maybe() @Num(0, 10_000) hours?: number | null;
+	@Maybe() @Volts() @AtMost(256) volts?: number[] | null;
+	/** The question of the step was answered with yes. */
+	@Maybe() @YesNo() asked?: boolean | null;
+	@Maybe() @Text(400) words?: string | null;
+	@Maybe() @ClientKey() clientKey?: string;
+}

@@ -1,0 +1,38 @@
+import type { Knex } from 'knex';
+import { refuseEntry } from '$lib/core/method-run';
+import { InputError } from '$lib/input/validate';
+import { defineKind } from '../kind';
+import { methodOf } from '../method-runs/follow';
+import { methodRuns } from '../method-runs/row';
+import { MethodEntryInput } from './input';
+import { methodEntries, type MethodEntryRow } from './row';
+
+/** Each in its turn, one after the other however many tabs are open. @throws InputError for what is not its turn, too early or lacks a figure */
+async function inItsTurn(fields: MethodEntryInput, tx: Knex) {
+	const { run, world } = await methodOf(await methodRuns.hold(fields.methodRunId, tx, 'update'), tx);
+	const entry = {
+		...{ cellId: fields.cellId ?? null, unit: fields.unit ?? null, step: fields.step },
+		doneAt: fields.doneAt ?? new Date().toISOString(),
+		...{ voltageV: fields.voltageV ?? null, currentA: fields.currentA ?? null },
+		...{ ah: fields.ah ?? null, wh: fields.wh ?? null, hours: fields.hours ?? null },
+		...{ volts: fields.volts ?? null, asked: fields.asked ?? null, words: fields.words ?? null }
+	};
+	const refused = refuseEntry(run, world, entry);
+	if (refused) throw new InputError([{ path: refused.field, message: refused.message }]);
+	return { ...fields, doneAt: entry.doneAt };
+}
+
+export const methodEntryKind = defineKind<MethodEntryRow>({
+	name: 'method-entries',
+	repository: methodEntries,
+	called: ({ step, doneAt }) => `${step} at ${doneAt.slice(0, 16).replace('T', ' ')}`,
+	createInput: MethodEntryInput,
+	changeInput: MethodEntryInput,
+	parents: { methodRunId: 'method-runs', cellId: 'cells?' },
+	filters: ['methodRunId'],
+	columns: ['id', 'methodRunId', 'cellId', 'unit', 'step', 'doneAt', 'voltageV', 'currentA', 'ah', 'wh', 'words'],
+	keyed: true,
+	archivedWith: 'methodRunId',
+	prepare: inItsTurn,
+	banksOf: async ({ methodRunId }, tx) => tx('method_runs').where({ id: methodRunId }).pluck('bank_id')
+});

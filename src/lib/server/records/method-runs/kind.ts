@@ -1,0 +1,39 @@
+import { InputError } from '$lib/input/validate';
+import { placedIn } from '../balance-runs/row-of-cells';
+import { cells } from '../cells/row';
+import { defineKind } from '../kind';
+import { MethodRunInput } from './input';
+import { methodRuns, type MethodRunRow } from './row';
+
+export const methodRunKind = defineKind<MethodRunRow>({
+	name: 'method-runs',
+	repository: methodRuns,
+	called: ({ method, createdAt }) => `balance by steps (${method}) of ${createdAt.slice(0, 10)}`,
+	createInput: MethodRunInput,
+	changeInput: MethodRunInput,
+	parents: { bankId: 'banks' },
+	filters: ['bankId'],
+	columns: null,
+	keyed: true,
+	archivedWith: 'bankId',
+	prepare: async (fields: MethodRunInput, tx) => ({
+		...fields,
+		cellIds: fields.cellIds ?? (fields.method === 'ready-made' ? [] : await placedIn(fields.bankId, tx))
+	}),
+	async check({ cellIds, method, setup }, tx, before) {
+		if (before === null && method === 'bottom' && !cellIds?.length)
+			throw new InputError([{ path: 'cellIds', message: 'Which cells? Name them in the order they are taken down.' }]);
+		if (before === null && method === 'ready-made' && (setup.units?.length ?? 0) < 2)
+			throw new InputError([
+				{ path: 'setup.units', message: 'Name two batteries or more, in series from the negative.' }
+			]);
+		if (new Set(cellIds ?? []).size !== (cellIds ?? []).length)
+			throw new InputError([{ path: 'cellIds', message: 'A cell is named twice.' }]);
+		if (before === null && cellIds?.length) {
+			const known = new Set((await cells.all({ id: cellIds }, tx)).map((c) => c.id));
+			const strange = cellIds.find((id) => !known.has(id));
+			if (strange !== undefined) throw new InputError([{ path: 'cellIds', message: `There is no cell ${strange}.` }]);
+		}
+	},
+	banksOf: async ({ bankId }) => [bankId]
+});
