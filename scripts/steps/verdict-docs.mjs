@@ -20,6 +20,7 @@ const SECTIONS = [
 	'join',
 	'links',
 	'balance',
+	'charge',
 	'method',
 	'balancer',
 	'build',
@@ -37,6 +38,7 @@ const TITLES = {
 	grade: 'Grades',
 	balancer: 'By balancer, and ready-made batteries',
 	join: 'Joining in parallel',
+	charge: 'A charge side by side',
 	method: 'Bottom and fast',
 	links: 'Series links off',
 	witness: 'What measured the same charge'

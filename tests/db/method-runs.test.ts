@@ -40,7 +40,7 @@ describe('a balance by steps', () => {
 		expect((await dueMoments()).map((d) => [d.at, d.href])).toEqual([
 			['2026-11-20T09:00:00.000Z', `/banks/${bank.id}/balance/steps`]
 		]);
-		await expect(write(run.id, 'stage-1', first)).rejects.toMatchObject({ code: [{ path: 'step' }] });
+		await expect(write(run.id, 'stage-1', first)).rejects.toMatchObject({ faults: [{ path: 'step' }] });
 		const page = await balancePage(bank.id);
 		expect(page.steps!.state.next.map((n) => n.step)).toEqual(['rested-1', 'stage-1']);
 		// Six days later: what has changed, and what to check.
@@ -50,7 +50,7 @@ describe('a balance by steps', () => {
 			endedAt: '2026-11-20T09:00:00Z'
 		});
 		await expect(write(run.id, 'rested-1', { cellId: ids[0], voltageV: 3 })).rejects.toMatchObject({
-			errors: [{ path: 'methodRunId' }]
+			faults: [{ path: 'methodRunId' }]
 		});
 		await change('method-runs', run.id, { version: ended.version, endedAt: null });
 		await write(run.id, 'rested-1', { cellId: ids[0], voltageV: 3 });
@@ -80,7 +80,7 @@ describe('a balance by steps', () => {
 		await expect(switchOn()).rejects.toMatchObject({ status: 409, code: 'links-not-off' });
 		await write(run.id, 'tripped', { volts: [3.44, 3.6, 3.42, 3.45], currentA: 20, ah: 90 });
 		await expect(write(run.id, 'links-read', { volts: [0, 0, 0] })).rejects.toMatchObject({
-			errors: [{ path: 'asked' }]
+			faults: [{ path: 'asked' }]
 		});
 		await write(run.id, 'links-read', { volts: [6.6, 0, 0], asked: true });
 		expect(await codes(bank.id)).toContain('links-still-on');
@@ -92,10 +92,10 @@ describe('a balance by steps', () => {
 	it('asks for what it cannot do without', async () => {
 		const { bank, ids } = await crate('Dogwood', 4);
 		const refused = (method: string, more: object = {}) => expect(begin(bank.id, method, more)).rejects;
-		await refused('bottom').toMatchObject({ code: [{ path: 'cellIds' }] });
-		await refused('bottom', { cellIds: [ids[0], ids[0]] }).toMatchObject({ code: [{ path: 'cellIds' }] });
-		await refused('fast', { cellIds: [999_999] }).toMatchObject({ code: [{ path: 'cellIds' }] });
-		await refused('ready-made', { setup: { units: ['One'] } }).toMatchObject({ code: [{ path: 'setup.units' }] });
-		await refused('sideways').toMatchObject({ code: [{ path: 'method' }] });
+		await refused('bottom').toMatchObject({ faults: [{ path: 'cellIds' }] });
+		await refused('bottom', { cellIds: [ids[0], ids[0]] }).toMatchObject({ faults: [{ path: 'cellIds' }] });
+		await refused('fast', { cellIds: [999_999] }).toMatchObject({ faults: [{ path: 'cellIds' }] });
+		await refused('ready-made', { setup: { units: ['One'] } }).toMatchObject({ faults: [{ path: 'setup.units' }] });
+		await refused('sideways').toMatchObject({ faults: [{ path: 'method' }] });
 	});
 });

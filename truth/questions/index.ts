@@ -1,5 +1,6 @@
 import type { Question } from '../answer';
 import { arrivalCharge } from './arrival-charge';
+import { bottom } from './bottom';
 import { capacity } from './capacity';
 import { delivery } from './delivery';
 import { fade } from './fade';
@@ -8,6 +9,7 @@ import { joints } from './joints';
 import { leakage } from './leakage';
 import { leads } from './leads';
 import { notes } from './notes';
+import { parallelCharge } from './parallel-charge';
 import { passings } from './passings';
 import { sampling } from './sampling';
 import { snapshot } from './snapshot';
@@ -28,6 +30,8 @@ export const QUESTIONS: readonly Question[] = [
 	passings,
 	notes,
 	leakage,
+	parallelCharge,
+	bottom,
 	sampling,
 	year
 ];

@@ -8,9 +8,9 @@
 		<li>Supply off at the wall, its leads off the row.</li>
 		<li>Bars off, one at a time, insulated tools; cover the terminals.</li>
 		<li>
-			Let the cells stand for an hour or more, then read each in <a class="underline" href="/banks/{bankId}/receive"
+			Read each, loose, after an hour, and again after a day, in <a class="underline" href="/banks/{bankId}/receive"
 				>Receive</a
-			>: alike within a few millivolts, and falling together.
+			>: it is told then whether each stands where a full cell does. It rings for both.
 		</li>
 		<li>Do not store them full for months; build, or draw them down to the middle.</li>
 	</ol>

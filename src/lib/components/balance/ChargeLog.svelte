@@ -7,7 +7,7 @@
 	import { formatDateTime, formatDuration, formatPercent, type Settings } from '$lib/core/units';
 
 	type Figures = Pick<LoggedReading, 'supplyV' | 'supplyA' | 'cellV' | 'deliveredAh'>;
-	export type NewReading = Figures & { readAt: string; readDoubtS: number | null };
+	export type NewReading = Figures & { readAt: string; readDoubtS: number | null; stopped: boolean | null };
 	interface Props {
 		readings: readonly LoggedReading[];
 		progress: ChargeProgress | null;
@@ -24,6 +24,7 @@
 	let form = $state<Record<keyof Figures, number | null>>(blank());
 	let readAt = $state<string | null>(null);
 	let readDoubtS = $state<number | null>(null);
+	let stopped = $state(false);
 
 	const unmetList = $derived((progress?.unmet ?? []).map(unmetWords).join('; '));
 	const number = (v: number | null) => (v === null || (v as unknown) === '' ? null : Number(v));
@@ -35,10 +36,20 @@
 			cellV: number(form.cellV),
 			deliveredAh: number(form.deliveredAh),
 			readAt: readAt ?? new Date().toISOString(),
-			readDoubtS
+			readDoubtS,
+			stopped: stopped ? true : null
 		};
-		if (await onlog(reading)) form = blank();
+		if (!(await onlog(reading))) return;
+		form = blank();
+		stopped = false;
 	}
+	/** Switched off by hand, to go on another day: what flowed until now is counted, and nothing until it is on again. */
+	const offForNow = () =>
+		onlog({
+			...{ supplyV: null, supplyA: 0, cellV: number(form.cellV), deliveredAh: number(form.deliveredAh) },
+			...{ readAt: new Date().toISOString(), readDoubtS: null, stopped: null }
+		});
+	const isOff = $derived(readings.at(-1)?.supplyA === 0);
 	/** Ending what is not done is asked about once. */
 	let sure = $state(false);
 	const share = (ah: number, of: number) => formatPercent(Math.min(1, ah / of));
@@ -69,7 +80,20 @@
 			<Field label="Cells, meter" unit="V" type="number" bind:value={form.cellV} />
 			<Field label="Delivered" unit="Ah" type="number" bind:value={form.deliveredAh} />
 			<button class="btn btn-primary tap">Log it</button>
-		</form>{/if}
+			<label class="tap col-span-full flex items-center gap-3"
+				><input
+					type="checkbox"
+					class="checkbox"
+					bind:checked={stopped}
+					onchange={() => stopped && (form.supplyA ??= 0)}
+				/> it has stopped by itself: a green light, a timer</label
+			>
+		</form>
+		{#if isOff}<p class="mb-3 font-semibold">
+				The supply is off. When it is on again, log its volts and amperes: the days are added up.
+			</p>{:else if readings.length}<button type="button" class="btn tap mb-3" onclick={() => void offForNow()}
+				>Switched off for now</button
+			>{/if}{/if}
 	<div class="relative overflow-x-auto">
 		<table class="table">
 			<thead>

@@ -23,10 +23,12 @@
 	/** What the cells of the row were read at, to be changed freely; nothing of it is kept. */
 	// svelte-ignore state_referenced_locally
 	let rows = $state<Row[]>(
-		data.balance.cells.slice(0, 64).map((c) => ({
-			...{ id: c.label, volts: text(c.restVoltageV, 3), capacityAh: text(c.capacityAh, 0) },
-			mohm: text(c.resistanceMohm, 2)
-		}))
+		data.balance.cells.length > 1
+			? data.balance.cells.slice(0, 64).map((c) => ({
+					...{ id: c.label, volts: text(c.restVoltageV, 3), capacityAh: text(c.capacityAh, 0) },
+					mohm: text(c.resistanceMohm, 2)
+				}))
+			: ['One', 'Two'].map((id) => ({ id, volts: '', capacityAh: '100', mohm: '' }))
 	);
 	let linkMohm = $state<number | null>(0.5);
 	let ratingA = $state<number | null>(null);
@@ -104,28 +106,23 @@
 			{#each rows as row, i (i)}
 				<li class="row">
 					<label
-						><span class="field-label">What</span><input
+						><span class="field-label" class:sr-only={i > 0}>What</span><input
 							class="input tap w-full"
 							maxlength="40"
 							bind:value={row.id}
 						/></label
 					>
 					<label
-						><span class="field-label">At rest <span class="muted font-normal">V</span></span><input
-							class="input tap figure w-full"
-							inputmode="decimal"
-							bind:value={row.volts}
-						/></label
+						><span class="field-label" class:sr-only={i > 0}>At rest <span class="muted font-normal">V</span></span
+						><input class="input tap figure w-full" inputmode="decimal" bind:value={row.volts} /></label
 					>
 					<label
-						><span class="field-label">Holds <span class="muted font-normal">Ah</span></span><input
-							class="input tap figure w-full"
-							inputmode="decimal"
-							bind:value={row.capacityAh}
-						/></label
+						><span class="field-label" class:sr-only={i > 0}>Holds <span class="muted font-normal">Ah</span></span
+						><input class="input tap figure w-full" inputmode="decimal" bind:value={row.capacityAh} /></label
 					>
 					<label
-						><span class="field-label">Resistance <span class="muted font-normal">mΩ</span></span><input
+						><span class="field-label" class:sr-only={i > 0}>Resistance <span class="muted font-normal">mΩ</span></span
+						><input
 							class="input tap figure w-full"
 							inputmode="decimal"
 							placeholder="usual"

@@ -1,4 +1,6 @@
 export { afterPause, type AfterPause, type PauseChange, type PauseCheck, type PausedBalance } from './after-pause';
+export { barOhms, judgeBars, rowCurrents, type BarReading, type BarRow, type RowCurrents } from './bar-row';
+export { arrivalByCharge, judgeLight, judgeSettled, settledV, type SettledCell, type StoppedReading } from './settled';
 export { chargeVerdicts } from './judge-charge';
 export { isBalanced, misread, type BalanceAnswer, type BalanceQuestion, type BalancedEnd } from './is-balanced';
 export { checkJoin, type JoinCheck } from './join';

@@ -11,6 +11,8 @@ export interface ChargeReading {
 	cellV: number | null;
 	/** Charge delivered so far by the supply's counter, Ah; null: integrated from the current. */
 	deliveredAh: number | null;
+	/** The charger has stopped by itself: its light, its timer; null or missing: it goes on, or nobody said. */
+	stopped?: boolean | null;
 }
 
 export interface ChargeTargets {
@@ -32,6 +34,9 @@ export interface ChargeProgress {
 	flatA: number | null;
 	/** What still keeps it from being done. */
 	unmet: Unmet[];
+	/** It gives nothing, or neither its volts nor its amperes; null: it works as it should, or was not read. */
+	supply: 'dead' | 'sags' | null;
+	last: ChargeReading | null;
 }
 
 /** The meter at the cells agrees with the set voltage within this, V. */
@@ -50,10 +55,32 @@ const FIT_DOUBT = 0.3;
 
 function integratedAh(readings: readonly ChargeReading[]): number {
 	const last = readings[readings.length - 1];
-	if (last!.deliveredAh !== null) return last!.deliveredAh;
-	return readings
-		.slice(1)
-		.reduce((sum, r, i) => sum + ((r.supplyA + readings[i]!.supplyA) / 2) * ((r.timeS - readings[i]!.timeS) / 3600), 0);
+	if (last!.deliveredAh !== null) return overDays(readings);
+	return readings.slice(1).reduce((sum, r, i) => {
+		const before = readings[i]!;
+		const hours = (r.timeS - before.timeS) / 3600;
+		// Switched off: it gave what it gave before until then. Switched on again: nothing flowed in between.
+		const meanA = before.supplyA === 0 ? 0 : r.supplyA === 0 ? before.supplyA : (r.supplyA + before.supplyA) / 2;
+		return sum + meanA * hours;
+	}, 0);
+}
+
+/** A supply’s counter begins anew when it is switched on: several days are added up. */
+function overDays(readings: readonly ChargeReading[]): number {
+	const counted = readings.flatMap((r) => (r.deliveredAh === null ? [] : [r.deliveredAh]));
+	return counted.reduce((sum, ah, i) => sum + (i > 0 && ah >= counted[i - 1]! ? ah - counted[i - 1]! : ah), 0);
+}
+
+/** The set current is held within this; below the set voltage by more than this it is not at its volts, V. */
+const SAG = { share: 0.9, volts: 0.05 };
+
+function supplyFault(last: ChargeReading, { setV, setA, tailA }: ChargeTargets): ChargeProgress['supply'] {
+	if (last.stopped) return null;
+	const below =
+		last.cellV === null ? last.supplyV !== null && last.supplyV < setV - SAG.volts : last.cellV < setV - SAG.volts;
+	if (last.supplyA <= 0) return below ? 'dead' : null;
+	const neither = last.supplyV !== null && last.supplyV < setV - SAG.volts && last.supplyA < SAG.share * setA;
+	return neither && last.supplyA > tailA ? 'sags' : null;
 }
 
 function phaseOf(last: ChargeReading, targets: ChargeTargets): ChargeProgress['phase'] {
@@ -101,7 +128,8 @@ export function judgeProgress(readings: readonly ChargeReading[], targets: Charg
 			leadOhm: null,
 			done: false,
 			flatA: null,
-			unmet: [{ wanted: 'first-reading' }]
+			unmet: [{ wanted: 'first-reading' }],
+			...{ supply: null, last: null }
 		};
 	const last = readings[readings.length - 1];
 	const phase = phaseOf(last!, targets);
@@ -119,7 +147,8 @@ export function judgeProgress(readings: readonly ChargeReading[], targets: Charg
 				: (last!.supplyV - last!.cellV) / last!.supplyA,
 		done: unmet.length === 0,
 		flatA,
-		unmet
+		unmet,
+		...{ supply: supplyFault(last!, targets), last: last! }
 	};
 }
 

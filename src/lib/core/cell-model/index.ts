@@ -1,4 +1,5 @@
 export {
+	LEAK_RISES_ABOVE_V,
 	LOADED_OHM_AH,
 	acResistanceMohm,
 	circuitConstants,

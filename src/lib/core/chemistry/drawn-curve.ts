@@ -93,3 +93,13 @@ function inverse(volts: Float64Array, restV: number): number {
 	const share = rise > 0 ? (restV - volts[low]!) / rise : 0;
 	return SOCS[low]! + share * (SOCS[high]! - SOCS[low]!);
 }
+
+/** The same beyond both ends, as steeply as the typical one goes on there: next to no charge lies in it, and yet volts that are read. */
+export function beyondEnds(curve: DrawnCurve, typical: MonotoneCurve): DrawnCurve {
+	const [emptyV, fullV] = [curve.voltsAt(0), curve.voltsAt(1)];
+	const [below, above] = [typical.slopeAt(-1), typical.slopeAt(2)];
+	return {
+		socOf: (v) => (v < emptyV ? (v - emptyV) / below : v > fullV ? 1 + (v - fullV) / above : curve.socOf(v)),
+		voltsAt: (soc) => (soc < 0 ? emptyV + below * soc : soc > 1 ? fullV + above * (soc - 1) : curve.voltsAt(soc))
+	};
+}

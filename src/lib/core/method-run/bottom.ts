@@ -1,4 +1,4 @@
-import { drawnCurve, HYSTERESIS_V, restVoltageCurve, type Chemistry } from '../chemistry';
+import { HYSTERESIS_V, beyondEnds, drawnCurve, restVoltageCurve, type Chemistry } from '../chemistry';
 import { LOADED_OHM_AH } from '../cell-model';
 import { intervalOf, normalDraw, requireFinite, requirePositive, seededRandom, type Interval } from '../shared';
 import { snapshotBounds } from '../snapshot';
@@ -27,7 +27,10 @@ const AT_BOTTOM = 0.02;
 const MET = 0.01;
 /** A set that was emptied is charged within so many days (default): what is left leaks away, and below the limit it is harmed. */
 export const EMPTY_DAYS = 3;
-/** In the first charge a cell that is that far from the others in the first hour was not at the bottom with them, V (default). */
+/** Of a cell’s own: surface charge per C-rate (default), what it loses in a night, and doubts as the logarithm of a factor, one sd. */
+const SURFACE_KAPPA = 0.03;
+const LEAKED = 0.0016;
+const DOUBT = { hysteresis: 0.4, resistance: 0.25, surface: 0.5 };
 const DRAWS = 600;
 const SEED = 20_261_203;
 
@@ -46,13 +49,13 @@ export function reboundV(chemistry: Chemistry, capacityAh: number, endV: number,
 	const rate = Math.abs(currentA) / capacityAh;
 	return intervalOf(
 		Array.from({ length: DRAWS }, () => {
-			const curve = drawnCurve(typical, random);
-			const loopV = HYSTERESIS_V[chemistry] * Math.exp(normalDraw(random, 0, 0.35));
-			const dropV = rate * LOADED_OHM_AH * Math.exp(normalDraw(random, 0, 0.22));
-			const surface = 0.03 * rate * Math.exp(normalDraw(random, 0, 0.3));
-			const atSurface = curve.socOf(endV + dropV + loopV);
+			const { socOf, voltsAt } = beyondEnds(drawnCurve(typical, random), typical);
+			const loopV = HYSTERESIS_V[chemistry] * Math.exp(normalDraw(random, 0, DOUBT.hysteresis));
+			const dropV = rate * LOADED_OHM_AH * Math.exp(normalDraw(random, 0, DOUBT.resistance));
+			const surface = SURFACE_KAPPA * rate * Math.exp(normalDraw(random, 0, DOUBT.surface));
+			const leaked = LEAKED * random();
 			// Of the hysteresis most stays; of what the surface was short of all comes back.
-			return curve.voltsAt(Math.min(1, atSurface + surface)) - loopV * (0.5 + 0.5 * random());
+			return voltsAt(Math.min(1, socOf(endV + dropV + loopV) + surface - leaked)) - loopV * (1 - 0.3 * random());
 		})
 	);
 }
@@ -133,7 +136,6 @@ function nextOf(way: CellWay, world: MethodWorld, loadFree: boolean): NextStep |
 export const followBottom: FollowMethod = (run, world) => {
 	const ways = run.cells.map((cell) => wayOf(run, cell));
 	const { left, apart } = residual(world, ways);
-	const members = run.cells.map(cellSubject);
 	const through = ways.filter((w) => w.last?.step === 'rested-2');
 	const first = ways.findIndex((w) => w.last === null);
 	const next = ways.flatMap((w, i) => nextOf(w, world, i === first) ?? []);
@@ -174,17 +176,11 @@ export const followBottom: FollowMethod = (run, world) => {
 		...(charged || through.length === run.cells.length
 			? []
 			: [
-					say(
-						'bottom-on-its-way',
-						'open',
-						world.subject,
-						{
-							through: through.length,
-							of: run.cells.length,
-							resting: ways.filter((w) => /stage|again/.test(w.last?.step ?? '')).length
-						},
-						members
-					)
+					say('bottom-on-its-way', 'open', world.subject, {
+						through: through.length,
+						of: run.cells.length,
+						resting: ways.filter((w) => /stage|again/.test(w.last?.step ?? '')).length
+					})
 				]),
 		...high.map((i) => say('bottom-high', 'look', cellSubject(ways[i]!.cell), { leftAh: left[i]!, atMost: AT_BOTTOM })),
 		...ways.flatMap((w) => oddRebound(w, world)),

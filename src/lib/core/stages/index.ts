@@ -1,11 +1,5 @@
-export {
-	balanceState,
-	methodStanding,
-	isCharging,
-	judgeBalanceStage,
-	type BalanceState,
-	type LoggedReading
-} from './balance';
+export { judgeBalanceStage, methodStanding } from './balance';
+export { balanceState, isCharging, type BalanceState, type EarlierSet, type LoggedReading } from './balance-state';
 export { EDITION, failedStage, judgeBank, warmthRank, type BankJudgement, type SetApart } from './judge-bank';
 export { buildState, judgeBuildStage, type BatteryBuild, type BuildRecords } from './build';
 export { judgeLimitsStage, limitsState, type BatteryLimits, type LatestTest, type LimitsState } from './limits';

@@ -1,7 +1,7 @@
 import { chargeAfter } from '../balance';
 import { STAGE_NAMES, type Stage, type StageStatus } from '../shared';
 import type { StageVerdict } from '../verdicts';
-import type { BalanceState } from './balance';
+import type { BalanceState } from './balance-state';
 import type { BatteryBuild } from './build';
 
 /** What is judged of a bank as a whole: its stages, the one to go on with, the warmest verdict that asks for something. */

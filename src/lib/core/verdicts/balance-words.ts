@@ -58,7 +58,7 @@ export interface BalanceFacts {
 	/** A parallel charge was ended before it was done: what was still missing. */
 	'balance-ended': { unmet: readonly Unmet[]; chargeLow: number | null; chargeHigh: number | null };
 	/** The current is low although the cells are below the set voltage. */
-	'lead-drop': { leadOhm: number | null };
+	'lead-drop': { leadOhm: number | null; costH: number | null };
 	/** Cells that sit in the bank were not in the row that was balanced. */
 	'balance-misses': { cells: number; of: number };
 	/** A balance was planned and its supply is not on. */
@@ -161,9 +161,9 @@ export const BALANCE_WORDS: Words<BalanceFacts> = {
 		rule: 'Done: set voltage, tail below 0.02 C of one cell for 30 minutes, meter at the cells agrees.',
 		next: 'Go on with it where it was left, and read it to its end.'
 	}),
-	'lead-drop': ({ facts: { leadOhm } }) => ({
+	'lead-drop': ({ facts: { leadOhm, costH } }) => ({
 		title: 'Low current is the leads, not a full battery',
-		finding: `The cells are below the set voltage while the current is low${leadOhm === null ? '' : `: the leads have ${(leadOhm * 1000).toFixed(0)} mΩ`}.`,
+		finding: `The cells are below the set voltage while the current is low${leadOhm === null ? '' : `: the leads have ${(leadOhm * 1000).toFixed(0)} mΩ`}.${costH === null || costH < 1 ? '' : ` Leads of a quarter of that would save about ${Math.round(costH)} h.`}`,
 		doubt: leadOhm === null ? 'Read the supply’s volts as well to know by how much.' : null,
 		rule: 'R = (supply V − cell V) ÷ A.',
 		next: 'Use shorter, thicker leads with ring terminals.'

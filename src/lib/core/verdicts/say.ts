@@ -4,6 +4,7 @@ import { ARRIVAL_WORDS, type ArrivalFacts } from './arrival-words';
 import { BALANCE_WORDS, type BalanceFacts } from './balance-words';
 import { BALANCER_WORDS, type BalancerFacts } from './balancer-words';
 import { BUILD_WORDS, type BuildFacts } from './build-words';
+import { CHARGE_WORDS, type ChargeFacts } from './charge-words';
 import { GRADE_WORDS, type GradeFacts } from './grade-words';
 import { JOIN_WORDS, type JoinFacts } from './join-words';
 import { LABEL_WORDS, type LabelFacts } from './label-words';
@@ -37,6 +38,7 @@ export interface FactsByCode
 		JoinFacts,
 		LinksFacts,
 		BalanceFacts,
+		ChargeFacts,
 		MethodFacts,
 		BalancerFacts,
 		BuildFacts,
@@ -61,6 +63,7 @@ const WORDS: { [C in VerdictCode]: (said: Said<FactsByCode[C]>) => Sentences } =
 	...JOIN_WORDS,
 	...LINKS_WORDS,
 	...BALANCE_WORDS,
+	...CHARGE_WORDS,
 	...METHOD_WORDS,
 	...BALANCER_WORDS,
 	...BUILD_WORDS,

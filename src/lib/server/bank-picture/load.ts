@@ -56,7 +56,7 @@ async function latest(table: string, bankId: number): Promise<number | null> {
 }
 
 /** The cells that stand in the row of a balance. */
-async function rowOf(balanceRunId: number): Promise<{ id: number; label: string }[]> {
+export async function rowOf(balanceRunId: number): Promise<{ id: number; label: string }[]> {
 	return database()('balance_cells')
 		.join('cells', 'cells.id', 'balance_cells.cell_id')
 		.where({ balance_run_id: balanceRunId })

@@ -1,5 +1,16 @@
 import { followMethod } from '$lib/core/method-run';
-import { banks, cells, methodRuns, notedRuns, storageTests, type Bank, type MethodRunRow } from '../records';
+import {
+	balanceReadings,
+	balanceRuns,
+	banks,
+	cells,
+	methodRuns,
+	notedRuns,
+	storageTests,
+	type BalanceRun,
+	type Bank,
+	type MethodRunRow
+} from '../records';
 import { methodOf } from '../records/method-runs/follow';
 import { database } from '../db/connection';
 import { banksOfCells } from '../records/touched-banks';
@@ -28,6 +39,32 @@ async function ofCell(cellId: number, key: string, moment: (label: string, bank:
 	return [{ ...told, key: `${key}@${told.at}`, bankId: bank.id, bankName: bank.name }];
 }
 
+/** Hours after a charger has stopped by itself, or a charge was ended at its tail, at which the cells are read. */
+const READ_AFTER_H = [1, 24];
+
+/** When the cells of a row are read again: after the light of its charger, and as they settle. */
+async function ofCharge(run: BalanceRun): Promise<Due[]> {
+	if (run.startedAt === null) return [];
+	const bank = await banks.find(run.bankId);
+	if (!bank || bank.rehearsal || bank.inServiceOn || (await balanceRuns.all({ bankId: bank.id })).at(-1)?.id !== run.id)
+		return [];
+	const readings = await balanceReadings.all({ balanceRunId: run.id });
+	const light = run.endedAt === null ? readings.findLast((r) => r.stopped) : undefined;
+	const since = run.endedAt ?? light?.readAt;
+	if (!since) return [];
+	const place = run.endedAt ? 'receive' : 'balance/charge';
+	return READ_AFTER_H.map((hours) => ({
+		...{ key: `charge-${run.id}-${hours}h@${since}`, bankId: bank.id, bankName: bank.name },
+		at: new Date(Date.parse(since) + hours * 3_600_000).toISOString(),
+		what: run.endedAt ? `Read the cells, ${bank.name}` : `Read the row, ${bank.name}`,
+		message:
+			hours === 1
+				? 'An hour has gone: volts of each, nothing flowing.'
+				: 'A day has gone: volts of each once more. A leak shows now.',
+		href: `/banks/${bank.id}/${place}`
+	}));
+}
+
 /** Rests that end and deadlines of a balance that goes step by step. */
 async function ofMethod(row: MethodRunRow): Promise<Due[]> {
 	const bank = await banks.find(row.bankId);
@@ -41,8 +78,14 @@ async function ofMethod(row: MethodRunRow): Promise<Due[]> {
 
 /** All that is due or will be, first first: runs by notes, cells that stand for a test of self-discharge. */
 export async function dueMoments(): Promise<Due[]> {
-	const [noted, standing, stepped] = await Promise.all([notedRuns.all({}), storageTests.all({}), methodRuns.all({})]);
+	const [charges, noted, standing, stepped] = await Promise.all([
+		balanceRuns.all({}),
+		notedRuns.all({}),
+		storageTests.all({}),
+		methodRuns.all({})
+	]);
 	const found = await Promise.all([
+		...charges.map(ofCharge),
 		...stepped.filter((m) => m.endedAt === null).map(ofMethod),
 		...noted
 			.filter((n) => n.lookAgainAt !== null && n.runId === null)

@@ -1,3 +1,5 @@
+import { ServiceError } from '../../errors';
+import { balanceRuns } from '../balance-runs/row';
 import { InputError } from '$lib/input/validate';
 import { placedIn } from '../balance-runs/row-of-cells';
 import { cells } from '../cells/row';
@@ -20,13 +22,18 @@ export const methodRunKind = defineKind<MethodRunRow>({
 		...fields,
 		cellIds: fields.cellIds ?? (fields.method === 'ready-made' ? [] : await placedIn(fields.bankId, tx))
 	}),
-	async check({ cellIds, method, setup }, tx, before) {
+	async check({ bankId, cellIds, method, setup }, tx, before) {
 		if (before === null && method === 'bottom' && !cellIds?.length)
 			throw new InputError([{ path: 'cellIds', message: 'Which cells? Name them in the order they are taken down.' }]);
 		if (before === null && method === 'ready-made' && (setup.units?.length ?? 0) < 2)
 			throw new InputError([
 				{ path: 'setup.units', message: 'Name two batteries or more, in series from the negative.' }
 			]);
+		if (before === null && (method === 'bottom' || method === 'fast')) {
+			const charging = (await balanceRuns.all({ bankId }, tx)).some((r) => r.startedAt !== null && r.endedAt === null);
+			if (charging)
+				throw new ServiceError(409, 'charging', 'A charge side by side goes on: end it first, then begin this.');
+		}
 		if (new Set(cellIds ?? []).size !== (cellIds ?? []).length)
 			throw new InputError([{ path: 'cellIds', message: 'A cell is named twice.' }]);
 		if (before === null && cellIds?.length) {

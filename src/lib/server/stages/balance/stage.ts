@@ -1,6 +1,36 @@
-import { balanceState, judgeBalanceStage, type BankPicture, type BalanceState } from '$lib/core/stages';
-import { balanceReadings } from '../../records';
+import {
+	balanceState,
+	judgeBalanceStage,
+	type BankPicture,
+	type BalanceState,
+	type EarlierSet,
+	type LoggedReading
+} from '$lib/core/stages';
+import { rowOf } from '../../bank-picture/load';
+import { balanceReadings, balanceRuns } from '../../records';
 import { defineStage } from '../stage';
+
+/** More sets than that nobody charges one after the other. */
+const MOST_SETS = 8;
+
+const logOf = async (balanceRunId: number): Promise<LoggedReading[]> =>
+	(await balanceReadings.all({ balanceRunId })).map((r) => ({
+		...r,
+		stopped: r.stopped === null ? null : Boolean(r.stopped)
+	}));
+
+/** The latest rows that were ended before the one at hand, with their logs: where bars are short a bank is charged in sets. */
+async function earlierSets({ bank, balanceRun }: BankPicture): Promise<EarlierSet[]> {
+	const before = (await balanceRuns.all({ bankId: bank.id }))
+		.filter((r) => r.id !== balanceRun?.id && r.endedAt !== null && r.startedAt !== null)
+		.slice(-MOST_SETS);
+	return Promise.all(
+		before.map(async (run) => ({
+			run: { ...run, cells: await rowOf(run.id) },
+			readings: await logOf(run.id)
+		}))
+	);
+}
 
 /** Where the balance stands, with the log of the latest run. @param chosen cells for one still to be planned */
 export async function balanceFacts(
@@ -8,8 +38,8 @@ export async function balanceFacts(
 	chosen: readonly number[] | null = null
 ): Promise<BalanceState> {
 	const { balanceRun } = picture;
-	const readings = balanceRun ? await balanceReadings.all({ balanceRunId: balanceRun.id }) : [];
-	return balanceState(picture, readings, chosen);
+	const readings = balanceRun ? await logOf(balanceRun.id) : [];
+	return balanceState(picture, readings, chosen, await earlierSets(picture));
 }
 
 export const balanceStage = defineStage({

@@ -8,7 +8,7 @@ import type { PageServerLoad } from './$types';
 const chosenCells = (url: URL): number[] =>
 	url.searchParams.getAll('cell').flatMap((text) => (/^\d{1,10}$/.test(text) ? [Number(text)] : []));
 
-const VIEWS = ['charge', 'method', 'steps', 'join', 'links', 'vessels'] as const;
+const VIEWS = ['charge', 'method', 'steps', 'join', 'bars', 'links', 'vessels'] as const;
 
 export const load: PageServerLoad = async ({ params, url, cookies }) => ({
 	...(await loaded((async () => balancePage(idOf(params.id, 'bank'), chosenCells(url)))())),

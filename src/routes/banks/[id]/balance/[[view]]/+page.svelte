@@ -1,4 +1,5 @@
 <script lang="ts">
+	import BarsView from '$lib/components/balance/BarsView.svelte';
 	import ChargeView from '$lib/components/balance/ChargeView.svelte';
 	import LinksView from '$lib/components/balance/LinksView.svelte';
 	import JoinView from '$lib/components/balance/JoinView.svelte';
@@ -13,6 +14,7 @@
 		{ view: 'method', name: 'Which method' },
 		{ view: 'steps', name: 'Step by step' },
 		{ view: 'join', name: 'Safe to join' },
+		{ view: 'bars', name: 'Bars' },
 		{ view: 'links', name: 'Links off' },
 		{ view: 'vessels', name: 'Vessels' }
 	] as const;
@@ -24,6 +26,7 @@
 {#if data.view === 'method'}<MethodView {data} {views} />
 {:else if data.view === 'steps'}<StepsView {data} {views} />
 {:else if data.view === 'join'}<JoinView {data} {views} />
+{:else if data.view === 'bars'}<BarsView {data} {views} />
 {:else if data.view === 'links'}<LinksView {data} {views} />
 {:else if data.view === 'vessels'}<VesselsView {data} {views} />
 {:else}<ChargeView {data} {views} />{/if}

@@ -1,0 +1,160 @@
+import type { Interval } from '../shared';
+import { rangeWords } from './range-words';
+import type { Words } from './verdict';
+
+interface Light {
+	readV: number;
+	/** Since the light. */
+	hours: number;
+	missingAh: Interval;
+}
+
+export interface ChargeFacts {
+	/** The supply gives nothing although the cells are below what it is set to. */
+	'supply-dead': { cellV: number | null; setV: number };
+	/** The supply holds neither its volts nor its amperes. */
+	'supply-sags': { supplyV: number; setV: number; supplyA: number; setA: number };
+	/** It stopped by itself well below what it is set to. */
+	'charger-stopped-early': { readV: number; setV: number };
+	/** It has stopped by itself; what that proves is read after an hour and a day. */
+	'light-waits': { lightAt: string; readV: number | null };
+	/** The row was full when it stopped. */
+	'light-full': Light;
+	/** The row was not full when it stopped. */
+	'light-short': Light;
+	/** Its light proves nothing yet. */
+	'light-unsure': Light;
+	/** What the row held when the charge began, by what went in. */
+	'arrival-by-charge': { deliveredAh: number; totalAh: number; share: Interval };
+	/** A cell that does not stand where a full one does after so long. */
+	'settle-low': { readV: number; hours: number; expectedV: Interval; missingAh: Interval };
+	/** Not all cells are read since the charge ended. */
+	'settle-waits': { read: number; of: number };
+	/** All settled where full cells do. */
+	settled: { cells: number; hours: number; apartAh: Interval };
+	/** Sets charged one after the other, held against each other by their tails. */
+	'sets-compared': { sets: number; cells: number; apartAh: Interval; limitAh: number };
+	/** A bar, or its joints, that is worse than its like. */
+	'bar-high': { side: 'plus' | 'minus'; from: number; to: number; ohm: Interval; usualOhm: number };
+	/** All bars alike. */
+	'bars-alike': { bars: number; usualOhm: number };
+	/** Too few bars carry enough to be told. */
+	'bars-untold': { read: number; told: number };
+}
+
+const span = (hours: number) =>
+	hours < 36 ? `${hours.toFixed(hours < 3 ? 1 : 0)} h` : `${(hours / 24).toFixed(0)} days`;
+const mohm = (ohm: number) => `${(ohm * 1000).toFixed(2)} mΩ`;
+const LIGHT_RULE =
+	'A light says that its charger stopped, not that the cells are full: the meter at the cells after an hour and after a day says what they hold (models §2).';
+const light = (title: string, next: string | null): Words<{ 'light-full': Light }>['light-full'] => {
+	return ({ facts: { readV, hours, missingAh } }) => ({
+		title,
+		finding: `${readV.toFixed(3)} V ${span(hours)} after its light: ${rangeWords(missingAh, 'Ah')} missing in the row.`,
+		doubt: '95 %: the meter, hysteresis, the curve itself.',
+		rule: LIGHT_RULE,
+		next
+	});
+};
+
+export const CHARGE_WORDS: Words<ChargeFacts> = {
+	'supply-dead': ({ facts: { cellV, setV } }) => ({
+		title: 'The supply gives nothing',
+		finding: `${cellV === null ? 'The cells are not read' : `The cells stand at ${cellV.toFixed(3)} V`}; it is set to ${setV.toFixed(2)} V.`,
+		doubt: null,
+		rule: 'No amperes below the set voltage: off, a fuse, a lead that fell off, too hot, or its own protection.',
+		next: 'Look at its display, its fuse and both clamps. Where it has a timer, set it anew.'
+	}),
+	'supply-sags': ({ facts: { supplyV, setV, supplyA, setA } }) => ({
+		title: 'The supply gives neither its volts nor its amperes',
+		finding: `${supplyV.toFixed(2)} V of ${setV.toFixed(2)} V, ${supplyA.toFixed(1)} A of ${setA.toFixed(1)} A.`,
+		doubt: null,
+		rule: 'A sound supply holds one of the two.',
+		next: 'Less current, or air: it is too hot, too small, or its own mains cable drops too much.'
+	}),
+	'charger-stopped-early': ({ facts: { readV, setV } }) => ({
+		title: 'The charger stopped before its volts',
+		finding: `The cells stood at ${readV.toFixed(3)} V of ${setV.toFixed(2)} V.`,
+		doubt: null,
+		rule: 'A charger with a timer stops when it runs out; one with long leads takes their drop for the cells.',
+		next: 'Start it again, and read volts at the cells and at its own posts while it runs.'
+	}),
+	'light-waits': ({ facts: { readV } }) => ({
+		title: 'Its light proves nothing yet',
+		finding:
+			readV === null
+				? 'The cells were not read at the light.'
+				: `The cells stood at ${readV.toFixed(3)} V at the light.`,
+		doubt: null,
+		rule: LIGHT_RULE,
+		next: 'Leave it off. Read the cells after an hour, and again after a day.'
+	}),
+	'light-full': light('Full, by the volts after its light', null),
+	'light-short': light(
+		'Not full, whatever its light says',
+		'Charge on, by a supply that shows its amperes where you can.'
+	),
+	'light-unsure': light(
+		'Cannot tell whether its light meant full',
+		'Read again after a day; or charge on until the amperes fall below the tail.'
+	),
+	'arrival-by-charge': ({ facts: { deliveredAh, totalAh, share } }) => ({
+		title: `They arrived ${Math.round(share.low95 * 100)} to ${Math.round(share.high95 * 100)} % full`,
+		finding: `${deliveredAh.toFixed(0)} Ah went into a row of ${totalAh.toFixed(0)} Ah.`,
+		doubt: '95 %: the count, the capacities, and where the tail ended.',
+		rule: 'What went in until it was full, less half a percent that is lost.',
+		next: null
+	}),
+	'settle-low': ({ subject, facts: { readV, hours, expectedV, missingAh } }) => ({
+		title: `${subject.label} did not settle like a full cell`,
+		finding: `${readV.toFixed(3)} V after ${span(hours)}; a full one stands at ${expectedV.low95.toFixed(3)} … ${expectedV.high95.toFixed(3)} V. ${rangeWords(missingAh, 'Ah')} are missing.`,
+		doubt: '95 %: curve, hysteresis, surface charge, meter.',
+		rule: 'Each loose, at least an hour after the charge.',
+		next: 'Was it in the row, its bar tight? Charge it with the others again; if it sinks once more, it leaks.'
+	}),
+	'settle-waits': ({ facts: { read, of } }) => ({
+		title: `${read} of ${of} read since the charge`,
+		finding: 'Whether all of them settled is not known.',
+		doubt: null,
+		rule: 'Bars off; each read loose after an hour, and again after a day.',
+		next: 'Read the others.'
+	}),
+	settled: ({ facts: { cells, hours, apartAh } }) => ({
+		title: 'All settled like full cells',
+		finding: `${cells} cells after ${span(hours)}: ${rangeWords(apartAh, 'Ah')} apart.`,
+		doubt: '95 %: what volts at rest can say near full.',
+		rule: 'Where a full cell stands after so long, and how far they are from each other.',
+		next: hours < 20 ? 'Read them once more after a day: a leak shows then.' : null
+	}),
+	'sets-compared': ({ facts: { sets, cells, apartAh, limitAh } }) => ({
+		title: apartAh.high95 <= limitAh ? 'The sets are equally full' : 'Cannot tell whether the sets are equally full',
+		finding: `${sets} sets, ${cells} cells: ${rangeWords(apartAh, 'Ah')} a cell between them.`,
+		doubt: '95 %: volts at each tail, with one meter; a meter changed in between is not in it.',
+		rule: `Each held at the same volts to its own tail. Equal: no more than ${limitAh.toFixed(1)} Ah a cell.`,
+		next:
+			apartAh.high95 <= limitAh
+				? null
+				: 'Join one cell of each for a night at the tail voltage, or charge the sets once more with one supply and one meter.'
+	}),
+	'bar-high': ({ facts: { side, from, to, ohm, usualOhm } }) => ({
+		title: `Bar ${from} to ${to} on the ${side} side`,
+		finding: `${mohm(ohm.low95)} to ${mohm(ohm.high95)}; the others are at ${mohm(usualOhm)}.`,
+		doubt: '95 %: the meter, and what flows through each bar.',
+		rule: 'Volts across it by the amperes through it, which follow from the row (Kirchhoff).',
+		next: 'Supply off. Undo it, clean both faces, and torque it.'
+	}),
+	'bars-alike': ({ facts: { bars, usualOhm } }) => ({
+		title: 'All bars alike',
+		finding: `${bars} bars at about ${mohm(usualOhm)}.`,
+		doubt: null,
+		rule: 'None surely above two and a half times its like (default).',
+		next: null
+	}),
+	'bars-untold': ({ facts: { read, told } }) => ({
+		title: 'Too little flows to tell the bars',
+		finding: `${told} of ${read} carry enough.`,
+		doubt: null,
+		rule: 'At least three bars with a twelfth of the current each.',
+		next: 'Read more of them, near the leads, while the supply is at full current.'
+	})
+};
