@@ -13046,6 +13046,14 @@ export interface components {
             groupAh?: number | null;
             groupVoltagesV: number[];
             meterSdV?: number | null;
+            passings?: {
+                endAh: number;
+                groups: ({
+                    ah: number;
+                    sdAh: number;
+                } | null)[];
+                voltageV: number;
+            } | null;
         };
         BalanceReadingChange: {
             balanceRunId?: number;

@@ -1,9 +1,11 @@
 import { Type } from 'class-transformer';
 import { ArrayMinSize, IsArray, IsDefined, IsInt, IsObject, ValidateNested } from 'class-validator';
 import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
+import type { Passings } from '$lib/core/snapshot';
 import { STRATEGIES, type Strategy } from '$lib/core/limits';
 import { BATCH_WISHES, type BatchWish } from '$lib/core/matching';
 import {
+	GroupPassings,
 	AtMost,
 	Identities,
 	Identity,
@@ -122,6 +124,8 @@ export class BalanceQuestionInput {
 	@Maybe() @Num(0, 1) meterSdV?: number | null;
 	/** Cells in series each reading is over. */
 	@Maybe() @Whole(1, 24) cellsPerReading?: number | null;
+	/** Of the log of the charge that these readings end. */
+	@Maybe() @GroupPassings() passings?: Passings | null;
 }
 
 /** Cells picked for a bank. */

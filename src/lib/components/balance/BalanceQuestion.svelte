@@ -3,18 +3,58 @@
 	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
 	import type { BalanceAnswer } from '$lib/core/balance';
 	import { CoreError } from '$lib/core/shared';
+	import { attempt } from '$lib/client/announce';
+	import { api } from '$lib/client/api';
+	import type { PictureBank } from '$lib/core/stages';
 	import { parseReading } from '$lib/core/reading';
+	import { groupPassings, parseGroupLog, type Passings } from '$lib/core/snapshot';
 
+	/** A BMS that logs reads one group against another to so much, one sd, V (default). */
+	const LOG_SD_V = 0.002;
 	interface Props {
-		groups: number;
-		ask: (groupVoltagesV: number[], currentA: number) => Promise<BalanceAnswer | null>;
+		bank: Pick<PictureBank, 'id' | 'series' | 'parallel' | 'chemistry'>;
+		/** Of one cell, Ah. */
+		cellAh: number;
 	}
-	let { groups, ask }: Props = $props();
+	let { bank, cellAh }: Props = $props();
+	async function ask(
+		groupVoltagesV: number[],
+		amperes: number,
+		passings: Passings | null = null
+	): Promise<BalanceAnswer | null> {
+		let told: BalanceAnswer | null = null;
+		const question = { bankId: bank.id, groupVoltagesV, currentA: amperes, passings };
+		await attempt(async () => (told = (await api.post('is-balanced', question as never)) as never));
+		return told;
+	}
 	let text = $state('');
 	let currentA = $state<number | null>(0);
 	let answer = $state<BalanceAnswer | null>(null);
 	let error = $state<string | null>(null);
 
+	let log = $state<{ name: string; groups: string[]; passings: Passings | null; lines: number } | null>(null);
+	/** The log of a charge: when each group passed one voltage near full, and what the last line reads. */
+	async function takeLog(file: File) {
+		answer = null;
+		try {
+			const { samples, groups: names } = parseGroupLog(await file.text());
+			const passings = groupPassings({
+				chemistry: bank.chemistry,
+				groupAh: cellAh * bank.parallel,
+				samples,
+				meterSdV: LOG_SD_V
+			});
+			const last = samples.findLast((s) => s.groupsV !== null)!;
+			log = { name: file.name, groups: names, passings, lines: samples.length };
+			text = last.groupsV!.map((v) => v.toFixed(3)).join(' ');
+			currentA = last.currentA;
+			error = null;
+			answer = await ask([...last.groupsV!], last.currentA, passings);
+		} catch (cause) {
+			log = null;
+			error = cause instanceof CoreError ? cause.message : String(cause);
+		}
+	}
 	function takeDifferences() {
 		const { differencesV } = answer!.verdict.facts as { differencesV: readonly number[] };
 		text = differencesV.map((v) => v.toFixed(3)).join(' ');
@@ -41,7 +81,7 @@
 	<h2>Is it balanced?</h2>
 	<form class="grid items-start gap-3 sm:grid-cols-[1fr_8rem_auto]" onsubmit={submit}>
 		<Field
-			label="Voltages of the {groups} groups"
+			label="Voltages of the {bank.series} groups"
 			bind:value={text}
 			{error}
 			placeholder="3.451 3.449 3.452 …"
@@ -50,6 +90,36 @@
 		<Field label="Current" unit="A" type="number" bind:value={currentA} />
 		<button class="btn btn-primary tap sm:mt-6">Ask</button>
 	</form>
+	<label class="tap inline-flex w-fit cursor-pointer items-center gap-3 underline underline-offset-4">
+		or the log of a charge near full: time, amperes, volts of each group
+		<input
+			type="file"
+			accept=".csv,.txt,text/csv"
+			class="sr-only"
+			aria-label="Log of a charge"
+			onchange={(e) => {
+				const file = e.currentTarget.files?.[0];
+				if (file) void takeLog(file);
+				e.currentTarget.value = '';
+			}}
+		/>
+	</label>
+	{#if log}
+		<div>
+			<p><strong>{log.name}</strong>, {log.lines} lines.</p>
+			{#if log.passings}
+				{@const first = Math.min(...log.passings.groups.flatMap((g) => (g ? [g.ah] : [])))}
+				<p>Each passed {log.passings.voltageV.toFixed(2)} V after the first by:</p>
+				<ol class="flex flex-wrap gap-x-4">
+					{#each log.passings.groups as g, i (i)}<li>
+							{log.groups[i]} <span class="figure">{g ? `${(g.ah - first).toFixed(2)} Ah` : 'never'}</span>
+						</li>{/each}
+				</ol>
+			{:else}<p class="muted">
+					No stretch in it has groups passing the knee at one steady current: only its last line is judged.
+				</p>{/if}
+		</div>
+	{/if}
 	{#if answer}
 		<VerdictList verdicts={[answer.verdict]} />
 		{#if answer.verdict.code === 'read-cumulative'}

@@ -17,7 +17,6 @@
 	import { USUAL_FOOTPRINT, type DrawnCell } from '$lib/components/tray/tray-cell';
 	import { planLive } from '$lib/client/plan-live';
 	import { HOLD_S } from '$lib/core/balance';
-	import type { BalanceAnswer } from '$lib/core/balance';
 	import { cellsOf } from '$lib/core/verdicts';
 	import type { BalanceData } from './balance-data';
 	import { settingApart } from '$lib/client/set-apart';
@@ -143,11 +142,6 @@
 		);
 		await invalidateAll();
 	}
-	async function ask(groupVoltagesV: number[], currentA: number): Promise<BalanceAnswer | null> {
-		let answer: BalanceAnswer | null = null;
-		await attempt(async () => (answer = await api.post('is-balanced', { bankId: bank.id, groupVoltagesV, currentA })));
-		return answer;
-	}
 </script>
 
 <StagePage
@@ -165,7 +159,7 @@
 			<a class="underline" href="/stock">pick some from the stock</a>. A row can be balanced before anything is tested
 			or matched.
 		</p>
-		<BalanceQuestion groups={bank.series} {ask} />
+		<BalanceQuestion {bank} cellAh={data.overview.cellType?.ratedAh ?? 100} />
 	{:else}
 		<div class="grid grid-cols-[minmax(0,1fr)] gap-4">
 			<Tray
@@ -295,7 +289,7 @@
 					onend={() => void end()}
 				/>
 			{/if}
-			<BalanceQuestion groups={bank.series} {ask} />
+			<BalanceQuestion {bank} cellAh={data.overview.cellType?.ratedAh ?? 100} />
 		</div>
 	{/if}
 </StagePage>

@@ -180,8 +180,7 @@
 					> move through one.
 				</p>
 				<p>
-					Join in this order: <strong>{answer.order.join(', ')}</strong>. The first two are most alike; each link is
-					held on for a second before its nut.
+					Join in this order: <strong>{answer.order.join(', ')}</strong>, those that are most alike first.
 				</p>
 				{#if told}
 					<ul class="bars" aria-label="First amperes through each">

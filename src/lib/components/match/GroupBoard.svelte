@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { dndzone, type DndEvent } from 'svelte-dnd-action';
+	import { travel } from './travel.svelte';
 	import type { Arrangement } from './arrangement';
 
 	interface BoardCell {
@@ -19,6 +20,16 @@
 		ondrop: (cellId: number, target: number | 'spares') => void;
 	}
 	let { arrangement, cells, series, selectedId, onpick, ondrop }: Props = $props();
+	let board = $state<HTMLElement>();
+	const way = travel(() => board);
+	$effect.pre(() => {
+		void arrangement;
+		way.leave();
+	});
+	$effect(() => {
+		void arrangement;
+		void way.arrive();
+	});
 
 	interface Zone {
 		target: number | 'spares';
@@ -56,7 +67,7 @@
 	}
 </script>
 
-<ol class="board" aria-label="Groups, most negative first">
+<ol bind:this={board} class="board" aria-label="Groups, most negative first">
 	{#each zones as zone (zone.target)}
 		<li class="zone sheet" class:spares={zone.target === 'spares'}>
 			<p class="text-sm font-bold">{zone.target === 'spares' ? 'Spares' : `Group ${head(zone.target)}`}</p>
@@ -75,6 +86,7 @@
 					{@const cell = byId.get(Number(item.id))}
 					<div
 						class="cell tap"
+						data-cell={item.id}
 						data-shade={cell ? step(cell.capacityAh) : 0}
 						class:selected={item.id === selectedId}
 						aria-label="{cell?.label}, {cell?.capacityAh.toFixed(1)} Ah{cell?.plusTurned

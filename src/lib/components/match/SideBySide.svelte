@@ -2,20 +2,32 @@
 <script lang="ts">
 	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
 	import { forecast } from '$lib/core/forecast';
+	import { gainWorth } from '$lib/core/service';
 	import { weakestToTheEnds } from '$lib/core/matching';
 	import type { Arrangement } from './arrangement';
 	import type { ArrangementDesk } from './arrangement-desk.svelte';
 
+	/** What an Ah of the smallest group is worth. */
+	interface Worth {
+		/** Of a group, Ah; null: no type is named. */
+		ratedAh: number | null;
+		endFraction: number;
+		/** The smallest group of the order of arrival, Ah. */
+		arrivalAh: number;
+		pricePerAh: number | null;
+		currency: string;
+	}
 	interface Props {
 		desk: ArrangementDesk;
 		/** The one on the board. */
 		shown: Arrangement;
 		cells: readonly { id: number; label: string; capacityAh: number }[];
-		/** Of one battery. */
-		series: number;
-		chemistry: Chemistry;
+		/** Series: of one battery. */
+		bank: { series: number; chemistry: Chemistry };
+		worth: Worth;
 	}
-	let { desk, shown, cells, series, chemistry }: Props = $props();
+	let { desk, shown, cells, bank, worth }: Props = $props();
+	const { series, chemistry } = $derived(bank);
 	const byId = $derived(new Map(cells.map((c) => [c.id, c])));
 	const figures = $derived.by(() => (arrangement: Arrangement) => {
 		const sums = arrangement.groups.map((g) => g.reduce((s, id) => s + (byId.get(id)?.capacityAh ?? 0), 0));
@@ -28,6 +40,10 @@
 		return {
 			smallestAh: sums[weakest]!,
 			spreadAh: Math.max(...sums) - Math.min(...sums),
+			gained:
+				worth.ratedAh === null || !(worth.arrivalAh > 0) || !(sums[weakest]! > 0)
+					? null
+					: gainWorth({ ...worth, ratedAh: worth.ratedAh, fromAh: worth.arrivalAh, toAh: sums[weakest]!, series }),
 			kwh: (usableAh * series * CHEMISTRY_FIGURES[chemistry].nominalV) / 1000,
 			ends: arrangement.groups[weakest]!.map((id) => byId.get(id)?.label ?? '').join(' + ')
 		};
@@ -36,6 +52,14 @@
 	const along = $derived(weakestToTheEnds(shown.groups, series, sumOf));
 	const alreadyAlong = $derived(JSON.stringify(along) === JSON.stringify(shown.groups));
 	const toTheEnds = () => desk.show({ groups: along, spares: [...shown.spares] });
+	/** Ah, years and money against the order of arrival. */
+	function worthWords({ smallestAh, gained }: ReturnType<typeof figures>): string {
+		const { years, money } = gained!;
+		const more = (v: number, digits: number) => `${v < 0 ? '−' : '+'}${Math.abs(v).toFixed(digits)}`;
+		const span = `${more(years.low95, 1)} to ${more(years.high95, 1)} years`;
+		const paid = money === null ? '' : `, ${more(money, 0)} ${worth.currency} at the price paid`;
+		return `${more(smallestAh - worth.arrivalAh, 1)} Ah, ${span}${paid}`;
+	}
 	const columns = $derived([
 		{ name: 'On the board', arrangement: shown, kept: false },
 		...desk.kept.map((k) => ({ ...k, kept: true }))
@@ -51,6 +75,12 @@
 			>Set this one beside</button
 		>
 	</div>
+	{#if !desk.kept.length}
+		{@const own = figures(shown)}
+		{#if own.gained}<p>
+				Against the order of arrival: <strong class="figure">{worthWords(own)}</strong>.
+			</p>{/if}
+	{/if}
 	{#if desk.kept.length}
 		<ul class="grid gap-3 sm:grid-cols-4">
 			{#each columns as { name, arrangement, kept } (name)}
@@ -60,6 +90,7 @@
 					<span class="figure text-lg">{f.smallestAh.toFixed(2)} Ah</span>
 					<span class="text-sm">smallest; spread <span class="figure">{f.spreadAh.toFixed(2)}</span> Ah</span>
 					<span class="text-sm"><span class="figure">{f.kwh.toFixed(2)}</span> kWh balanced; ended by {f.ends}</span>
+					{#if f.gained}<span class="text-sm">against arrival {worthWords(f)}</span>{/if}
 					{#if kept}<span class="flex gap-2"
 							><button class="btn tap" onclick={() => desk.show(arrangement)}>Show {name}</button><button
 								class="btn btn-ghost tap"

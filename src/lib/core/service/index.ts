@@ -22,3 +22,4 @@ export {
 	type DriftSlope,
 	type ServiceCheck
 } from './service-check';
+export { gainWorth, type Gain } from './gain-worth';

@@ -1,4 +1,5 @@
 export { driftChange, snapshotBounds, type Snapshot, type SnapshotBounds } from './snapshot';
+export { parseGroupLog, type GroupLog } from './group-log';
 export { whatWasRead, type Read } from './what-was-read';
 export {
 	apartByPassings,

@@ -40,7 +40,7 @@ async function ofBank(bankId: number, input: BalanceQuestionInput): Promise<Bala
 			chemistry: bank.chemistry,
 			groupAh: built ? ratedGroupAh(picture, built) : 100 * bank.parallel,
 			balancedAt: progress?.done ? 'top' : null,
-			passings: await latestPassings(bankId, built?.number ?? 1, question.groupVoltagesV.length)
+			passings: question.passings ?? (await latestPassings(bankId, built?.number ?? 1, question.groupVoltagesV.length))
 		},
 		bankSubject(picture)
 	);
@@ -71,5 +71,6 @@ const asked = (input: Omit<BalanceQuestionInput, 'chemistry' | 'groupAh'>, usual
 	groupVoltagesV: input.groupVoltagesV,
 	currentA: input.currentA,
 	meterSdV: input.meterSdV ?? usualSdV,
-	cellsPerReading: input.cellsPerReading ?? 1
+	cellsPerReading: input.cellsPerReading ?? 1,
+	passings: input.passings?.groups.length === input.groupVoltagesV.length ? input.passings : null
 });

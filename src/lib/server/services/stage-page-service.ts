@@ -1,3 +1,4 @@
+import { mean } from 'd3-array';
 import { libraryOf } from '$lib/core/planning';
 import { bindingClause } from '$lib/core/clauses';
 import type { Stage } from '$lib/core/shared';
@@ -131,10 +132,22 @@ export const matchPage = (bankId: number) =>
 	pageOf(
 		bankId,
 		'match',
-		(async () => ({
-			...matchState(await loadBankPicture(bankId)),
-			placements: await currentPlacements(bankId)
-		}))()
+		(async () => {
+			const picture = await loadBankPicture(bankId);
+			const priced = picture.deliveries.filter((d) => d.cellPrice !== null);
+			const ratedAh = picture.cellType?.ratedAh ?? null;
+			return {
+				...matchState(picture),
+				placements: await currentPlacements(bankId),
+				/** What an Ah of a group is worth. */
+				worth: {
+					ratedAh: ratedAh === null ? null : ratedAh * picture.bank.parallel,
+					endFraction: picture.bank.endFraction,
+					currency: picture.currency,
+					pricePerAh: priced.length && ratedAh ? mean(priced, (d) => Number(d.cellPrice))! / ratedAh : null
+				}
+			};
+		})()
 	);
 
 /** @param chosen cells for a balance that is still to be planned; none: as it stands */

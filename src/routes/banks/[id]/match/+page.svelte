@@ -269,7 +269,13 @@
 					? `Left out: ${excluded.map(labelOf).join(', ')}. `
 					: ''}Match again to let the others follow.
 			</p>{/if}
-		<SideBySide {desk} {shown} cells={data.candidates} series={bank.series} chemistry={bank.chemistry} />
+		<SideBySide
+			{desk}
+			{shown}
+			cells={data.candidates}
+			{bank}
+			worth={{ ...data.worth, arrivalAh: arrival.smallestGroupAh }}
+		/>
 		<ForecastSection
 			groups={shown.groups.slice(0, bank.series)}
 			cells={data.candidates}
