@@ -6,6 +6,7 @@ import { loadCogwheel } from './cogwheel';
 import { loadDamsonRise } from './damson-rise';
 import { loadFenwatch } from './fenwatch';
 import { loadHeronry } from './heronry';
+import { loadMethods } from './methods';
 import { loadStock } from './stock';
 
 const SEED = 20_260_309;
@@ -24,6 +25,7 @@ export async function loadDemo(now: Date, seed = SEED): Promise<boolean> {
 	await loadCogwheel(random, now);
 	await loadHeronry(random, now);
 	await loadFenwatch(now);
+	await loadMethods(now);
 	await loadStock(random, now);
 	return true;
 }

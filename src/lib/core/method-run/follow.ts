@@ -12,6 +12,9 @@ const METHODS: Record<MethodKind, FollowMethod> = {
 	'ready-made': followReadyMade
 };
 
+/** Whose steps follow one from the other: none is written down before the one it follows. */
+const IN_ORDER: readonly MethodKind[] = ['fast', 'bottom'];
+
 /** Where a balance by a method stands: verdicts, what may be done next, when somebody is wanted. @throws CoreError for figures that make no sense */
 export const followMethod = (run: MethodRun, world: MethodWorld): MethodState => METHODS[run.method](run, world);
 
@@ -52,6 +55,7 @@ export function refuseEntry(
 	const last = run.entries.at(-1);
 	if (
 		last &&
+		IN_ORDER.includes(run.method) &&
 		Date.parse(entry.doneAt) < Date.parse(last.doneAt) - 60_000 &&
 		last.cellId === entry.cellId &&
 		last.unit === entry.unit
