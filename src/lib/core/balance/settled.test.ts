@@ -42,6 +42,8 @@ describe('how a full cell settles', () => {
 		expect(told([cell(1, 3.46), cell(2, 3.33)])).toMatchObject([{ code: 'settle-low', subject: { id: 2 } }]);
 		expect(told([cell(1, 3.46), cell(2, null)])).toMatchObject([{ code: 'settle-waits', facts: { read: 1, of: 2 } }]);
 		expect(told([cell(1, 3.46, -5), cell(2, 3.4, 0.2)])).toEqual([]);
+		// Three weeks later nobody knows what it lost meanwhile.
+		expect(told([cell(1, 3.3, 500), cell(2, 3.3, 500)])).toEqual([]);
 	});
 });
 

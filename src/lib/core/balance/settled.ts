@@ -27,8 +27,9 @@ const MONTH_H = 730;
 const DOUBT = { hysteresis: 0.4, resistance: 0.25, surface: 0.4, tailV: 0.012 };
 /** A nominal tail is held for a while, and falls meanwhile to between this share of it and itself. */
 const FALLS_TO = 0.3;
-/** Before this nothing is told, h. */
+/** Before this nothing is told; after that long what was lost since is not known well enough, h. */
 const LEAST_H = 0.9;
+const MOST_H = 14 * 24;
 const DRAWS = 800;
 const SEED = 20_261_204;
 
@@ -78,7 +79,9 @@ export function judgeSettled(
 	subject: Subject
 ): Verdict[] {
 	const hoursOf = (at: string) => (Date.parse(at) - Date.parse(endedAt)) / 3_600_000;
-	const read = cells.flatMap((c) => (c.read && hoursOf(c.read.takenAt) >= LEAST_H ? [{ ...c, read: c.read }] : []));
+	const read = cells.flatMap((c) =>
+		c.read && hoursOf(c.read.takenAt) >= LEAST_H && hoursOf(c.read.takenAt) <= MOST_H ? [{ ...c, read: c.read }] : []
+	);
 	if (read.length === 0) return [];
 	const low = read.flatMap((c) => {
 		const hours = hoursOf(c.read.takenAt);
