@@ -1,11 +1,11 @@
-// npm run bench: builds and runs the benchmarks. `-- --only core,load,fuzz,scale` runs a part.
+// npm run bench: builds and runs the benchmarks. `-- --only core,draw,load,fuzz,scale` runs a part.
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
-import { MARIADB, checkNode, ensureBuild, ensurePackages, ensurePrograms, root } from './steps/machine.mjs';
+import { CHROMIUM, MARIADB, checkNode, ensureBuild, ensurePackages, ensurePrograms, root } from './steps/machine.mjs';
 
 checkNode();
 ensurePackages();
-ensurePrograms([MARIADB]);
+ensurePrograms([MARIADB, CHROMIUM]);
 ensureBuild();
 const at = process.argv.indexOf('--only');
 const only = at > 0 ? process.argv[at + 1].split(',') : null;
@@ -14,6 +14,7 @@ let holds = true;
 if (wanted('core'))
 	holds &&=
 		spawnSync(process.execPath, [join(root, 'build-tools', 'bench.js')], { cwd: root, stdio: 'inherit' }).status === 0;
+if (wanted('draw')) holds = (await (await import('./steps/bench-draw.mjs')).benchDraw()) && holds;
 if (wanted('load')) holds = (await (await import('./steps/bench-server.mjs')).benchServer()) && holds;
 if (wanted('fuzz')) holds = (await (await import('./steps/bench-server.mjs')).benchFuzz()) && holds;
 if (wanted('scale')) holds = (await (await import('./steps/bench-scale.mjs')).benchScale()) && holds;

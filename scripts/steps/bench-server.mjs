@@ -135,7 +135,7 @@ function keepDoing(work) {
 }
 
 /** The application with a database and a simulated bench of its own, while some work is done with it. */
-async function withApplication(work) {
+export async function withApplication(work) {
 	const folder = mkdtempSync(join(tmpdir(), 'kind-ember-bench-'));
 	const mariadb = await startPrivateMariadb(folder);
 	const [port, benchPort] = [await freePort(), await freePort()];

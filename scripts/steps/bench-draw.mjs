@@ -1,0 +1,72 @@
+// The vessels as they play in a browser: what a frame takes from the step to the layout it ends in.
+import { chromium } from '@playwright/test';
+import { withApplication } from './bench-server.mjs';
+
+const CELLS = 16;
+const FRAMES = 200;
+const BOUND_MS = 8;
+
+async function testedCells({ post, list }) {
+	const type = await post('cell-types', { name: 'Drawn', chemistry: 'LFP', ratedAh: 280 });
+	const bank = await post('banks', {
+		...{ name: 'Drawn', bankUse: 'cabin', chemistry: 'LFP', series: CELLS, parallel: 1, cellTypeId: type.id }
+	});
+	const crate = { bankId: bank.id, name: 'Crate', receivedOn: '2026-01-02', cellCount: CELLS };
+	const delivery = await post('deliveries', crate);
+	const cells = await list(`cells?deliveryId=${delivery.id}`);
+	for (const [i, cell] of cells.entries())
+		await post('runs', { cellId: cell.id, capacityAh: 276 + i / 2, testedAt: '2026-01-03T10:00:00Z' });
+	return bank.id;
+}
+
+/** @returns whether the bound holds */
+export const benchDraw = () =>
+	withApplication(async (site, api) => {
+		const bankId = await testedCells(api);
+		const browser = await chromium.launch({
+			executablePath: '/usr/bin/chromium',
+			args: ['--no-sandbox', '--disable-gpu', '--no-first-run']
+		});
+		try {
+			const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+			await page.addInitScript(() => {
+				window.frameTimes = [];
+				const every = window.setInterval;
+				window.setInterval = (work, ms, ...rest) =>
+					every(async () => {
+						const begun = performance.now();
+						work(...rest);
+						// The page draws in a microtask; reading a box makes it lay out.
+						await Promise.resolve();
+						await Promise.resolve();
+						for (const svg of document.querySelectorAll('main svg, svg')) svg.getBoundingClientRect();
+						if (ms < 100) window.frameTimes.push(performance.now() - begun);
+					}, ms);
+			});
+			await page.goto(`${site}/banks/${bankId}/balance/vessels`);
+			await page.waitForSelector('html[data-awake]');
+			await page.getByText(`your own ${CELLS}`).click();
+			const shown = await page.locator('svg rect.vessel').count();
+			const [down, up] = ['Run it down', 'Charge it'].map((name) => page.getByRole('button', { name }));
+			let times = [];
+			while (times.length < FRAMES) {
+				for (const way of [down, up]) {
+					await way.click();
+					await page.waitForTimeout(2500);
+					// It pauses by itself where a cell stops it.
+					const pause = page.getByRole('button', { name: 'Pause' });
+					if (await pause.count()) await pause.click();
+				}
+				times = await page.evaluate(() => window.frameTimes);
+			}
+			const sorted = [...times].sort((a, b) => a - b);
+			const p95 = sorted[Math.floor(0.95 * sorted.length)];
+			const holds = p95 <= BOUND_MS && shown === CELLS;
+			console.log(
+				`${holds ? 'holds ' : 'BROKEN'}  a frame of ${shown} vessels in a browser, from the step to the layout (${times.length} frames): p95 ${p95.toFixed(1)} ms, median ${sorted[sorted.length >> 1].toFixed(1)} ms (bound: p95 ≤ ${BOUND_MS} ms)`
+			);
+			return holds;
+		} finally {
+			await browser.close();
+		}
+	});
