@@ -9,7 +9,8 @@
 	import MethodSetupForm from '$lib/components/method/MethodSetup.svelte';
 	import PausePanel from '$lib/components/method/PausePanel.svelte';
 	import StepForm from '$lib/components/method/StepForm.svelte';
-	import { METHOD_NAMES, STEP_NAMES, entryWords, type WrittenEntry } from '$lib/components/method/step-words';
+	import StepLog from '$lib/components/method/StepLog.svelte';
+	import { METHOD_NAMES, STEP_NAMES, type WrittenEntry } from '$lib/components/method/step-words';
 	import { settingApart } from '$lib/client/set-apart';
 	import { METHOD_KINDS, type MethodKind, type MethodSetup } from '$lib/core/method-run';
 	import { formatDateTime } from '$lib/core/units';
@@ -33,7 +34,6 @@
 	let refused = $state<{ step: string; fields: Record<string, string> }>({ step: '', fields: {} });
 	const keyOf = (n: { step: string; cell: { id: number } | null; unit: string | null }) =>
 		`${n.step}/${n.cell?.id ?? ''}/${n.unit ?? ''}`;
-	const labelOf = (id: number | null) => steps?.run.cells.find((c) => c.id === id)?.label ?? null;
 	let sure = $state(false);
 
 	/** Sends it; what was refused stands beside its fields. */
@@ -102,7 +102,7 @@
 					{#each next.slice(1) as n (keyOf(n))}
 						<details open={refused.step === keyOf(n) && Object.keys(refused.fields).length > 0}>
 							<summary class="tap flex cursor-pointer flex-wrap items-center gap-x-3"
-								><strong>{n.cell?.label ?? n.unit ?? ''}</strong>
+								><span aria-hidden="true">›</span><strong>{n.cell?.label ?? n.unit ?? ''}</strong>
 								{STEP_NAMES[n.step] ?? n.step}
 								{#if waits(n.from)}<span class="muted">rests until {formatDateTime(n.from!, style)}</span>{/if}</summary
 							>
@@ -121,20 +121,7 @@
 			{/if}
 			<section class="sheet p-4" aria-label="What was done">
 				<h2>What was done</h2>
-				<ol class="my-2 grid gap-1">
-					{#each [...steps.run.entries].reverse() as e (e.id)}
-						<li class="flex flex-wrap items-center justify-between gap-x-3">
-							<span
-								><strong>{labelOf(e.cellId) ?? e.unit ?? ''}</strong>
-								{STEP_NAMES[e.step] ?? e.step} <span class="figure">{entryWords(e)}</span></span
-							>
-							<span class="flex items-center gap-2"
-								><span class="muted figure">{formatDateTime(e.doneAt, style)}</span>
-								<button class="btn btn-ghost tap" onclick={() => void takeOut(e)}>Take out</button></span
-							>
-						</li>
-					{:else}<li class="muted">Nothing yet.</li>{/each}
-				</ol>
+				<StepLog run={steps.run} dateStyle={style} ontakeout={(e) => void takeOut(e)} />
 				{#if sure && !steps.state.done}
 					<div class="grid gap-2" role="alert">
 						<p class="font-semibold ember-text">
@@ -152,15 +139,19 @@
 			</section>
 		</div>
 	{:else}
-		{#if steps}<div class="sheet mb-4 flex flex-wrap items-center gap-3 p-4">
-				<button class="btn tap" onclick={() => void end(null)}>Go on with the last one</button>
-				<p class="muted">
-					{METHOD_NAMES[steps.run.method]}, {steps.run.entries.length} steps, ended {formatDateTime(
-						steps.run.endedAt!,
-						style
-					)}.
-				</p>
-			</div>{/if}
+		{#if data.endedSteps.length}<section class="sheet mb-4 grid gap-2 p-4" aria-label="Done before">
+				{#each data.endedSteps as { run }, i (run.id)}
+					<details>
+						<summary class="tap flex cursor-pointer flex-wrap items-center gap-x-3"
+							><span aria-hidden="true">›</span><strong>{METHOD_NAMES[run.method]}</strong>
+							<span class="muted">{run.entries.length} steps, ended {formatDateTime(run.endedAt!, style)}</span
+							></summary
+						>
+						<StepLog {run} dateStyle={style} />
+						{#if i === 0}<button class="btn tap" onclick={() => void end(null)}>Go on with it</button>{/if}
+					</details>
+				{/each}
+			</section>{/if}
 		{#key method}<MethodSetupForm
 				{method}
 				cells={data.mayStand}

@@ -15,6 +15,8 @@ export interface BalanceData {
 	roomC: number | null;
 	/** The latest balance that goes step by step. */
 	steps: { run: MethodRun; state: MethodState } | null;
+	/** Those that were ended, the latest first. */
+	endedSteps: { run: MethodRun }[];
 	/** What has changed since anybody was last at it; null: nothing was left lying. */
 	pause: AfterPause | null;
 	settings: Settings;

@@ -10,6 +10,8 @@ const ALIKE = { load: 0.05, cutoffV: 0.1 };
 const COUNTER_SD = 0.004;
 /** Further apart than this share of one they are made level again (default). */
 const REPEAT_AT = 0.02;
+/** A charge to the tail levels them to so much, share of one (default). */
+const LEVELLED = 0.005;
 const LINK_OHM = 0.001;
 const MONTH_MS = 30.4 * 24 * HOUR_MS;
 const USUAL = { unitAh: 100, unitCells: 4 };
@@ -68,8 +70,14 @@ function parting(run: MethodRun, world: MethodWorld): Verdict[] {
 		...{ groupVoltagesV: last.volts!.map((v) => v / cells), currentA: last.currentA ?? 0 }
 	});
 	if (months < 0.5) return [];
+	// How level they were when that began is known to so much.
+	const began = LEVELLED * ah;
 	const until = (apart: number) => (apart > 0 ? (REPEAT_AT * ah * months) / apart : Infinity);
-	const everyMonths = { low95: until(apartAh.high95), likely: until(apartAh.likely), high95: until(apartAh.low95) };
+	const everyMonths = {
+		low95: until(apartAh.high95 + began),
+		likely: until(apartAh.likely),
+		high95: until(apartAh.low95 - began)
+	};
 	const now = apartAh.low95 > REPEAT_AT * ah;
 	return [
 		say(now ? 'units-apart' : 'repeat-in', now ? 'look' : 'calm', world.subject, {
@@ -89,6 +97,8 @@ function trips(run: MethodRun, { subject }: MethodWorld): Verdict[] {
 		const counts = new Map<string, number>();
 		for (const { unit } of by) if (unit) counts.set(unit, (counts.get(unit) ?? 0) + 1);
 		const [unit, times] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? ['', 0];
+		// As often one as the other: neither is the weak one.
+		if (by.length > 1 && times <= by.length / 2) return [];
 		return [
 			say('unit-trips', times > 1 ? 'look' : 'calm', subject, {
 				unit,

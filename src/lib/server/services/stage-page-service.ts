@@ -19,11 +19,12 @@ import {
 import { cellsOf, type StageVerdict } from '$lib/core/verdicts';
 import { loadBankPicture } from '../bank-picture/load';
 import { bankVerdicts } from '../judgements/store';
-import { notedRuns, planItems, plans, priceSnapshots, protocols } from '../records';
+import { methodRuns, notedRuns, planItems, plans, priceSnapshots, protocols } from '../records';
 import { looseByCellType } from '../bank-picture/loose-cells';
 import { pauseOf } from '../stages/balance/pause-of';
 import { balanceFacts } from '../stages/balance/stage';
 import { buildFacts } from '../stages/build/stage';
+import { methodOf } from '../records/method-runs/follow';
 import { readSettings } from '../records/settings/settings';
 import { planTime } from '../stages/plan/plan-time';
 import { proveFacts } from '../stages/prove/stage';
@@ -150,6 +151,14 @@ export const matchPage = (bankId: number) =>
 		})()
 	);
 
+/** More of them nobody looks back at on a page. */
+const MOST_ENDED = 12;
+/** Balances by steps that were ended, the latest first. */
+async function endedSteps(bankId: number) {
+	const ended = (await methodRuns.all({ bankId })).filter((r) => r.endedAt !== null).slice(-MOST_ENDED);
+	return Promise.all(ended.reverse().map(async (row) => ({ run: (await methodOf(row)).run })));
+}
+
 /** @param chosen cells for a balance that is still to be planned; none: as it stands */
 export const balancePage = (bankId: number, chosen: readonly number[] = []) =>
 	pageOf(
@@ -171,6 +180,7 @@ export const balancePage = (bankId: number, chosen: readonly number[] = []) =>
 				instruments: await instrumentChoices(),
 				roomC: await roomTemperatureC(bankId),
 				steps: picture.methodRun && { run: picture.methodRun.run, state: methodStanding(picture)! },
+				endedSteps: await endedSteps(bankId),
 				pause: pauseOf(picture, balance.readings, stopped)
 			};
 		})()
