@@ -12,6 +12,7 @@ import { notes } from './notes';
 import { parallelCharge } from './parallel-charge';
 import { passings } from './passings';
 import { sampling } from './sampling';
+import { smallestGroup } from './smallest-group';
 import { snapshot } from './snapshot';
 import { testers } from './testers';
 import { year } from './year';
@@ -30,6 +31,7 @@ export const QUESTIONS: readonly Question[] = [
 	passings,
 	notes,
 	leakage,
+	smallestGroup,
 	parallelCharge,
 	bottom,
 	sampling,

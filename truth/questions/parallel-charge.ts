@@ -17,6 +17,8 @@ import { between, drawCell, oneOf } from '../world';
 const ASKED = 0.35;
 const HOUR_S = 3600;
 const HOLD_S = 1800;
+/** Somebody comes to switch it off a little later. */
+const LONGER_S = 1200;
 const STEP_S = 30;
 
 /** A charge side by side: when it ends, what the row arrived with, where its cells settle, what a light proves. */
@@ -69,7 +71,7 @@ export const parallelCharge: Question = {
 					leadOhm,
 					until: { tailA: plan.tailA, durationS: longestS }
 				},
-				{ kind: 'charge', currentA: plan.setA, voltageV: plan.setV, leadOhm, until: { durationS: HOLD_S } },
+				{ kind: 'charge', currentA: plan.setA, voltageV: plan.setV, leadOhm, until: { durationS: HOLD_S + LONGER_S } },
 				{ kind: 'rest', until: { durationS: restH * HOUR_S } }
 			],
 			...{ stepS: STEP_S, recordEveryS: 60 }
@@ -77,6 +79,7 @@ export const parallelCharge: Question = {
 		// A leak holds the current above the tail: that charge ends by hand.
 		if (steps[0]!.endedBy !== 'tail') return [];
 		const doneS = steps[0]!.durationS + HOLD_S;
+		const offS = doneS + LONGER_S;
 		const meter = drawMeter(random, 'restVoltage');
 		const clamp = 1 + normalDraw(random, 0, 0.01);
 		const at = (s: number) =>
@@ -116,8 +119,17 @@ export const parallelCharge: Question = {
 					...{ low: remainingS.low, high: remainingS.high }
 				});
 		}
+		// Looked at every ten minutes of the last two hours until its end, or until some moment before: full or not, and whether it is called done.
+		const endS = random() < 0.5 ? offS - 60 : Math.max(900, doneS * between(random, 0.6, 0.99));
+		const whole = Array.from({ length: 12 }, (_, k) => endS - (11 - k) * 600).filter((s) => s > 60);
+		const calledDone = judgeProgress(whole.map(look), plan).done;
+		const socsThen = cells.map((_, id) => recorded[id]!.soc[at(endS)]!);
+		answers.push({
+			...{ kind: 'defect', of: 'a row not full yet, not called done' },
+			...{ present: Math.min(...socsThen) < 0.98, called: !calledDone }
+		});
 		const totalAh = n * ratedAh;
-		const inside = cells.reduce((sum, c, id) => sum + (recorded[id]!.soc[at(doneS)]! - c.soc!) * c.capacityAh!, 0);
+		const inside = cells.reduce((sum, c, id) => sum + (recorded[id]!.soc[at(offS)]! - c.soc!) * c.capacityAh!, 0);
 		const delivered = inside * (1 + normalDraw(random, 0, 0.015));
 		const trueShare =
 			cells.reduce((sum, c) => sum + c.soc! * c.capacityAh!, 0) / cells.reduce((sum, c) => sum + c.capacityAh!, 0);
@@ -127,8 +139,8 @@ export const parallelCharge: Question = {
 			...{ low: share.low95, high: share.high95 }
 		});
 		const own = Math.floor(random() * n);
-		const readAt = doneS + between(random, 1, restH) * HOUR_S;
-		const expected = settledV('LFP', (readAt - doneS) / HOUR_S, { setV: plan.setV, cRate: plan.tailA / plan.totalAh });
+		const readAt = offS + between(random, 1, restH) * HOUR_S;
+		const expected = settledV('LFP', (readAt - offS) / HOUR_S, { setV: plan.setV, cRate: plan.tailA / plan.totalAh });
 		answers.push({
 			...{
 				kind: 'interval',

@@ -5,7 +5,7 @@ const groups: JudgedGroups = {
 	smallestGroupAh: 200,
 	spreadAh: 1,
 	groupSdAh: 2,
-	smallestGroupP05Ah: 197,
+	smallestAh: { low95: 196, likely: 198, high95: 200 },
 	arrivalSmallestAh: 195,
 	proof: { proven: true, upperBoundAh: 200 }
 };

@@ -1,3 +1,4 @@
+import type { Interval } from '../shared';
 import { WHOLE_BANK, measured, say, type Subject, type Verdict } from '../verdicts';
 
 /** Difference between groups, as a fraction of the smallest, that deserves a look, and that should not be built (default). */
@@ -10,7 +11,8 @@ export interface JudgedGroups {
 	spreadAh: number;
 	/** Doubt of one group, one sd, Ah. */
 	groupSdAh: number;
-	smallestGroupP05Ah: number;
+	/** What the smallest really holds. */
+	smallestAh: Interval;
 	/** Smallest group of the cells taken as they came, Ah. */
 	arrivalSmallestAh: number;
 	/** Whether, and up to what, a search has proved these groups; null where nothing was searched. */
@@ -26,12 +28,12 @@ export function judgeMatch(
 	ratedGroupAh: number | null,
 	subject: Subject = WHOLE_BANK
 ): Verdict[] {
-	const { smallestGroupAh, spreadAh, groupSdAh, smallestGroupP05Ah, arrivalSmallestAh, proof } = groups;
+	const { smallestGroupAh, spreadAh, groupSdAh, smallestAh, arrivalSmallestAh, proof } = groups;
 	const spread = spreadAh / smallestGroupAh;
 	const facts = {
 		spreadAh: measured(spreadAh, Math.SQRT2 * groupSdAh),
 		smallestGroupAh: measured(smallestGroupAh, groupSdAh),
-		smallestGroupP05Ah,
+		smallestAh,
 		lookBeyond: LOOK_SPREAD,
 		stopBeyond: STOP_SPREAD
 	};

@@ -1,7 +1,15 @@
 import { seededRandom } from '../shared';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { costOfMove, judgeMatch, matchCells, smallestGroupP05Ah, type MatchCell, type MatchControl } from '.';
+import {
+	costOfMove,
+	judgeMatch,
+	matchCells,
+	smallestGroupP05Ah,
+	smallestGroupRange,
+	type MatchCell,
+	type MatchControl
+} from '.';
 
 /** A clock that ticks a little at every look, so that a test never depends on the machine. */
 const control = (timeLimitS = 1000): MatchControl => {
@@ -190,11 +198,31 @@ it('says what a move by hand costs', () => {
 	).toEqual({ smallestChangeAh: -8, spreadChangeAh: 16 });
 });
 
+it('of sixteen groups that read alike the smallest holds less than any reads; of one, what it reads', () => {
+	const read = (n: number) => Array.from({ length: n }, (_, id) => ({ id, capacityAh: 100, capacitySdAh: 1 }));
+	const groups = (n: number) => read(n).map((c) => [c.id]);
+	const one = smallestGroupRange({ series: 1, parallel: 1, cells: read(1) }, groups(1));
+	expect(one.likely).toBeCloseTo(100, 0);
+	expect(one.low95).toBeCloseTo(98.04, 0);
+	const many = smallestGroupRange({ series: 16, parallel: 1, cells: read(16) }, groups(16));
+	// The mean smallest of sixteen normal draws lies 1.77 sd below; cells that read alike are more alike than their doubt.
+	expect(many.likely).toBeLessThan(99.9);
+	expect(many.likely).toBeGreaterThan(98.2);
+	expect(many.high95).toBeLessThan(100);
+	const sure = [{ id: 1, capacityAh: 100 }];
+	expect(smallestGroupRange({ series: 1, parallel: 1, cells: sure }, [[1]])).toEqual({
+		low95: 100,
+		likely: 100,
+		high95: 100
+	});
+});
+
 it('stops a set that should not be built', () => {
 	const judged = (capacities: number[]) => {
 		const result = matchCells({ series: 2, parallel: 1, cells: cells(capacities) }, control());
 		const { smallestGroupAh: arrivalSmallestAh } = result.arrivalOrder;
-		return judgeMatch({ ...result, groupSdAh: 0, arrivalSmallestAh, proof: null }, null)[0];
+		const smallestAh = { low95: 0, likely: 0, high95: 0 };
+		return judgeMatch({ ...result, groupSdAh: 0, smallestAh, arrivalSmallestAh, proof: null }, null)[0];
 	};
 	expect(judged([100, 80])).toMatchObject({ code: 'match-too-uneven', warmth: 'stop' });
 	expect(judged([100, 99.5])!.warmth).toBe('calm');

@@ -3,7 +3,7 @@ import {
 	arrivalOrderSummary,
 	judgeMatch,
 	refusalsOf,
-	smallestGroupP05Ah,
+	smallestGroupRange,
 	tooFewCells,
 	type BuildableCell,
 	type MatchCell,
@@ -190,7 +190,7 @@ function placedVerdicts(picture: BankPicture, { candidates, groups }: MatchState
 			smallestGroupAh: Math.min(...known),
 			spreadAh: Math.max(...known) - Math.min(...known),
 			groupSdAh: Math.max(...groups.map((g) => g.sdAh ?? 0)),
-			smallestGroupP05Ah: smallestGroupP05Ah(
+			smallestAh: smallestGroupRange(
 				problem,
 				groups.map((g) => [...g.cellIds])
 			),

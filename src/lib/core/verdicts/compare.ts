@@ -13,7 +13,7 @@ const FOLLOWS = new Set([
 	'chargeHigh',
 	'medianMohm',
 	'relativeDifference',
-	'smallestGroupP05Ah',
+	'smallestAh',
 	'low95',
 	'medianYears',
 	'high95'

@@ -1,10 +1,11 @@
+import type { Interval } from '../shared';
 import type { Measured, Said, Words } from './verdict';
 
 interface EvennessFacts {
 	spreadAh: Measured;
 	smallestGroupAh: Measured;
-	/** Smallest group at the 5 % quantile of its doubt, Ah. */
-	smallestGroupP05Ah: number;
+	/** What the smallest group really holds: of many that read alike, less than any reads. */
+	smallestAh: Interval;
 	lookBeyond: number;
 	stopBeyond: number;
 }
@@ -46,7 +47,7 @@ const evenness =
 	({ facts }: Said<EvennessFacts>) => ({
 		title,
 		finding: `The groups differ by ${facts.spreadAh.value.toFixed(1)} Ah, ${((100 * facts.spreadAh.value) / facts.smallestGroupAh.value).toFixed(1)} % of the smallest.`,
-		doubt: `At the 5 % quantile the smallest group holds ${facts.smallestGroupP05Ah.toFixed(1)} Ah.`,
+		doubt: `95 %: the smallest of them really holds ${facts.smallestAh.low95.toFixed(1)} to ${facts.smallestAh.high95.toFixed(1)} Ah, as the cells are known.`,
 		rule: `Look above ${facts.lookBeyond * 100} %, do not build above ${facts.stopBeyond * 100} % (default). The battery gives at most its smallest group.`,
 		next: uneven ? 'Replace or retest the cells of the smallest group.' : null
 	});

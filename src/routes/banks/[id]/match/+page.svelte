@@ -15,7 +15,7 @@
 		arrivalOrderSummary,
 		costOfMove,
 		judgeMatch,
-		smallestGroupP05Ah,
+		smallestGroupRange,
 		type BatchWish,
 		type MatchProblem,
 		type MatchProgress,
@@ -92,7 +92,7 @@
 						Math.hypot(...g.map((id) => data.candidates.find((c) => c.id === id)?.capacitySdAh ?? 0))
 					)
 				),
-				smallestGroupP05Ah: smallestGroupP05Ah(problem, arrangement.groups),
+				smallestAh: smallestGroupRange(problem, arrangement.groups),
 				arrivalSmallestAh: arrival.smallestGroupAh,
 				// Moved by hand, they are no longer what was searched.
 				proof:
