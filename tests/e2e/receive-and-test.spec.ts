@@ -116,6 +116,10 @@ test('a run by three notes tells when to look again, goes on after a reload, and
 	await page.reload();
 	await expect(page.getByLabel('After')).toHaveCount(3);
 	await expect(page.getByText('Look again')).toBeVisible({ timeout: 30_000 });
+	// What was stored before goes on being changed.
+	const taken = page.waitForResponse((r) => r.request().method() === 'PATCH' && r.url().includes('noted-runs'));
+	await page.getByLabel('it was charged to its tail before').check();
+	expect((await taken).status()).toBe(200);
 	await page.getByRole('button', { name: 'It has ended: keep it as a run' }).click();
 	await expect(page.getByText(`Run of ${cells[0]!.label} stored.`)).toBeVisible();
 	const { items } = await (await page.request.get(`/api/v1/runs?cellId=${cells[0]!.id}`)).json();
@@ -152,7 +156,7 @@ test('one live run at a thousand times by a protocol, paused for a while, gives 
 	test.setTimeout(240_000);
 	const made = await page.request.post('/api/v1/rehearsals', { data: { ready: 'first-crate' } });
 	const { id } = (await made.json()) as { id: number };
-	await page.request.post(`/api/v1/banks/${id}/rehearsal/hands`, { data: { timeFactor: 1000 } });
+	await page.request.post(`/api/v1/banks/${id}/rehearsal/hands`, { data: { timeFactor: 20 } });
 	await page.goto(`/banks/${id}/test`);
 	await page.waitForSelector('html[data-awake]');
 	await expect(page.getByRole('heading', { name: /Run R-01 live/ })).toBeVisible();
@@ -166,6 +170,7 @@ test('one live run at a thousand times by a protocol, paused for a while, gives 
 	await switchOn('Switch on …');
 	await page.getByRole('button', { name: 'Pause' }).click();
 	await expect(page.getByText('waits for you')).toBeVisible();
+	await page.request.post(`/api/v1/banks/${id}/rehearsal/hands`, { data: { timeFactor: 1000 } });
 	await switchOn('Go on …');
 	await expect(page.getByText('The capacity has been entered.')).toBeVisible({ timeout: 150_000 });
 	const { items } = await (await page.request.get(`/api/v1/runs?size=5&page=1`)).json();

@@ -62,7 +62,9 @@
 		line = line.then(() =>
 			attempt(async () => {
 				if (!run || run.cellId !== id) return;
-				const { id: runId, version, cellId: _, ...fields } = run;
+				const { id: runId, version, startedAt, currentA, powerW, cutoffV, notes, lookAgainAt, restS } = run;
+				const startedFull = run.startedFull ? true : null;
+				const fields = { startedAt, currentA, powerW, cutoffV, notes, lookAgainAt, restS, startedFull };
 				const written = JSON.parse(JSON.stringify(fields)) as object;
 				const stored = (runId
 					? await api.patch(`noted-runs/${runId}`, { ...written, version } as never)

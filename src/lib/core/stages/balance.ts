@@ -19,6 +19,8 @@ import { bankSubject, isInService, placedCells } from './picture-parts';
 import type { StageJudgement } from './stage-judgement';
 
 import { isCharging, type BalanceState } from './balance-state';
+/** Less than that went in, as a share of the row: it tells nothing of what they arrived with that the tail does not. */
+const TELLING = 0.03;
 /** Sets no further apart than this share of a cell are equally full (default). */
 const SETS_ALIKE = 0.01;
 
@@ -108,7 +110,7 @@ function afterwards(picture: BankPicture, { run, plan, progress, cells, earlier 
 	);
 	const tested = cells.every((c) => (inPlay.get(c.id)?.runs.length ?? 0) > 0);
 	const arrival =
-		progress!.deliveredAh > 0 && plan
+		plan && progress!.deliveredAh > TELLING * plan.totalAh
 			? [
 					say('arrival-by-charge', 'calm', subject, {
 						...{ deliveredAh: progress!.deliveredAh, totalAh: plan.totalAh },

@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import { ArrayMinSize, IsArray, IsInt, IsObject, IsString, MaxLength, ValidateNested } from 'class-validator';
+import { IsArray, IsInt, IsObject, IsString, MaxLength, ValidateNested } from 'class-validator';
 import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
 import { METHOD_KINDS, type MethodKind } from '$lib/core/method-run';
 import { AtMost, ClientKey, Maybe, Num, OneOf, When, Whole, YesNo } from '$lib/input/fields';
@@ -35,7 +35,7 @@ export class MethodRunInput {
 	@Whole(1, 2 ** 31) bankId!: number;
 	@OneOf(METHOD_KINDS) method!: MethodKind;
 	/** In the order they are taken in; all cells placed in the bank when missing. */
-	@Maybe() @IsArray() @ArrayMinSize(1) @AtMost(1024) @IsInt({ each: true }) cellIds?: number[] | null;
+	@Maybe() @IsArray() @AtMost(1024) @IsInt({ each: true }) cellIds?: number[] | null;
 	@IsObject() @ValidateNested() @Type(() => MethodSetupInput) setup: MethodSetupInput = new MethodSetupInput();
 	@Maybe() @When() endedAt?: string | null;
 	@Maybe() @ClientKey() clientKey?: string;
