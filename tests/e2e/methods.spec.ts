@@ -162,7 +162,7 @@ test('by a balancer: one that does nothing is caught by two nights, and smoke st
 		await send(page, 'post', 'method-entries', { methodRunId, step, volts: high, doneAt: iso(hours) });
 	await open(page, `${base}/steps`);
 	await expect(told(page, 'The balancer does not do what it should')).toBeVisible();
-	await page.getByText('smoke', { exact: true }).click();
+	await page.locator('summary', { hasText: 'smoke' }).click();
 	const besides = page.getByLabel('Other steps').locator('details[open]');
 	await besides.getByRole('button', { name: 'Write it down' }).click();
 	await expect(told(page, 'Stop: the balancer smoked or was hot')).toBeVisible();

@@ -52,7 +52,9 @@ async function paths(request: APIRequestContext): Promise<string[]> {
 		...['notes', 'queue', 'witnesses', 'loads'].map((view) => `/banks/${heronry}/test/${view}`),
 		`/banks/${cogwheel}/test/results`,
 		`/banks/${cogwheel}/match`,
-		...['charge', 'method', 'links', 'vessels'].map((view) => `/banks/${cogwheel}/balance/${view}`),
+		...['charge', 'method', 'steps', 'join', 'bars', 'links', 'vessels'].map(
+			(view) => `/banks/${cogwheel}/balance/${view}`
+		),
 		`/banks/${cogwheel}/build/leads`,
 		`/banks/${cogwheel}/build/joints`,
 		`/banks/${cogwheel}/build/wiring`,
