@@ -87,10 +87,10 @@ async function readLeads() {
 const wanted = (name) => !only || only.includes(name);
 const truthId = wanted('truth') ? await endedRehearsal() : null;
 const leadsId = wanted('build') ? await readLeads() : null;
-const live = wanted('live') || wanted('live-phone') ? await liveRun() : null;
+const live = wanted('live-phone') ? await liveRun() : null;
 
 const views = [
-	{ name: 'live', path: `/banks/${live?.bankId}/live/${live?.runId}`, size: WIDE },
+	{ name: 'steps', path: `/banks/${idOf('Fenwatch')}/balance/steps`, size: WIDE },
 	{ name: 'live-phone', path: `/banks/${live?.bankId}/live/${live?.runId}`, size: PHONE },
 	{ name: 'truth', path: `/banks/${truthId}/rehearsal`, size: WIDE },
 	{ name: 'build', path: `/banks/${leadsId}/build/leads`, size: WIDE },
