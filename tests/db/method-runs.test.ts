@@ -86,6 +86,11 @@ describe('a balance by steps', () => {
 		expect(await codes(bank.id)).toContain('links-still-on');
 		await expect(switchOn()).rejects.toMatchObject({ code: 'links-not-off' });
 		await write(run.id, 'links-read', { volts: [0, 0.01, 0], asked: true });
+		// A figure mended so that nothing follows from it is refused, and the run stands.
+		const trip = (await methodEntries.all({ methodRunId: run.id })).find((e) => e.step === 'tripped')!;
+		await expect(change('method-entries', trip.id, { version: trip.version, volts: [3.6] })).rejects.toMatchObject({
+			faults: [{ path: 'volts' }]
+		});
 		await switchOn();
 		expect(await codes(bank.id)).toContain('fast-tripped');
 	});
@@ -96,6 +101,9 @@ describe('a balance by steps', () => {
 		await refused('bottom', { cellIds: [ids[0], ids[0]] }).toMatchObject({ faults: [{ path: 'cellIds' }] });
 		await refused('fast', { cellIds: [999_999] }).toMatchObject({ faults: [{ path: 'cellIds' }] });
 		await refused('ready-made', { setup: { units: ['One'] } }).toMatchObject({ faults: [{ path: 'setup.units' }] });
+		await refused('ready-made', { setup: { units: ['One', 'One '] } }).toMatchObject({
+			faults: [{ path: 'setup.units' }]
+		});
 		await refused('sideways').toMatchObject({ faults: [{ path: 'method' }] });
 	});
 });

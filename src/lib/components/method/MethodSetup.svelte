@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
+	import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
 	import type { MethodKind, MethodSetup } from '$lib/core/method-run';
 	import { METHOD_NAMES } from './step-words';
 
@@ -23,6 +24,7 @@
 		...{ startV: null as number | null, triggerMv: null as number | null, hoursADay: null as number | null },
 		...{ growthAhADay: null as number | null, leadMohm: null as number | null },
 		...{ leastSeries: null as number | null, mostSeries: null as number | null },
+		...{ madeFor: '' as Chemistry | '' },
 		...{ units: '', unitAh: null as number | null, unitCells: null as number | null }
 	});
 	const OPTIONS = (Object.keys(METHOD_NAMES) as MethodKind[]).map((value) => ({ value, text: METHOD_NAMES[value] }));
@@ -31,20 +33,26 @@
 
 	async function begin(event: SubmitEvent) {
 		event.preventDefault();
-		const { units, triggerMv, leadMohm, ...rest } = setup;
+		const { units, triggerMv, leadMohm, madeFor, ...rest } = setup;
 		const names = units
 			.split(/[,;\n]+/)
 			.map((name) => name.trim())
 			.filter(Boolean);
 		await onbegin(method, method === 'ready-made' ? [] : [...order], {
 			...rest,
-			...{ triggerV: thousandth(triggerMv), leadOhm: thousandth(leadMohm), units: names.length ? names : null }
+			...{ triggerV: thousandth(triggerMv), leadOhm: thousandth(leadMohm), units: names.length ? names : null },
+			madeFor: madeFor || null
 		});
 	}
 </script>
 
 <form class="sheet grid gap-4 p-4" onsubmit={begin} aria-label="A balance step by step">
 	<Choice label="Which method?" bind:value={method} options={OPTIONS} />
+	{#if method === 'balancer'}<Choice
+			label="It is made for"
+			bind:value={setup.madeFor}
+			options={[{ value: '', text: 'not said' }, ...CHEMISTRIES.map((value) => ({ value, text: value }))]}
+		/>{/if}
 	{#if method === 'fast' || method === 'bottom'}
 		<div>
 			<p class="field-label">

@@ -48,7 +48,7 @@
 						label="Volts, in order"
 						bind:value={typed.volts}
 						placeholder="3.512 3.498 3.505 …"
-						hint="with spaces between"
+						hint="{step.count ?? ''} of them, with spaces between"
 						error={refused.volts}
 					/>
 				</div>

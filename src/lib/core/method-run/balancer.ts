@@ -64,7 +64,15 @@ function fitVerdicts({ setup }: MethodRun, world: MethodWorld): Verdict[] {
 	const cellV = balancerA && world.resistanceOhm ? balancerA * world.resistanceOhm : 0;
 	const leads =
 		triggerV && balancerA && ownV + cellV >= triggerV
-			? [say('balancer-leads', 'look', world.subject, { errorV: ownV, cellV, triggerV, balancerA })]
+			? [
+					say('balancer-leads', 'look', world.subject, {
+						errorV: ownV,
+						neighbourV: ownV / 2,
+						cellV,
+						triggerV,
+						balancerA
+					})
+				]
 			: [];
 	const early =
 		startV && startV < KNEE_V[world.chemistry]
@@ -164,7 +172,7 @@ export const followBalancer: FollowMethod = (run, world) => {
 				'read',
 				`Near full, above ${KNEE_V[world.chemistry].toFixed(2)} V: read every group within a minute, position 1 first, and the amperes into the battery.`,
 				volts,
-				{ also: ['currentA'] }
+				{ also: ['currentA'], count: world.series }
 			),
 			step(
 				'clamp',
@@ -172,11 +180,18 @@ export const followBalancer: FollowMethod = (run, world) => {
 				['currentA']
 			),
 			step('off-evening', 'Balancer off, charge ended, nothing drawn: read every group near full.', volts, {
-				also: ['currentA']
+				also: ['currentA'],
+				count: world.series
 			}),
-			step('off-morning', 'The next morning, still off: read them again.', volts, { also: ['currentA'] }),
-			step('on-evening', 'Another evening with it on: read every group near full.', volts, { also: ['currentA'] }),
-			step('on-morning', 'The morning after: read them again.', volts, { also: ['currentA'] }),
+			step('off-morning', 'The next morning, still off: read them again.', volts, {
+				also: ['currentA'],
+				count: world.series
+			}),
+			step('on-evening', 'Another evening with it on: read every group near full.', volts, {
+				also: ['currentA'],
+				count: world.series
+			}),
+			step('on-morning', 'The morning after: read them again.', volts, { also: ['currentA'], count: world.series }),
 			step(
 				'smoke',
 				'It smells, smokes or is hot: pull the balance plug, then the loads and the charger, and say so here.',

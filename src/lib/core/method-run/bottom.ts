@@ -169,7 +169,7 @@ export const followBottom: FollowMethod = (run, world) => {
 				'first-charge',
 				`In the first hours read every cell under charge, in order: ${run.cells.map((c) => c.label).join(', ')}. Stop at the first that reaches ${world.chargeLimitV.toFixed(2)} V.`,
 				['volts', 'currentA'],
-				{ also: ['ah'] }
+				{ also: ['ah'], count: run.cells.length }
 			)
 		);
 	const verdicts = [

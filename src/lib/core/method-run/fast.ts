@@ -70,7 +70,7 @@ export const followFast: FollowMethod = (run, world) => {
 					'tripped',
 					'When the BMS stops the charge: read every group at once, before they sink, position 1 first; and what went in.',
 					['volts'],
-					{ also: ['currentA', 'ah'] }
+					{ also: ['currentA', 'ah'], count: world.series }
 				)
 			]
 		};
@@ -119,7 +119,8 @@ export const followFast: FollowMethod = (run, world) => {
 						`Charger off. Take every series link off, then read across each pair of neighbours, far minus to far plus: ${world.series - 1} readings.`,
 						['volts'],
 						{
-							question: 'Is the balance plug out, and has the meter just read one cell right?'
+							question: 'Is the balance plug out, and has the meter just read one cell right?',
+							count: world.series - 1
 						}
 					)
 				]

@@ -61,6 +61,11 @@ export function refuseEntry(
 		last.unit === entry.unit
 	)
 		return { field: 'doneAt', message: 'The step before it was done later than that.' };
+	if (at.count !== null && entry.volts !== null && entry.volts.length !== at.count)
+		return {
+			field: 'volts',
+			message: `This takes ${at.count} volts, in order; ${entry.volts.length} ${entry.volts.length === 1 ? 'is' : 'are'} written.`
+		};
 	const missing = at.needs.find((f) => (f === 'asked' ? entry.asked !== true : entry[f] === null));
 	return missing ? { field: missing, message: `This step needs ${FIELD_NAMES[missing]}.` } : null;
 }

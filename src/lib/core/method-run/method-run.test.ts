@@ -134,6 +134,13 @@ describe('fast', () => {
 		expect(low95).toBeGreaterThanOrEqual(0);
 		expect(high95).toBeGreaterThan(low95);
 	});
+	it('takes a volt for each group and no less: what is left out is asked for', () => {
+		const short = refuseEntry(run('fast', [began]), world, entry('tripped', 2, { volts: [3.6, 3.5, 3.4] }));
+		expect(short).toMatchObject({ field: 'volts' });
+		expect(short!.message).toMatch(/takes 4 volts.*3 are/);
+		expect(refuseEntry(run('fast', [began, tripped]), world, links([0, 0, 0, 0]))).toMatchObject({ field: 'volts' });
+		expect(refuseEntry(run('balancer', []), world, entry('read', 1, { volts: [3.5] }))?.message).toMatch(/1 is/);
+	});
 	it('a trip below the knee is no full cell, and nothing is done by it', () => {
 		const early = entry('tripped', 2, { volts: [3.32, 3.33, 3.31, 3.32] });
 		const state = followMethod(run('fast', [began, early, links([0, 0, 0]), entry('finished', 5)]), world);

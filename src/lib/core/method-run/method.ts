@@ -104,6 +104,8 @@ export interface NextStep {
 	needs: readonly EntryField[];
 	/** A question that has to be answered with yes before it is done. */
 	question: string | null;
+	/** How many volts are asked for, where they are; null: none are. */
+	count: number | null;
 }
 
 /** Somebody is wanted at that moment. */
@@ -135,7 +137,7 @@ export const step = (
 	name: string,
 	does: string,
 	needs: readonly EntryField[],
-	more: Partial<Pick<NextStep, 'cell' | 'unit' | 'from' | 'question'>> & { also?: readonly EntryField[] } = {}
+	more: Partial<Pick<NextStep, 'cell' | 'unit' | 'from' | 'question' | 'count'>> & { also?: readonly EntryField[] } = {}
 ): NextStep => ({
 	step: name,
 	does,
@@ -144,5 +146,6 @@ export const step = (
 	cell: more.cell ?? null,
 	unit: more.unit ?? null,
 	from: more.from ?? null,
-	question: more.question ?? null
+	question: more.question ?? null,
+	count: more.count ?? null
 });

@@ -197,7 +197,8 @@ export const followReadyMade: FollowMethod = (run, world) => {
 			...(full
 				? [
 						step('series-full', 'At the end of a charge in series: read each battery, in order.', ['volts'], {
-							also: ['currentA']
+							also: ['currentA'],
+							count: units.length
 						})
 					]
 				: []),

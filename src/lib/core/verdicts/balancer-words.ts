@@ -27,7 +27,7 @@ export interface BalancerFacts {
 	/** A balancer that is not made for this battery. */
 	'balancer-unfit': { wrong: ('chemistry' | 'series')[]; series: number; madeFor: string | null };
 	/** Its leads and the cells drop more than it starts at. */
-	'balancer-leads': { errorV: number; cellV: number; triggerV: number; balancerA: number };
+	'balancer-leads': { errorV: number; neighbourV: number; cellV: number; triggerV: number; balancerA: number };
 	/** It starts where voltages say nothing of charge. */
 	'balancer-starts-low': { startV: number; kneeV: number };
 	/** It was seen to work. */
@@ -115,9 +115,9 @@ export const BALANCER_WORDS: Words<BalancerFacts> = {
 		rule: 'Chemistry and count of groups have to be those it is made for.',
 		next: 'Do not plug it in. Its sheet says what it takes.'
 	}),
-	'balancer-leads': ({ facts: { errorV, cellV, triggerV, balancerA } }) => ({
+	'balancer-leads': ({ facts: { errorV, neighbourV, cellV, triggerV, balancerA } }) => ({
 		title: 'It stops itself too early',
-		finding: `At ${balancerA.toFixed(1)} A its leads drop ${Math.round(errorV * 1000)} mV${cellV > 0 ? ` and the cell ${Math.round(cellV * 1000)} mV` : ''}; it starts at ${Math.round(triggerV * 1000)} mV.`,
+		finding: `At ${balancerA.toFixed(1)} A its leads drop ${Math.round(errorV * 1000)} mV${cellV > 0 ? ` and the cell ${Math.round(cellV * 1000)} mV` : ''}; it starts at ${Math.round(triggerV * 1000)} mV. Meanwhile each neighbour is read ${Math.round(neighbourV * 1000)} mV high: a BMS on the same leads trips so much early.`,
 		doubt: null,
 		rule: 'Twice current times the resistance of one lead, and current times that of the cell (models §24).',
 		next: 'Thicker, shorter and equal leads; or count on less than its current.'

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
-import { refuseEntry } from '$lib/core/method-run';
+import { followMethod, refuseEntry } from '$lib/core/method-run';
+import { CoreError } from '$lib/core/shared';
 import { InputError } from '$lib/input/validate';
 import { defineKind } from '../kind';
 import { methodOf } from '../method-runs/follow';
@@ -34,5 +35,14 @@ export const methodEntryKind = defineKind<MethodEntryRow>({
 	keyed: true,
 	archivedWith: 'methodRunId',
 	prepare: inItsTurn,
+	async check({ methodRunId }, tx) {
+		const { run, world } = await methodOf(await methodRuns.get(methodRunId, tx), tx);
+		try {
+			followMethod(run, world);
+		} catch (error) {
+			if (!(error instanceof CoreError)) throw error;
+			throw new InputError([{ path: 'volts', message: `Nothing follows from these figures: ${error.message}` }]);
+		}
+	},
 	banksOf: async ({ methodRunId }, tx) => tx('method_runs').where({ id: methodRunId }).pluck('bank_id')
 });

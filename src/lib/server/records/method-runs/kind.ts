@@ -2,6 +2,7 @@ import { ServiceError } from '../../errors';
 import { balanceRuns } from '../balance-runs/row';
 import { InputError } from '$lib/input/validate';
 import { placedIn } from '../balance-runs/row-of-cells';
+import { banks } from '../banks/row';
 import { cells } from '../cells/row';
 import { defineKind } from '../kind';
 import { MethodRunInput } from './input';
@@ -34,6 +35,11 @@ export const methodRunKind = defineKind<MethodRunRow>({
 			if (charging)
 				throw new ServiceError(409, 'charging', 'A charge side by side goes on: end it first, then begin this.');
 		}
+		const units = (setup.units ?? []).map((name) => name.trim());
+		if (units.some((name) => !name) || new Set(units).size !== units.length)
+			throw new InputError([{ path: 'setup.units', message: 'Each battery needs a name of its own.' }]);
+		if (before === null && method === 'fast' && (await banks.get(bankId, tx)).series < 2)
+			throw new InputError([{ path: 'method', message: 'A charge in series takes two groups or more in series.' }]);
 		if (new Set(cellIds ?? []).size !== (cellIds ?? []).length)
 			throw new InputError([{ path: 'cellIds', message: 'A cell is named twice.' }]);
 		if (before === null && cellIds?.length) {
