@@ -1,4 +1,4 @@
-// The vessels as they play in a browser: what a frame takes from the step to the layout it ends in.
+// The vessels as they play in a browser: what a frame takes from asking the worker for a step to the layout it ends in.
 import { chromium } from '@playwright/test';
 import { withApplication } from './bench-server.mjs';
 
@@ -31,17 +31,21 @@ export const benchDraw = () =>
 			const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 			await page.addInitScript(() => {
 				window.frameTimes = [];
-				const every = window.setInterval;
-				window.setInterval = (work, ms, ...rest) =>
-					every(async () => {
-						const begun = performance.now();
-						work(...rest);
-						// The page draws in a microtask; reading a box makes it lay out.
-						await Promise.resolve();
-						await Promise.resolve();
-						for (const svg of document.querySelectorAll('main svg, svg')) svg.getBoundingClientRect();
-						if (ms < 100) window.frameTimes.push(performance.now() - begun);
-					}, ms);
+				let begun = 0;
+				const post = Worker.prototype.postMessage;
+				Worker.prototype.postMessage = function (...sent) {
+					begun = performance.now();
+					return post.apply(this, sent);
+				};
+				addEventListener('DOMContentLoaded', () =>
+					new MutationObserver((changes) => {
+						if (begun === 0 || !changes.some((c) => c.target.classList?.contains('water'))) return;
+						// Reading a box makes the page lay out what it has drawn.
+						for (const svg of document.querySelectorAll('svg')) svg.getBoundingClientRect();
+						window.frameTimes.push(performance.now() - begun);
+						begun = 0;
+					}).observe(document.documentElement, { subtree: true, attributes: true })
+				);
 			});
 			await page.goto(`${site}/banks/${bankId}/balance/vessels`);
 			await page.waitForSelector('html[data-awake]');
@@ -63,7 +67,7 @@ export const benchDraw = () =>
 			const p95 = sorted[Math.floor(0.95 * sorted.length)];
 			const holds = p95 <= BOUND_MS && shown === CELLS;
 			console.log(
-				`${holds ? 'holds ' : 'BROKEN'}  a frame of ${shown} vessels in a browser, from the step to the layout (${times.length} frames): p95 ${p95.toFixed(1)} ms, median ${sorted[sorted.length >> 1].toFixed(1)} ms (bound: p95 ≤ ${BOUND_MS} ms)`
+				`${holds ? 'holds ' : 'BROKEN'}  a frame of ${shown} vessels in a browser, from the question to the worker to the layout (${times.length} frames): p95 ${p95.toFixed(1)} ms, median ${sorted[sorted.length >> 1].toFixed(1)} ms (bound: p95 ≤ ${BOUND_MS} ms)`
 			);
 			return holds;
 		} finally {

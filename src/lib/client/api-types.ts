@@ -14245,6 +14245,7 @@ export interface components {
             madeFor?: ("LFP" | "LTO" | "NMC") | null;
             mostSeries?: number | null;
             startV?: number | null;
+            stopV?: number | null;
             triggerV?: number | null;
             unitAh?: number | null;
             unitCells?: number | null;

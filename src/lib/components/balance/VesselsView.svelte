@@ -3,11 +3,11 @@
 	import { scaleLinear } from 'd3-scale';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import { vesselsJob } from '$lib/client/vessels-job';
 	import { settingApart } from '$lib/client/set-apart';
 	import {
 		CHALLENGES,
 		createVessels,
-		moveCharge,
 		pour,
 		usableAh,
 		voltsOf,
@@ -43,6 +43,7 @@
 
 	function restart() {
 		pause();
+		job.forget();
 		vessels = challenge ? challenge.start : begun();
 		[stop, chosen, selected] = [null, null, 0];
 	}
@@ -52,17 +53,24 @@
 	}
 	/** A step through all, at 0.2 C. */
 	const C_RATE = 0.2;
-	function step(direction: 1 | -1, share = 0.01) {
+	const job = vesselsJob();
+	let busy = false;
+	async function step(direction: 1 | -1, share = 0.01) {
+		// A frame that is not done yet is not overtaken.
+		if (busy) return;
+		busy = true;
 		const meanAh = vessels.capacityAh.reduce((a, b) => a + b, 0) / vessels.capacityAh.length;
-		const moved = moveCharge(
-			vessels,
-			direction * share * meanAh,
-			bank.chemistry,
-			{ activeA, triggerV: 0.01 },
-			share / C_RATE
-		);
+		const balancer = { activeA, triggerV: 0.01 };
+		const moved = await job
+			.move(vessels, direction * share * meanAh, bank.chemistry, balancer, share / C_RATE)
+			.finally(() => (busy = false));
+		if (!moved) return;
 		[vessels, stop] = [moved.vessels, moved.stop];
 		if (stop) pause();
+	}
+	function pourInto(ah: number) {
+		job.forget();
+		[vessels, stop] = [pour(vessels, selected, ah), null];
 	}
 	const FRAME_MS = 40;
 	let timer: ReturnType<typeof setInterval> | undefined;
@@ -75,9 +83,12 @@
 		pause();
 		if (!goesOn) return;
 		playing = direction;
-		timer = setInterval(() => step(direction, 0.006), FRAME_MS);
+		timer = setInterval(() => void step(direction, 0.006), FRAME_MS);
 	}
-	onDestroy(() => clearInterval(timer));
+	onDestroy(() => {
+		clearInterval(timer);
+		job.end();
+	});
 
 	const volts = $derived(voltsOf(vessels, bank.chemistry));
 	const stops = $derived(whoStops(vessels));
@@ -146,14 +157,14 @@
 			</svg>
 		</div>
 		<div class="flex flex-wrap gap-2">
-			<button class="btn tap" onclick={() => step(-1)}>− a little</button>
+			<button class="btn tap" onclick={() => void step(-1)}>− a little</button>
 			<button class="btn btn-primary tap" aria-pressed={playing === -1} onclick={() => play(-1)}
 				>{playing === -1 ? 'Pause' : 'Run it down'}</button
 			>
 			<button class="btn btn-primary tap" aria-pressed={playing === 1} onclick={() => play(1)}
 				>{playing === 1 ? 'Pause' : 'Charge it'}</button
 			>
-			<button class="btn tap" onclick={() => step(1)}>+ a little</button>
+			<button class="btn tap" onclick={() => void step(1)}>+ a little</button>
 			<button class="btn tap" onclick={restart}>From the beginning</button>
 		</div>
 		<p role="status" class="text-lg">
@@ -206,12 +217,8 @@
 			<select class="select tap w-32" aria-label="Cell" bind:value={selected}>
 				{#each names as name, i (i)}<option value={i}>{name}</option>{/each}
 			</select>
-			<button class="btn tap" onclick={() => ([vessels, stop] = [pour(vessels, selected, POUR_AH), null])}
-				>Pour in {POUR_AH} Ah</button
-			>
-			<button class="btn tap" onclick={() => ([vessels, stop] = [pour(vessels, selected, -POUR_AH), null])}
-				>Take out {POUR_AH} Ah</button
-			>
+			<button class="btn tap" onclick={() => pourInto(POUR_AH)}>Pour in {POUR_AH} Ah</button>
+			<button class="btn tap" onclick={() => pourInto(-POUR_AH)}>Take out {POUR_AH} Ah</button>
 		</div>
 		{#if challenge && challenge.asks !== 'vessels'}
 			<div class="flex flex-wrap gap-2" role="group" aria-label="Your answer">

@@ -21,6 +21,7 @@
 	const labels = $derived(new Map(cells.map((c) => [c.id, c.label])));
 	const setup = $state({
 		...{ currentA: null as number | null, cellSupplyA: null as number | null, balancerA: null as number | null },
+		...{ stopV: null as number | null },
 		...{ startV: null as number | null, triggerMv: null as number | null, hoursADay: null as number | null },
 		...{ growthAhADay: null as number | null, leadMohm: null as number | null },
 		...{ leastSeries: null as number | null, mostSeries: null as number | null },
@@ -95,6 +96,7 @@
 			<Field label="It moves" unit="A" type="number" min="0" bind:value={setup.balancerA} />
 			<Field label="Hours a day near full" unit="h" type="number" min="0" max="24" bind:value={setup.hoursADay} />
 			<Field label="Starts at" unit="V" type="number" bind:value={setup.startV} />
+			<Field label="Cuts off below" unit="V" type="number" bind:value={setup.stopV} hint="as it starts when blank" />
 			<Field label="when apart by" unit="mV" type="number" bind:value={setup.triggerMv} />
 			<Field label="One of its leads" unit="mΩ" type="number" min="0" bind:value={setup.leadMohm} />
 			<Field

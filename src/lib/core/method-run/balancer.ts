@@ -43,7 +43,7 @@ function nightAh(run: MethodRun, world: MethodWorld, which: 'off' | 'on'): { ah:
 
 /** Whether it fits this battery at all. */
 function fitVerdicts({ setup }: MethodRun, world: MethodWorld): Verdict[] {
-	const { madeFor, leastSeries, mostSeries, balancerA, leadOhm, triggerV, startV } = setup;
+	const { madeFor, leastSeries, mostSeries, balancerA, leadOhm, triggerV, startV, stopV } = setup;
 	const wrong = [
 		...(madeFor && madeFor !== world.chemistry ? (['chemistry'] as const) : []),
 		...((leastSeries && world.series < leastSeries) || (mostSeries && world.series > mostSeries)
@@ -74,9 +74,10 @@ function fitVerdicts({ setup }: MethodRun, world: MethodWorld): Verdict[] {
 					})
 				]
 			: [];
+	const lowestV = startV && stopV ? Math.min(startV, stopV) : (stopV ?? startV);
 	const early =
-		startV && startV < KNEE_V[world.chemistry]
-			? [say('balancer-starts-low', 'look', world.subject, { startV, kneeV: KNEE_V[world.chemistry] })]
+		lowestV && lowestV < KNEE_V[world.chemistry]
+			? [say('balancer-starts-low', 'look', world.subject, { downToV: lowestV, kneeV: KNEE_V[world.chemistry] })]
 			: [];
 	return [...unfit, ...leads, ...early];
 }

@@ -190,6 +190,8 @@ describe('by a balancer', () => {
 		expect(codes(run('balancer', [], { madeFor: 'NMC' }))).toContain('balancer-unfit');
 		expect(codes(run('balancer', [], { leastSeries: 8 }))).toContain('balancer-unfit');
 		expect(codes(run('balancer', [], { startV: 3.2 }))).toContain('balancer-starts-low');
+		expect(codes(run('balancer', [], { startV: 3.45, stopV: 3.3 }))).toContain('balancer-starts-low');
+		expect(codes(run('balancer', [], { startV: 3.45 }))).not.toContain('balancer-starts-low');
 		// 2 A through 5 mΩ twice, and 0.5 mΩ of the cell: 21 mV.
 		const leads = { balancerA: 2, leadOhm: 0.005 };
 		expect(codes(run('balancer', [], { ...leads, triggerV: 0.02 }))).toContain('balancer-leads');

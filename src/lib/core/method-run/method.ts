@@ -38,6 +38,8 @@ export interface MethodSetup {
 	balancerA?: number | null;
 	active?: boolean | null;
 	startV?: number | null;
+	/** Below this it no longer works, V; as it starts when missing. */
+	stopV?: number | null;
 	triggerV?: number | null;
 	hoursADay?: number | null;
 	/** What parts them meanwhile, Ah a day. */

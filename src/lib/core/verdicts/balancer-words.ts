@@ -28,8 +28,8 @@ export interface BalancerFacts {
 	'balancer-unfit': { wrong: ('chemistry' | 'series')[]; series: number; madeFor: string | null };
 	/** Its leads and the cells drop more than it starts at. */
 	'balancer-leads': { errorV: number; neighbourV: number; cellV: number; triggerV: number; balancerA: number };
-	/** It starts where voltages say nothing of charge. */
-	'balancer-starts-low': { startV: number; kneeV: number };
+	/** It works where voltages say nothing of charge. */
+	'balancer-starts-low': { downToV: number; kneeV: number };
 	/** It was seen to work. */
 	'balancer-works': Work;
 	/** It was seen not to do what it should. */
@@ -122,12 +122,12 @@ export const BALANCER_WORDS: Words<BalancerFacts> = {
 		rule: 'Twice current times the resistance of one lead, and current times that of the cell (models §24).',
 		next: 'Thicker, shorter and equal leads; or count on less than its current.'
 	}),
-	'balancer-starts-low': ({ facts: { startV, kneeV } }) => ({
+	'balancer-starts-low': ({ facts: { downToV, kneeV } }) => ({
 		title: 'It works where volts say nothing',
-		finding: `It starts at ${startV.toFixed(2)} V; charge shows above ${kneeV.toFixed(2)} V.`,
+		finding: `It works down to ${downToV.toFixed(2)} V; charge shows above ${kneeV.toFixed(2)} V.`,
 		doubt: null,
 		rule: 'On the flat part it follows resistance and hysteresis, and undoes by night what it did near full.',
-		next: `Set its start to ${kneeV.toFixed(2)} V or above.`
+		next: `Set its start and its cut-off to ${kneeV.toFixed(2)} V or above.`
 	}),
 	'balancer-works': work('The balancer works', null),
 	'balancer-idle': work(

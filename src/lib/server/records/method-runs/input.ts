@@ -11,6 +11,7 @@ export class MethodSetupInput {
 	@Maybe() @Num(0.001, 100) balancerA?: number | null;
 	@Maybe() @YesNo() active?: boolean | null;
 	@Maybe() @Num(0.5, 5) startV?: number | null;
+	@Maybe() @Num(0.5, 5) stopV?: number | null;
 	@Maybe() @Num(0.0001, 1) triggerV?: number | null;
 	@Maybe() @Num(0, 24) hoursADay?: number | null;
 	@Maybe() @Num(0, 100) growthAhADay?: number | null;
