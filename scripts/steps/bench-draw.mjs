@@ -1,4 +1,4 @@
-// The vessels as they play in a browser: what a frame takes from asking the worker for a step to the layout it ends in.
+// The vessels as they play in a browser: what a frame takes from its tick, with a step by the worker, to the layout it ends in.
 import { chromium } from '@playwright/test';
 import { withApplication } from './bench-server.mjs';
 
@@ -32,11 +32,15 @@ export const benchDraw = () =>
 			await page.addInitScript(() => {
 				window.frameTimes = [];
 				let begun = 0;
-				const post = Worker.prototype.postMessage;
-				Worker.prototype.postMessage = function (...sent) {
-					begun = performance.now();
-					return post.apply(this, sent);
-				};
+				const every = window.setInterval;
+				window.setInterval = (tick, ...more) =>
+					every(
+						() => {
+							begun = performance.now();
+							tick();
+						},
+						...more
+					);
 				addEventListener('DOMContentLoaded', () =>
 					new MutationObserver((changes) => {
 						if (begun === 0 || !changes.some((c) => c.target.classList?.contains('water'))) return;
@@ -57,9 +61,11 @@ export const benchDraw = () =>
 				for (const way of [down, up]) {
 					await way.click();
 					await page.waitForTimeout(2500);
-					// It pauses by itself where a cell stops it.
-					const pause = page.getByRole('button', { name: 'Pause' });
-					if (await pause.count()) await pause.click();
+					// It may pause by itself at the same moment, where a cell stops it.
+					await page
+						.getByRole('button', { name: 'Pause' })
+						.click({ timeout: 200 })
+						.catch(() => {});
 				}
 				times = await page.evaluate(() => window.frameTimes);
 			}
@@ -67,7 +73,7 @@ export const benchDraw = () =>
 			const p95 = sorted[Math.floor(0.95 * sorted.length)];
 			const holds = p95 <= BOUND_MS && shown === CELLS;
 			console.log(
-				`${holds ? 'holds ' : 'BROKEN'}  a frame of ${shown} vessels in a browser, from the question to the worker to the layout (${times.length} frames): p95 ${p95.toFixed(1)} ms, median ${sorted[sorted.length >> 1].toFixed(1)} ms (bound: p95 ≤ ${BOUND_MS} ms)`
+				`${holds ? 'holds ' : 'BROKEN'}  a frame of ${shown} vessels in a browser, from its tick to the layout (${times.length} frames): p95 ${p95.toFixed(1)} ms, median ${sorted[sorted.length >> 1].toFixed(1)} ms (bound: p95 ≤ ${BOUND_MS} ms)`
 			);
 			return holds;
 		} finally {

@@ -1,33 +1,26 @@
 import { wrap, type Remote } from 'comlink';
-import type { moveCharge } from '$lib/core/vessels';
 import type { VesselsWorker } from '$lib/workers/vessels-worker';
+import { movesAhead, type MovesAhead } from './moves-ahead';
 
-type Move = typeof moveCharge;
-
-export interface VesselsJob {
-	/** The next state; null where another move, or something else, has been begun meanwhile. */
-	move(...asked: Parameters<Move>): Promise<ReturnType<Move> | null>;
-	/** Whatever is under way counts no more. */
-	forget(): void;
+export interface VesselsJob extends MovesAhead {
 	end(): void;
 }
+
+const AT_ONCE = 12;
 
 /** Moves charge in a worker of its own, begun with the first move. */
 export function vesselsJob(): VesselsJob {
 	let worker: Worker | null = null;
 	let remote: Remote<VesselsWorker> | null = null;
-	let turn = 0;
+	const moves = movesAhead((vessels, how) => {
+		worker ??= new Worker(new URL('../workers/vessels-worker.ts', import.meta.url), { type: 'module' });
+		remote ??= wrap<VesselsWorker>(worker);
+		return remote.moves(AT_ONCE, vessels, ...how);
+	});
 	return {
-		async move(...asked) {
-			const mine = ++turn;
-			worker ??= new Worker(new URL('../workers/vessels-worker.ts', import.meta.url), { type: 'module' });
-			remote ??= wrap<VesselsWorker>(worker);
-			const moved = await remote.move(...asked);
-			return mine === turn ? moved : null;
-		},
-		forget: () => void turn++,
+		...moves,
 		end() {
-			turn++;
+			moves.forget();
 			worker?.terminate();
 			worker = remote = null;
 		}

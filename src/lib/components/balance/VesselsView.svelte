@@ -1,6 +1,5 @@
 <script lang="ts">
 	import { onDestroy, untrack, type Snippet } from 'svelte';
-	import { scaleLinear } from 'd3-scale';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import { vesselsJob } from '$lib/client/vessels-job';
@@ -17,6 +16,7 @@
 		type Vessels
 	} from '$lib/core/vessels';
 	import type { BalanceData } from './balance-data';
+	import VesselsDrawing from './VesselsDrawing.svelte';
 
 	let { data, views }: { data: BalanceData; views: Snippet } = $props();
 	const bank = $derived(data.overview.bank);
@@ -95,15 +95,6 @@
 	const gives = $derived(usableAh(vessels));
 	const solved = $derived(challenge?.isSolved({ vessels, chosen }, bank.chemistry) ?? false);
 	const POUR_AH = $derived(Math.max(1, Math.round(0.02 * Math.max(...vessels.capacityAh))));
-
-	let WIDTH = $state(720);
-	const HEIGHT = 230;
-	const FOOT = 34;
-	const y = $derived(scaleLinear([0, Math.max(...vessels.capacityAh)], [HEIGHT - FOOT, 16]));
-	const slot = $derived(WIDTH / vessels.capacityAh.length);
-	const wide = $derived(Math.min(64, slot * 0.62));
-	const x = $derived((i: number) => i * slot + (slot - wide) / 2);
-	const v = $derived(scaleLinear([Math.min(3.15, Math.min(...volts)), Math.max(3.4, Math.max(...volts))], [50, 8]));
 </script>
 
 <StagePage
@@ -120,42 +111,7 @@
 				<button class="btn tap" onclick={() => take(null)}>Back to the string</button>
 			</div>
 		{/if}
-		<div bind:clientWidth={WIDTH}>
-			<svg viewBox="0 0 {WIDTH} {HEIGHT}" class="w-full" role="img" aria-label="Charge in each cell">
-				{#each vessels.capacityAh as ah, i (i)}
-					<g class:picked={i === selected}>
-						<rect
-							class="water"
-							x={x(i)}
-							width={wide}
-							y={y(vessels.chargeAh[i]!)}
-							height={y(0) - y(vessels.chargeAh[i]!)}
-						/>
-						<rect
-							class="vessel"
-							data-stops={stop?.cell === i ? stop.end : null}
-							x={x(i)}
-							width={wide}
-							y={y(ah)}
-							height={y(0) - y(ah)}
-							rx="4"
-						/>
-						<text x={x(i) + wide / 2} y={HEIGHT - 18} text-anchor="middle">{names[i]}</text>
-						<text class="minor" x={x(i) + wide / 2} y={HEIGHT - 4} text-anchor="middle"
-							>{vessels.chargeAh[i]!.toFixed(0)} of {ah.toFixed(0)}</text
-						>
-					</g>
-				{/each}
-			</svg>
-			<svg viewBox="0 0 {WIDTH} 66" class="w-full" role="img" aria-label="Rest volts of each cell">
-				<line class="axis" x1="0" x2={WIDTH} y1={v(3.3)} y2={v(3.3)} />
-				<text class="minor" x="2" y={v(3.3) - 3}>3.30 V</text>
-				{#each volts as reading, i (i)}
-					<circle cx={x(i) + wide / 2} cy={v(reading)} r="5" class="dot" />
-					<text class="minor" x={x(i) + wide / 2} y={64} text-anchor="middle">{reading.toFixed(3)}</text>
-				{/each}
-			</svg>
-		</div>
+		<VesselsDrawing {vessels} {volts} {names} {stop} {selected} />
 		<div class="flex flex-wrap gap-2">
 			<button class="btn tap" onclick={() => void step(-1)}>− a little</button>
 			<button class="btn btn-primary tap" aria-pressed={playing === -1} onclick={() => play(-1)}
@@ -254,37 +210,3 @@
 		</ol>
 	</section>
 </StagePage>
-
-<style>
-	.vessel {
-		fill: none;
-		stroke: var(--color-base-content);
-		stroke-width: 1.6;
-	}
-	.picked .vessel {
-		stroke-width: 3;
-	}
-	.vessel[data-stops='full'],
-	.vessel[data-stops='empty'] {
-		stroke: var(--ember);
-		stroke-width: 4;
-	}
-	.water {
-		fill: var(--measure-2);
-	}
-	text {
-		font-size: 13px;
-		fill: var(--color-base-content);
-	}
-	.minor {
-		font-size: 11px;
-	}
-	.axis {
-		stroke: var(--line);
-		stroke-dasharray: 3 4;
-	}
-	.dot {
-		fill: var(--measure-4);
-		stroke: var(--color-base-content);
-	}
-</style>
