@@ -40,7 +40,7 @@ describe('groups that should not be in series', () => {
 		await expect(acceptMatch(bank.id, unlike)).rejects.toMatchObject({
 			status: 409,
 			code: 'should-not-be-built',
-			message: expect.stringContaining('groups 22 % apart in capacity')
+			message: expect.stringContaining('Groups 25 % of the smallest apart in capacity')
 		});
 		await expect(acceptMatch(bank.id, { ...unlike, despite: '  ' })).rejects.toMatchObject({ status: 409 });
 		expect((await batteries.all({ bankId: bank.id }))[0]).toMatchObject({ builtDespite: null });

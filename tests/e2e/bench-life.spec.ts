@@ -132,6 +132,8 @@ test('matching can be dragged and accepted', async ({ page, request }) => {
 	const spares = page.getByLabel('Spares');
 	await expect(spares.getByText('B-03')).toBeVisible();
 	const dragged = page.getByLabel(/^B-01, 104\.0 Ah/);
+	await dragged.hover();
+	await spares.hover();
 	const from = (await dragged.boundingBox())!;
 	const to = (await spares.boundingBox())!;
 	await page.mouse.move(from.x + 20, from.y + 10);
@@ -194,4 +196,54 @@ test('two people ticking and logging see each other’s work, and nothing is ove
 	await expect(other.getByText('was changed elsewhere', { exact: false })).toBeVisible();
 	await page.reload();
 	await expect(page.getByRole('checkbox').first()).toBeChecked();
+});
+
+test('cells travel from their places in the crate to their places in the battery; one left out there is a spare', async ({
+	page,
+	request
+}) => {
+	const id = await prepared(request, 'Journey', 6, [104, 101, 103.8, 96, 102.5, 103.5]);
+	await page.emulateMedia({ reducedMotion: 'no-preference' });
+	await page.addInitScript(() => {
+		const ways: [string, string][] = [];
+		const animate = Element.prototype.animate;
+		Element.prototype.animate = function (frames, how) {
+			if (this instanceof HTMLElement && this.dataset.cell)
+				ways.push([this.dataset.cell, String((frames as Keyframe[])[0]!.transform)]);
+			return animate.call(this, frames, how);
+		};
+		Object.assign(window, { ways });
+	});
+	const ways = () => page.evaluate(() => (window as unknown as { ways: [string, string][] }).ways);
+	await page.goto(`/banks/${id}/match`);
+	const crate = page.getByLabel('Measured cells as they came, Ah');
+	await expect(crate.getByRole('button')).toHaveCount(6);
+	await crate.getByRole('button', { name: /^B-01/ }).click();
+	await page.getByRole('button', { name: 'Leave it out' }).click();
+	await expect(crate.getByRole('button', { name: /^B-01.*left out/ })).toBeVisible();
+	const lay = await page.locator('[data-cell]').evaluateAll((cells) =>
+		cells.map((c) => ({
+			id: c.getAttribute('data-cell')!,
+			x: c.getBoundingClientRect().x,
+			y: c.getBoundingClientRect().y
+		}))
+	);
+	await page.getByRole('button', { name: 'Match the cells' }).click();
+	await expect(page.getByLabel('Spares').getByText('B-01')).toBeVisible();
+	await expect.poll(async () => (await ways()).length).toBe(6);
+	await page.waitForTimeout(1200);
+	const [first, way] = (await ways())[0]!;
+	const [dx, dy] = way.match(/-?[\d.]+/g)!.map(Number);
+	const now = (await page.locator(`[data-cell="${first}"]`).boundingBox())!;
+	const was = lay.find((l) => l.id === first)!;
+	expect(now.x + dx!).toBeCloseTo(was.x, 0);
+	// A line that tells of the search stands above them meanwhile.
+	expect(Math.abs(now.y + dy! - was.y)).toBeLessThan(80);
+
+	await page.emulateMedia({ reducedMotion: 'reduce' });
+	const before = (await ways()).length;
+	await page.getByRole('button', { name: 'Exchange B-01' }).click();
+	await page.getByRole('button', { name: 'Exchange B-02' }).click();
+	await expect(page.getByText(/B-01 and B-02 changed places|B-02 and B-01 changed places/)).toBeVisible();
+	expect((await ways()).length).toBe(before);
 });

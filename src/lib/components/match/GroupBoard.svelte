@@ -1,17 +1,23 @@
-<script lang="ts">
-	import { dndzone, type DndEvent } from 'svelte-dnd-action';
-	import { travel } from './travel.svelte';
-	import type { Arrangement } from './arrangement';
-
-	interface BoardCell {
+<script lang="ts" module>
+	/** A measured cell as it is drawn in its group. */
+	export interface BoardCell {
 		id: number;
 		label: string;
 		capacityAh: number;
 		plusTurned: boolean;
 	}
+</script>
+
+<script lang="ts">
+	import { dndzone, type DndEvent } from 'svelte-dnd-action';
+	import CellFace from '$lib/components/tray/CellFace.svelte';
+	import type { Arrangement } from './arrangement';
+
 	interface Props {
 		arrangement: Arrangement;
 		cells: BoardCell[];
+		/** Of each cell, 0..1. */
+		shades: ReadonlyMap<number, number>;
 		/** Groups a battery, to head the columns. */
 		series: number;
 		selectedId: number | null;
@@ -19,27 +25,12 @@
 		/** A cell was dropped on a group index or on the spares. */
 		ondrop: (cellId: number, target: number | 'spares') => void;
 	}
-	let { arrangement, cells, series, selectedId, onpick, ondrop }: Props = $props();
-	let board = $state<HTMLElement>();
-	const way = travel(() => board);
-	$effect.pre(() => {
-		void arrangement;
-		way.leave();
-	});
-	$effect(() => {
-		void arrangement;
-		void way.arrive();
-	});
-
+	let { arrangement, cells, shades, series, selectedId, onpick, ondrop }: Props = $props();
 	interface Zone {
 		target: number | 'spares';
 		items: { id: number }[];
 	}
 	const byId = $derived(new Map(cells.map((c) => [c.id, c])));
-	const range = $derived.by(() => {
-		const all = cells.map((c) => c.capacityAh);
-		return { low: Math.min(...all), high: Math.max(...all) };
-	});
 	// Follows the arrangement, and is moved about while a cell is being dragged.
 	let zones = $derived<Zone[]>([
 		...arrangement.groups.map((g, i) => ({ target: i as number | 'spares', items: g.map((id) => ({ id })) })),
@@ -51,8 +42,8 @@
 	const sum = (ids: { id: number }[]) => ids.reduce((total, { id }) => total + (byId.get(id)?.capacityAh ?? 0), 0);
 	const sums = $derived(arrangement.groups.map((g) => sum(g.map((id) => ({ id })))));
 	const smallest = $derived(Math.min(...sums));
-	const step = (ah: number) =>
-		range.high > range.low ? Math.min(4, Math.floor(((ah - range.low) / (range.high - range.low)) * 5)) : 2;
+	const step = (id: number) => Math.min(4, Math.floor((shades.get(id) ?? 0.5) * 5));
+	const parallel = $derived(Math.max(1, ...arrangement.groups.map((g) => g.length)));
 	const head = (i: number) =>
 		arrangement.groups.length > series ? `${Math.floor(i / series) + 1} · ${(i % series) + 1}` : String(i + 1);
 
@@ -67,13 +58,14 @@
 	}
 </script>
 
-<ol bind:this={board} class="board" aria-label="Groups, most negative first">
+<ol class="board" style:--parallel={parallel} aria-label="Groups, most negative first">
 	{#each zones as zone (zone.target)}
 		<li class="zone sheet" class:spares={zone.target === 'spares'}>
-			<p class="text-sm font-bold">{zone.target === 'spares' ? 'Spares' : `Group ${head(zone.target)}`}</p>
-			{#if zone.target !== 'spares'}<p class="figure text-lg font-semibold">
-					{sums[zone.target]!.toFixed(1)}&nbsp;<span class="text-sm">Ah</span
-					>{#if sums[zone.target] === smallest}&nbsp;<span class="text-sm muted">least</span>{/if}
+			{#if zone.target === 'spares'}<p class="head">Spares</p>
+			{:else}<p class="head">
+					<span>{parallel > 1 ? 'Group ' : ''}{head(zone.target)}</span>
+					{#if sums[zone.target] === smallest}<span class="muted">least</span>{/if}
+					{#if parallel > 1}<span class="figure basis-full">{sums[zone.target]!.toFixed(1)} Ah</span>{/if}
 				</p>{/if}
 			<div
 				class="cells"
@@ -85,17 +77,20 @@
 				{#each zone.items as item (item.id)}
 					{@const cell = byId.get(Number(item.id))}
 					<div
-						class="cell tap"
+						class="cell"
 						data-cell={item.id}
-						data-shade={cell ? step(cell.capacityAh) : 0}
+						data-shade={step(Number(item.id))}
 						class:selected={item.id === selectedId}
 						aria-label="{cell?.label}, {cell?.capacityAh.toFixed(1)} Ah{cell?.plusTurned
 							? ', plus on the other side'
 							: ''}"
 					>
-						<strong>{cell?.label}</strong><span class="figure"
-							>{cell?.capacityAh.toFixed(1)}{#if cell?.plusTurned}<small class="block">turned</small>{/if}</span
-						>
+						<CellFace
+							size="low"
+							label={cell?.label ?? ''}
+							figure={cell?.capacityAh.toFixed(1) ?? null}
+							turned={cell?.plusTurned}
+						/>
 						<button
 							class="swap"
 							aria-pressed={item.id === selectedId}
@@ -111,36 +106,47 @@
 
 <style>
 	.board {
+		--cell: 4.4rem;
 		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(10.2rem, 1fr));
+		grid-template-columns: repeat(
+			auto-fill,
+			minmax(calc(var(--parallel) * var(--cell) + (var(--parallel) - 1) * 0.35rem + 0.9rem), 1fr)
+		);
 		gap: 0.6rem;
 	}
 	.zone {
-		padding: 0.55rem;
+		padding: 0.45rem;
 	}
 	.spares {
 		border-style: dashed;
 		grid-column: 1 / -1;
 	}
+	.head {
+		display: flex;
+		flex-wrap: wrap;
+		column-gap: 0.5rem;
+		align-items: baseline;
+		min-height: 1.6rem;
+		font-size: 0.9rem;
+		font-weight: 700;
+	}
 	.cells {
 		display: grid;
+		grid-template-columns: repeat(auto-fill, minmax(min(100%, var(--cell)), 1fr));
 		gap: 0.35rem;
-		margin-top: 0.35rem;
-		min-height: 2.75rem;
-	}
-	.spares .cells {
-		grid-template-columns: repeat(auto-fill, minmax(9.2rem, 1fr));
+		margin-top: 0.2rem;
+		min-height: 7rem;
 	}
 	.cells:global(.dropping) {
 		outline: 2px dashed var(--color-base-content);
 		border-radius: 0.4rem;
 	}
 	.cell {
-		display: grid;
-		grid-template-columns: auto 1fr auto;
-		gap: 0.4rem;
+		display: flex;
+		flex-direction: column;
 		align-items: center;
-		padding: 0 0 0 0.5rem;
+		max-width: 92px;
+		padding-top: 0.3rem;
 		border: 1.5px solid color-mix(in oklch, var(--color-base-content) 32%, transparent);
 		border-radius: 0.35rem;
 		background: var(--shade);
@@ -149,13 +155,11 @@
 	.selected {
 		outline: 3px solid var(--color-base-content);
 	}
-	.cell strong {
-		white-space: nowrap;
-	}
 	.swap {
-		min-width: 2.75rem;
+		width: 100%;
 		min-height: 2.75rem;
+		margin-top: 0.2rem;
 		font-size: 1.1rem;
-		border-left: 1px solid color-mix(in oklch, var(--color-base-content) 25%, transparent);
+		border-top: 1px solid color-mix(in oklch, var(--color-base-content) 25%, transparent);
 	}
 </style>

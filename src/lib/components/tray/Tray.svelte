@@ -1,4 +1,5 @@
 <script lang="ts">
+	import CellFace from './CellFace.svelte';
 	import { USUAL_FOOTPRINT, type DrawnCell, type Footprint } from './tray-cell';
 
 	interface Props {
@@ -15,6 +16,7 @@
 
 	/** So few cells are drawn larger: they have the room. */
 	const FEW = 6;
+	const size = $derived(low ? 'low' : cells.length <= FEW ? 'few' : 'usual');
 	const step = (shade: number | null) => (shade === null ? 'none' : Math.min(4, Math.floor(shade * 5)));
 	const spoken = (cell: DrawnCell) =>
 		[cell.label, cell.figure ?? 'not read', cell.minor, cell.turned ? 'plus on the other side' : null, cell.mark]
@@ -34,6 +36,7 @@
 		<li>
 			<button
 				class="cell"
+				data-cell={cell.id}
 				data-warmth={cell.warmth}
 				data-shade={step(cell.shade)}
 				class:selected={cell.id === selectedId}
@@ -42,13 +45,7 @@
 				aria-label={spoken(cell)}
 				onclick={() => onpick?.(cell.id)}
 			>
-				<span class="terminal {cell.turned ? 'minus top' : 'plus'}" aria-hidden="true">{cell.turned ? '−' : '+'}</span>
-				<span class="name">{cell.label}</span>
-				<span class="figure main">{cell.figure ?? '·'}</span>
-				<span class="figure minor">{cell.minor ?? ''}</span>
-				<span class="terminal bottom {cell.turned ? 'plus' : 'minus'}" aria-hidden="true"
-					>{cell.turned ? '+' : '−'}</span
-				>
+				<CellFace {...cell} {size} />
 			</button>
 			<span class="mark" data-warmth={cell.warmth}>{cell.mark ?? ''}</span>
 		</li>
@@ -68,12 +65,6 @@
 		}
 		.few .cell {
 			max-width: 8.5rem;
-		}
-		.few .main {
-			font-size: 1.4rem;
-		}
-		.few .minor {
-			font-size: 0.95rem;
 		}
 	}
 	li {
@@ -111,38 +102,6 @@
 		outline: 3px solid var(--color-base-content);
 		outline-offset: 2px;
 	}
-	.terminal {
-		width: 52%;
-		max-width: 2.4rem;
-		line-height: 1.15rem;
-		border-radius: 0.2rem;
-		font-weight: 700;
-	}
-	.plus {
-		background: var(--color-base-content);
-		color: var(--color-base-100);
-	}
-	.minus {
-		border: 1.5px solid var(--color-base-content);
-	}
-	.bottom {
-		margin-top: auto;
-	}
-	.name {
-		margin-top: 0.55rem;
-		font-weight: 700;
-		font-size: 0.85rem;
-	}
-	.main {
-		font-size: 1.06rem;
-		font-weight: 650;
-		margin-top: 0.35rem;
-	}
-	.minor {
-		font-size: 0.75rem;
-		white-space: nowrap;
-		letter-spacing: -0.03em;
-	}
 	/* Its two lines are kept free: a verdict that comes while somebody taps must not move what is below. */
 	.mark {
 		margin-top: 0.3rem;
@@ -163,17 +122,6 @@
 		max-height: 4.9rem;
 		padding: 0.3rem 0.1rem;
 	}
-	.low .name {
-		margin-top: 0.2rem;
-	}
-	.low .main {
-		margin-top: 0.05rem;
-		font-size: 0.9rem;
-	}
-	.low .bottom,
-	.low .minor {
-		display: none;
-	}
 	.low .mark {
 		min-height: 0;
 	}
@@ -190,12 +138,6 @@
 		.cell {
 			min-height: 8.2rem;
 			max-height: 8.2rem;
-		}
-		.main {
-			font-size: 0.95rem;
-		}
-		.minor {
-			font-size: 0.7rem;
 		}
 	}
 </style>

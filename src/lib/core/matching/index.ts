@@ -23,4 +23,4 @@ export {
 export { resolveWishes, type Lock, type Wishes } from './constraints';
 export { BUILD_LIMITS, REFUSALS, refusalsOf, type BuildableCell, type Refusal, type RefusalReason } from './refusals';
 export { weakestToTheEnds } from './along-the-string';
-export { smallestGroupRange } from './smallest-range';
+export { knownOf, smallestGroupRange } from './smallest-range';

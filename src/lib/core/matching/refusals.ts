@@ -1,4 +1,4 @@
-import { max, mean, min } from 'd3-array';
+import { max, min } from 'd3-array';
 import type { Chemistry } from '../chemistry';
 
 /** A cell as far as it matters whether it may be built in. Null: not known, and held against nobody. */
@@ -39,7 +39,7 @@ export interface Refusal {
 	found: string;
 }
 
-/** Limits of what is built in series (default): groups apart by a share of their mean, cells' resistance by a factor, age by months. */
+/** Limits of what is built in series (default): groups apart by a share of the smallest, cells' resistance by a factor, age by months. */
 export const BUILD_LIMITS = { groupSpread: 0.08, resistanceFactor: 1.6, ageMonths: 12 };
 const MONTH_MS = 30.4375 * 86_400_000;
 
@@ -91,7 +91,7 @@ function apartInCapacity(groups: readonly (readonly BuildableCell[])[]): Refusal
 	);
 	if (sums.length < 2 || sums.includes(null)) return [];
 	const known = sums as number[];
-	const spread = (max(known)! - min(known)!) / mean(known)!;
+	const spread = (max(known)! - min(known)!) / min(known)!;
 	if (spread <= BUILD_LIMITS.groupSpread) return [];
 	return [{ why: 'capacity-spread', cellIds: [], found: `${(100 * spread).toFixed(0)} %` }];
 }

@@ -1,5 +1,6 @@
-import { mean, min, variance } from 'd3-array';
+import { max, mean, min, sum, variance } from 'd3-array';
 import { intervalOf, normalDraw, seededRandom, type Interval, type Random } from '../shared';
+import type { JudgedGroups } from './judge-match';
 import type { MatchProblem } from './problem';
 
 const DRAWS = 1000;
@@ -43,14 +44,30 @@ function trueCapacities(cells: readonly Cell[], random: Random): () => Map<Cell[
 /**
  * What the smallest of these groups really holds, Ah, 95 %. Of many groups that read alike the smallest is smaller than any of them reads:
  * each drawn world gives every cell a capacity its reading allows, and takes the smallest group of those.
- * @param groups ids of the problem’s cells; a cell without a doubt counts as read
+ * @param groups ids of the problem’s cells; a cell without a doubt counts as read, one that is not measured as nothing
  */
 export function smallestGroupRange(problem: MatchProblem, groups: readonly (readonly (number | string)[])[]): Interval {
 	const draw = trueCapacities(problem.cells, seededRandom(SEED));
 	return intervalOf(
 		Array.from({ length: DRAWS }, () => {
 			const ah = draw();
-			return min(groups, (group) => group.reduce<number>((sum, id) => sum + ah.get(id)!, 0)) ?? 0;
+			return min(groups, (group) => group.reduce<number>((sum, id) => sum + (ah.get(id) ?? 0), 0)) ?? 0;
 		})
 	);
+}
+
+/** What is known of groups given as ids of the problem’s cells, whoever put them together: one group or more. */
+export function knownOf(
+	problem: MatchProblem,
+	groups: readonly (readonly (number | string)[])[]
+): Omit<JudgedGroups, 'arrivalSmallestAh' | 'proof'> {
+	const byId = new Map(problem.cells.map((c) => [c.id, c]));
+	const own = groups.map((g) => g.flatMap((id) => byId.get(id) ?? []));
+	const ah = own.map((g) => sum(g, (c) => c.capacityAh));
+	return {
+		smallestGroupAh: min(ah) ?? 0,
+		spreadAh: (max(ah) ?? 0) - (min(ah) ?? 0),
+		groupSdAh: max(own, (g) => Math.hypot(...g.map((c) => c.capacitySdAh ?? 0))) ?? 0,
+		smallestAh: smallestGroupRange(problem, groups)
+	};
 }

@@ -69,23 +69,29 @@ type MatchRefusal =
 	'stopped' | 'used-untested' | 'chemistry' | 'terminals' | 'grade' | 'age' | 'capacity-spread' | 'resistance-spread';
 
 /** Why not, each with what was found; the same words wherever groups are refused. */
-export const REFUSAL_WORDS: Record<MatchRefusal, (found: string) => string> = {
+const REFUSAL_WORDS: Record<MatchRefusal, (found: string) => string> = {
 	stopped: (found) => `${found} must not be used`,
 	'used-untested': (found) => `${found}: used cells that nobody has tested`,
 	chemistry: (found) => `cells of another chemistry (${found})`,
 	terminals: (found) => `different terminals (${found})`,
 	grade: (found) => `different grades (${found})`,
 	age: (found) => `made ${found} apart`,
-	'capacity-spread': (found) => `groups ${found} apart in capacity`,
+	'capacity-spread': (found) => `groups ${found} of the smallest apart in capacity`,
 	'resistance-spread': (found) => `resistance up to ${found} that of the least`
 };
+
+/** All of them in a sentence. */
+export function refusalWords(refusals: readonly { why: MatchRefusal; found: string }[]): string {
+	const words = refusals.map((r) => REFUSAL_WORDS[r.why](r.found)).join('; ');
+	return `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
+}
 
 export const MATCH_WORDS: Words<MatchFacts> = {
 	'match-refused': ({ facts: { refusals, despite } }) => ({
 		title: despite ? 'Built all the same' : 'These should not be in series',
-		finding: `${refusals.map((r) => REFUSAL_WORDS[r.why](r.found)).join('; ')}.${despite ? ` “${despite}”` : ''}`,
+		finding: `${refusalWords(refusals)}${despite ? ` “${despite}”` : ''}`,
 		doubt: null,
-		rule: 'One chemistry, grade, age (12 months) and kind of terminal; groups within 8 %, resistance within 1.6 times (defaults); no open stop, no untested used cell.',
+		rule: 'One chemistry, grade, age (12 months) and kind of terminal; groups within 8 % of the smallest, resistance within 1.6 times (defaults); no open stop, no untested used cell.',
 		next: despite ? null : 'Exchange those cells, or match again and write why it is built all the same.'
 	}),
 	'match-too-uneven': evenness('These groups should not be put in series', true),

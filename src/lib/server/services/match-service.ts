@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 import type { MatchGroupsInput } from '$lib/input/compute';
 import { InputError } from '$lib/input/validate';
 import { buildRefusals } from '$lib/core/stages';
-import { REFUSAL_WORDS } from '$lib/core/verdicts';
+import { refusalWords } from '$lib/core/verdicts';
 import { cellsInPlay, loadBankPicture } from '../bank-picture/load';
 import { inTransaction } from '../db/transaction';
 import { ServiceError } from '../errors';
@@ -60,7 +60,7 @@ export async function acceptMatch(bankId: number, input: MatchGroupsInput): Prom
 			throw new ServiceError(
 				409,
 				'should-not-be-built',
-				`${refusals.map((r) => REFUSAL_WORDS[r.why](r.found)).join('; ')}. Exchange those cells, or write why they are built all the same.`
+				`${refusalWords(refusals)} Exchange those cells, or write why they are built all the same.`
 			);
 		const placedAt = input.placedAt ?? new Date().toISOString();
 		if (open.length) await placements.updateAll({ id: open.map((p) => p.id) }, { removedAt: placedAt }, tx);

@@ -7,7 +7,10 @@
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import ForecastSection from '$lib/components/match/ForecastSection.svelte';
 	import MatchControls from '$lib/components/match/MatchControls.svelte';
-	import GroupBoard from '$lib/components/match/GroupBoard.svelte';
+	import MatchFigures from '$lib/components/match/MatchFigures.svelte';
+	import MatchTray from '$lib/components/match/MatchTray.svelte';
+	import PickedCell from '$lib/components/match/PickedCell.svelte';
+	import { travel } from '$lib/components/match/travel.svelte';
 	import SideBySide from '$lib/components/match/SideBySide.svelte';
 	import { ArrangementDesk } from '$lib/components/match/arrangement-desk.svelte';
 	import { bestPartner, exchanged, type Arrangement } from '$lib/components/match/arrangement';
@@ -15,7 +18,7 @@
 		arrivalOrderSummary,
 		costOfMove,
 		judgeMatch,
-		smallestGroupRange,
+		knownOf,
 		type BatchWish,
 		type MatchProblem,
 		type MatchProgress,
@@ -63,36 +66,34 @@
 	});
 	const toggled = (list: number[], id: number) => (list.includes(id) ? list.filter((i) => i !== id) : [...list, id]);
 	const labelOf = (id: number) => data.candidates.find((c) => c.id === id)?.label ?? '';
+	/** Whoever is in no group is a spare, left out or not. */
+	const withSpares = (groups: number[][]): Arrangement => {
+		const used = new Set(groups.flat());
+		return { groups, spares: data.candidates.filter((c) => !used.has(c.id)).map((c) => c.id) };
+	};
 	const placedNow = $derived.by((): Arrangement | null => {
 		if (data.placements.length !== wanted) return null;
 		const groups = Array.from({ length: bank.series * bank.batteries }, (_, i) =>
 			data.placements.filter((p) => (p.battery - 1) * bank.series + p.position - 1 === i).map((p) => p.cellId)
 		);
-		const used = new Set(groups.flat());
-		return { groups, spares: data.candidates.filter((c) => !used.has(c.id)).map((c) => c.id) };
+		return withSpares(groups);
 	});
 	const shown = $derived(arrangement ?? placedNow);
-	const groupSums = $derived(
-		shown
-			? shown.groups.map((g) => g.reduce((s, id) => s + (data.candidates.find((c) => c.id === id)?.capacityAh ?? 0), 0))
-			: []
+	let tray = $state<HTMLElement>();
+	travel(
+		() => tray,
+		() => shown
 	);
-	const smallest = $derived(groupSums.length ? Math.min(...groupSums) : null);
-	const spread = $derived(groupSums.length ? Math.max(...groupSums) - Math.min(...groupSums) : null);
+	/** Of the groups that are drawn. */
+	const known = $derived(shown?.groups.length ? knownOf(problem, shown.groups) : null);
+	const [smallest, spread] = $derived([known?.smallestGroupAh ?? null, known?.spreadAh ?? null]);
 	const arrival = $derived(enough ? arrivalOrderSummary(problem) : null);
 	/** Groups on the board that are not accepted yet are judged here, by the same rule; accepted ones where everything is. */
 	const verdicts = $derived.by((): ShownVerdict[] => {
-		if (!arrangement || smallest === null || spread === null || !arrival) return data.verdicts;
+		if (!arrangement || !known || !arrival) return data.verdicts;
 		return judgeMatch(
 			{
-				smallestGroupAh: smallest,
-				spreadAh: spread,
-				groupSdAh: Math.max(
-					...arrangement.groups.map((g) =>
-						Math.hypot(...g.map((id) => data.candidates.find((c) => c.id === id)?.capacitySdAh ?? 0))
-					)
-				),
-				smallestAh: smallestGroupRange(problem, arrangement.groups),
+				...known,
 				arrivalSmallestAh: arrival.smallestGroupAh,
 				// Moved by hand, they are no longer what was searched.
 				proof:
@@ -114,6 +115,7 @@
 	}
 
 	async function run() {
+		selectedId = null;
 		progress = { stage: 'arranging', fraction: 0, smallestGroupAh: 0, spreadAh: 0 };
 		job = startMatching(
 			{ ...($state.snapshot(searched) as MatchProblem), ...($state.snapshot(wishes) as Wishes) },
@@ -123,10 +125,7 @@
 		try {
 			result = await job.result;
 			if (result.cancelled) announce('Ended. This is the best found until then.');
-			desk.show({
-				groups: result.groups.map((g) => g.cellIds.map(Number)),
-				spares: [...result.spares.map(Number), ...data.candidates.filter((c) => c.leftOut).map((c) => c.id)]
-			});
+			desk.show(withSpares(result.groups.map((g) => g.cellIds.map(Number))));
 			moveCost = null;
 		} catch (error) {
 			announce(
@@ -151,7 +150,7 @@
 		selectedId = null;
 	}
 	function pick(id: number) {
-		if (selectedId === null || selectedId === id) selectedId = selectedId === id ? null : id;
+		if (selectedId === null || selectedId === id || !shown) selectedId = selectedId === id ? null : id;
 		else exchange(selectedId, id);
 	}
 	function drop(cellId: number, target: number | 'spares') {
@@ -205,25 +204,7 @@
 		oncancel={() => job?.cancel()}
 	/>
 	{#if shown && smallest !== null && spread !== null && arrival}
-		<dl class="sheet mb-4 grid grid-cols-2 gap-3 p-4 sm:grid-cols-4">
-			<div>
-				<dt class="text-sm muted">Smallest group</dt>
-				<dd class="figure text-xl font-semibold">{smallest.toFixed(1)} Ah</dd>
-			</div>
-			<div>
-				<dt class="text-sm muted">Spread</dt>
-				<dd class="figure text-xl font-semibold">{spread.toFixed(1)} Ah</dd>
-			</div>
-			<div>
-				<dt class="text-sm muted">Order of arrival</dt>
-				<dd class="figure text-xl">{arrival.smallestGroupAh.toFixed(1)} Ah</dd>
-				<dd class="text-sm muted">spread {arrival.spreadAh.toFixed(1)} Ah</dd>
-			</div>
-			<div>
-				<dt class="text-sm muted">Gained</dt>
-				<dd class="figure text-xl">{(smallest - arrival.smallestGroupAh).toFixed(1)} Ah</dd>
-			</div>
-		</dl>
+		<MatchFigures smallestAh={smallest} spreadAh={spread} {arrival} />
 		{#if moveCost}
 			<p class="mb-3 flex flex-wrap items-center gap-3" role="status">
 				<span>{moveCost}</span><button
@@ -241,34 +222,39 @@
 					: 'Now press ⇄ on the cell it should change places with.'}
 			</p>
 		{/if}
-		<GroupBoard
+	{:else}
+		<p class="mb-3 muted">
+			{enough
+				? 'Choose how, then match; press a cell to leave it out. The best arrangement is searched here in the browser; you can go on looking around.'
+				: `Matching needs ${wanted} measured cells.`}
+		</p>
+	{/if}
+	<div bind:this={tray}>
+		<MatchTray
 			arrangement={shown}
 			cells={data.candidates}
 			series={bank.series}
 			{selectedId}
+			{excluded}
 			onpick={pick}
 			ondrop={drop}
 		/>
-		{#if selectedId !== null}
-			{@const id = selectedId}
-			<p class="mt-3 flex flex-wrap items-center gap-3">
-				<strong>{labelOf(id)}</strong>
-				{#if shown.groups.some((g) => g.includes(id))}<button
-						class="btn tap"
-						aria-pressed={locked.includes(id)}
-						onclick={() => (locked = toggled(locked, id))}
-						>{locked.includes(id) ? 'It may move again' : 'Keep it in its group'}</button
-					>{/if}
-				<button class="btn tap" aria-pressed={excluded.includes(id)} onclick={() => (excluded = toggled(excluded, id))}
-					>{excluded.includes(id) ? 'It may be used again' : 'Leave it out'}</button
-				>
-			</p>
-		{/if}
-		{#if locked.length || excluded.length}<p class="mt-2 muted">
-				{locked.length ? `Kept where they are: ${locked.map(labelOf).join(', ')}. ` : ''}{excluded.length
-					? `Left out: ${excluded.map(labelOf).join(', ')}. `
-					: ''}Match again to let the others follow.
-			</p>{/if}
+	</div>
+	<PickedCell
+		picked={selectedId === null
+			? null
+			: {
+					label: labelOf(selectedId),
+					inGroup: shown?.groups.some((g) => g.includes(selectedId!)) ?? false,
+					locked: locked.includes(selectedId),
+					excluded: excluded.includes(selectedId)
+				}}
+		locked={locked.map(labelOf)}
+		excluded={excluded.map(labelOf)}
+		onlock={() => (locked = toggled(locked, selectedId!))}
+		onexclude={() => (excluded = toggled(excluded, selectedId!))}
+	/>
+	{#if shown && arrival}
 		<SideBySide
 			{desk}
 			{shown}
@@ -300,11 +286,5 @@
 			{#if placedNow && !arrangement}<p>Placed {formatDate(data.placements[0]!.placedAt, data.settings.dateStyle)}.</p>
 				<a class="btn btn-primary tap" href="/banks/{bank.id}/balance">On to Balance</a>{/if}
 		</div>
-	{:else}
-		<p class="sheet p-6">
-			{enough
-				? 'Choose how, then match. The best arrangement is searched here in the browser; you can go on looking around.'
-				: `Matching needs ${wanted} measured cells.`}
-		</p>
 	{/if}
 </StagePage>
