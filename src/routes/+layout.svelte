@@ -3,7 +3,7 @@
 	import { onMount } from 'svelte';
 	import { Toaster } from 'svelte-sonner';
 	import { browser } from '$app/environment';
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { followOtherTabs } from '$lib/client/other-tabs';
 	import { page } from '$app/state';
 	import DueAlarm from '$lib/components/frame/DueAlarm.svelte';
@@ -13,7 +13,7 @@
 
 	onMount(() => {
 		document.documentElement.dataset.awake = 'yes';
-		return followOtherTabs(() => void invalidateAll());
+		return followOtherTabs(() => void lookAgain());
 	});
 	$effect(() => {
 		if (browser) document.documentElement.dataset.theme = data.settings.theme;

@@ -1,4 +1,4 @@
-import { invalidateAll } from '$app/navigation';
+import { lookAgain } from './look-again';
 import { NO_PLAN, type BankPlan } from '$lib/core/planning';
 import { attempt } from './announce';
 import { ApiProblem, api } from './api';
@@ -65,7 +65,7 @@ export class PlanDesk {
 		});
 		this.#open--;
 		// Refused, perhaps because another tab was first: what is stored is shown again.
-		if (this.#open === 0 || !done) await invalidateAll();
+		if (this.#open === 0 || !done) await lookAgain();
 	}
 
 	async #send(changes: Partial<BankPlan>): Promise<void> {

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 
-vi.mock('$app/navigation', () => ({ invalidateAll: async () => undefined }));
+vi.mock('./look-again', () => ({ lookAgain: async () => undefined }));
 vi.mock('./announce', () => ({
 	attempt: async (work: () => Promise<unknown>) =>
 		work().then(
