@@ -41,7 +41,7 @@ export async function loadMethods(now: Date): Promise<void> {
 			['began', BUILT, { currentA: 60 }],
 			['tripped', BUILT - 4 * HOUR, { volts: top.with(11, 3.648), currentA: 18, ah: 196 }],
 			['links-read', BUILT - 6 * HOUR, { volts: Array<number>(15).fill(0).with(4, 0.31), asked: true }],
-			['finished', BUILT - 30 * HOUR]
+			['finished', BUILT - 30 * HOUR, { voltageV: 3.598, currentA: 8.2 }]
 		],
 		now,
 		BUILT - 1.3
@@ -88,7 +88,7 @@ export async function loadMethods(now: Date): Promise<void> {
 			['before', 59, { ah: 86.4, wh: 1102, currentA: 20, voltageV: 21 }],
 			['low-trip', 59 - HOUR, { unit: 'Punt, bow' }],
 			['joined', 58, { asked: true }],
-			['full', 57, { voltageV: 14.4, currentA: 4 }],
+			['full', 57, { voltageV: 14.4, currentA: 1.8 }],
 			['after', 55, { ah: 95.2, wh: 1219, currentA: 20.3, voltageV: 21 }],
 			['low-trip', 55 - HOUR, { unit: 'Punt, stern' }],
 			['series-full', 11, { volts: [14.21, 14.02], currentA: 2 }]

@@ -55,6 +55,8 @@ describe('what is stated, in worlds that differ from the model', () => {
 			'time to the end of a charge',
 			'volts a full cell settles at',
 			'volts after the last rest',
+			'what a string lacks when its first is full',
+			'what a supply shows too much',
 			'what nine in ten of a lot hold',
 			'what the smallest group really holds'
 		]));

@@ -54,6 +54,11 @@ describe('a balance by steps', () => {
 		});
 		await change('method-runs', run.id, { version: ended.version, endedAt: null });
 		await write(run.id, 'rested-1', { cellId: ids[0], voltageV: 3 });
+		// No rest is cut short by a date that has not come.
+		const tomorrow = new Date(Date.now() + 86_400_000).toISOString();
+		await expect(
+			write(run.id, 'stage-2', { cellId: ids[0], voltageV: 2.7, currentA: 3, doneAt: tomorrow })
+		).rejects.toMatchObject({ faults: [{ path: 'doneAt' }] });
 	});
 	it('of two tabs that write one step one is refused; taken out, it can be brought back', async () => {
 		const { bank, ids } = await crate('Birch', 4);
@@ -85,6 +90,12 @@ describe('a balance by steps', () => {
 		await write(run.id, 'links-read', { volts: [6.6, 0, 0], asked: true });
 		expect(await codes(bank.id)).toContain('links-still-on');
 		await expect(switchOn()).rejects.toMatchObject({ code: 'links-not-off' });
+		// Ended is not proved: the string may still stand.
+		const ended = await change<MethodRunRow>('method-runs', run.id, {
+			...{ version: run.version, endedAt: new Date().toISOString() }
+		});
+		await expect(switchOn()).rejects.toMatchObject({ code: 'links-not-off' });
+		await change('method-runs', run.id, { version: ended.version, endedAt: null });
 		await write(run.id, 'links-read', { volts: [0, 0.01, 0], asked: true });
 		// A figure mended so that nothing follows from it is refused, and the run stands.
 		const trip = (await methodEntries.all({ methodRunId: run.id })).find((e) => e.step === 'tripped')!;
@@ -93,6 +104,21 @@ describe('a balance by steps', () => {
 		});
 		await switchOn();
 		expect(await codes(bank.id)).toContain('fast-tripped');
+	});
+	it('keeps the passings of a log with its volts, one for each', async () => {
+		const { bank, ids } = await crate('Elder', 4);
+		const run = await begin(bank.id, 'balancer', { cellIds: ids, setup: { balancerA: 1, hoursADay: 5 } });
+		const passings = {
+			...{ voltageV: 3.405, endAh: 42 },
+			groups: [41.5, 31.8, null, 39.4].map((ah) => ah && { ah, sdAh: 0.5 })
+		};
+		const volts = [3.409, 3.583, 3.419, 3.429];
+		await expect(
+			write(run.id, 'read', { volts, passings: { ...passings, groups: passings.groups.slice(1) } })
+		).rejects.toMatchObject({ faults: [{ path: 'passings' }] });
+		await write(run.id, 'read', { volts, passings, currentA: 10 });
+		const [kept] = await methodEntries.all({ methodRunId: run.id });
+		expect(kept!.passings).toEqual(passings);
 	});
 	it('asks for what it cannot do without', async () => {
 		const { bank, ids } = await crate('Dogwood', 4);

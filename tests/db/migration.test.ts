@@ -156,7 +156,8 @@ describe('a database of the first release', () => {
 				'008-build-and-prove',
 				'009-plan-and-passings',
 				'010-receive-and-test',
-				'011-balance-methods'
+				'011-balance-methods',
+				'012-steps-from-logs'
 			]
 		);
 	});

@@ -68,6 +68,12 @@ it('follows a bank from an empty plan to service', async () => {
 	// Ended is not done: nothing was read.
 	expect(await stage(bank.id)).toBe('balance');
 	expect(await bankVerdicts(bank.id, 'balance')).toMatchObject([{ code: 'balance-ended', warmth: 'look' }]);
+	// Above its limit when it was read last: said first, ended or not, whatever light there was.
+	const high = await make<{ id: number; version: number }>('balance-readings', {
+		...{ balanceRunId: run.id, supplyA: 0, cellV: 3.72, stopped: true, readAt: '2026-01-06T08:00:00Z' }
+	});
+	expect(await bankVerdicts(bank.id, 'balance')).toMatchObject([{ code: 'row-over', warmth: 'stop' }]);
+	await remove('balance-readings', high.id, high.version);
 	// Gone on with where it was left: it is running again, by the record as it is.
 	const left = await balanceRuns.get(run.id);
 	await change('balance-runs', run.id, { endedAt: null, version: left.version });

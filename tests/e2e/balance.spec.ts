@@ -62,3 +62,22 @@ test('the vessels: run up and down until one stops, and a question is answered b
 	for (let i = 0; i < 8; i++) await pour.getByRole('button', { name: 'Take out 2 Ah' }).click();
 	await expect(page.getByText(/^That is it\. What one has more/)).toBeVisible();
 });
+
+test('bars that are short make sets, as equal as they can be', async ({ page }) => {
+	const made = await page.request.post('/api/v1/banks', {
+		data: { name: 'Short of bars', bankUse: 'van', chemistry: 'LFP', series: 8, parallel: 1 }
+	});
+	const bank = (await made.json()) as { id: number };
+	await page.request.post('/api/v1/deliveries', {
+		data: { bankId: bank.id, name: 'Box', receivedOn: '2026-11-01', cellCount: 8, labelPrefix: 'S' }
+	});
+	await page.goto(`/banks/${bank.id}/balance/charge`);
+	await page.getByText('stand in the row').click();
+	await page.getByLabel('Bars there are').fill('6');
+	const sets = page.getByRole('group', { name: 'Sets' });
+	await expect(sets.getByRole('button')).toHaveText(['Set 1: S-01 to S-04', 'Set 2: S-05 to S-08']);
+	await sets.getByRole('button', { name: /^Set 2/ }).click();
+	await expect(page.getByText('4 of 8 cells stand in the row')).toBeVisible();
+	await page.getByLabel('Bars there are').fill('14');
+	await expect(sets).toHaveCount(0);
+});

@@ -5,6 +5,7 @@ import { capacity } from './capacity';
 import { delivery } from './delivery';
 import { fade } from './fade';
 import { join } from './join';
+import { fast } from './fast';
 import { joints } from './joints';
 import { leakage } from './leakage';
 import { leads } from './leads';
@@ -32,6 +33,7 @@ export const QUESTIONS: readonly Question[] = [
 	notes,
 	leakage,
 	smallestGroup,
+	fast,
 	parallelCharge,
 	bottom,
 	sampling,

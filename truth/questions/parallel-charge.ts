@@ -1,11 +1,14 @@
 import {
 	arrivalByCharge,
+	betweenSupplyAndCells,
 	judgeLight,
 	judgeProgress,
 	planTopBalance,
 	settledV,
 	type ChargeReading
 } from '$lib/core/balance';
+import { createCells, terminalVoltageV } from '$lib/core/cell-model';
+import { socBounds } from '$lib/core/chemistry';
 import { normalDraw } from '$lib/core/shared';
 import { simulate, type WorldCell } from '$lib/core/simulation';
 import { WHOLE_BANK } from '$lib/core/verdicts';
@@ -29,9 +32,9 @@ export const parallelCharge: Question = {
 		if (random() > ASKED) return [];
 		const n = oneOf(random, [4, 8, 16]);
 		const soc = between(random, 0.1, 0.7);
-		const cells: WorldCell[] = Array.from({ length: n }, (_, id) => ({
-			...drawCell(world),
-			id,
+		const parameters = Array.from({ length: n }, () => drawCell(world));
+		const cells = parameters.map((p, id) => ({
+			...{ ...p, id },
 			soc: Math.min(0.95, Math.max(0.02, normalDraw(random, soc, 0.02)))
 		}));
 		const leadOhm = between(random, 0.002, 0.015);
@@ -39,13 +42,22 @@ export const parallelCharge: Question = {
 			...{ chemistry: 'LFP' as const, chargeLimitV: 3.65, chargeCRate: 0.5 },
 			...{ supplyA: oneOf(random, [10, 20, 30, 60]), leadOhm }
 		};
-		const bounds = cells.map((c, id) => ({
-			...{ id, label: String(id), capacityAh: ratedAh, restVoltageV: null, resistanceMohm: null },
-			...{
-				socLow: Math.max(0, c.soc! - between(random, 0, 0.3)),
-				socHigh: Math.min(1, c.soc! + between(random, 0, 0.3))
-			}
-		}));
+		// Read before they were joined, as anybody does: one meter, rested, all come the same way.
+		const meter = drawMeter(random, 'restVoltage');
+		const branch = between(random, -1, 1);
+		const arrived = createCells(
+			parameters.map((p, i) => ({ parameters: p, soc: cells[i]!.soc, branch })),
+			25,
+			nature
+		);
+		const bounds = cells.map((_, id) => {
+			const read = meter.read(terminalVoltageV(arrived, id, 0));
+			const { lowFraction, highFraction } = socBounds('LFP', read, meter.sd(read), 2 * 24 * HOUR_S);
+			return {
+				...{ id, label: String(id), capacityAh: ratedAh, restVoltageV: read, resistanceMohm: null },
+				...{ socLow: lowFraction, socHigh: highFraction }
+			};
+		});
 		const plan = planTopBalance(bounds, setup);
 		const longestS = 1.5 * plan.durationS.high + 12 * HOUR_S;
 		const restH = between(random, 1, 72);
@@ -80,7 +92,6 @@ export const parallelCharge: Question = {
 		if (steps[0]!.endedBy !== 'tail') return [];
 		const doneS = steps[0]!.durationS + HOLD_S;
 		const offS = doneS + LONGER_S;
-		const meter = drawMeter(random, 'restVoltage');
 		const clamp = 1 + normalDraw(random, 0, 0.01);
 		const at = (s: number) =>
 			Math.min(
@@ -128,6 +139,15 @@ export const parallelCharge: Question = {
 			...{ kind: 'defect', of: 'a row not full yet, not called done' },
 			...{ present: Math.min(...socsThen) < 0.98, called: !calledDone }
 		});
+		// The same charge, by a supply that was set by its own wrong display.
+		const wrongV = between(random, -0.1, 0.1);
+		const shown = whole.map((s) => look(s)).map((l) => ({ ...l, supplyV: l.supplyV! + wrongV }));
+		const seen = betweenSupplyAndCells(shown);
+		if (seen)
+			answers.push({
+				...{ kind: 'interval', of: 'what a supply shows too much', scale: 0.1, truth: wrongV },
+				...{ low: seen.displayV.low95, high: seen.displayV.high95 }
+			});
 		const totalAh = n * ratedAh;
 		const inside = cells.reduce((sum, c, id) => sum + (recorded[id]!.soc[at(offS)]! - c.soc!) * c.capacityAh!, 0);
 		const delivered = inside * (1 + normalDraw(random, 0, 0.015));

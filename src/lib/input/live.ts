@@ -92,6 +92,8 @@ export class ReadBatteryInput {
 	/** The lead against battery positive instead of negative. */
 	@Maybe() @YesNo() positive?: boolean | null;
 	@Maybe() @Whole(1, 128) group?: number | null;
+	/** A loose cell, at its own terminals. */
+	@Maybe() @Whole(1, 2 ** 31) cellId?: number | null;
 	/** The bank’s first when missing. */
 	@Maybe() @Whole(1, 2 ** 31) batteryId?: number | null;
 }

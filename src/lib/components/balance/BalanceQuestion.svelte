@@ -1,4 +1,5 @@
 <script lang="ts">
+	import FileLink from '$lib/components/forms/FileLink.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
 	import type { BalanceAnswer } from '$lib/core/balance';
@@ -7,10 +8,8 @@
 	import { api } from '$lib/client/api';
 	import type { PictureBank } from '$lib/core/stages';
 	import { parseReading } from '$lib/core/reading';
-	import { groupPassings, parseGroupLog, type Passings } from '$lib/core/snapshot';
+	import { LOG_SD_V, groupPassings, parseGroupLog, type Passings } from '$lib/core/snapshot';
 
-	/** A BMS that logs reads one group against another to so much, one sd, V (default). */
-	const LOG_SD_V = 0.002;
 	interface Props {
 		bank: Pick<PictureBank, 'id' | 'series' | 'parallel' | 'chemistry'>;
 		/** Of one cell, Ah. */
@@ -90,20 +89,9 @@
 		<Field label="Current" unit="A" type="number" bind:value={currentA} />
 		<button class="btn btn-primary tap sm:mt-6">Ask</button>
 	</form>
-	<label class="tap inline-flex w-fit cursor-pointer items-center gap-3 underline underline-offset-4">
+	<FileLink label="Log of a charge" accept=".csv,.txt,text/csv" onfile={(file) => void takeLog(file)}>
 		or the log of a charge near full: time, amperes, volts of each group
-		<input
-			type="file"
-			accept=".csv,.txt,text/csv"
-			class="sr-only"
-			aria-label="Log of a charge"
-			onchange={(e) => {
-				const file = e.currentTarget.files?.[0];
-				if (file) void takeLog(file);
-				e.currentTarget.value = '';
-			}}
-		/>
-	</label>
+	</FileLink>
 	{#if log}
 		<div>
 			<p><strong>{log.name}</strong>, {log.lines} lines.</p>

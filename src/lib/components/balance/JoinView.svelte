@@ -6,7 +6,7 @@
 	import { sendBeside } from '$lib/client/send-beside';
 	import { api } from '$lib/client/api';
 	import { settingApart } from '$lib/client/set-apart';
-	import { currentsAfterJoining, firstCurrents, type JoinAnswer } from '$lib/core/balance';
+	import { currentsJoined, type JoinAnswer } from '$lib/core/balance';
 	import { formatDuration, parseNumber } from '$lib/core/units';
 	import type { BalanceData } from './balance-data';
 
@@ -48,45 +48,29 @@
 			{ id: `No. ${rows.length + 1}`, volts: '', capacityAh: rows.at(-1)?.capacityAh ?? '100', mohm: '' }
 		]);
 
-	/** Amperes through each in the first instant, and how the largest falls, by the likeliest figures. */
-	let told = $state<{ first: number[]; falls: { atS: number; largestA: number }[] } | null>(null);
-	function tell() {
-		const items = rows.map((r) => {
-			const capacityAh = parseNumber(r.capacityAh)!;
-			const own = parseNumber(r.mohm);
-			const series = cellsInSeries ?? 1;
-			return {
-				...{ restVoltageV: parseNumber(r.volts)!, capacityAh, cellsInSeries: series },
-				resistanceOhm: own ? own / 1000 : (0.05 * series) / capacityAh
-			};
-		});
-		const linkOhm = (linkMohm ?? 0) / 1000;
-		const first = firstCurrents(
-			items.map((i) => i.restVoltageV),
-			items.map((i) => Math.max(1e-6, i.resistanceOhm + linkOhm))
-		);
-		told = { first, falls: currentsAfterJoining(bank.chemistry, items, linkOhm) };
-	}
+	/** Amperes through each in the first instant, and how the largest falls. */
+	let told = $state<ReturnType<typeof currentsJoined> | null>(null);
 
 	async function ask(event: SubmitEvent) {
 		event.preventDefault();
 		busy = true;
 		let found: JoinAnswer | null = null;
+		const input = {
+			chemistry: bank.chemistry,
+			items: rows.map((r) => ({
+				...{ id: r.id, restVoltageV: parseNumber(r.volts) ?? NaN, capacityAh: parseNumber(r.capacityAh) ?? NaN },
+				resistanceOhm: parseNumber(r.mohm) === null ? null : parseNumber(r.mohm)! / 1000,
+				cellsInSeries: cellsInSeries ?? 1
+			})),
+			...{ linkOhm: (linkMohm ?? 0) / 1000, linkRatingA: ratingA }
+		};
 		const refused = await sendBeside(async () => {
-			found = (await api.post('join-check', {
-				chemistry: bank.chemistry,
-				items: rows.map((r) => ({
-					...{ id: r.id, restVoltageV: parseNumber(r.volts) ?? NaN, capacityAh: parseNumber(r.capacityAh) ?? NaN },
-					resistanceOhm: parseNumber(r.mohm) === null ? null : parseNumber(r.mohm)! / 1000,
-					cellsInSeries: cellsInSeries ?? 1
-				})),
-				...{ linkOhm: (linkMohm ?? 0) / 1000, linkRatingA: ratingA }
-			} as never)) as unknown as JoinAnswer;
+			found = (await api.post('join-check', input as never)) as unknown as JoinAnswer;
 		});
 		busy = false;
 		faults = refused ?? {};
 		answer = refused === null ? found : null;
-		if (answer) tell();
+		told = answer && currentsJoined(input);
 	}
 </script>
 
@@ -185,18 +169,18 @@
 				{#if told}
 					<ul class="bars" aria-label="First amperes through each">
 						{#each rows as row, i (i)}
-							{@const share = Math.abs(told.first[i] ?? 0) / Math.max(1e-9, ...told.first.map(Math.abs))}
+							{@const share = Math.abs(told.firstA[i] ?? 0) / Math.max(1e-9, ...told.firstA.map(Math.abs))}
 							<li>
 								<span>{row.id}</span>
 								<span class="bar" style:width="{Math.max(1, 60 * share)}%"></span>
 								<span class="figure"
-									>{Math.abs(told.first[i] ?? 0).toFixed(0)} A {(told.first[i] ?? 0) >= 0 ? 'out' : 'in'}</span
+									>{Math.abs(told.firstA[i] ?? 0).toFixed(0)} A {(told.firstA[i] ?? 0) >= 0 ? 'out' : 'in'}</span
 								>
 							</li>
 						{/each}
 					</ul>
 					{#if told.falls.length}<p>
-							Largest after {#each told.falls.slice(1) as f, i (f.atS)}{i ? ', ' : ''}{formatDuration(f.atS)}:
+							Largest after {#each told.falls as f, i (f.atS)}{i ? ', ' : ''}{formatDuration(f.atS)}:
 								<strong class="figure">{f.largestA < 1 ? f.largestA.toFixed(2) : f.largestA.toFixed(0)} A</strong
 								>{/each}.
 						</p>{/if}

@@ -1,5 +1,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
+	import Field from '$lib/components/forms/Field.svelte';
+	import { parallelBars, cellsJoinedBy } from '$lib/core/balance';
 
 	interface Props {
 		/** Every cell this bank may take, and whether it stands in the row. */
@@ -12,6 +14,18 @@
 	const placed = $derived(cells.filter((c) => c.placed).map((c) => c.id));
 	const show = (ids: readonly number[]) =>
 		goto(`${to}?${ids.map((id) => `cell=${id}`).join('&')}`, { noScroll: true, keepFocus: true, replaceState: true });
+	/** Bars that are there, for both rows of poles; null: enough. */
+	let bars = $state<number | null>(null);
+	const standing = $derived(placed.length ? cells.filter((c) => c.placed) : cells);
+	/** What so few bars join at once, one set after the other: as equal as they can be. */
+	const sets = $derived.by(() => {
+		const n = standing.length;
+		if (bars === null || parallelBars(n) <= bars) return [];
+		const count = Math.ceil(n / cellsJoinedBy(bars));
+		return Array.from({ length: count }, (_, k) =>
+			standing.slice(Math.round((k * n) / count), Math.round(((k + 1) * n) / count))
+		);
+	});
 	const toggle = (id: number) => show(chosen.includes(id) ? chosen.filter((c) => c !== id) : [...chosen, id]);
 </script>
 
@@ -21,14 +35,29 @@
 		<span class="muted">choose others</span>
 	</summary>
 	<form method="GET" action={to} class="grid gap-3 pt-2">
-		<div class="flex flex-wrap gap-2">
+		<div class="flex flex-wrap items-end gap-2">
 			<button type="button" class="btn tap" onclick={() => show(cells.map((c) => c.id))}>All {cells.length}</button>
 			{#if placed.length && placed.length < cells.length}<button
 					type="button"
 					class="btn tap"
 					onclick={() => show(placed)}>The {placed.length} placed</button
 				>{/if}
+			<div class="w-36"><Field label="Bars there are" type="number" min="0" bind:value={bars} /></div>
 		</div>
+		{#if sets.length}
+			<div class="grid gap-2" role="group" aria-label="Sets">
+				<p>
+					{standing.length} cells take {parallelBars(standing.length)} bars. With {bars} they are charged in
+					<strong>{sets.length} sets</strong>, one after the other, to the same volts: how equal they are is told by
+					their tails.
+				</p>
+				<div class="flex flex-wrap gap-2">
+					{#each sets as set, k (k)}<button type="button" class="btn tap" onclick={() => show(set.map((c) => c.id))}
+							>Set {k + 1}: {set[0]!.label}{set.length > 1 ? ` to ${set.at(-1)!.label}` : ''}</button
+						>{/each}
+				</div>
+			</div>
+		{/if}
 		<div class="cells">
 			{#each cells as cell (cell.id)}
 				<label class="tap">

@@ -1,9 +1,10 @@
 <script lang="ts">
-	import type { Snippet } from 'svelte';
+	import { untrack, type Snippet } from 'svelte';
 	import { invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
+	import { bankClock } from '$lib/client/bank-clock';
 	import { sendBeside } from '$lib/client/send-beside';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import MethodSetupForm from '$lib/components/method/MethodSetup.svelte';
@@ -12,7 +13,7 @@
 	import StepLog from '$lib/components/method/StepLog.svelte';
 	import { METHOD_NAMES, STEP_NAMES, type WrittenEntry } from '$lib/components/method/step-words';
 	import { settingApart } from '$lib/client/set-apart';
-	import { METHOD_KINDS, type MethodKind, type MethodSetup } from '$lib/core/method-run';
+	import { METHOD_KINDS, type MethodKind, type MethodSetup, type NextStep } from '$lib/core/method-run';
 	import { formatDateTime } from '$lib/core/units';
 	import type { BalanceData } from './balance-data';
 
@@ -23,24 +24,42 @@
 	const going = $derived(steps !== null && steps.run.endedAt === null);
 	const wanted = $derived(page.url.searchParams.get('method') as MethodKind | null);
 	const method = $derived(wanted && METHOD_KINDS.includes(wanted) ? wanted : 'fast');
-	let nowMs = $state(Date.now());
+	const clock = $derived(bankClock(data.clock));
+	let nowMs = $state(untrack(() => clock()));
 	$effect(() => {
-		const timer = setInterval(() => (nowMs = Date.now()), 30_000);
+		nowMs = clock();
+		const timer = setInterval(() => (nowMs = clock()), 30_000 / (data.clock?.factor ?? 1) + 500);
 		return () => clearInterval(timer);
 	});
+	const at = $derived({
+		...{ bank, clock, instruments: data.instruments, byGroup: steps?.run.method !== 'ready-made' },
+		ontyped: () => void (typing = true),
+		groupAh: steps?.groupAh ?? 0
+	});
 	/** What can be done now first, then what rests. */
-	const next = $derived([...(steps?.state.next ?? [])].sort((a, b) => Number(waits(a.from)) - Number(waits(b.from))));
+	const next = $derived.by(() => {
+		const place = (n: NextStep) => (kept.includes(keyOf(n)) ? kept.indexOf(keyOf(n)) : kept.length);
+		const rank = typing ? place : (n: NextStep) => (n.besides ? 2 : Number(waits(n.from)));
+		const ordered = [...(steps?.state.next ?? [])].sort((a, b) => rank(a) - rank(b));
+		kept = ordered.map(keyOf);
+		return ordered;
+	});
+	/** While somebody types, no rest that is over changes what stands where. */
+	let typing = $state(false);
+	let kept: string[] = [];
 	const waits = (from: string | null) => from !== null && Date.parse(from) > nowMs;
 	let refused = $state<{ step: string; fields: Record<string, string> }>({ step: '', fields: {} });
-	const keyOf = (n: { step: string; cell: { id: number } | null; unit: string | null }) =>
-		`${n.step}/${n.cell?.id ?? ''}/${n.unit ?? ''}`;
+	const keyOf = (n: NextStep) => `${n.step}/${n.cell?.id ?? ''}/${n.unit ?? ''}`;
 	let sure = $state(false);
 
 	/** Sends it; what was refused stands beside its fields. */
 	async function send(key: string, work: () => Promise<unknown>): Promise<boolean> {
 		const fields = await sendBeside(work);
 		refused = { step: key, fields: fields ?? {} };
-		if (fields === null) await invalidateAll();
+		if (fields === null) {
+			typing = false;
+			await invalidateAll();
+		}
 		return fields === null;
 	}
 	const begin = async (kind: MethodKind, cellIds: number[], setup: MethodSetup) =>
@@ -57,6 +76,7 @@
 		);
 	async function takeOut({ id, version }: { id: number; version: number }) {
 		if (!(await attempt(() => api.remove(`method-entries/${id}`, version)))) return;
+		typing = false;
 		announce(
 			'The step is taken out.',
 			() => void attempt(() => api.restore(`method-entries/${id}`).then(() => invalidateAll()))
@@ -86,6 +106,7 @@
 				<section class="sheet p-4" aria-label="Next step">
 					<StepForm
 						step={n}
+						{...at}
 						{nowMs}
 						dateStyle={style}
 						refused={refused.step === keyOf(n) ? refused.fields : {}}
@@ -109,6 +130,7 @@
 							<div class="py-2">
 								<StepForm
 									step={n}
+									{...at}
 									{nowMs}
 									dateStyle={style}
 									refused={refused.step === keyOf(n) ? refused.fields : {}}
@@ -128,13 +150,16 @@
 							It is not done. Ended now, nothing is proved; it can be taken up again.
 						</p>
 						<div class="flex flex-wrap gap-2">
-							<button class="btn tap" onclick={() => void end(new Date().toISOString())}>End it, not proved</button>
+							<button class="btn tap" onclick={() => void end(new Date(clock()).toISOString())}
+								>End it, not proved</button
+							>
 							<button class="btn btn-primary tap" onclick={() => (sure = false)}>Let it go on</button>
 						</div>
 					</div>
 				{:else}<button
 						class="btn tap {steps.state.done ? 'btn-primary' : ''}"
-						onclick={() => (steps.state.done ? void end(new Date().toISOString()) : (sure = true))}>End it</button
+						onclick={() => (steps.state.done ? void end(new Date(clock()).toISOString()) : (sure = true))}
+						>End it</button
 					>{/if}
 			</section>
 		</div>

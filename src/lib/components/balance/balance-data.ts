@@ -1,3 +1,4 @@
+import type { BenchClock } from '$lib/client/bank-clock';
 import type { ShownInstrument } from '$lib/components/live/instrument-choice';
 import type { AfterPause } from '$lib/core/balance';
 import type { MethodRun, MethodState } from '$lib/core/method-run';
@@ -13,8 +14,10 @@ export interface BalanceData {
 	mayStand: { id: number; label: string; placed: boolean; inRow: boolean; capacityAh: number | null }[];
 	instruments: ShownInstrument[];
 	roomC: number | null;
+	/** Of a rehearsal’s bench; null for a real bank, or while it is off the bench. */
+	clock: BenchClock | null;
 	/** The latest balance that goes step by step. */
-	steps: { run: MethodRun; state: MethodState } | null;
+	steps: { run: MethodRun; state: MethodState; groupAh: number } | null;
 	/** Those that were ended, the latest first. */
 	endedSteps: { run: MethodRun }[];
 	/** What has changed since anybody was last at it; null: nothing was left lying. */

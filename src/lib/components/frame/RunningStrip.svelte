@@ -50,7 +50,10 @@
 	</div>
 {/snippet}
 
-<div class="flex flex-wrap items-start gap-x-4 text-[0.95rem] max-sm:order-last max-sm:basis-full" role="status">
+<div
+	class="flex min-w-0 flex-1 basis-80 flex-wrap items-start gap-x-4 text-[0.95rem] max-sm:order-last max-sm:basis-full"
+	role="status"
+>
 	{@render work(running[0]!)}
 	{#if rest.length}
 		<details class="rest">

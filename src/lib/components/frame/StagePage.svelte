@@ -18,6 +18,8 @@
 	let { title, subtitle, verdicts, onpick, onsetapart, tools, children }: Props = $props();
 	const needing = $derived(verdicts.filter((v) => v.warmth !== 'calm').length);
 	const warmth = $derived(warmestOf(verdicts));
+	/** What must be seen before anything is scrolled. */
+	const stop = $derived(verdicts.find((v) => v.warmth === 'stop'));
 	/** The warmest so many go on paper. */
 	const PRINTED = 12;
 </script>
@@ -45,8 +47,10 @@
 	</main>
 	<aside class="judged" aria-label="Verdicts">
 		<details class="phone-sheet">
-			<summary class="tap flex cursor-pointer items-center justify-between px-4 font-bold" data-warmth={warmth}>
-				<span>Verdicts</span><span class="figure">{needing ? `${needing} need you` : 'all calm'}</span>
+			<summary class="tap flex cursor-pointer items-center justify-between gap-3 px-4 font-bold" data-warmth={warmth}>
+				{#if stop}<span class="py-1 ember-text">Stop: {stop.title.replace(/^Stop: /, '')}</span>{:else}<span
+						>Verdicts</span
+					>{/if}<span class="figure whitespace-nowrap">{needing ? `${needing} need you` : 'all calm'}</span>
 			</summary>
 			<div class="max-h-[60vh] overflow-y-auto p-3"><VerdictList {verdicts} {onpick} {onsetapart} /></div>
 		</details>
@@ -103,9 +107,11 @@
 		.phone-sheet {
 			display: block;
 		}
-		summary[data-warmth='look'],
-		summary[data-warmth='stop'] {
+		summary[data-warmth='look'] {
 			border-top: 4px solid var(--ember);
+		}
+		summary[data-warmth='stop'] {
+			border-top: 6px solid var(--stop);
 		}
 	}
 	@media print {

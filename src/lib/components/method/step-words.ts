@@ -1,4 +1,5 @@
 import type { EntryField, MethodEntry, MethodKind, NextStep } from '$lib/core/method-run';
+import type { Passings } from '$lib/core/snapshot';
 import { parseNumber } from '$lib/core/units';
 
 type Figure = Exclude<EntryField, 'volts' | 'words' | 'asked'>;
@@ -6,8 +7,7 @@ export const FIELD_LABELS: Record<Figure, { label: string; unit: string }> = {
 	voltageV: { label: 'Read', unit: 'V' },
 	currentA: { label: 'Current', unit: 'A' },
 	ah: { label: 'Counted', unit: 'Ah' },
-	wh: { label: 'Counted', unit: 'Wh' },
-	hours: { label: 'Took', unit: 'h' }
+	wh: { label: 'Counted', unit: 'Wh' }
 };
 
 export const METHOD_NAMES: Record<MethodKind, string> = {
@@ -29,6 +29,18 @@ export const STEP_NAMES: Record<string, string> = {
 	...{ 'series-full': 'full in series', 'low-trip': 'stopped at empty', 'high-trip': 'stopped at full' }
 };
 
+/** Volts of every group as an instrument or a log gave them. */
+export interface TakenVolts extends Pick<MethodEntry, 'currentA'> {
+	volts: readonly number[];
+	passings: Passings | null;
+	/** ISO 8601; null: it did not say. */
+	at: string | null;
+}
+
+/** Which line of a log a step is about: of an evening its first, of a morning its last, else the nearest to full. */
+export const momentWanted = (step: string): 'first' | 'last' | 'fullest' =>
+	step.endsWith('-evening') ? 'first' : step.endsWith('-morning') ? 'last' : 'fullest';
+
 /** A step as it is typed. */
 export type TypedEntry = Record<Figure, number | null> & { volts: string; words: string; asked: boolean };
 export type WrittenEntry = Omit<MethodEntry, 'id' | 'version' | 'doneAt'> & { doneAt: string };
@@ -39,16 +51,21 @@ export function voltsOf(text: string): number[] | null {
 	return parts.length ? parts.map((part) => parseNumber(part) ?? NaN) : null;
 }
 
-/** What is sent: only what the step asks for. @param doneAt null: now */
-export function entryOf(step: NextStep, typed: TypedEntry, doneAt: string | null): WrittenEntry {
+/** What is sent: only what the step asks for. @param passings of the log that its volts are a line of */
+export function entryOf(
+	step: NextStep,
+	typed: TypedEntry,
+	doneAt: string,
+	passings: Passings | null = null
+): WrittenEntry {
 	const asked = (field: EntryField) => step.asks.includes(field);
 	const figure = (field: Figure) => (asked(field) ? typed[field] : null);
 	return {
 		...{ step: step.step, cellId: step.cell?.id ?? null, unit: step.unit },
-		doneAt: doneAt ?? new Date().toISOString(),
+		doneAt,
 		...{ voltageV: figure('voltageV'), currentA: figure('currentA'), ah: figure('ah') },
-		...{ wh: figure('wh'), hours: figure('hours') },
-		volts: asked('volts') ? voltsOf(typed.volts) : null,
+		wh: figure('wh'),
+		...(asked('volts') ? { volts: voltsOf(typed.volts), passings } : { volts: null }),
 		asked: asked('asked') ? typed.asked : null,
 		words: asked('words') && typed.words.trim() ? typed.words.trim() : null
 	};

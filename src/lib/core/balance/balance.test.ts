@@ -9,6 +9,7 @@ import {
 	highestSetV,
 	isBalanced,
 	judgeProgress,
+	cellsJoinedBy,
 	parallelBars,
 	planTopBalance,
 	type BalanceCell,
@@ -99,6 +100,13 @@ describe('balance plan', () => {
 		expect(tailOf(100)).toBe(7.5);
 	});
 	it('counts bars, none for a single cell', () => expect([1, 2, 16].map(parallelBars)).toEqual([0, 2, 30]));
+	it('joins no more cells than the bars there are reach', () => {
+		for (const bars of [0, 1, 2, 3, 14, 29, 30]) {
+			const cells = cellsJoinedBy(bars);
+			expect(parallelBars(cells)).toBeLessThanOrEqual(bars);
+			expect(parallelBars(cells + 1)).toBeGreaterThan(bars);
+		}
+	});
 	it('asks for cells', () => expect(() => planTopBalance([], setup)).toThrow(/Match cells first/));
 });
 

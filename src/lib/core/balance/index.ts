@@ -1,18 +1,35 @@
+export { betweenSupplyAndCells, type BetweenSupplyAndCells } from './supply-display';
 export { afterPause, type AfterPause, type PauseChange, type PauseCheck, type PausedBalance } from './after-pause';
 export { barOhms, judgeBars, rowCurrents, type BarReading, type BarRow, type RowCurrents } from './bar-row';
-export { arrivalByCharge, judgeLight, judgeSettled, settledV, type SettledCell, type StoppedReading } from './settled';
-export { chargeVerdicts } from './judge-charge';
+export {
+	arrivalByCharge,
+	judgeArrival,
+	judgeLight,
+	judgeSettled,
+	settledV,
+	type SettledCell,
+	type StoppedReading
+} from './settled';
+export { chargeVerdicts, rowOver } from './judge-charge';
 export { isBalanced, misread, type BalanceAnswer, type BalanceQuestion, type BalancedEnd } from './is-balanced';
 export { checkJoin, type JoinCheck } from './join';
-export { checkJoining, firstCurrents, type JoinAnswer, type JoinInput, type JoinItem } from './join-check';
-export { currentsAfterJoining, type JoinedItem } from './join-decay';
+export {
+	checkJoining,
+	currentsJoined,
+	firstCurrents,
+	type JoinAnswer,
+	type JoinInput,
+	type JoinItem
+} from './join-check';
 export { joinedVerdicts, type JoinedCell } from './joined';
 export {
 	TAIL_C_RATE,
 	chargeAfter,
+	cellsJoinedBy,
 	parallelBars,
 	highestSetV,
 	planTopBalance,
+	rowTailA,
 	type BalanceCell,
 	type BalancePlan,
 	type BalanceSetup

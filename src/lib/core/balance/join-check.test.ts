@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
+import { CoreError } from '../shared';
 import { WHOLE_BANK } from '../verdicts';
-import { checkJoining, firstCurrents, type JoinInput } from './join-check';
+import { checkJoining, currentsJoined, firstCurrents, type JoinInput } from './join-check';
 
 const item = (id: string, restVoltageV: number, more: object = {}) => ({ id, restVoltageV, capacityAh: 280, ...more });
 const check = (items: JoinInput['items'], more: Partial<JoinInput> = {}) =>
@@ -83,5 +84,27 @@ describe('joined in parallel', () => {
 		expect(() => check([item('a', 3.3)])).toThrow(/two or more/);
 		expect(() => check([item('a', 3.3), item('a', 3.3)])).toThrow(/there twice/);
 		expect(() => check([item('a', 3.3), item('b', 3.3, { cellsInSeries: 0 })])).toThrow(/cellsInSeries/);
+	});
+});
+
+describe('what flows once they are joined', () => {
+	const joined = (...volts: number[]) =>
+		currentsJoined({
+			...{ chemistry: 'LFP', linkOhm: 0.0005 },
+			items: volts.map((restVoltageV, id) => ({ id, restVoltageV, capacityAh: 100, resistanceOhm: 0.0005 }))
+		});
+	it('begins with the difference over both resistances and links, and falls', () => {
+		// 30 mV across twice 0.5 mΩ and twice 0.5 mΩ of link.
+		const { firstA, falls } = joined(3.3, 3.33);
+		expect(firstA[0]).toBeCloseTo(-15, 6);
+		expect(firstA[1]).toBeCloseTo(15, 6);
+		expect(falls[0]!.largestA).toBeLessThan(15);
+		for (const [before, after] of falls.slice(1).map((f, i) => [falls[i]!, f] as const))
+			expect(after.largestA).toBeLessThanOrEqual(before.largestA * 1.05);
+		expect(falls.at(-1)!.largestA).toBeLessThan(2);
+	});
+	it('of one the wrong way round only the first instant is told', () => {
+		expect(joined(3.3, -3.3)).toMatchObject({ falls: [] });
+		expect(() => joined(3.3)).toThrow(CoreError);
 	});
 });

@@ -199,8 +199,8 @@ function verdictsOf(
 	return stops.length ? stops : [say('join-checked', 'calm', subject, facts)];
 }
 
-/** Largest charge into or out of one item in the first hour and day of standing joined, Ah, by the model of the cell. */
-function movedAh(chemistry: Chemistry, own: readonly Ready[], linkOhm: number): { inHour: number; inDay: number } {
+/** A day of standing joined, by the model of the cell: likeliest figures only. */
+function standJoined(chemistry: Chemistry, own: readonly Ready[], linkOhm: number, recordEveryS: number) {
 	const curve = restVoltageCurve(chemistry);
 	const cells = own.map(({ item, cells: series, ohm }, id) => ({
 		...{ id, capacityAh: item.capacityAh },
@@ -215,10 +215,42 @@ function movedAh(chemistry: Chemistry, own: readonly Ready[], linkOhm: number): 
 			seed: SEED
 		},
 		steps: [{ kind: 'rest', until: { durationS: DAY_S } }],
-		stepS: DAY_STEP_S,
-		recordEveryS: DAY_S / 24
+		...{ stepS: DAY_STEP_S, recordEveryS }
 	});
+	return own.map((_, id) => recorded[id]!);
+}
+
+/** Largest charge into or out of one item in the first hour and day of standing joined, Ah, by the model of the cell. */
+function movedAh(chemistry: Chemistry, own: readonly Ready[], linkOhm: number): { inHour: number; inDay: number } {
+	const recorded = standJoined(chemistry, own, linkOhm, DAY_S / 24);
 	const until = (record: number) =>
-		Math.max(...cells.map((c) => Math.abs(recorded[c.id]!.soc.at(record)! - recorded[c.id]!.soc[0]!) * c.capacityAh));
+		Math.max(
+			...own.map((r, id) => Math.abs(recorded[id]!.soc.at(record)! - recorded[id]!.soc[0]!) * r.item.capacityAh)
+		);
 	return { inHour: until(1), inDay: until(-1) };
+}
+
+/** Moments after the last link went on at which the current is told, s. */
+const FALLS_AT_S = [60, 600, 3600, 21_600, 86_400];
+
+/**
+ * What flows through each item in the first instant (A, out of it positive), and how the largest of it falls, by likeliest figures only.
+ * @returns `falls` empty where a voltage is none such an item can have
+ * @throws CoreError as {@link checkJoining}
+ */
+export function currentsJoined(input: JoinInput): { firstA: number[]; falls: { atS: number; largestA: number }[] } {
+	const own = ready(input);
+	const firstA = firstCurrents(
+		own.map((r) => r.item.restVoltageV),
+		own.map((r) => Math.max(LEAST_OHM, r.ohm + input.linkOhm))
+	);
+	const perCell = own.map((r) => r.item.restVoltageV / r.cells);
+	if (perCell.some((v) => !(v > 0 && v <= mostOfOneCellV(input.chemistry)))) return { firstA, falls: [] };
+	const recorded = standJoined(input.chemistry, own, input.linkOhm, FALLS_AT_S[0]!);
+	const at = (amperes: readonly number[], atS: number) =>
+		Math.abs(amperes[Math.min(amperes.length - 1, Math.round(atS / FALLS_AT_S[0]!))]!);
+	return {
+		firstA,
+		falls: FALLS_AT_S.map((atS) => ({ atS, largestA: Math.max(...recorded.map((r) => at(r.currentA, atS))) }))
+	};
 }

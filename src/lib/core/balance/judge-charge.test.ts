@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { chargeVerdicts, judgeProgress, type ChargeProgress, type ChargeReading } from '.';
+import { chargeVerdicts, judgeProgress, rowOver, type ChargeProgress, type ChargeReading } from '.';
 
 const progress: ChargeProgress = {
 	phase: 'constant-current',
@@ -9,7 +9,7 @@ const progress: ChargeProgress = {
 	done: false,
 	flatA: null,
 	unmet: [{ wanted: 'supply-at-set', setV: 3.65 }, { wanted: 'meter-at-cells' }],
-	...{ supply: null, last: null }
+	...{ supply: null, displayV: null, last: null }
 };
 
 describe('verdicts on a running charge', () => {
@@ -69,5 +69,57 @@ describe('a supply that does not do what it should', () => {
 		const [verdict] = chargeVerdicts(led, undefined, { ...set, leadCostH: 12 });
 		expect(verdict).toMatchObject({ code: 'lead-drop', facts: { costH: 12 } });
 		expect(verdict!.finding).toContain('12 h');
+	});
+	it('stop what stood above its limit when it was read last, by more than the meter', () => {
+		const over = (cellV: number) => rowOver(judgeProgress([reading(0, 20, 3.75, cellV)], row), 3.65);
+		expect(over(3.71)).toMatchObject({ code: 'row-over', warmth: 'stop', facts: { readV: 3.71, limitV: 3.65 } });
+		expect(over(3.655)).toBeNull();
+		expect(rowOver(judgeProgress([], row), 3.65)).toBeNull();
+	});
+});
+
+const row = { setV: 3.6, setA: 20, tailA: 2, toDeliverAh: { low: 50, high: 80 } };
+const reading = (timeS: number, supplyA: number, supplyV: number, cellV: number): ChargeReading => ({
+	...{ timeS, supplyA, supplyV, cellV, deliveredAh: null }
+});
+
+describe('a supply whose display is off, and leads that drop', () => {
+	/** Leads of 5 mΩ; the display shows `e` more than the supply gives. */
+	const log = (e: number) =>
+		[20, 20, 12, 6, 3].map((a, i) => reading(i * 3600, a, 3.6, Number((3.6 - e - 0.005 * a).toFixed(3))));
+	it('are told apart by what falls with the amperes', () => {
+		const off = judgeProgress(log(0.08), row);
+		expect(off.displayV!.likely).toBeCloseTo(0.08, 3);
+		expect(off.displayV!.low95).toBeLessThan(0.08);
+		expect(off.leadOhm).toBeCloseTo(0.005, 4);
+		// Its leads are not blamed.
+		expect(off.phase).toBe('taper');
+		const [told] = chargeVerdicts(off, undefined, { ...row, leadCostH: null });
+		expect(told).toMatchObject({ code: 'supply-display', title: 'The supply gives less than it shows' });
+		expect(told!.next).toContain('3.60 V at the cells');
+	});
+	it('a display that is right is not accused, nor by one current alone', () => {
+		const fine = judgeProgress(log(0), row);
+		expect(fine.displayV).toBeNull();
+		expect(fine.leadOhm).toBeCloseTo(0.005, 4);
+		expect(judgeProgress(log(0.08).slice(0, 2), row).displayV).toBeNull();
+	});
+	it('one that gives more than it shows is turned down', () => {
+		const [told] = chargeVerdicts(judgeProgress(log(-0.06), row), undefined, { ...row, leadCostH: null });
+		expect(told).toMatchObject({ code: 'supply-display', title: 'The supply gives more than it shows' });
+	});
+	it('more looks tell it closer, two tell nothing, and what no display is off by is somebody’s mistake', () => {
+		const [first, , , , last] = log(0.1);
+		const few = judgeProgress([first!, log(0.1)[2]!, last!], row).displayV!;
+		expect(judgeProgress([first!, last!], row).displayV).toBeNull();
+		expect(
+			judgeProgress(
+				log(0).map((l) => ({ ...l, supplyV: 36 })),
+				row
+			).displayV
+		).toBeNull();
+		const all = judgeProgress(log(0.1), row).displayV!;
+		expect(few.high95 - few.low95).toBeGreaterThan(all.high95 - all.low95);
+		expect(few.low95).toBeLessThan(0.1);
 	});
 });

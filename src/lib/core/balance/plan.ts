@@ -70,10 +70,17 @@ export function chargeAfter(
 	return { low: share(toDeliverAh.high), high: share(toDeliverAh.low) };
 }
 
+/** The current at which a row of so many cells, of so many Ah each, is full, A. */
+export const rowTailA = (cells: number, cellAh: number): number =>
+	Math.max(TAIL_C_RATE, cells * TAIL_EACH_C_RATE) * cellAh;
+
 /** Bars joining n cells in parallel: one a side between neighbours, 2·(n − 1). */
 export function parallelBars(cells: number): number {
 	return Math.max(0, 2 * (cells - 1));
 }
+
+/** So many cells one row of so many bars joins: as {@link parallelBars}, the other way round. */
+export const cellsJoinedBy = (bars: number): number => Math.floor(Math.max(0, bars) / 2) + 1;
 
 /**
  * What a parallel top balance of these cells takes: charge and time as bounds, because arrival charge is only known
@@ -90,8 +97,7 @@ export function planTopBalance(cells: readonly BalanceCell[], setup: BalanceSetu
 	const toDeliverAh = { low: missing((c) => c.socHigh), high: missing((c) => c.socLow) };
 	const setV = setup.setV ?? Math.min(TOP_BALANCE_V[setup.chemistry], highestSetV(setup));
 	const setA = Math.min(setup.supplyA, totalAh * setup.chargeCRate);
-	const fullA = Math.max(TAIL_C_RATE, cells.length * TAIL_EACH_C_RATE) * smallestAh;
-	const tailA = Math.min(fullA, MOST_OF_SET * setA);
+	const tailA = Math.min(rowTailA(cells.length, smallestAh), MOST_OF_SET * setA);
 	const charge: ParallelCharge = {
 		chemistry: setup.chemistry,
 		totalAh,

@@ -1,5 +1,6 @@
-import { CoreError, requireFinite } from '../shared';
+import { CoreError, requireFinite, type Interval } from '../shared';
 import type { ChargePhase, Unmet } from '../verdicts';
+import { betweenSupplyAndCells } from './supply-display';
 
 /** One look at a running parallel charge. */
 export interface ChargeReading {
@@ -27,7 +28,7 @@ export interface ChargeProgress {
 	deliveredAh: number;
 	/** Seconds from the last reading to the tail; null when it cannot be told yet. */
 	remainingS: { low: number; high: number } | null;
-	/** Resistance of leads and clamps from the last reading, Ω; null without both voltages. */
+	/** Resistance of leads and clamps, Ω; null without both voltages. */
 	leadOhm: number | null;
 	done: boolean;
 	/** It is done because the current no longer falls although it is above the tail: what it stands at, A. Something leaks. */
@@ -36,6 +37,8 @@ export interface ChargeProgress {
 	unmet: Unmet[];
 	/** It gives nothing, or neither its volts nor its amperes; null: it works as it should, or was not read. */
 	supply: 'dead' | 'sags' | null;
+	/** What it shows more than it gives, V, where that is more than its leads and the meter explain; null: nothing is wrong with its display. */
+	displayV: Interval | null;
 	last: ChargeReading | null;
 }
 
@@ -83,9 +86,10 @@ function supplyFault(last: ChargeReading, { setV, setA, tailA }: ChargeTargets):
 	return neither && last.supplyA > tailA ? 'sags' : null;
 }
 
-function phaseOf(last: ChargeReading, targets: ChargeTargets): ChargeProgress['phase'] {
+function phaseOf(last: ChargeReading, targets: ChargeTargets, display: Interval | null): ChargeProgress['phase'] {
 	if (last.supplyA >= BELOW_FULL * targets.setA) return 'constant-current';
-	if (last.cellV !== null && last.cellV < targets.setV - AT_SET_V && last.supplyA > targets.tailA)
+	// A supply that gives less than it shows is not held back by its leads.
+	if (!display && last.cellV !== null && last.cellV < targets.setV - AT_SET_V && last.supplyA > targets.tailA)
 		return 'lead-limited';
 	return last.supplyA <= targets.tailA ? 'held' : 'taper';
 }
@@ -129,10 +133,13 @@ export function judgeProgress(readings: readonly ChargeReading[], targets: Charg
 			done: false,
 			flatA: null,
 			unmet: [{ wanted: 'first-reading' }],
-			...{ supply: null, last: null }
+			...{ supply: null, displayV: null, last: null }
 		};
 	const last = readings[readings.length - 1];
-	const phase = phaseOf(last!, targets);
+	const between = betweenSupplyAndCells(readings.filter((r) => !r.stopped));
+	const isOff = between && (between.displayV.low95 > AT_SET_V || between.displayV.high95 < -AT_SET_V);
+	const displayV = isOff ? between.displayV : null;
+	const phase = phaseOf(last!, targets, displayV);
 	const deliveredAh = integratedAh(readings);
 	const open = unmetConditions(readings, targets);
 	const flatA = open.length === 1 && open[0]!.wanted === 'tail-held' ? flatCurrent(readings, targets) : null;
@@ -141,14 +148,15 @@ export function judgeProgress(readings: readonly ChargeReading[], targets: Charg
 		phase,
 		deliveredAh,
 		remainingS: remaining(phase, readings, deliveredAh, targets),
-		leadOhm:
-			last!.cellV === null || last!.supplyV === null || last!.supplyA <= 0
+		leadOhm: isOff
+			? between.leadOhm
+			: last!.cellV === null || last!.supplyV === null || last!.supplyA <= 0
 				? null
 				: (last!.supplyV - last!.cellV) / last!.supplyA,
 		done: unmet.length === 0,
 		flatA,
 		unmet,
-		...{ supply: supplyFault(last!, targets), last: last! }
+		...{ supply: supplyFault(last!, targets), displayV, last: last! }
 	};
 }
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { CoreError } from '../shared';
 import { simulate } from '../simulation';
-import { arrivalByCharge, judgeLight, judgeSettled, settledV, type StoppedReading } from '.';
+import { arrivalByCharge, judgeArrival, judgeLight, judgeSettled, settledV, type StoppedReading } from '.';
 
 const subject = { kind: 'bank' as const, id: 1, label: 'B' };
 const iso = (hours: number) => new Date(Date.UTC(2026, 10, 1) + hours * 3_600_000).toISOString();
@@ -42,6 +42,7 @@ describe('how a full cell settles', () => {
 		expect(told([cell(1, 3.46), cell(2, 3.33)])).toMatchObject([{ code: 'settle-low', subject: { id: 2 } }]);
 		expect(told([cell(1, 3.46), cell(2, null)])).toMatchObject([{ code: 'settle-waits', facts: { read: 1, of: 2 } }]);
 		expect(told([cell(1, 3.46, -5), cell(2, 3.4, 0.2)])).toEqual([]);
+		expect(told([cell(1, 3.46), cell(2, 4.2)])).toMatchObject([{ code: 'settle-high', subject: { id: 2 } }]);
 		// Three weeks later nobody knows what it lost meanwhile.
 		expect(told([cell(1, 3.3, 500), cell(2, 3.3, 500)])).toEqual([]);
 	});
@@ -65,6 +66,8 @@ describe('what a light proves', () => {
 		expect(code(light(3.58), at(24, 3.3))).toBe('light-short');
 		expect(code(light(3.58), at(24, 3.345))).toBe('light-unsure');
 	});
+	it('nothing by volts that are above what it was set to', () =>
+		expect(code(light(3.58), at(24, 4.2))).toBe('light-above'));
 	it('nothing more once it charges again', () => expect(code(light(3.58), at(2, 3.4, { supplyA: 20 }))).toBeNull());
 	it('in Ah of the row: at 3.30 V a third and more is missing', () => {
 		const { low95, high95 } = judgeLight([light(3.58), at(24, 3.3)], row, subject)!.facts.missingAh as {
@@ -87,5 +90,14 @@ describe('charge on arrival, worked back', () => {
 		expect(arrivalByCharge(900, 800, false)).toMatchObject({ low95: 0, likely: 0 });
 		expect(arrivalByCharge(0, 800, false).high95).toBe(1);
 		expect(() => arrivalByCharge(-1, 800, false)).toThrow(CoreError);
+	});
+});
+
+describe('what a row arrived with', () => {
+	it('is told from what went in; more than an empty one takes is nobody’s charge', () => {
+		expect(judgeArrival(200, 400, false, subject)).toMatchObject({ code: 'arrival-by-charge', warmth: 'calm' });
+		// An empty row takes its own 400 Ah, and the count may be a few percent off.
+		expect(judgeArrival(408, 400, false, subject).code).toBe('arrival-by-charge');
+		expect(judgeArrival(907, 400, false, subject)).toMatchObject({ code: 'arrival-too-much', warmth: 'look' });
 	});
 });

@@ -83,6 +83,13 @@ export function judgeSettled(
 		c.read && hoursOf(c.read.takenAt) >= LEAST_H && hoursOf(c.read.takenAt) <= MOST_H ? [{ ...c, read: c.read }] : []
 	);
 	if (read.length === 0) return [];
+	const high = read.flatMap((c) => {
+		const hours = hoursOf(c.read.takenAt);
+		const expectedV = settledV(chemistry, hours, tail);
+		if (c.read.valueV - 1.96 * c.read.sdV <= expectedV.high95) return [];
+		return [say('settle-high', 'look', cellSubject(c), { readV: c.read.valueV, hours, expectedV })];
+	});
+	if (high.length) return high;
 	const low = read.flatMap((c) => {
 		const hours = hoursOf(c.read.takenAt);
 		const expectedV = settledV(chemistry, hours, tail);
@@ -158,6 +165,9 @@ export function judgeLight(
 			return say('charger-stopped-early', 'look', subject, { readV: light.cellV, setV: row.setV });
 		return say('light-waits', 'open', subject, { lightAt: light.readAt, readV: light.cellV });
 	}
+	// Nothing flows, and it stands above what the charger was set to: no rest of these cells.
+	if (last.cellV! > row.setV + EARLY_V)
+		return say('light-above', 'look', subject, { readV: last.cellV!, setV: row.setV });
 	// After a charge it is known on which side of its loop the cell stands.
 	const restV = last.cellV! - CHARGED_SIDE * HYSTERESIS_V[row.chemistry];
 	const { lowFraction, highFraction } = socBounds(row.chemistry, restV, row.meterSdV, 3600 * hours(last));
@@ -191,4 +201,12 @@ export function arrivalByCharge(deliveredAh: number, totalAh: number, tested: bo
 	const half = 1.96 * Math.hypot(sd, 0.004);
 	const share = (v: number) => Math.min(1, Math.max(0, v));
 	return { low95: share(1 - inside - half), likely: share(1 - inside), high95: share(1 - inside + half) };
+}
+
+/** What the row arrived with, unless more is said to have gone in than an empty one takes. */
+export function judgeArrival(deliveredAh: number, totalAh: number, tested: boolean, subject: Subject): Verdict {
+	const share = arrivalByCharge(deliveredAh, totalAh, tested);
+	return share.high95 > 0
+		? say('arrival-by-charge', 'calm', subject, { deliveredAh, totalAh, share })
+		: say('arrival-too-much', 'look', subject, { deliveredAh, totalAh });
 }

@@ -1,6 +1,7 @@
-import { KNEE_V } from '../chemistry';
+import { KNEE_V, mostOfOneCellV } from '../chemistry';
 import type { Interval } from '../shared';
-import { driftChange, snapshotBounds } from '../snapshot';
+import { isBalanced, type BalanceAnswer } from '../balance';
+import { driftChange } from '../snapshot';
 import { say, type Verdict } from '../verdicts';
 import {
 	HOUR_MS,
@@ -26,19 +27,23 @@ const snapshotOf = (world: MethodWorld, { volts, currentA }: MethodEntry) => ({
 });
 
 /**
- * What a balancer does to the highest group in a night, Ah against the mean of the others; null where it was not read at both ends.
+ * What a night does to one group, Ah against the mean of the others; null where it was not read at both ends.
  * A night is two readings of the same step, `off` or `on`.
  */
-function nightAh(run: MethodRun, world: MethodWorld, which: 'off' | 'on'): { ah: Interval; hours: number } | null {
+function nightAh(
+	run: MethodRun,
+	world: MethodWorld,
+	which: 'off' | 'on',
+	group: number
+): { ah: Interval; hours: number } | null {
 	const begins = ofStep(run, `${which}-evening`).at(-1);
 	const ends = ofStep(run, `${which}-morning`).findLast((e) => begins && e.doneAt > begins.doneAt);
 	if (!begins?.volts || !ends?.volts || begins.volts.length !== ends.volts.length || begins.volts.length < 2)
 		return null;
 	const hours = (Date.parse(ends.doneAt) - Date.parse(begins.doneAt)) / HOUR_MS;
 	if (hours < LEAST_NIGHT_H || hours > MOST_NIGHT_H) return null;
-	const highest = begins.volts.indexOf(Math.max(...begins.volts));
-	const moved = driftChange(snapshotOf(world, begins), snapshotOf(world, ends))[highest]!;
-	return { ah: moved, hours };
+	const moved = driftChange(snapshotOf(world, begins), snapshotOf(world, ends))[group];
+	return moved ? { ah: moved, hours } : null;
 }
 
 /** Whether it fits this battery at all. */
@@ -92,12 +97,24 @@ export function balancerDays(
 	return { low95: apartAh.low95 / aDay, likely: apartAh.likely / aDay, high95: apartAh.high95 / aDay };
 }
 
+/** How long it takes for groups that are apart; nothing where they are not, or where nobody said what it moves. */
+function daysVerdicts({ setup }: MethodRun, { subject }: MethodWorld, { answer, apartAh }: BalanceAnswer): Verdict[] {
+	if (answer === 'balanced' || apartAh === null || !setup.balancerA || !setup.hoursADay) return [];
+	const days = balancerDays(apartAh, setup);
+	const facts = { apartAh, aDayAh: setup.balancerA * setup.hoursADay, growthAh: setup.growthAhADay ?? 0 };
+	if (days) return [say('balancer-days', 'calm', subject, { ...facts, days })];
+	return answer === 'apart' ? [say('balancer-never', 'look', subject, facts)] : [];
+}
+
 /** How it works, by amperes on a lead and by a night each with it off and on. */
 function workVerdicts(run: MethodRun, world: MethodWorld): Verdict[] {
 	const { subject } = world;
 	const ratedA = run.setup.balancerA ?? null;
 	const clamp = ofStep(run, 'clamp').at(-1)?.currentA ?? null;
-	const [off, on] = [nightAh(run, world, 'off'), nightAh(run, world, 'on')];
+	// The one it takes from is followed in both nights.
+	const worked = ofStep(run, 'on-evening').at(-1)?.volts ?? [];
+	const highest = worked.indexOf(Math.max(...worked));
+	const [off, on] = (['off', 'on'] as const).map((which) => nightAh(run, world, which, highest));
 	if (clamp !== null && ratedA !== null) {
 		const works = Math.abs(clamp) >= AT_WORK_SHARE * ratedA;
 		return [
@@ -143,37 +160,27 @@ export const followBalancer: FollowMethod = (run, world) => {
 			...{ due: [], done: false, locksJoining: false }
 		};
 	const read = ofStep(run, 'read').at(-1) ?? null;
-	const apartAh = read?.volts && read.volts.length > 1 ? snapshotBounds(snapshotOf(world, read)).apartAh : null;
-	const days = apartAh && balancerDays(apartAh, run.setup);
-	const aDayAh = (run.setup.balancerA ?? 0) * (run.setup.hoursADay ?? 0);
-	const growthAh = run.setup.growthAhADay ?? 0;
-	const close = apartAh !== null && apartAh.high95 <= 0.01 * world.groupAh;
-	const told = !apartAh
-		? [say('balancer-not-read', 'open', subject, { kneeV: KNEE_V[world.chemistry] })]
-		: close
-			? [
-					say('balanced-top', 'calm', subject, {
-						spreadV: Math.max(...read!.volts!) - Math.min(...read!.volts!),
-						groups: read!.volts!.length,
-						apartAh,
-						balancedShare: 0.01,
-						cellsPerReading: 1,
-						chemistry: world.chemistry
-					})
-				]
-			: days
-				? [say('balancer-days', 'calm', subject, { apartAh, days, aDayAh, growthAh })]
-				: [say('balancer-never', 'look', subject, { apartAh, aDayAh, growthAh })];
+	const answer =
+		read?.volts && read.volts.length > 1
+			? isBalanced({ ...snapshotOf(world, read), passings: read.passings ?? null }, subject)
+			: null;
+	const told = answer ? [answer.verdict, ...daysVerdicts(run, world, answer)] : [];
 	const works = workVerdicts(run, world);
 	const volts = ['volts'] as const;
+	// Read from the battery’s negative, they are told so; what no battery has is refused.
+	const mostV = world.series * mostOfOneCellV(world.chemistry);
 	return {
-		verdicts: [...fitVerdicts(run, world), ...told, ...works],
+		verdicts: [
+			...fitVerdicts(run, world),
+			...(answer ? told : [say('balancer-not-read', 'open', subject, { kneeV: KNEE_V[world.chemistry] })]),
+			...works
+		],
 		next: [
 			step(
 				'read',
 				`Near full, above ${KNEE_V[world.chemistry].toFixed(2)} V: read every group within a minute, position 1 first, and the amperes into the battery.`,
 				volts,
-				{ also: ['currentA'], count: world.series }
+				{ also: ['currentA'], count: world.series, mostV }
 			),
 			step(
 				'clamp',
@@ -182,23 +189,35 @@ export const followBalancer: FollowMethod = (run, world) => {
 			),
 			step('off-evening', 'Balancer off, charge ended, nothing drawn: read every group near full.', volts, {
 				also: ['currentA'],
-				count: world.series
+				count: world.series,
+				mostV
 			}),
 			step('off-morning', 'The next morning, still off: read them again.', volts, {
 				also: ['currentA'],
-				count: world.series
+				count: world.series,
+				mostV
 			}),
 			step('on-evening', 'Another evening with it on: read every group near full.', volts, {
 				also: ['currentA'],
-				count: world.series
+				count: world.series,
+				mostV
 			}),
-			step('on-morning', 'The morning after: read them again.', volts, { also: ['currentA'], count: world.series }),
+			step('on-morning', 'The morning after: read them again.', volts, {
+				also: ['currentA'],
+				count: world.series,
+				mostV
+			}),
 			step(
 				'smoke',
 				'It smells, smokes or is hot: pull the balance plug, then the loads and the charger, and say so here.',
-				[]
+				[],
+				{ besides: true }
 			)
 		],
-		...{ due: [], done: close && works.some((v) => v.code === 'balancer-works'), locksJoining: false }
+		...{
+			due: [],
+			done: answer?.answer === 'balanced' && works.some((v) => v.code === 'balancer-works'),
+			locksJoining: false
+		}
 	};
 };

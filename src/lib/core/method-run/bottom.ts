@@ -1,4 +1,4 @@
-import { HYSTERESIS_V, beyondEnds, drawnCurve, restVoltageCurve, type Chemistry } from '../chemistry';
+import { HYSTERESIS_V, beyondEnds, drawnCurve, mostOfOneCellV, restVoltageCurve, type Chemistry } from '../chemistry';
 import { LOADED_OHM_AH } from '../cell-model';
 import { intervalOf, normalDraw, requireFinite, requirePositive, seededRandom, type Interval } from '../shared';
 import { snapshotBounds } from '../snapshot';
@@ -91,23 +91,24 @@ function residual(world: MethodWorld, ways: readonly CellWay[]): { left: (Interv
 }
 
 /** What is next for one cell; null: it waits for the load, or is through. */
-function nextOf(way: CellWay, world: MethodWorld, loadFree: boolean): NextStep | null {
+function nextOf(way: CellWay, world: MethodWorld, loadFree: boolean, loadA: number | null): NextStep | null {
 	const { cell, last } = way;
 	const toV = (world.dischargeLimitV + ABOVE_LIMIT_V).toFixed(2);
+	const mostV = mostOfOneCellV(world.chemistry);
 	const gentleA = (GENTLE_C_RATE * cell.capacityAh).toFixed(1);
 	switch (last?.step) {
 		case undefined:
 			return loadFree
 				? step(
 						'stage-1',
-						`Discharge ${cell.label} to ${toV} V under load, and stay by it. Write down the volts it ended at, and the amperes.`,
+						`Discharge ${cell.label} to ${toV} V under load${loadA ? ` of ${loadA} A` : ''}, and stay by it. Write down the volts it ended at, and the amperes.`,
 						['voltageV', 'currentA'],
-						{ cell, also: ['ah'] }
+						{ cell, also: ['ah'], mostV }
 					)
 				: null;
 		case 'stage-1':
 			return step('rested-1', `Let ${cell.label} rest an hour, loose; then read it.`, ['voltageV'], {
-				cell,
+				...{ cell, mostV },
 				from: later(last!.doneAt, RESTS_H.first)
 			});
 		case 'rested-1':
@@ -115,12 +116,12 @@ function nextOf(way: CellWay, world: MethodWorld, loadFree: boolean): NextStep |
 				'stage-2',
 				`Discharge ${cell.label} again, with no more than ${gentleA} A, to ${toV} V.`,
 				['voltageV', 'currentA'],
-				{ cell, also: ['ah'] }
+				{ cell, also: ['ah'], mostV }
 			);
 		case 'stage-2':
 		case 'again':
 			return step('rested-2', `Let ${cell.label} rest the night, loose; then read it.`, ['voltageV'], {
-				cell,
+				...{ cell, mostV },
 				from: later(last!.doneAt, RESTS_H.second)
 			});
 		default:
@@ -138,12 +139,12 @@ export const followBottom: FollowMethod = (run, world) => {
 	const { left, apart } = residual(world, ways);
 	const through = ways.filter((w) => w.last?.step === 'rested-2');
 	const first = ways.findIndex((w) => w.last === null);
-	const next = ways.flatMap((w, i) => nextOf(w, world, i === first) ?? []);
+	const next = ways.flatMap((w, i) => nextOf(w, world, i === first, run.setup.currentA ?? null) ?? []);
 	const high = ways.flatMap((w, i) => (left[i] && left[i]!.low95 > AT_BOTTOM * w.cell.capacityAh ? [i] : []));
 	for (const i of high)
 		next.push(
 			step('again', `Take ${ways[i]!.cell.label} down once more, gently, if you mean to.`, ['voltageV', 'currentA'], {
-				cell: ways[i]!.cell,
+				...{ cell: ways[i]!.cell, mostV: mostOfOneCellV(world.chemistry), besides: true },
 				question: `${ways[i]!.cell.label} has had both stages. Pushing it further is how cells are harmed: do you want to, and will you stay by it?`
 			})
 		);
@@ -155,13 +156,22 @@ export const followBottom: FollowMethod = (run, world) => {
 			.map((e) => e.doneAt)
 			.sort()[0] ?? null;
 	const chargeBy = firstEmpty && !charged ? later(firstEmpty, 24 * EMPTY_DAYS) : null;
-	const met =
-		through.length === run.cells.length && run.cells.length > 1 && apart !== null && apart.high95 <= MET * world.cellAh;
+	const deep = ways.filter((w) => isTooDeep(w, world));
+	const allThrough = through.length === run.cells.length && deep.length === 0;
+	const met = allThrough && run.cells.length > 1 && apart !== null && apart.high95 <= MET * world.cellAh;
 	if (firstEmpty && !charged && first < 0)
 		next.push(
-			step('charge-began', 'Build them in series, or join them, and begin to charge; write down the amperes.', [
-				'currentA'
-			])
+			step(
+				'charge-began',
+				'Build them in series, or join them, and begin to charge; write down the amperes.',
+				['currentA'],
+				through.length === run.cells.length
+					? {}
+					: {
+							besides: true,
+							question: `Only ${through.length} of ${run.cells.length} lie at the bottom and have rested: charge all the same?`
+						}
+			)
 		);
 	if (charged)
 		next.push(
@@ -169,10 +179,14 @@ export const followBottom: FollowMethod = (run, world) => {
 				'first-charge',
 				`In the first hours read every cell under charge, in order: ${run.cells.map((c) => c.label).join(', ')}. Stop at the first that reaches ${world.chargeLimitV.toFixed(2)} V.`,
 				['volts', 'currentA'],
-				{ also: ['ah'], count: run.cells.length }
+				{ also: ['ah'], count: run.cells.length, mostV: mostOfOneCellV(world.chemistry) }
 			)
 		);
+	const charging = watched ? firstCharge(run, watched, world) : [];
 	const verdicts = [
+		...deep.map(({ cell, last }) =>
+			say('bottom-too-deep', 'stop', cellSubject(cell), { readV: last!.voltageV!, limitV: world.dischargeLimitV })
+		),
 		...(charged || through.length === run.cells.length
 			? []
 			: [
@@ -184,7 +198,7 @@ export const followBottom: FollowMethod = (run, world) => {
 				]),
 		...high.map((i) => say('bottom-high', 'look', cellSubject(ways[i]!.cell), { leftAh: left[i]!, atMost: AT_BOTTOM })),
 		...ways.flatMap((w) => oddRebound(w, world)),
-		...(apart !== null && through.length === run.cells.length
+		...(apart !== null && allThrough
 			? [
 					say(
 						met ? 'bottom-met' : apart.low95 > MET * world.cellAh ? 'bottom-apart' : 'bottom-unsure',
@@ -195,7 +209,7 @@ export const followBottom: FollowMethod = (run, world) => {
 				]
 			: []),
 		...(chargeBy ? [say('empty-set', 'look', world.subject, { chargeBy, days: EMPTY_DAYS })] : []),
-		...(watched ? firstCharge(run, watched, world) : [])
+		...charging
 	];
 	return {
 		verdicts,
@@ -215,10 +229,15 @@ export const followBottom: FollowMethod = (run, world) => {
 					]
 				: [])
 		],
-		done: charged !== null && met,
+		// Watched in its first charge, and nothing was found.
+		done: met && watched !== null && charging.length === 0,
 		locksJoining: false
 	};
 };
+
+/** What it read last is below the limit, by more than the meter: no rest brings that back, and no spread of charge shows it. */
+const isTooDeep = ({ last }: CellWay, { dischargeLimitV, meterSdV }: MethodWorld): boolean =>
+	last?.voltageV != null && last.voltageV < dischargeLimitV - 2 * meterSdV;
 
 /** A cell that came back further, or less far, than such cells do: a lead that dropped volts, a rest cut short, a leak. */
 function oddRebound({ cell, entries }: CellWay, { chemistry, meterSdV }: MethodWorld) {

@@ -1,9 +1,9 @@
-import { KNEE_V } from '../chemistry';
+import { KNEE_V, mostOfOneCellV } from '../chemistry';
 import { judgeLinksOff } from '../links';
 import type { Interval } from '../shared';
 import { snapshotBounds } from '../snapshot';
 import { cellSubject, say } from '../verdicts';
-import { ofStep, step, type FollowMethod, type MethodEntry, type MethodWorld } from './method';
+import { notAtTail, ofStep, step, type FollowMethod, wasAtTail, type MethodEntry, type MethodWorld } from './method';
 
 /** The tail of a charge in parallel, h (default). */
 const TAPER_H = 3;
@@ -45,7 +45,14 @@ export const followFast: FollowMethod = (run, world) => {
 	);
 	const off = trip !== null && links.code === 'links-off';
 	const members = run.cells.map(cellSubject);
-	const base = { due: [], locksJoining: began !== null && !off && finished === null };
+	const oneCellV = mostOfOneCellV(world.chemistry);
+	const tripStep = step(
+		'tripped',
+		'When the BMS stops the charge: read every group at once, before they sink, position 1 first; and what went in.',
+		['volts'],
+		{ also: ['currentA', 'ah'], count: world.series, mostV: oneCellV }
+	);
+	const base = { due: [], locksJoining: began !== null && !off };
 	if (!began)
 		return {
 			...base,
@@ -53,7 +60,7 @@ export const followFast: FollowMethod = (run, world) => {
 			next: [
 				step(
 					'began',
-					`Build the string with its BMS and balance leads, the charger set to ${(world.series * (world.chargeLimitV - 0.05)).toFixed(1)} V at most. Write down the amperes when it begins.`,
+					`Build the string with its BMS and balance leads, the charger${run.setup.currentA ? ` at ${run.setup.currentA} A,` : ''} set to ${(world.series * (world.chargeLimitV - 0.05)).toFixed(1)} V at most. Write down the amperes when it begins.`,
 					['currentA']
 				)
 			]
@@ -65,14 +72,7 @@ export const followFast: FollowMethod = (run, world) => {
 				done: false,
 				verdicts: [say('fast-charging', 'calm', world.subject, { groups: world.series, currentA: began.currentA ?? 0 })]
 			},
-			next: [
-				step(
-					'tripped',
-					'When the BMS stops the charge: read every group at once, before they sink, position 1 first; and what went in.',
-					['volts'],
-					{ also: ['currentA', 'ah'], count: world.series }
-				)
-			]
+			next: [tripStep]
 		};
 	const { first, apartAh, missing } = missingAh(world, trip);
 	const topV = Math.max(...trip.volts!);
@@ -100,29 +100,36 @@ export const followFast: FollowMethod = (run, world) => {
 					},
 					members
 				);
-	if (finished) return { ...base, verdicts: [], next: [], done: topV >= KNEE_V[world.chemistry] && off };
+	const full =
+		finished !== null &&
+		wasAtTail(world, { cellV: finished.voltageV, currentA: finished.currentA, cells, cellAh: world.cellAh });
+	const falseTrip = topV < KNEE_V[world.chemistry];
+	// Ended is not done: only what was read at its tail is.
+	if (off && full && !falseTrip) return { ...base, verdicts: [], next: [], done: true };
+	const notFull = finished && !full ? [notAtTail(world, finished, cells)] : [];
 	return {
 		...base,
 		done: false,
-		verdicts: off ? [links, tripped] : [links.warmth === 'stop' ? links : { ...links, warmth: 'look' }, tripped],
-		next: off
-			? [
-					step(
+		verdicts: [off || links.warmth === 'stop' ? links : { ...links, warmth: 'look' as const }, tripped, ...notFull],
+		next: [
+			...(falseTrip ? [tripStep] : []),
+			off
+				? step(
 						'finished',
-						'Charge all side by side to the tail; write it down there, and say here that it is done.',
-						[]
+						'Charge all side by side to the tail, and log it there. At its end: volts at the cells and amperes of the supply.',
+						['voltageV', 'currentA'],
+						{ mostV: oneCellV }
 					)
-				]
-			: [
-					step(
+				: step(
 						'links-read',
 						`Charger off. Take every series link off, then read across each pair of neighbours, far minus to far plus: ${world.series - 1} readings.`,
 						['volts'],
 						{
 							question: 'Is the balance plug out, and has the meter just read one cell right?',
-							count: world.series - 1
+							count: world.series - 1,
+							mostV: 2 * oneCellV
 						}
 					)
-				]
+		]
 	};
 };

@@ -24,7 +24,6 @@ const FIELD_NAMES: Record<string, string> = {
 		currentA: 'amperes',
 		ah: 'Ah',
 		wh: 'Wh',
-		hours: 'hours',
 		volts: 'a list of volts',
 		words: 'a few words'
 	},
@@ -65,6 +64,13 @@ export function refuseEntry(
 		return {
 			field: 'volts',
 			message: `This takes ${at.count} volts, in order; ${entry.volts.length} ${entry.volts.length === 1 ? 'is' : 'are'} written.`
+		};
+	const tooMuch =
+		at.mostV === null ? undefined : [entry.voltageV ?? 0, ...(entry.volts ?? [])].find((v) => Math.abs(v) > at.mostV!);
+	if (tooMuch !== undefined)
+		return {
+			field: entry.volts?.includes(tooMuch) ? 'volts' : 'voltageV',
+			message: `${tooMuch} V cannot be read there (at most ${at.mostV!.toFixed(1)} V): is the decimal point right?`
 		};
 	const missing = at.needs.find((f) => (f === 'asked' ? entry.asked !== true : entry[f] === null));
 	return missing ? { field: missing, message: `This step needs ${FIELD_NAMES[missing]}.` } : null;

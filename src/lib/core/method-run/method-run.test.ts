@@ -1,36 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { CoreError } from '../shared';
-import {
-	balancerDays,
-	followMethod,
-	reboundV,
-	refuseEntry,
-	type MethodEntry,
-	type MethodRun,
-	type MethodSetup,
-	type MethodKind,
-	type MethodWorld
-} from '.';
-
-const world: MethodWorld = {
-	...{ chemistry: 'LFP', chargeLimitV: 3.65, dischargeLimitV: 2.5, series: 4, groupAh: 100, cellAh: 100 },
-	...{ meterSdV: 0.001, resistanceOhm: 0.0005, subject: { kind: 'bank', id: 1, label: 'B' } }
-};
-const cells = ['A1', 'A2', 'A3', 'A4'].map((label, i) => ({ id: i + 1, label, capacityAh: 100 }));
-const H = 3_600_000;
-const start = Date.parse('2026-11-01T08:00:00Z');
-const at = (hours: number) => new Date(start + hours * H).toISOString();
-let ids = 0;
-const entry = (step: string, hours: number, more: Partial<MethodEntry> = {}): MethodEntry => ({
-	...{ id: ++ids, version: 1, cellId: null, unit: null, step, doneAt: at(hours), voltageV: null, currentA: null },
-	...{ ah: null, wh: null, hours: null, volts: null, asked: null, words: null, ...more }
-});
-const run = (method: MethodKind, entries: MethodEntry[], setup: MethodSetup = {}): MethodRun => ({
-	...{ id: 1, version: 1, bankId: 1, method, cells, setup, startedAt: at(0), endedAt: null, entries }
-});
-const codes = (r: MethodRun, w = world) => followMethod(r, w).verdicts.map((v) => v.code);
-const steps = (r: MethodRun, w = world) =>
-	followMethod(r, w).next.map((n) => `${n.step} ${n.cell?.label ?? n.unit ?? ''}`.trim());
+import { followMethod, reboundV, refuseEntry, type MethodEntry } from '.';
+import { world, at, entry, run, codes, steps } from './cases';
 
 describe('at the bottom', () => {
 	/** One cell through both stages; it ends at so many volts and rests at so many. */
@@ -86,7 +57,27 @@ describe('at the bottom', () => {
 		expect(together.due.map((d) => d.at)).toContain(at(2 + 48));
 		const charging = run('bottom', [...all(2.952), entry('charge-began', 40, { currentA: 20 })]);
 		expect(codes(charging)).not.toContain('empty-set');
-		expect(followMethod(charging, world).done).toBe(true);
+		// Begun is not done: the first charge is watched, and nothing is found in it.
+		expect(followMethod(charging, world).done).toBe(false);
+		const watched = entry('first-charge', 41, { volts: [3.31, 3.312, 3.311, 3.31], currentA: 20 });
+		expect(followMethod(run('bottom', [...charging.entries, watched]), world).done).toBe(true);
+	});
+	it('never calls met what lies below its limit, or the wrong way round: that stops it', () => {
+		for (const restedV of [1.9, -0.4]) {
+			const all = [1, 2, 3, 4].flatMap((id, i) => through(id, 3 * i, id === 2 ? restedV : 2.6));
+			const state = followMethod(run('bottom', all), world);
+			expect(state.verdicts[0]).toMatchObject({ code: 'bottom-too-deep', warmth: 'stop', subject: { id: 2 } });
+			expect(state.verdicts.map((v) => v.code)).not.toContain('bottom-met');
+		}
+	});
+	it('refuses volts that no cell has', () => {
+		const slipped = refuseEntry(
+			run('bottom', []),
+			world,
+			entry('stage-1', 1, { cellId: 1, voltageV: 27, currentA: 40 })
+		);
+		expect(slipped).toMatchObject({ field: 'voltageV' });
+		expect(slipped!.message).toMatch(/decimal point/);
 	});
 	it('stops the first charge at a cell past its limit', () => {
 		const all = [1, 2, 3, 4].flatMap((id, i) => through(id, 3 * i));
@@ -105,6 +96,22 @@ describe('at the bottom', () => {
 		expect(gentle.low95).toBeLessThan(gentle.likely);
 		expect(() => reboundV('LFP', 0, 2.7, 3)).toThrow(CoreError);
 		expect(codes(run('bottom', through(1, 0, 3.2)))).toContain('bottom-odd-rebound');
+	});
+	it('a set that has not all rested is charged only after a question, and never as what is next', () => {
+		const early = followMethod(
+			run('bottom', [1, 2, 3].flatMap((id) => through(id, id * 3)).concat(through(4, 12).slice(0, 3))),
+			world
+		);
+		const charge = early.next.find((n) => n.step === 'charge-began')!;
+		expect([charge.besides, charge.question]).toEqual([true, expect.stringContaining('3 of 4')]);
+		const all = followMethod(
+			run(
+				'bottom',
+				[1, 2, 3, 4].flatMap((id) => through(id, id * 3))
+			),
+			world
+		);
+		expect(all.next.find((n) => n.step === 'charge-began')).toMatchObject({ besides: false, question: null });
 	});
 });
 
@@ -143,67 +150,28 @@ describe('fast', () => {
 	});
 	it('a trip below the knee is no full cell, and nothing is done by it', () => {
 		const early = entry('tripped', 2, { volts: [3.32, 3.33, 3.31, 3.32] });
-		const state = followMethod(run('fast', [began, early, links([0, 0, 0]), entry('finished', 5)]), world);
+		const atTail = entry('finished', 5, { voltageV: 3.6, currentA: 1.5 });
 		expect(codes(run('fast', [began, early]))).toContain('fast-false-trip');
-		expect(state.done).toBe(false);
+		expect(steps(run('fast', [began, early]))).toEqual(['tripped', 'links-read']);
+		expect(followMethod(run('fast', [began, early, links([0, 0, 0]), atTail]), world).done).toBe(false);
 	});
-});
-
-describe('by a balancer', () => {
-	const near = (hours: number, volts: number[], step = 'read') => entry(step, hours, { volts, currentA: 1 });
-	it('takes the Ah apart by what it moves a day; or never catches up', () => {
-		// 2 Ah at 0.1 A for 4 h a day is five days; with 0.4 Ah a day parting them it never ends.
-		const apart = { low95: 1, likely: 2, high95: 4 };
-		expect(balancerDays(apart, { balancerA: 0.1, hoursADay: 4 })!.likely).toBeCloseTo(5, 9);
-		expect(balancerDays(apart, { balancerA: 0.1, hoursADay: 4, growthAhADay: 0.4 })).toBeNull();
-		expect(balancerDays(apart, {})).toBeNull();
-		const read = near(0, [3.4, 3.55, 3.42, 3.41]);
-		expect(codes(run('balancer', [read], { balancerA: 0.1, hoursADay: 4 }))).toContain('balancer-days');
-		expect(codes(run('balancer', [read], { balancerA: 0.1, hoursADay: 1, growthAhADay: 1 }))).toContain(
-			'balancer-never'
-		);
-		expect(codes(run('balancer', []))).toEqual(['balancer-not-read']);
-	});
-	it('is proved by a clamp: 0.4 of its own amperes is work, a tenth is not', () => {
-		const clamp = (currentA: number) => codes(run('balancer', [entry('clamp', 1, { currentA })], { balancerA: 2 }));
-		expect(clamp(1.9)).toContain('balancer-works');
-		expect(clamp(-1.9)).toContain('balancer-works');
-		expect(clamp(0.2)).toContain('balancer-idle');
-	});
-	it('is proved by a night off and a night on, or told to be unproved', () => {
-		const night = (which: string, from: number, evening: number[], morning: number[]) => [
-			near(from, evening, `${which}-evening`),
-			near(from + 10, morning, `${which}-morning`)
-		];
-		const high = [3.4, 3.52, 3.4, 3.4];
-		const setup = { balancerA: 0.3, hoursADay: 10 };
-		const off = night('off', 0, high, high);
-		expect(codes(run('balancer', [...off, ...night('on', 24, high, [3.4, 3.4, 3.4, 3.4])], setup))).toContain(
-			'balancer-works'
-		);
-		expect(codes(run('balancer', [...off, ...night('on', 24, high, high)], setup))).toContain('balancer-idle');
-		// Two hours are no night.
-		const short = [near(24, high, 'on-evening'), near(26, [3.4, 3.4, 3.4, 3.4], 'on-morning')];
-		expect(codes(run('balancer', [...off, ...short], setup)).filter((c) => /works|idle|unproved/.test(c))).toEqual([]);
-	});
-	it('fits or does not: chemistry, count, leads, where it starts', () => {
-		expect(codes(run('balancer', [], { madeFor: 'NMC' }))).toContain('balancer-unfit');
-		expect(codes(run('balancer', [], { leastSeries: 8 }))).toContain('balancer-unfit');
-		expect(codes(run('balancer', [], { startV: 3.2 }))).toContain('balancer-starts-low');
-		expect(codes(run('balancer', [], { startV: 3.45, stopV: 3.3 }))).toContain('balancer-starts-low');
-		expect(codes(run('balancer', [], { startV: 3.45 }))).not.toContain('balancer-starts-low');
-		// 2 A through 5 mΩ twice, and 0.5 mΩ of the cell: 21 mV.
-		const leads = { balancerA: 2, leadOhm: 0.005 };
-		expect(codes(run('balancer', [], { ...leads, triggerV: 0.02 }))).toContain('balancer-leads');
-		expect(codes(run('balancer', [], { ...leads, triggerV: 0.022 }))).not.toContain('balancer-leads');
-	});
-	it('smoke stops all else until somebody has said what was found', () => {
-		const smoke = run('balancer', [entry('smoke', 1)]);
-		expect(followMethod(smoke, world)).toMatchObject({ verdicts: [{ code: 'balancer-smoke', warmth: 'stop' }] });
-		expect(steps(smoke)).toEqual(['made-safe']);
-		expect(
-			codes(run('balancer', [entry('smoke', 1), entry('made-safe', 2, { words: 'a lead chafed' })]))
-		).not.toContain('balancer-smoke');
+	it('is done by what was read at its tail, not by being called done', () => {
+		const ended = (voltageV: number, currentA: number) =>
+			followMethod(
+				run('fast', [began, tripped, links([0, 0, 0]), entry('finished', 5, { voltageV, currentA })]),
+				world
+			);
+		// 0.02 C of 100 Ah is 2 A.
+		expect(ended(3.598, 1.9)).toMatchObject({ done: true, verdicts: [] });
+		for (const [v, a] of [
+			[3.598, 8],
+			[3.42, 1.9]
+		] as const) {
+			const state = ended(v, a);
+			expect(state.done).toBe(false);
+			expect(state.verdicts.map((x) => x.code)).toContain('steps-not-full');
+			expect(state.next.map((n) => n.step)).toEqual(['finished']);
+		}
 	});
 });
 
@@ -225,7 +193,7 @@ describe('ready-made batteries', () => {
 	it('gain is told where load and end were alike, both in Ah and in Wh', () => {
 		const test = (step: string, ah: number, currentA = 20, wh: number | null = ah * 12.8) =>
 			entry(step, step === 'before' ? 1 : 30, { ah, wh, currentA, voltageV: 10.5 });
-		const full = entry('full', 20, { voltageV: 14.4, currentA: 4 });
+		const full = entry('full', 20, { voltageV: 14.4, currentA: 1.8 });
 		const all = (before: MethodEntry, after: MethodEntry) =>
 			codes(run('ready-made', [...read, before, full, after], setup));
 		expect(all(test('before', 88), test('after', 97))).toContain('gain-made');
@@ -233,8 +201,21 @@ describe('ready-made batteries', () => {
 		expect(all(test('before', 88), test('after', 97, 40))).toContain('gain-not-comparable');
 		expect(all(test('before', 88, 20, null), test('after', 97))).toContain('gain-not-comparable');
 	});
+	it('full is its tail, not somebody’s word for it', () => {
+		const said = (voltageV: number, currentA: number) =>
+			codes(
+				run(
+					'ready-made',
+					[...read, entry('joined', 1, { asked: true }), entry('full', 20, { voltageV, currentA })],
+					setup
+				)
+			);
+		expect(said(14.4, 1.8)).not.toContain('steps-not-full');
+		expect(said(14.4, 30)).toContain('steps-not-full');
+		expect(said(13.4, 1.8)).toContain('steps-not-full');
+	});
 	it('names who stopped it, and how often to level them again', () => {
-		const full = entry('full', 0, { voltageV: 14.4, currentA: 4 });
+		const full = entry('full', 0, { voltageV: 14.4, currentA: 1.8 });
 		const trips = [
 			unit('low-trip', 'Right', {}, 10),
 			unit('low-trip', 'Right', {}, 40),

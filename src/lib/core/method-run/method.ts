@@ -1,12 +1,14 @@
-import type { Chemistry } from '../chemistry';
-import type { Subject, Verdict } from '../verdicts';
+import { rowTailA } from '../balance';
+import { TOP_BALANCE_V, type Chemistry } from '../chemistry';
+import type { Passings } from '../snapshot';
+import { say, type Subject, type Verdict } from '../verdicts';
 
 /** Ways to balance that go step by step through entries by hand; the parallel charge has its own log. */
 export const METHOD_KINDS = ['fast', 'bottom', 'balancer', 'ready-made'] as const;
 export type MethodKind = (typeof METHOD_KINDS)[number];
 
 /** What a step may ask to be written down; `volts` is one a group, `asked` a question answered with yes. */
-export const ENTRY_FIELDS = ['voltageV', 'currentA', 'ah', 'wh', 'hours', 'volts', 'asked', 'words'] as const;
+export const ENTRY_FIELDS = ['voltageV', 'currentA', 'ah', 'wh', 'volts', 'asked', 'words'] as const;
 export type EntryField = (typeof ENTRY_FIELDS)[number];
 
 /** A step that was done, as it was written down. */
@@ -22,8 +24,9 @@ export interface MethodEntry {
 	currentA: number | null;
 	ah: number | null;
 	wh: number | null;
-	hours: number | null;
 	volts: readonly number[] | null;
+	/** Taken from the log of a charge, with the volts of one of its lines. */
+	passings?: Passings | null;
 	asked: boolean | null;
 	words: string | null;
 }
@@ -36,7 +39,6 @@ export interface MethodSetup {
 	cellSupplyA?: number | null;
 	/** Of the balancer. */
 	balancerA?: number | null;
-	active?: boolean | null;
 	startV?: number | null;
 	/** Below this it no longer works, V; as it starts when missing. */
 	stopV?: number | null;
@@ -106,8 +108,12 @@ export interface NextStep {
 	needs: readonly EntryField[];
 	/** A question that has to be answered with yes before it is done. */
 	question: string | null;
+	/** Possible, but not what is next: shown after all others. */
+	besides: boolean;
 	/** How many volts are asked for, where they are; null: none are. */
 	count: number | null;
+	/** Volts beyond that, either sign, nobody can have read there; null: nothing is known. */
+	mostV: number | null;
 }
 
 /** Somebody is wanted at that moment. */
@@ -130,6 +136,26 @@ export interface MethodState {
 /** One method: what follows from its entries, pure. */
 export type FollowMethod = (run: MethodRun, world: MethodWorld) => MethodState;
 
+/** A row was full when its cells stood near the set voltage and took no more than the tail of so many. */
+export const wasAtTail = (
+	{ chemistry }: Pick<MethodWorld, 'chemistry'>,
+	{ cellV, currentA, cells, cellAh }: { cellV: number | null; currentA: number | null; cells: number; cellAh: number }
+): boolean =>
+	cellV !== null &&
+	currentA !== null &&
+	cellV >= TOP_BALANCE_V[chemistry] - NEAR_TAIL_V &&
+	Math.abs(currentA) <= rowTailA(cells, cellAh);
+
+/** What is said of an end that was none. */
+export const notAtTail = (
+	{ subject, cellAh }: Pick<MethodWorld, 'subject' | 'cellAh'>,
+	{ voltageV, currentA }: Pick<MethodEntry, 'voltageV' | 'currentA'>,
+	cells: number
+): Verdict => say('steps-not-full', 'look', subject, { voltageV, currentA, tailA: rowTailA(cells, cellAh) });
+
+/** Chargers end a little below what a supply is set to, V (default). */
+const NEAR_TAIL_V = 0.06;
+
 export const HOUR_MS = 3_600_000;
 export const later = (at: string, hours: number): string => new Date(Date.parse(at) + hours * HOUR_MS).toISOString();
 export const ofStep = (run: MethodRun, step: string): MethodEntry[] => run.entries.filter((e) => e.step === step);
@@ -139,7 +165,9 @@ export const step = (
 	name: string,
 	does: string,
 	needs: readonly EntryField[],
-	more: Partial<Pick<NextStep, 'cell' | 'unit' | 'from' | 'question' | 'count'>> & { also?: readonly EntryField[] } = {}
+	more: Partial<Pick<NextStep, 'cell' | 'unit' | 'from' | 'question' | 'besides' | 'count' | 'mostV'>> & {
+		also?: readonly EntryField[];
+	} = {}
 ): NextStep => ({
 	step: name,
 	does,
@@ -149,5 +177,7 @@ export const step = (
 	unit: more.unit ?? null,
 	from: more.from ?? null,
 	question: more.question ?? null,
-	count: more.count ?? null
+	besides: more.besides ?? false,
+	count: more.count ?? null,
+	mostV: more.mostV ?? null
 });

@@ -1,8 +1,18 @@
 import { mean } from 'd3-array';
 import { checkJoining } from '../balance';
+import { mostOfOneCellV } from '../chemistry';
 import { snapshotBounds } from '../snapshot';
 import { say, type Verdict } from '../verdicts';
-import { HOUR_MS, ofStep, step, type FollowMethod, type MethodEntry, type MethodRun, type MethodWorld } from './method';
+import {
+	HOUR_MS,
+	notAtTail,
+	ofStep,
+	step,
+	wasAtTail,
+	type FollowMethod,
+	type MethodRun,
+	type MethodWorld
+} from './method';
 
 /** Two tests are alike when load and cut-off are, share and V (default). */
 const ALIKE = { load: 0.05, cutoffV: 0.1 };
@@ -23,9 +33,7 @@ function gain(run: MethodRun, { subject }: MethodWorld): Verdict[] {
 	const [before, after] = [ofStep(run, 'before').at(-1), ofStep(run, 'after').at(-1)];
 	if (!before || !after) return [];
 	const unlike = [
-		...(before.currentA === null ||
-		after.currentA === null ||
-		Math.abs(after.currentA / before.currentA - 1) > ALIKE.load
+		...(!before.currentA || !after.currentA || Math.abs(Math.abs(after.currentA / before.currentA) - 1) > ALIKE.load
 			? (['load'] as const)
 			: []),
 		...(before.voltageV === null ||
@@ -46,7 +54,7 @@ function gain(run: MethodRun, { subject }: MethodWorld): Verdict[] {
 	};
 	const gainAh = gainOf(before.ah, after.ah);
 	return [
-		say(gainAh.low95 > 0 ? 'gain-made' : 'gain-unproved', 'calm', subject, {
+		say(gainAh.low95 > 0 ? 'gain-made' : 'gain-unproved', gainAh.low95 > 0 ? 'calm' : 'open', subject, {
 			gainAh,
 			gainWh: gainOf(before.wh!, after.wh!),
 			loadA: after.currentA!,
@@ -120,6 +128,7 @@ export const followReadyMade: FollowMethod = (run, world) => {
 	const rest = new Map(ofStep(run, 'rest').map((e) => [e.unit, e]));
 	const read = units.flatMap((u) => (rest.get(u)?.voltageV == null ? [] : [rest.get(u)!]));
 	const cells = run.setup.unitCells ?? USUAL.unitCells;
+	const unitAh = run.setup.unitAh ?? USUAL.unitAh;
 	const joining =
 		read.length === units.length && units.length > 1
 			? checkJoining(
@@ -128,7 +137,7 @@ export const followReadyMade: FollowMethod = (run, world) => {
 						items: read.map((e) => ({
 							id: e.unit!,
 							restVoltageV: e.voltageV!,
-							capacityAh: run.setup.unitAh ?? USUAL.unitAh,
+							capacityAh: unitAh,
 							cellsInSeries: cells
 						}))
 					},
@@ -136,8 +145,16 @@ export const followReadyMade: FollowMethod = (run, world) => {
 				)
 			: null;
 	const joined = ofStep(run, 'joined')[0];
-	const full = ofStep(run, 'full').at(-1) ?? null;
-	const unit = (name: string) => ({ unit: name });
+	const ended = ofStep(run, 'full').at(-1) ?? null;
+	const isFull =
+		ended !== null &&
+		wasAtTail(world, {
+			...{ cellV: ended.voltageV === null ? null : ended.voltageV / cells, currentA: ended.currentA },
+			...{ cells: units.length, cellAh: unitAh }
+		});
+	const full = isFull ? ended : null;
+	const mostV = cells * mostOfOneCellV(world.chemistry);
+	const unit = (name: string) => ({ unit: name, mostV });
 	const test = ['ah', 'currentA', 'voltageV'] as const;
 	const stops = joining?.verdicts.some((v) => v.warmth === 'stop') ?? false;
 	const meanV = read.length ? mean(read, (e) => e.voltageV!)! : null;
@@ -145,7 +162,8 @@ export const followReadyMade: FollowMethod = (run, world) => {
 		verdicts: [
 			...(joined || !joining ? [] : joining.verdicts),
 			...(joining || joined ? [] : [say('units-unread', 'open', subject, { read: read.length, of: units.length })]),
-			...(joined && !full ? [say('units-charging', 'calm', subject, { units: units.length, meanV })] : []),
+			...(joined && !ended ? [say('units-charging', 'calm', subject, { units: units.length, meanV })] : []),
+			...(ended && !full ? [notAtTail({ subject, cellAh: unitAh }, ended, units.length)] : []),
 			...gain(run, world),
 			...trips(run, world),
 			...parting(run, world)
@@ -183,7 +201,8 @@ export const followReadyMade: FollowMethod = (run, world) => {
 						step(
 							'full',
 							'Charge all of them side by side, to full and to the tail of the whole row; write down volts and amperes at its end.',
-							['voltageV', 'currentA']
+							['voltageV', 'currentA'],
+							{ mostV }
 						)
 					]
 				: []),
@@ -198,7 +217,7 @@ export const followReadyMade: FollowMethod = (run, world) => {
 				? [
 						step('series-full', 'At the end of a charge in series: read each battery, in order.', ['volts'], {
 							also: ['currentA'],
-							count: units.length
+							...{ count: units.length, mostV }
 						})
 					]
 				: []),
@@ -210,5 +229,3 @@ export const followReadyMade: FollowMethod = (run, world) => {
 		...{ due: [], done: full !== null && ofStep(run, 'after').length > 0, locksJoining: false }
 	};
 };
-
-export type { MethodEntry };

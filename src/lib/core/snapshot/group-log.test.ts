@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { CoreError } from '../shared';
-import { apartByPassings, groupPassings, parseGroupLog } from '.';
+import { apartByPassings, fullestMoment, groupPassings, parseGroupLog } from '.';
 
 /** Three groups charged at 10 A from 3.38 V on; the second so many minutes behind. */
 function log({ header = 'time_s,current_A,cell1,cell2,cell3', mv = false, behind = 12 } = {}): string {
@@ -25,6 +25,11 @@ describe('a log of groups near full', () => {
 		expect(apart.likely).toBeCloseTo(2, 1);
 		expect(apart.low95).toBeLessThan(2);
 		expect(apart.high95).toBeGreaterThan(2);
+	});
+	it('finds the moment nearest to full, wherever it lies', () => {
+		const sample = (atMs: number, groupsV: number[] | null) => ({ atMs, currentA: 10, groupsV });
+		const samples = [sample(0, [3.4, 3.5]), sample(1, [3.45, 3.6]), sample(2, null), sample(3, [3.61, 3.4])];
+		expect(fullestMoment(samples).atMs).toBe(1);
 	});
 	it('reads millivolts, other headers, clocks over midnight, and leaves sums and temperatures out', () => {
 		const lines = Array.from({ length: 20 }, (_, i) => {

@@ -1,6 +1,10 @@
+import { sum } from 'd3-array';
 import Papa from 'papaparse';
 import { CoreError } from '../shared';
 import type { ChargeSample } from './passings';
+
+/** A BMS that logs reads one group against another to so much, one sd, V (default). */
+export const LOG_SD_V = 0.002;
 
 /** A log of a battery: amperes, and volts of every group. */
 export interface GroupLog {
@@ -35,6 +39,10 @@ function momentOf(text: string | undefined): number {
 	if (clock) return (Number(clock[1]) * 3600 + Number(clock[2]) * 60 + Number(clock[3] ?? 0)) * 1000;
 	return Date.parse(bare);
 }
+
+/** The moment at which the groups stood highest together: the nearest to full. */
+export const fullestMoment = (samples: readonly ChargeSample[]): ChargeSample =>
+	samples.filter((s) => s.groupsV !== null).reduce((a, b) => (sum(b.groupsV!) > sum(a.groupsV!) ? b : a));
 
 /**
  * Reads a CSV of a charge with a column of time, one of amperes into the battery, and one of volts or millivolts for each group, in order;

@@ -1,5 +1,5 @@
 export { driftChange, snapshotBounds, type Snapshot, type SnapshotBounds } from './snapshot';
-export { parseGroupLog, type GroupLog } from './group-log';
+export { LOG_SD_V, fullestMoment, parseGroupLog, type GroupLog } from './group-log';
 export { whatWasRead, type Read } from './what-was-read';
 export {
 	apartByPassings,

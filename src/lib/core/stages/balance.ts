@@ -1,11 +1,12 @@
 import {
-	arrivalByCharge,
 	chargeAfter,
 	chargeVerdicts,
 	estimateTopCharge,
 	joinedVerdicts,
 	judgeLight,
+	judgeArrival,
 	judgeSettled,
+	rowOver,
 	type ChargeProgress
 } from '../balance';
 import { CHEMISTRY_FIGURES } from '../chemistry';
@@ -14,11 +15,11 @@ import { snapshotBounds } from '../snapshot';
 import { followMethod, type MethodState } from '../method-run';
 import { meterSd } from '../reading';
 import { cellSubject, say, type Subject, type Verdict } from '../verdicts';
+import { isCharging, type BalanceState } from './balance-state';
 import type { BankPicture, PictureBank } from './picture';
 import { bankSubject, isInService, placedCells } from './picture-parts';
 import type { StageJudgement } from './stage-judgement';
 
-import { isCharging, type BalanceState } from './balance-state';
 /** Less than that went in, as a share of the row: it tells nothing of what they arrived with that the tail does not. */
 const TELLING = 0.03;
 /** Sets no further apart than this share of a cell are equally full (default). */
@@ -64,7 +65,7 @@ export function judgeBalanceStage(picture: BankPicture, state: BalanceState): St
 }
 
 /** Leads of a quarter save so many hours of the same charge; null where they were not read, or no such charge ends. */
-function leadCost({ plan, supply }: BalanceState, { chemistry }: PictureBank, progress: ChargeProgress): number | null {
+function leadCost({ plan }: BalanceState, { chemistry }: PictureBank, progress: ChargeProgress): number | null {
 	if (!plan || progress.leadOhm === null) return null;
 	const row = { chemistry, totalAh: plan.totalAh, cells: 1, setV: plan.setV, supplyA: plan.setA, tailA: plan.tailA };
 	const from = 1 - plan.toDeliverAh.high / plan.totalAh;
@@ -73,7 +74,7 @@ function leadCost({ plan, supply }: BalanceState, { chemistry }: PictureBank, pr
 		return hours(progress.leadOhm) - hours(progress.leadOhm / 4);
 	} catch (error) {
 		if (!(error instanceof CoreError)) throw error;
-		return supply.leadOhm > 0 ? null : 0;
+		return null;
 	}
 }
 
@@ -111,12 +112,7 @@ function afterwards(picture: BankPicture, { run, plan, progress, cells, earlier 
 	const tested = cells.every((c) => (inPlay.get(c.id)?.runs.length ?? 0) > 0);
 	const arrival =
 		plan && progress!.deliveredAh > TELLING * plan.totalAh
-			? [
-					say('arrival-by-charge', 'calm', subject, {
-						...{ deliveredAh: progress!.deliveredAh, totalAh: plan.totalAh },
-						share: arrivalByCharge(progress!.deliveredAh, plan.totalAh, tested)
-					})
-				]
+			? [judgeArrival(progress!.deliveredAh, plan.totalAh, tested, subject)]
 			: [];
 	return [...setsCompared(picture, { progress, cells, earlier }, meterSdV), ...settled, ...arrival];
 }
@@ -153,6 +149,9 @@ function setsCompared(
 function chargeJudgement(picture: BankPicture, state: BalanceState, done: boolean): StageJudgement {
 	const { run, join, progress } = state;
 	const subject = bankSubject(picture);
+	const limitV = picture.cellType?.chargeLimitV ?? CHEMISTRY_FIGURES[picture.bank.chemistry].chargeLimitV;
+	const over = run && progress && !isInService(picture) ? rowOver(progress, limitV, subject) : null;
+	if (over) return { verdicts: [over], done };
 	if (progress?.done && run?.endedAt) return { verdicts: isInService(picture) ? [] : afterwards(picture, state), done };
 	// Before cells are placed a row is only looked at: it asks nothing.
 	if (!run && placedCells(picture).length === 0) return { verdicts: [], done };

@@ -3,7 +3,7 @@ import {
 	arrivalOrderSummary,
 	judgeMatch,
 	refusalsOf,
-	smallestGroupRange,
+	knownOf,
 	tooFewCells,
 	type BuildableCell,
 	type MatchCell,
@@ -183,16 +183,12 @@ function placedVerdicts(picture: BankPicture, { candidates, groups }: MatchState
 	const ah = groups.map((g) => g.capacityAh);
 	const built = picture.batteries.filter((b) => b.kind === 'built').reduce((sum, b) => sum + b.series, 0);
 	if (groups.length !== built || groups.some((g) => g.cellIds.length !== bank.parallel) || ah.includes(null)) return [];
-	const known = ah as number[];
 	const problem = { series: built, parallel: bank.parallel, cells: candidates };
 	return judgeMatch(
 		{
-			smallestGroupAh: Math.min(...known),
-			spreadAh: Math.max(...known) - Math.min(...known),
-			groupSdAh: Math.max(...groups.map((g) => g.sdAh ?? 0)),
-			smallestAh: smallestGroupRange(
+			...knownOf(
 				problem,
-				groups.map((g) => [...g.cellIds])
+				groups.map((g) => g.cellIds)
 			),
 			arrivalSmallestAh: arrivalOrderSummary(problem).smallestGroupAh,
 			proof: null

@@ -91,6 +91,10 @@ export interface BalanceFacts {
 	'apart-bottom': ApartFacts;
 }
 
+const percents = (low: number, high: number) => {
+	const [from, to] = [Math.round(low * 100), Math.round(high * 100)];
+	return from === to ? `about ${to} %` : `${from} to ${to} %`;
+};
 /** A row that may hold this much may have been full. */
 const FULL_SHARE = 0.99;
 const mv = ({ spreadV }: { spreadV: number }) => `${Math.round(spreadV * 1000)} mV`;
@@ -150,7 +154,7 @@ export const BALANCE_WORDS: Words<BalanceFacts> = {
 		title:
 			chargeLow === null || chargeHigh === null
 				? 'Ended, not proved balanced'
-				: `Ended at ${Math.round(chargeLow * 100)} to ${Math.round(chargeHigh * 100)} %, not proved balanced`,
+				: `Ended at ${percents(chargeLow, chargeHigh)}, not proved balanced`,
 		finding: unmet.length
 			? `What was missing when it was ended: ${unmet.map(unmetWords).join('. ')}.`
 			: 'No reading kept here proves it.',

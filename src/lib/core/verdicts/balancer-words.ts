@@ -87,8 +87,7 @@ const gain = (title: string): Words<{ 'gain-made': Gain }>['gain-made'] => {
 		next: null
 	});
 };
-const signed = ({ low95, high95 }: Interval, unit: string) =>
-	`${low95.toFixed(1)} to ${high95.toFixed(1)} ${unit} more`;
+const signed = (gain: Interval, unit: string) => `${rangeWords(gain, unit)} more`;
 const parting = (title: (p: Parting) => string, next: string | null): Words<{ 'repeat-in': Parting }>['repeat-in'] => {
 	return ({ facts }) => ({
 		title: title(facts),

@@ -14,6 +14,10 @@ export interface ChargeFacts {
 	'supply-dead': { cellV: number | null; setV: number };
 	/** The supply holds neither its volts nor its amperes. */
 	'supply-sags': { supplyV: number; setV: number; supplyA: number; setA: number };
+	/** The supply shows other volts than it gives. */
+	'supply-display': { displayV: Interval; setV: number };
+	/** The cells of the row stand above their limit. */
+	'row-over': { readV: number; limitV: number };
 	/** It stopped by itself well below what it is set to. */
 	'charger-stopped-early': { readV: number; setV: number };
 	/** It has stopped by itself; what that proves is read after an hour and a day. */
@@ -22,12 +26,18 @@ export interface ChargeFacts {
 	'light-full': Light;
 	/** The row was not full when it stopped. */
 	'light-short': Light;
+	/** Long after its light the row reads more than the charger was set to. */
+	'light-above': { readV: number; setV: number };
 	/** Its light proves nothing yet. */
 	'light-unsure': Light;
 	/** What the row held when the charge began, by what went in. */
 	'arrival-by-charge': { deliveredAh: number; totalAh: number; share: Interval };
+	/** More is said to have gone in than the row can have lacked. */
+	'arrival-too-much': { deliveredAh: number; totalAh: number };
 	/** A cell that does not stand where a full one does after so long. */
 	'settle-low': { readV: number; hours: number; expectedV: Interval; missingAh: Interval };
+	/** A cell that stands higher than a full one can after so long. */
+	'settle-high': { readV: number; hours: number; expectedV: Interval };
 	/** Not all cells are read since the charge ended. */
 	'settle-waits': { read: number; of: number };
 	/** All settled where full cells do. */
@@ -72,6 +82,26 @@ export const CHARGE_WORDS: Words<ChargeFacts> = {
 		rule: 'A sound supply holds one of the two.',
 		next: 'Less current, or air: it is too hot, too small, or its own mains cable drops too much.'
 	}),
+	'supply-display': ({ facts: { displayV, setV } }) => {
+		const tooMuch = displayV.likely > 0;
+		return {
+			title: tooMuch ? 'The supply gives less than it shows' : 'The supply gives more than it shows',
+			finding: `Whatever flows, its display is ${Math.abs(displayV.likely * 1000).toFixed(0)} mV ${tooMuch ? 'above' : 'below'} what its leads leave at the cells (${Math.abs((tooMuch ? displayV.low95 : displayV.high95) * 1000).toFixed(0)} to ${Math.abs((tooMuch ? displayV.high95 : displayV.low95) * 1000).toFixed(0)} mV).`,
+			doubt:
+				'95 %: a display of hundredths, the meter, two looks a moment apart. Or the meter is wrong: a second one tells.',
+			rule: 'What falls with the amperes are leads; what stays is the display.',
+			next: tooMuch
+				? `Leave it as it is until a second meter reads the same. Then up, until the meter reads ${setV.toFixed(2)} V at the cells while next to nothing flows, never above.`
+				: `Turn it down at once, until your meter at its own posts reads ${setV.toFixed(2)} V.`
+		};
+	},
+	'row-over': ({ facts: { readV, limitV } }) => ({
+		title: 'Switch off at the wall: these cells are above their limit',
+		finding: `${readV.toFixed(3)} V at the cells; their limit is ${limitV.toFixed(2)} V.`,
+		doubt: null,
+		rule: 'The cell maker’s charge limit, and 10 mV for the meter.',
+		next: 'Leave them alone until they have sunk, away from what can burn. Set the supply by your meter before it is switched on again; a cell that swells or is hot is not used any more.'
+	}),
 	'charger-stopped-early': ({ facts: { readV, setV } }) => ({
 		title: 'The charger stopped before its volts',
 		finding: `The cells stood at ${readV.toFixed(3)} V of ${setV.toFixed(2)} V.`,
@@ -98,6 +128,13 @@ export const CHARGE_WORDS: Words<ChargeFacts> = {
 		'Cannot tell whether its light meant full',
 		'Read again after a day; or charge on until the amperes fall below the tail.'
 	),
+	'light-above': ({ facts: { readV, setV } }) => ({
+		title: 'This is no rest voltage of these cells',
+		finding: `${readV.toFixed(3)} V with the charger off; it was set to ${setV.toFixed(2)} V.`,
+		doubt: null,
+		rule: 'A cell at rest falls from what it was charged to.',
+		next: 'Is the charger really off, the meter on one cell, the decimal point right? If all is so, it was set too high: cells off, and look at them.'
+	}),
 	'arrival-by-charge': ({ facts: { deliveredAh, totalAh, share } }) => ({
 		title: `They arrived ${Math.round(share.low95 * 100)} to ${Math.round(share.high95 * 100)} % full`,
 		finding: `${deliveredAh.toFixed(0)} Ah went into a row of ${totalAh.toFixed(0)} Ah.`,
@@ -105,12 +142,26 @@ export const CHARGE_WORDS: Words<ChargeFacts> = {
 		rule: 'What went in until it was full, less half a percent that is lost.',
 		next: null
 	}),
+	'arrival-too-much': ({ facts: { deliveredAh, totalAh } }) => ({
+		title: 'More went in than the row can hold',
+		finding: `${deliveredAh.toFixed(0)} Ah are counted into a row of ${totalAh.toFixed(0)} Ah.`,
+		doubt: null,
+		rule: 'An empty row takes its own capacity and half a percent that is lost.',
+		next: 'Amperes between two looks far apart are guessed by both: write down the supply’s own count, or take out what was typed wrong. What they arrived with cannot be told from this.'
+	}),
 	'settle-low': ({ subject, facts: { readV, hours, expectedV, missingAh } }) => ({
 		title: `${subject.label} did not settle like a full cell`,
 		finding: `${readV.toFixed(3)} V after ${span(hours)}; a full one stands at ${expectedV.low95.toFixed(3)} … ${expectedV.high95.toFixed(3)} V. ${rangeWords(missingAh, 'Ah')} are missing.`,
 		doubt: '95 %: curve, hysteresis, surface charge, meter.',
 		rule: 'Each loose, at least an hour after the charge.',
 		next: 'Was it in the row, its bar tight? Charge it with the others again; if it sinks once more, it leaks.'
+	}),
+	'settle-high': ({ subject, facts: { readV, hours, expectedV } }) => ({
+		title: `${subject.label} stands higher than a full cell`,
+		finding: `${readV.toFixed(3)} V after ${span(hours)}; a full one stands at ${expectedV.low95.toFixed(3)} … ${expectedV.high95.toFixed(3)} V.`,
+		doubt: '95 %: curve, hysteresis, surface charge, meter.',
+		rule: 'Each loose, at least an hour after the charge.',
+		next: 'Read it again with another meter. If it is true the supply held more than it showed: check it before it charges anything.'
 	}),
 	'settle-waits': ({ facts: { read, of } }) => ({
 		title: `${read} of ${of} read since the charge`,

@@ -2,7 +2,7 @@ export { PHASE_WORDS, unmetWords, type ChargePhase, type Unmet } from './balance
 export { factsMoved, sameVerdict } from './compare';
 export type { BadRelease, BrokenLink } from './limits-words';
 export { isMeasured } from './measured';
-export { REFUSAL_WORDS } from './match-words';
+export { refusalWords } from './match-words';
 export { hardwareWords } from './planning-words';
 export type { MakerFigure } from './plan-words';
 export { VERDICT_CODES, say, type FactsByCode, type VerdictCode } from './say';

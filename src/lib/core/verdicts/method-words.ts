@@ -30,6 +30,10 @@ export interface MethodFacts {
 	'first-charge-apart': Met;
 	/** A fast balance that is planned. */
 	'fast-not-begun': { groups: number };
+	/** It was called full, and was not at its tail. */
+	'steps-not-full': { voltageV: number | null; currentA: number | null; tailA: number };
+	/** A cell below its limit. */
+	'bottom-too-deep': { readV: number; limitV: number };
 	/** A string being charged in series until its BMS stops it. */
 	'fast-charging': { groups: number; currentA: number };
 	/** The BMS stopped below where any group is full. */
@@ -117,6 +121,20 @@ export const METHOD_WORDS: Words<MethodFacts> = {
 		doubt: '95 %: what a voltage under charge can say.',
 		rule: `No further than ${percent(metShare)} of one from the bottom on; near the top they part by their capacities, and that is no fault.`,
 		next: 'Stop while they are low, and read each again at rest.'
+	}),
+	'steps-not-full': ({ facts: { voltageV, currentA, tailA } }) => ({
+		title: 'Not full: it was not at its tail',
+		finding: `${voltageV === null ? 'No volts' : `${voltageV.toFixed(3)} V`} and ${currentA === null ? 'no amperes' : `${Math.abs(currentA).toFixed(1)} A`} at its end; full is at ${tailA.toFixed(1)} A or less, near the set voltage.`,
+		doubt: null,
+		rule: 'The tail of a row: the larger of 0.02 C of one and 0.002 C for each (models §10).',
+		next: 'Charge on, and write its end down again.'
+	}),
+	'bottom-too-deep': ({ subject, facts: { readV, limitV } }) => ({
+		title: `Stop: ${subject.label} is below its limit`,
+		finding: `It read ${readV.toFixed(3)} V; its limit is ${limitV.toFixed(2)} V.`,
+		doubt: 'Exchanged probes, or a meter on the load’s end of a lead, read the same.',
+		rule: 'A cell below its limit is being harmed, and one that is reversed is lost.',
+		next: 'Load off. Read it on its own terminals; if it is true, charge it gently (0.05 C) where its maker allows that, with somebody beside it, and leave it out of the set.'
 	}),
 	'fast-not-begun': ({ facts: { groups } }) => ({
 		title: 'Charge in series first, until the BMS stops',

@@ -4,7 +4,7 @@ import { InputError } from '$lib/input/validate';
 import { ServiceError } from '../errors';
 import { banks, batteries, groups, instruments, placements, type Bank, type Instrument } from '../records';
 import { asServiceError, bundledHands, linkTo } from './instrument-service';
-import { benchCell, rehearsalOf, takeUpRehearsal } from './rehearsal-bench';
+import { benchCell, rehearsalOf, takeUpRehearsal, wasReadReversed } from './rehearsal-bench';
 
 /** What an instrument reads of a battery now. What it does not measure is null; current is positive into the battery. */
 export interface BatteryReading {
@@ -51,14 +51,16 @@ export async function readBattery(bankId: number, input: ReadBatteryInput): Prom
 async function reach(
 	bank: Bank,
 	instrument: Instrument,
-	{ lead, positive, group, batteryId }: ReadBatteryInput
+	{ lead, positive, group, cellId, batteryId }: ReadBatteryInput
 ): Promise<void> {
 	await takeUpRehearsal(bank.id);
 	if (instrument.kind === 'bms') return;
 	const place =
-		lead === undefined || lead === null
-			? await groupPlace(bank, group, batteryId)
-			: { lead, positive: positive ?? false };
+		lead != null
+			? { lead, positive: positive ?? false }
+			: cellId != null
+				? { cell: await benchCell(await rehearsalOf(bank.id), cellId), turned: await wasReadReversed(cellId) }
+				: await groupPlace(bank, group, batteryId);
 	await bundledHands().clip('voltmeter', place);
 }
 
@@ -69,7 +71,7 @@ async function groupPlace(
 	batteryId: ReadBatteryInput['batteryId']
 ): Promise<Place> {
 	if (position === undefined || position === null)
-		throw new InputError([{ path: 'lead', message: 'lead or group is required: where do the probes go?' }]);
+		throw new InputError([{ path: 'lead', message: 'lead, group or cellId is required: where do the probes go?' }]);
 	const own = await batteries.all({ bankId: bank.id });
 	const battery = own.find((b) => b.id === batteryId) ?? own[0]!;
 	const [group] = await groups.all({ batteryId: battery.id, position });

@@ -76,12 +76,19 @@ export async function rehearsalClock(bankId: number): Promise<BenchState> {
 	}
 }
 
-/** The moment by a bank's own clock: the bench's for a rehearsal, ours for a real bank. */
-export async function nowOf(bank: Bank): Promise<Date> {
-	if (!bank.rehearsal) return new Date();
+/** The clock of the bench a rehearsal is on; null for a real bank, and while the bench holds something else. */
+export async function benchClock(
+	bank: Pick<Bank, 'id' | 'rehearsal'>
+): Promise<{ nowMs: number; factor: number } | null> {
+	if (!bank.rehearsal) return null;
 	const [rehearsal] = await rehearsals.all({ bankId: bank.id });
 	const state = rehearsal && (await benchStateOf(rehearsal));
-	return new Date(state?.clockMs ?? Date.now());
+	return state ? { nowMs: state.clockMs, factor: state.timeFactor } : null;
+}
+
+/** The moment by a bank's own clock: the bench's for a rehearsal, ours for a real bank. */
+export async function nowOf(bank: Bank): Promise<Date> {
+	return new Date((await benchClock(bank))?.nowMs ?? Date.now());
 }
 
 /** A cell's number on the bench: the scenario's order is that of its labels. */

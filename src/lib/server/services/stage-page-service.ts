@@ -32,7 +32,7 @@ import { serveFacts } from '../stages/serve/stage';
 import { instrumentChoices } from './instrument-service';
 import { currentPlacements, placedLabels } from './match-service';
 import { listCellTypes } from './bank-service';
-import { roomTemperatureC } from './rehearsal-bench';
+import { benchClock, roomTemperatureC } from './rehearsal-bench';
 
 /** What every stage's page shows: its verdicts, as Home and the rail know them. */
 interface StagePage {
@@ -179,7 +179,12 @@ export const balancePage = (bankId: number, chosen: readonly number[] = []) =>
 				}),
 				instruments: await instrumentChoices(),
 				roomC: await roomTemperatureC(bankId),
-				steps: picture.methodRun && { run: picture.methodRun.run, state: methodStanding(picture)! },
+				clock: await benchClock(picture.bank),
+				steps: picture.methodRun && {
+					run: picture.methodRun.run,
+					state: methodStanding(picture)!,
+					groupAh: picture.methodRun.world.groupAh
+				},
 				endedSteps: await endedSteps(bankId),
 				pause: pauseOf(picture, balance.readings, stopped)
 			};

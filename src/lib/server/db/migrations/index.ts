@@ -10,6 +10,7 @@ import * as build from './008-build-and-prove';
 import * as planning from './009-plan-and-passings';
 import * as receiving from './010-receive-and-test';
 import * as methods from './011-balance-methods';
+import * as steps from './012-steps-from-logs';
 
 interface Migration {
 	name: string;
@@ -28,7 +29,8 @@ const MIGRATIONS: Migration[] = [
 	{ name: '008-build-and-prove', up: build.up },
 	{ name: '009-plan-and-passings', up: planning.up },
 	{ name: '010-receive-and-test', up: receiving.up },
-	{ name: '011-balance-methods', up: methods.up }
+	{ name: '011-balance-methods', up: methods.up },
+	{ name: '012-steps-from-logs', up: steps.up }
 ];
 
 /** Knex reads migrations from this list instead of a folder, so that they are part of the build. */

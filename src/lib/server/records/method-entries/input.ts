@@ -1,4 +1,5 @@
-import { AtMost, ClientKey, Maybe, Num, Text, Volts, When, Whole, YesNo } from '$lib/input/fields';
+import type { Passings } from '$lib/core/snapshot';
+import { AtMost, ClientKey, GroupPassings, Maybe, Num, Text, Volts, When, Whole, YesNo } from '$lib/input/fields';
 
 /** A step of a balance that was done. */
 export class MethodEntryInput {
@@ -12,8 +13,9 @@ export class MethodEntryInput {
 	@Maybe() @Num(-2000, 2000) currentA?: number | null;
 	@Maybe() @Num(-100_000, 100_000) ah?: number | null;
 	@Maybe() @Num(-1_000_000, 1_000_000) wh?: number | null;
-	@Maybe() @Num(0, 10_000) hours?: number | null;
 	@Maybe() @Volts() @AtMost(256) volts?: number[] | null;
+	/** Ah between the groups in the charge whose log the volts are a line of. */
+	@Maybe() @GroupPassings() passings?: Passings | null;
 	/** The question of the step was answered with yes. */
 	@Maybe() @YesNo() asked?: boolean | null;
 	@Maybe() @Text(400) words?: string | null;

@@ -4,5 +4,5 @@ import type { MethodEntryInput } from './input';
 
 export type MethodEntryRow = Stored<Omit<MethodEntryInput, 'clientKey' | 'doneAt'>> & { doneAt: string };
 export const methodEntries = createRepository<MethodEntryRow>('method_entries', 'step of a balance', 'id', {
-	json: ['volts']
+	json: ['volts', 'passings']
 });

@@ -49,14 +49,14 @@ export async function methodOf(row: MethodRunRow, tx?: Knex): Promise<{ run: Met
 
 /** @throws ServiceError 409 while a charge in series goes on or its links are not proved off: nothing is joined side by side */
 export async function refuseWhileLinked(bankId: number, tx?: Knex): Promise<void> {
-	const open = (await methodRuns.all({ bankId }, tx)).filter((r) => r.method === 'fast' && r.endedAt === null);
-	for (const row of open) {
-		const { run, world } = await methodOf(row, tx);
-		if (!followMethod(run, world).locksJoining) continue;
+	// One that was only ended has proved nothing: the string may still stand.
+	const latest = (await methodRuns.all({ bankId }, tx)).findLast((r) => r.method === 'fast');
+	if (!latest) return;
+	const { run, world } = await methodOf(latest, tx);
+	if (followMethod(run, world).locksJoining)
 		throw new ServiceError(
 			409,
 			'links-not-off',
 			'These cells stand in series. Take every series link off and prove it, pair by pair, in Balance, Step by step: one that stays in makes a short circuit of the row.'
 		);
-	}
 }

@@ -2,14 +2,13 @@ import { Type } from 'class-transformer';
 import { IsArray, IsInt, IsObject, IsString, MaxLength, ValidateNested } from 'class-validator';
 import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
 import { METHOD_KINDS, type MethodKind } from '$lib/core/method-run';
-import { AtMost, ClientKey, Maybe, Num, OneOf, When, Whole, YesNo } from '$lib/input/fields';
+import { AtMost, ClientKey, Maybe, Num, OneOf, When, Whole } from '$lib/input/fields';
 
 /** What is at hand for a balance by a method; what is missing is as usual. */
 export class MethodSetupInput {
 	@Maybe() @Num(0.01, 2000) currentA?: number | null;
 	@Maybe() @Num(0.01, 2000) cellSupplyA?: number | null;
 	@Maybe() @Num(0.001, 100) balancerA?: number | null;
-	@Maybe() @YesNo() active?: boolean | null;
 	@Maybe() @Num(0.5, 5) startV?: number | null;
 	@Maybe() @Num(0.5, 5) stopV?: number | null;
 	@Maybe() @Num(0.0001, 1) triggerV?: number | null;
