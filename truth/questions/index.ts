@@ -4,8 +4,9 @@ import { bottom } from './bottom';
 import { capacity } from './capacity';
 import { delivery } from './delivery';
 import { fade } from './fade';
-import { join } from './join';
 import { fast } from './fast';
+import { forecastQuestion } from './forecast';
+import { join } from './join';
 import { joints } from './joints';
 import { leakage } from './leakage';
 import { leads } from './leads';
@@ -33,6 +34,7 @@ export const QUESTIONS: readonly Question[] = [
 	notes,
 	leakage,
 	smallestGroup,
+	forecastQuestion,
 	fast,
 	parallelCharge,
 	bottom,

@@ -1,4 +1,4 @@
-import { matchCells, smallestGroupRange } from '$lib/core/matching';
+import { matchCells, whatGroupsHold } from '$lib/core/matching';
 import { normalDraw } from '$lib/core/shared';
 import type { Answer, Question } from '../answer';
 import { between, drawCell, oneOf } from '../world';
@@ -23,12 +23,19 @@ export const smallestGroup: Question = {
 		const problem = { series, parallel, cells };
 		const found = matchCells(problem, { timeLimitS: 0.05, clockS: () => performance.now() / 1000 });
 		const groups = found.groups.map((g) => g.cellIds);
-		const { low95, high95 } = smallestGroupRange(problem, groups);
-		const trueSmallest = Math.min(...groups.map((g) => g.reduce<number>((sum, id) => sum + truth[Number(id)]!, 0)));
+		const { smallestAh, gainAh } = whatGroupsHold(problem, groups);
+		const smallest = (own: readonly (readonly (number | string)[])[]) =>
+			Math.min(...own.map((g) => g.reduce<number>((sum, id) => sum + truth[Number(id)]!, 0)));
+		const asTheyCame = groups.map((_, s) => cells.slice(s * parallel, (s + 1) * parallel).map((c) => c.id));
+		const scale = ratedAh * parallel;
 		return [
 			{
-				...{ kind: 'interval', of: 'what the smallest group really holds', scale: ratedAh * parallel },
-				...{ low: low95, high: high95, truth: trueSmallest }
+				...{ kind: 'interval', of: 'what the smallest group really holds', scale },
+				...{ low: smallestAh.low95, high: smallestAh.high95, truth: smallest(groups) }
+			},
+			{
+				...{ kind: 'interval', of: 'what matching gains', scale },
+				...{ low: gainAh.low95, high: gainAh.high95, truth: smallest(groups) - smallest(asTheyCame) }
 			}
 		];
 	}

@@ -1,54 +1,112 @@
+<!-- What these groups will give, kept together by any of the schools, as far as their cells are known. -->
 <script lang="ts">
+	import { onDestroy, onMount } from 'svelte';
+	import { forecastJob, type ForecastJob } from '$lib/client/forecast-job';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
 	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
-	import { forecast, type Balance, type ForecastCell } from '$lib/core/forecast';
+	import type { Balance, Ender, ForecastRange, KnownCell } from '$lib/core/forecast';
+	import type { Interval } from '$lib/core/shared';
+	import { rangeWords } from '$lib/core/verdicts';
 
 	interface Props {
-		/** Of one battery, most negative first. */
-		groups: readonly (readonly number[])[];
-		cells: readonly { id: number; label: string; capacityAh: number }[];
-		/** The same cells as they came, group by group. */
-		arrival: readonly (readonly number[])[];
+		/** Of each battery its groups, most negative first. */
+		batteries: readonly (readonly (readonly number[])[])[];
+		/** All that were measured, spares too. */
+		cells: readonly (KnownCell & { id: number; label: string })[];
+		/** The same places filled in order of arrival. */
+		arrival: readonly (readonly (readonly number[])[])[];
 		chemistry: Chemistry;
 	}
-	let { groups, cells, arrival, chemistry }: Props = $props();
+	let { batteries, cells, arrival, chemistry }: Props = $props();
 	let activeA = $state(2);
 	let hours = $state(1.5);
-	const own = $derived(cells.map(({ id, capacityAh }): ForecastCell => ({ id, capacityAh })));
 	const { nominalV } = $derived(CHEMISTRY_FIGURES[chemistry]);
+	const series = $derived(batteries[0]?.length ?? 0);
 	const WAYS = $derived<{ name: string; balance: Balance; says: string }[]>([
+		{ name: 'Unbalanced, as they came', balance: 'none', says: 'each end is met by another' },
 		{ name: 'Top', balance: 'top', says: 'all full together; the smallest ends the discharge' },
 		{ name: 'Bottom', balance: 'bottom', says: 'all empty together; the smallest ends the charge' },
 		{ name: 'Active', balance: { activeA, hours }, says: 'the weakest are lifted while it works' }
 	]);
-	const rows = $derived(
-		WAYS.map((way) => ({
-			...way,
-			...forecast(own, groups, way.balance),
-			arrivalAh: forecast(own, arrival, way.balance).usableAh
-		}))
-	);
-	const names = (position: number) =>
-		groups[position - 1]!.map((id) => cells.find((c) => c.id === id)?.label ?? '').join(' + ');
+
+	interface Row {
+		name: string;
+		says: string;
+		ends: string;
+		own: ForecastRange | null;
+		arrivalAh: Interval | null;
+	}
+	let rows = $state.raw<Row[]>([]);
+	let job: ForecastJob | null = $state.raw(null);
+	onMount(() => (job = forecastJob()));
+	onDestroy(() => job?.end());
+	/** The latest question alone is answered on the page. */
+	let asked = 0;
+	$effect(() => {
+		if (!job) return;
+		const ways = WAYS;
+		const now = ++asked;
+		const copy = (arrangement: Props['batteries']) => arrangement.map((groups) => groups.map((g) => [...g]));
+		const known = cells.map(({ id, capacityAh, capacitySdAh, rest }) => ({
+			...{ id, capacityAh, capacitySdAh },
+			rest: rest ? { ...rest } : null
+		}));
+		const balances = ways.map((w) => w.balance);
+		void job.ask(known, [copy(batteries), copy(arrival)], balances, chemistry).then(([own, came]) => {
+			if (now !== asked) return;
+			rows = ways.map(({ name, says, balance }, i) => ({
+				...{ name, says, own: own![i]!, arrivalAh: came![i]?.usableAh ?? null },
+				ends: own![i] ? endWords(balance, own![i]!) : ''
+			}));
+		});
+	});
+
+	const labelsOf = ({ battery, position }: Ender) =>
+		(batteries[battery - 1]?.[position - 1] ?? []).map((id) => cells.find((c) => c.id === id)?.label ?? '').join(' + ');
+	/** The likeliest, and how likely unless it is nearly sure. */
+	function enderWords([first]: readonly Ender[]): string {
+		const place =
+			batteries.length > 1 ? `battery ${first!.battery}, group ${first!.position}` : `group ${first!.position}`;
+		const chance = first!.probability >= 0.9 ? '' : `, ${Math.round(100 * first!.probability)} % likely`;
+		return `${place} (${labelsOf(first!)}${chance})`;
+	}
+	function endWords(balance: Balance, { endsCharge, endsDischarge }: ForecastRange): string {
+		if (balance === 'none')
+			return `Charge ended by ${enderWords(endsCharge)}, discharge by ${enderWords(endsDischarge)}`;
+		return balance === 'bottom' ? `Ended by ${enderWords(endsCharge)}` : `Ended by ${enderWords(endsDischarge)}`;
+	}
+	const kwh = ({ low95, high95 }: Interval) => {
+		const [low, high] = [low95, high95].map((ah) => ((ah * series * nominalV) / 1000).toFixed(2));
+		return low === high ? `${low} kWh` : `${low} to ${high} kWh`;
+	};
 </script>
 
-<section class="sheet mt-4 grid gap-3 p-4" aria-label="What it will give">
+<section class="sheet mt-4 grid gap-3 p-4" aria-label="What it will give" aria-busy={rows.length === 0}>
 	<h2>What it will give</h2>
-	<ul class="grid gap-3 sm:grid-cols-3">
+	<ul class="grid gap-4 sm:grid-cols-2">
 		{#each rows as row (row.name)}
-			<li>
+			<li class="grid content-start gap-1">
 				<span class="muted">{row.name}</span>
-				<p class="figure text-xl font-semibold">{row.usableAh.toFixed(1)} Ah</p>
-				<p class="figure">{((row.usableAh * groups.length * nominalV) / 1000).toFixed(2)} kWh</p>
-				<p class="text-sm">
-					Group {row.endsDischarge} ({names(row.endsDischarge)}): {row.says}. In order of arrival {row.arrivalAh.toFixed(
-						1
-					)} Ah.
-				</p>
-				<p class="text-sm muted">
-					At the end up to {Math.max(...row.leftAh).toFixed(1)} Ah stay in the others.
-				</p>
+				{#if row.own}
+					<p class="figure text-xl font-semibold">{rangeWords(row.own.usableAh, 'Ah')}</p>
+					<p class="figure">{kwh(row.own.usableAh)}</p>
+					<p class="text-sm">
+						{row.ends}: {row.says}.
+						{#if row.arrivalAh && row.own.usableAh.likely - row.arrivalAh.likely > 0.05}In order of arrival {rangeWords(
+								row.arrivalAh,
+								'Ah'
+							)}.{/if}
+					</p>
+					{#if row.own.mostLeftAh.high95 >= 0.05}<p class="text-sm muted">
+							At the end {rangeWords(row.own.mostLeftAh, 'Ah')} stay in the fullest.
+						</p>{/if}
+				{:else}
+					<p class="text-xl font-semibold">Cannot tell</p>
+					<p class="text-sm">A rest voltage of each cell says it, read before anything charges them.</p>
+				{/if}
 			</li>
+		{:else}
+			<li class="muted" role="status">Being worked out</li>
 		{/each}
 	</ul>
 	<div class="grid max-w-md grid-cols-2 gap-3">
@@ -56,7 +114,7 @@
 		<PlanNumber label="really works for" unit="h" value={hours} onkeep={(h) => (hours = Math.max(0, h ?? 0))} />
 	</div>
 	<p class="muted">
-		It works only near the two ends, where the voltages differ: for about 1.4 of 4.7 hours at 0.2 C. Unbalanced, as they
-		come, it gives less than any of these: by how much depends on a charge nobody can read off the plateau.
+		95 %, at a slow discharge and 25 °C; faster or colder gives less. A balancer works only near the two ends, where the
+		voltages differ: for about 1.4 of 4.7 hours at 0.2 C.
 	</p>
 </section>

@@ -1,9 +1,10 @@
 <!-- Up to three arrangements beside each other, by what they give. -->
 <script lang="ts">
 	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
-	import { forecast } from '$lib/core/forecast';
+	import { knownOf, weakestToTheEnds, type MatchProblem } from '$lib/core/matching';
 	import { gainWorth } from '$lib/core/service';
-	import { weakestToTheEnds } from '$lib/core/matching';
+	import type { Interval } from '$lib/core/shared';
+	import { rangeWords } from '$lib/core/verdicts';
 	import type { Arrangement } from './arrangement';
 	import type { ArrangementDesk } from './arrangement-desk.svelte';
 
@@ -21,49 +22,49 @@
 		desk: ArrangementDesk;
 		/** The one on the board. */
 		shown: Arrangement;
-		cells: readonly { id: number; label: string; capacityAh: number }[];
+		problem: MatchProblem;
+		cells: readonly { id: number; label: string }[];
 		/** Series: of one battery. */
 		bank: { series: number; chemistry: Chemistry };
 		worth: Worth;
 	}
-	let { desk, shown, cells, bank, worth }: Props = $props();
+	let { desk, shown, problem, cells, bank, worth }: Props = $props();
 	const { series, chemistry } = $derived(bank);
 	const byId = $derived(new Map(cells.map((c) => [c.id, c])));
-	const figures = $derived.by(() => (arrangement: Arrangement) => {
-		const sums = arrangement.groups.map((g) => g.reduce((s, id) => s + (byId.get(id)?.capacityAh ?? 0), 0));
-		const own = cells.map(({ id, capacityAh }) => ({ id, capacityAh }));
-		const batteries = Array.from({ length: Math.ceil(arrangement.groups.length / series) }, (_, b) =>
-			arrangement.groups.slice(b * series, (b + 1) * series)
-		).map((groups) => forecast(own, groups, 'top'));
-		const weakest = sums.indexOf(Math.min(...sums));
-		const usableAh = batteries.reduce((sum, b) => sum + b.usableAh, 0);
+	const capacities = $derived(new Map(problem.cells.map((c) => [Number(c.id), c.capacityAh])));
+	const sumOf = (group: readonly number[]) => group.reduce((s, id) => s + (capacities.get(id) ?? 0), 0);
+	function figuresOf({ groups }: Arrangement) {
+		const { smallestGroupAh, spreadAh, smallestAh, gainAh } = knownOf(problem, groups);
+		const weakest = groups.reduce((w, g, i) => (sumOf(g) < sumOf(groups[w]!) ? i : w), 0);
+		const batteries = Array.from({ length: Math.ceil(groups.length / series) }, (_, b) =>
+			Math.min(...groups.slice(b * series, (b + 1) * series).map(sumOf))
+		);
+		const { ratedAh } = worth;
 		return {
-			smallestAh: sums[weakest]!,
-			spreadAh: Math.max(...sums) - Math.min(...sums),
+			...{ smallestGroupAh, spreadAh, smallestAh },
 			gained:
-				worth.ratedAh === null || !(worth.arrivalAh > 0) || !(sums[weakest]! > 0)
+				ratedAh === null || !(worth.arrivalAh > 0) || !(smallestAh.low95 > 0)
 					? null
-					: gainWorth({ ...worth, ratedAh: worth.ratedAh, fromAh: worth.arrivalAh, toAh: sums[weakest]!, series }),
-			kwh: (usableAh * series * CHEMISTRY_FIGURES[chemistry].nominalV) / 1000,
-			ends: arrangement.groups[weakest]!.map((id) => byId.get(id)?.label ?? '').join(' + ')
+					: { ah: gainAh, ...gainWorth({ ...worth, ratedAh, fromAh: worth.arrivalAh, gainAh, series }) },
+			kwh: (batteries.reduce((a, b) => a + b, 0) * series * CHEMISTRY_FIGURES[chemistry].nominalV) / 1000,
+			ends: groups[weakest]!.map((id) => byId.get(id)?.label ?? '').join(' + ')
 		};
-	});
-	const sumOf = (group: readonly number[]) => group.reduce((s, id) => s + (byId.get(id)?.capacityAh ?? 0), 0);
+	}
 	const along = $derived(weakestToTheEnds(shown.groups, series, sumOf));
 	const alreadyAlong = $derived(JSON.stringify(along) === JSON.stringify(shown.groups));
 	const toTheEnds = () => desk.show({ groups: along, spares: [...shown.spares] });
-	/** Ah, years and money against the order of arrival. */
-	function worthWords({ smallestAh, gained }: ReturnType<typeof figures>): string {
-		const { years, money } = gained!;
+	/** Ah, years and money against the order of arrival, 95 %. */
+	function worthWords({ ah, years, money }: NonNullable<ReturnType<typeof figuresOf>['gained']>): string {
 		const more = (v: number, digits: number) => `${v < 0 ? '−' : '+'}${Math.abs(v).toFixed(digits)}`;
-		const span = `${more(years.low95, 1)} to ${more(years.high95, 1)} years`;
-		const paid = money === null ? '' : `, ${more(money, 0)} ${worth.currency} at the price paid`;
-		return `${more(smallestAh - worth.arrivalAh, 1)} Ah, ${span}${paid}`;
+		const span = ({ low95, high95 }: Interval, digits: number) => `${more(low95, digits)} to ${more(high95, digits)}`;
+		const paid = money === null ? '' : `, ${span(money, 0)} ${worth.currency} at the price paid`;
+		return `${span(ah, 1)} Ah, ${span(years, 1)} years${paid}`;
 	}
-	const columns = $derived([
-		{ name: 'On the board', arrangement: shown, kept: false },
-		...desk.kept.map((k) => ({ ...k, kept: true }))
-	]);
+	const columns = $derived(
+		[{ name: 'On the board', arrangement: shown, kept: false }, ...desk.kept.map((k) => ({ ...k, kept: true }))].map(
+			(c) => ({ ...c, f: figuresOf(c.arrangement) })
+		)
+	);
 </script>
 
 <section class="sheet mt-4 grid gap-3 p-4" aria-label="Side by side">
@@ -76,21 +77,23 @@
 		>
 	</div>
 	{#if !desk.kept.length}
-		{@const own = figures(shown)}
-		{#if own.gained}<p>
-				Against the order of arrival: <strong class="figure">{worthWords(own)}</strong>.
+		{@const { gained } = columns[0]!.f}
+		{#if gained}<p>
+				Against the order of arrival, 95 %: <strong>{worthWords(gained)}</strong>.
 			</p>{/if}
 	{/if}
 	{#if desk.kept.length}
 		<ul class="grid gap-3 sm:grid-cols-4">
-			{#each columns as { name, arrangement, kept } (name)}
-				{@const f = figures(arrangement)}
+			{#each columns as { name, arrangement, kept, f } (name)}
 				<li class="grid content-start gap-1">
 					<strong>{name}</strong>
-					<span class="figure text-lg">{f.smallestAh.toFixed(2)} Ah</span>
-					<span class="text-sm">smallest; spread <span class="figure">{f.spreadAh.toFixed(2)}</span> Ah</span>
+					<span class="figure text-lg">{f.smallestGroupAh.toFixed(2)} Ah</span>
+					<span class="text-sm"
+						>smallest, really {rangeWords(f.smallestAh, 'Ah')}; spread
+						<span class="figure">{f.spreadAh.toFixed(2)}</span> Ah</span
+					>
 					<span class="text-sm"><span class="figure">{f.kwh.toFixed(2)}</span> kWh balanced; ended by {f.ends}</span>
-					{#if f.gained}<span class="text-sm">against arrival {worthWords(f)}</span>{/if}
+					{#if f.gained}<span class="text-sm">against arrival {worthWords(f.gained)}</span>{/if}
 					{#if kept}<span class="flex gap-2"
 							><button class="btn tap" onclick={() => desk.show(arrangement)}>Show {name}</button><button
 								class="btn btn-ghost tap"

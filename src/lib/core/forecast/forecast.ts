@@ -11,7 +11,16 @@ export interface ForecastCell {
 }
 
 /** How the groups are kept together; active: so many A in so many hours in which it really works. */
-export type Balance = 'none' | 'top' | 'bottom' | { activeA: number; hours: number };
+export type Balance =
+	| 'none'
+	| 'top'
+	| 'bottom'
+	| {
+			activeA: number;
+			hours: number;
+			/** What reaches the weak group of what the strong one gives; 0.85 (default). */
+			efficiency?: number;
+	  };
 
 export interface Forecast {
 	usableAh: number;
@@ -22,11 +31,11 @@ export interface Forecast {
 	leftAh: number[];
 }
 
-/** Of an active balancer: what reaches the weak group of what the strong one gives (default). */
-const TRANSFER_EFFICIENCY = 0.85;
+/** Of an active balancer (default). */
+export const TRANSFER_EFFICIENCY = 0.85;
 const SEARCH_STEPS = 60;
 
-interface Group {
+export interface Group {
 	ah: number;
 	/** In it now. */
 	chargeAh: number;
@@ -81,7 +90,11 @@ export function forecast(
 	groups: readonly (readonly ForecastId[])[],
 	balance: Balance
 ): Forecast {
-	const own = groupsOf(cells, groups, balance === 'none');
+	return forecastOf(groupsOf(cells, groups, balance === 'none'), balance);
+}
+
+/** {@link forecast} of groups that are known to be sound. @param own position 1 first */
+export function forecastOf(own: readonly Group[], balance: Balance): Forecast {
 	const capacities = own.map((g) => g.ah);
 	const smallest = min(capacities)!;
 	const at = positionOf(capacities, smallest);
@@ -101,20 +114,21 @@ export function forecast(
 	if (balance === 'bottom') return { ...together, leftAh: capacities.map(() => 0) };
 	const moved =
 		requireNotNegative(balance.activeA, 'balance.activeA') * requireNotNegative(balance.hours, 'balance.hours');
-	const level = lifted(capacities, TRANSFER_EFFICIENCY * moved);
-	const given = sum(capacities, (c) => Math.max(0, level - c)) / TRANSFER_EFFICIENCY;
+	const { efficiency = TRANSFER_EFFICIENCY } = balance;
+	const level = lifted(capacities, moved, requirePositive(efficiency, 'balance.efficiency'));
+	const given = sum(capacities, (c) => Math.max(0, level - c)) / efficiency;
 	const kept = lowered(capacities, given);
 	return { ...together, usableAh: level, leftAh: capacities.map((c) => Math.max(0, Math.min(c, kept) - level)) };
 }
 
-/** The height to which the weakest are lifted by so many Ah, where the strong ones can still give them and stay above it. */
-function lifted(capacities: readonly number[], gainAh: number): number {
+/** The height to which the weakest are lifted by so many Ah moved, where the strong ones can still give them and stay above it. */
+function lifted(capacities: readonly number[], movedAh: number, efficiency: number): number {
 	let [low, high] = [min(capacities)!, mean(capacities)!];
 	for (let i = 0; i < SEARCH_STEPS; i++) {
 		const middle = (low + high) / 2;
 		const wanted = sum(capacities, (c) => Math.max(0, middle - c));
 		const there = sum(capacities, (c) => Math.max(0, c - middle));
-		if (wanted <= gainAh && wanted / TRANSFER_EFFICIENCY <= there) low = middle;
+		if (wanted <= efficiency * movedAh && wanted / efficiency <= there) low = middle;
 		else high = middle;
 	}
 	return low;

@@ -1,1 +1,2 @@
 export { forecast, type Balance, type Forecast, type ForecastCell, type ForecastId } from './forecast';
+export { forecastRange, type Ender, type ForecastRange, type KnownCell, type RestRead } from './forecast-range';

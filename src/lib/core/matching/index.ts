@@ -23,4 +23,5 @@ export {
 export { resolveWishes, type Lock, type Wishes } from './constraints';
 export { BUILD_LIMITS, REFUSALS, refusalsOf, type BuildableCell, type Refusal, type RefusalReason } from './refusals';
 export { weakestToTheEnds } from './along-the-string';
-export { knownOf, smallestGroupRange } from './smallest-range';
+export { knownOf, whatGroupsHold } from './what-groups-hold';
+export { chiSquareShare, trueCapacities, type ReadCapacity } from './true-capacities';

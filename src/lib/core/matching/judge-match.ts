@@ -13,6 +13,8 @@ export interface JudgedGroups {
 	groupSdAh: number;
 	/** What the smallest really holds. */
 	smallestAh: Interval;
+	/** How much more that is than in order of arrival. */
+	gainAh: Interval;
 	/** Smallest group of the cells taken as they came, Ah. */
 	arrivalSmallestAh: number;
 	/** Whether, and up to what, a search has proved these groups; null where nothing was searched. */
@@ -28,7 +30,7 @@ export function judgeMatch(
 	ratedGroupAh: number | null,
 	subject: Subject = WHOLE_BANK
 ): Verdict[] {
-	const { smallestGroupAh, spreadAh, groupSdAh, smallestAh, arrivalSmallestAh, proof } = groups;
+	const { smallestGroupAh, spreadAh, groupSdAh, smallestAh, gainAh, arrivalSmallestAh, proof } = groups;
 	const spread = spreadAh / smallestGroupAh;
 	const facts = {
 		spreadAh: measured(spreadAh, Math.SQRT2 * groupSdAh),
@@ -38,6 +40,7 @@ export function judgeMatch(
 		stopBeyond: STOP_SPREAD
 	};
 	const gain = {
+		gainAh,
 		smallestGroupAh,
 		arrivalSmallestAh,
 		ratedGroupAh,

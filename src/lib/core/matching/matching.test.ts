@@ -6,7 +6,7 @@ import {
 	judgeMatch,
 	matchCells,
 	smallestGroupP05Ah,
-	smallestGroupRange,
+	whatGroupsHold,
 	type MatchCell,
 	type MatchControl
 } from '.';
@@ -201,28 +201,46 @@ it('says what a move by hand costs', () => {
 it('of sixteen groups that read alike the smallest holds less than any reads; of one, what it reads', () => {
 	const read = (n: number) => Array.from({ length: n }, (_, id) => ({ id, capacityAh: 100, capacitySdAh: 1 }));
 	const groups = (n: number) => read(n).map((c) => [c.id]);
-	const one = smallestGroupRange({ series: 1, parallel: 1, cells: read(1) }, groups(1));
+	const one = whatGroupsHold({ series: 1, parallel: 1, cells: read(1) }, groups(1)).smallestAh;
 	expect(one.likely).toBeCloseTo(100, 0);
 	expect(one.low95).toBeCloseTo(98.04, 0);
-	const many = smallestGroupRange({ series: 16, parallel: 1, cells: read(16) }, groups(16));
+	const many = whatGroupsHold({ series: 16, parallel: 1, cells: read(16) }, groups(16)).smallestAh;
 	// The mean smallest of sixteen normal draws lies 1.77 sd below; cells that read alike are more alike than their doubt.
 	expect(many.likely).toBeLessThan(99.9);
 	expect(many.likely).toBeGreaterThan(98.2);
 	expect(many.high95).toBeLessThan(100.6);
 	const sure = [{ id: 1, capacityAh: 100 }];
-	expect(smallestGroupRange({ series: 1, parallel: 1, cells: sure }, [[1]])).toEqual({
+	expect(whatGroupsHold({ series: 1, parallel: 1, cells: sure }, [[1]]).smallestAh).toEqual({
 		low95: 100,
 		likely: 100,
 		high95: 100
 	});
 });
 
+it('what was chosen because it reads best gains less than it reads; sure readings gain what they say', () => {
+	const read = [104, 103, 102, 101, 100, 99, 98, 97].map((capacityAh, i) => ({ id: i, capacityAh: 201 - capacityAh }));
+	const best = [[7], [6], [5], [4]];
+	const problem = (capacitySdAh: number) => ({
+		...{ series: 4, parallel: 1, cells: read.map((c) => ({ ...c, capacitySdAh })) }
+	});
+	// As read: 101 as the smallest of the chosen, 97 in order of arrival.
+	expect(whatGroupsHold(problem(0), best).gainAh).toEqual({ low95: 4, likely: 4, high95: 4 });
+	const { low95, likely, high95 } = whatGroupsHold(problem(2), best).gainAh;
+	expect(likely).toBeLessThan(4);
+	expect(likely).toBeGreaterThan(0.5);
+	expect(low95).toBeLessThan(likely);
+	expect(high95).toBeLessThan(8);
+});
+
 it('stops a set that should not be built', () => {
 	const judged = (capacities: number[]) => {
 		const result = matchCells({ series: 2, parallel: 1, cells: cells(capacities) }, control());
 		const { smallestGroupAh: arrivalSmallestAh } = result.arrivalOrder;
-		const smallestAh = { low95: 0, likely: 0, high95: 0 };
-		return judgeMatch({ ...result, groupSdAh: 0, smallestAh, arrivalSmallestAh, proof: null }, null)[0];
+		const nothing = { low95: 0, likely: 0, high95: 0 };
+		return judgeMatch(
+			{ ...result, groupSdAh: 0, smallestAh: nothing, gainAh: nothing, arrivalSmallestAh, proof: null },
+			null
+		)[0];
 	};
 	expect(judged([100, 80])).toMatchObject({ code: 'match-too-uneven', warmth: 'stop' });
 	expect(judged([100, 99.5])!.warmth).toBe('calm');

@@ -2,14 +2,16 @@ import { describe, expect, it } from 'vitest';
 import { CoreError } from '../shared';
 import { gainWorth, type Gain } from '.';
 
+const sure = (ah: number) => ({ low95: ah, likely: ah, high95: ah });
 const gain = (more: Partial<Gain> = {}): Gain => ({
-	...{ fromAh: 280, toAh: 284, ratedAh: 280, endFraction: 0.7, series: 16, pricePerAh: 0.3 },
+	...{ fromAh: 280, gainAh: sure(4), ratedAh: 280, endFraction: 0.7, series: 16, pricePerAh: 0.3 },
 	...more
 });
 
 describe('what a better arrangement is worth', () => {
 	it('in money: 4 Ah of sixteen groups at 0.3', () => {
-		expect(gainWorth(gain()).money).toBeCloseTo(19.2, 9);
+		expect(gainWorth(gain()).money!.likely).toBeCloseTo(19.2, 9);
+		expect(gainWorth(gain({ gainAh: { low95: 2, likely: 4, high95: 5 } })).money!.low95).toBeCloseTo(9.6, 9);
 		expect(gainWorth(gain({ pricePerAh: null })).money).toBeNull();
 	});
 	it('in years: the same again the other way round, none for none, more for more', () => {
@@ -17,12 +19,19 @@ describe('what a better arrangement is worth', () => {
 		expect(low95).toBeGreaterThanOrEqual(0);
 		expect(likely).toBeGreaterThan(low95);
 		expect(high95).toBeGreaterThan(likely);
-		expect(gainWorth(gain({ fromAh: 284, toAh: 280 })).years.likely).toBeCloseTo(-likely, 2);
-		expect(gainWorth(gain({ toAh: 280 })).years).toEqual({ low95: 0, likely: 0, high95: 0 });
-		expect(gainWorth(gain({ toAh: 290 })).years.likely).toBeGreaterThan(likely);
+		expect(gainWorth(gain({ fromAh: 284, gainAh: sure(-4) })).years.likely).toBeCloseTo(-likely, 2);
+		expect(gainWorth(gain({ gainAh: sure(0) })).years).toEqual({ low95: 0, likely: 0, high95: 0 });
+		expect(gainWorth(gain({ gainAh: sure(10) })).years.likely).toBeGreaterThan(likely);
+	});
+	it('a gain in doubt makes years in doubt, about the same middle', () => {
+		const doubtful = gainWorth(gain({ gainAh: { low95: -2, likely: 4, high95: 10 } })).years;
+		const certain = gainWorth(gain()).years;
+		expect(doubtful.low95).toBeLessThan(0);
+		expect(doubtful.high95 - doubtful.low95).toBeGreaterThan(1.5 * (certain.high95 - certain.low95));
+		expect(Math.abs(doubtful.likely - certain.likely)).toBeLessThan(0.3 * certain.likely);
 	});
 	it('nothing below the end it was built to', () =>
-		expect(gainWorth(gain({ fromAh: 180, toAh: 190 })).years.likely).toBe(0));
+		expect(gainWorth(gain({ fromAh: 180, gainAh: sure(10) })).years.likely).toBe(0));
 	it('refuses what is no battery', () => {
 		expect(() => gainWorth(gain({ endFraction: 1 }))).toThrow(CoreError);
 		expect(() => gainWorth(gain({ ratedAh: 0 }))).toThrow(CoreError);

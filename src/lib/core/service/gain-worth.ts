@@ -1,10 +1,10 @@
 import { CoreError, intervalOf, normalDraw, requirePositive, seededRandom, type Interval } from '../shared';
 import { FADE_PRIOR } from './fade-posterior';
 
-/** What a battery gives with one arrangement and with another, Ah of its smallest group. */
+/** What a battery gives with one arrangement, Ah of its smallest group, and how much more with another. */
 export interface Gain {
 	fromAh: number;
-	toAh: number;
+	gainAh: Interval;
 	/** Of a group, as rated. */
 	ratedAh: number;
 	/** The battery ends where its smallest group is down to this share of rated. */
@@ -17,6 +17,8 @@ export interface Gain {
 /** Full cycles a year of a house bank (default). */
 const EFC_PER_YEAR = 150;
 const DRAWS = 1500;
+/** A 95 % interval is so many standard deviations wide. */
+const WIDTH_SDS = 3.92;
 const SEED = 20_261_205;
 /** Nobody looks further ahead, years. */
 const MOST_YEARS = 100;
@@ -35,13 +37,13 @@ function yearsTo(lost: number, a: number, b: number): number {
  * paid for an Ah. Both may be negative.
  * @throws CoreError `not-positive`, `out-of-range`
  */
-export function gainWorth({ fromAh, toAh, ratedAh, endFraction, series, pricePerAh }: Gain): {
+export function gainWorth({ fromAh, gainAh, ratedAh, endFraction, series, pricePerAh }: Gain): {
 	years: Interval;
-	money: number | null;
+	money: Interval | null;
 } {
 	requirePositive(ratedAh, 'ratedAh');
 	requirePositive(fromAh, 'fromAh');
-	requirePositive(toAh, 'toAh');
+	requirePositive(fromAh + gainAh.low95, 'fromAh + gainAh');
 	if (!(endFraction > 0 && endFraction < 1))
 		throw new CoreError(
 			'out-of-range',
@@ -49,12 +51,16 @@ export function gainWorth({ fromAh, toAh, ratedAh, endFraction, series, pricePer
 			`endFraction requires more than 0 and less than 1, got ${endFraction}`
 		);
 	const random = seededRandom(SEED);
+	const gainSd = (gainAh.high95 - gainAh.low95) / WIDTH_SDS;
 	const positive = ({ mean, sd }: { mean: number; sd: number }) => Math.max(1e-9, normalDraw(random, mean, sd));
 	const years = intervalOf(
 		Array.from({ length: DRAWS }, () => {
 			const [a, b] = [positive(FADE_PRIOR.a), positive(FADE_PRIOR.b)];
+			const toAh = fromAh + normalDraw(random, gainAh.likely, gainSd);
 			return yearsTo(toAh / ratedAh - endFraction, a, b) - yearsTo(fromAh / ratedAh - endFraction, a, b);
 		})
 	);
-	return { years, money: pricePerAh === null ? null : (toAh - fromAh) * series * pricePerAh };
+	if (pricePerAh === null) return { years, money: null };
+	const [low95, likely, high95] = [gainAh.low95, gainAh.likely, gainAh.high95].map((ah) => ah * series * pricePerAh);
+	return { years, money: { low95: low95!, likely: likely!, high95: high95! } };
 }

@@ -1,3 +1,4 @@
+import type { RestRead } from '../forecast';
 import { readCellCode, type CellCode } from '../identity';
 import {
 	arrivalOrderSummary,
@@ -24,6 +25,8 @@ export interface MatchCandidate extends MatchCell {
 	leftOut: boolean;
 	/** Its plus is on the other side than printed. */
 	plusTurned: boolean;
+	/** As it came; null: not read, or only after something was done to it. */
+	rest: RestRead | null;
 }
 
 export interface PlacedGroup {
@@ -47,6 +50,7 @@ export interface MatchState {
 export const matchState = oncePerPicture((picture): MatchState => {
 	const capacities = bankCapacities(picture);
 	const odd = resistiveCells(picture);
+	const arrivedWith = new Map(judgedTrays(picture).flatMap((t) => [...t.restByCell]));
 	const measuredCells = capacities.filter((c) => c.capacityAh !== null);
 	const spareable = measuredCells.filter((c) => !odd.has(c.cell.id)).length >= wantedCells(picture);
 	const candidates = capacities.flatMap(({ cell, capacityAh, sdAh }) =>
@@ -61,7 +65,8 @@ export const matchState = oncePerPicture((picture): MatchState => {
 						resistanceMohm: cell.readings.acResistance?.value ?? null,
 						batch: cell.batch,
 						leftOut: spareable && odd.has(cell.id),
-						plusTurned: cell.plusTurned
+						plusTurned: cell.plusTurned,
+						rest: arrivedWith.get(cell.id) ?? null
 					}
 				]
 	);

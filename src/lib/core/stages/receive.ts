@@ -1,6 +1,7 @@
 import { group } from 'd3-array';
 import type { SocBounds } from '../chemistry';
 import { claimOf, judgeClaim, type ClaimTerms, type ClaimedCell } from '../claim';
+import type { RestRead } from '../forecast';
 import { judgeCodes } from '../identity';
 import { judgeInspections, judgePromisedTerminals, judgeUnlike } from '../inspection';
 import { CLAIM_DAYS } from '../planning';
@@ -27,6 +28,8 @@ export interface JudgedTray extends DeliveryTray {
 	verdicts: Verdict[];
 	/** Arrival state of charge per cell id, for the cells that have a rest voltage. */
 	socByCell: Record<number, SocBounds>;
+	/** Rest voltage per cell id with nothing done to the cell before, signs as a cell has them. */
+	restByCell: ReadonlyMap<number, RestRead>;
 }
 
 /** Each delivery with cells in play as a tray, oldest first. */
@@ -119,7 +122,14 @@ function judgeTray(picture: BankPicture, { delivery, cells }: DeliveryTray, subj
 		...cells.flatMap((cell) => judgeStorageTest(cell, capacityNear(picture, cell))),
 		...(delivery.used ? [usedVerdict(cells, subject)] : [])
 	];
-	return { ...judged, verdicts: [...judged.verdicts, ...seen] };
+	const restByCell = new Map(
+		arrived.flatMap(({ id, readLater, restVoltageV, restVoltageSdV }): [number, RestRead][] =>
+			readLater || restVoltageV === null || restVoltageSdV === null
+				? []
+				: [[id, { voltageV: Math.abs(restVoltageV), sdV: restVoltageSdV, restS }]]
+		)
+	);
+	return { ...judged, restByCell, verdicts: [...judged.verdicts, ...seen] };
 }
 
 /** What a cell holds as far as anybody knows, Ah: its latest run, else its rating. */

@@ -3,6 +3,7 @@ export { factsMoved, sameVerdict } from './compare';
 export type { BadRelease, BrokenLink } from './limits-words';
 export { isMeasured } from './measured';
 export { refusalWords } from './match-words';
+export { rangeWords } from './range-words';
 export { hardwareWords } from './planning-words';
 export type { MakerFigure } from './plan-words';
 export { VERDICT_CODES, say, type FactsByCode, type VerdictCode } from './say';

@@ -1,4 +1,5 @@
 import type { Interval } from '../shared';
+import { rangeWords } from './range-words';
 import type { Measured, Said, Words } from './verdict';
 
 interface EvennessFacts {
@@ -24,6 +25,8 @@ export interface MatchFacts {
 	'match-even': EvennessFacts;
 	/** What the arrangement gives over the order of arrival, and whether more is possible. */
 	'match-gain': {
+		/** Of what the smallest group really holds. */
+		gainAh: Interval;
 		smallestGroupAh: number;
 		arrivalSmallestAh: number;
 		ratedGroupAh: number | null;
@@ -53,17 +56,22 @@ const evenness =
 	});
 
 function proofOf({ proven, upperBoundAh }: MatchFacts['match-gain']) {
-	if (proven) return { doubt: null, rule: 'Proven: no other choice of these cells has a larger smallest group.' };
+	const luck = '95 %: what reads best was chosen, and the luck in its readings is taken out.';
+	if (proven)
+		return { doubt: luck, rule: 'Proven: no other choice of these cells has a larger smallest group as read.' };
 	return upperBoundAh === null
 		? {
-				doubt: 'Whether other groups would give more was not searched.',
+				doubt: `${luck} Whether other groups would give more was not searched.`,
 				rule: 'These groups against the order of arrival.'
 			}
 		: {
-				doubt: `Best found; a larger smallest group than ${upperBoundAh.toFixed(2)} Ah is impossible.`,
+				doubt: `${luck} Best found; a larger smallest group than ${upperBoundAh.toFixed(2)} Ah is impossible.`,
 				rule: 'Time ran out before the proof was complete.'
 			};
 }
+
+/** `2.1 to 6.0 Ah`; `little` where it may as well be a loss. */
+const gainWords = (gainAh: Interval) => (gainAh.low95 < 0 ? 'little' : rangeWords(gainAh, 'Ah'));
 
 type MatchRefusal =
 	'stopped' | 'used-untested' | 'chemistry' | 'terminals' | 'grade' | 'age' | 'capacity-spread' | 'resistance-spread';
@@ -98,8 +106,11 @@ export const MATCH_WORDS: Words<MatchFacts> = {
 	'match-uneven': evenness('The groups differ more than they should', true),
 	'match-even': evenness('The groups are even', false),
 	'match-gain': ({ facts }) => ({
-		title: `Matching gains ${(facts.smallestGroupAh - facts.arrivalSmallestAh).toFixed(1)} Ah over the order of arrival`,
-		finding: `Smallest group ${facts.smallestGroupAh.toFixed(1)} Ah against ${facts.arrivalSmallestAh.toFixed(1)} Ah${facts.ratedGroupAh === null ? '' : `; rated ${facts.ratedGroupAh} Ah`}.`,
+		title:
+			facts.gainAh.high95 < 0
+				? 'These groups give less than the order of arrival'
+				: `Matching gains ${gainWords(facts.gainAh)} over the order of arrival`,
+		finding: `${facts.gainAh.low95 < 0 ? `Really ${rangeWords(facts.gainAh, 'Ah')} more. ` : ''}As read: smallest group ${facts.smallestGroupAh.toFixed(1)} Ah against ${facts.arrivalSmallestAh.toFixed(1)} Ah${facts.ratedGroupAh === null ? '' : `; rated ${facts.ratedGroupAh} Ah`}.`,
 		...proofOf(facts),
 		next: null
 	}),

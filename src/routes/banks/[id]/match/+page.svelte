@@ -86,7 +86,14 @@
 	);
 	/** Of the groups that are drawn. */
 	const known = $derived(shown?.groups.length ? knownOf(problem, shown.groups) : null);
-	const [smallest, spread] = $derived([known?.smallestGroupAh ?? null, known?.spreadAh ?? null]);
+	/** Of each battery its groups. */
+	const inBatteries = (groups: number[][]) =>
+		Array.from({ length: bank.batteries }, (_, b) => groups.slice(b * bank.series, (b + 1) * bank.series));
+	const asTheyCame = $derived(
+		Array.from({ length: bank.series * bank.batteries }, (_, s) =>
+			data.candidates.slice(s * bank.parallel, (s + 1) * bank.parallel).map((c) => c.id)
+		)
+	);
 	const arrival = $derived(enough ? arrivalOrderSummary(problem) : null);
 	/** Groups on the board that are not accepted yet are judged here, by the same rule; accepted ones where everything is. */
 	const verdicts = $derived.by((): ShownVerdict[] => {
@@ -203,8 +210,8 @@
 		onrun={() => void run()}
 		oncancel={() => job?.cancel()}
 	/>
-	{#if shown && smallest !== null && spread !== null && arrival}
-		<MatchFigures smallestAh={smallest} spreadAh={spread} {arrival} />
+	{#if shown && known && arrival}
+		<MatchFigures {known} {arrival} />
 		{#if moveCost}
 			<p class="mb-3 flex flex-wrap items-center gap-3" role="status">
 				<span>{moveCost}</span><button
@@ -258,16 +265,15 @@
 		<SideBySide
 			{desk}
 			{shown}
+			{problem}
 			cells={data.candidates}
 			{bank}
 			worth={{ ...data.worth, arrivalAh: arrival.smallestGroupAh }}
 		/>
 		<ForecastSection
-			groups={shown.groups.slice(0, bank.series)}
+			batteries={inBatteries(shown.groups)}
+			arrival={inBatteries(asTheyCame)}
 			cells={data.candidates}
-			arrival={Array.from({ length: bank.series }, (_, s) =>
-				data.candidates.slice(s * bank.parallel, (s + 1) * bank.parallel).map((c) => c.id)
-			)}
 			chemistry={bank.chemistry}
 		/>
 		{#if refused && arrangement}
