@@ -8,16 +8,16 @@ import { drawMeter } from '../meter';
 import { between, drawCell, oneOf, type TruthWorld } from '../world';
 
 const REST_S = 2 * 86400;
-/** So slowly that what is left at either end for the current's sake is small. */
-const C_RATE = 0.05;
+const CHARGE_C_RATE = 0.05;
+/** What a capacity is told at. */
+const DISCHARGE_C_RATE = 0.2;
 const STEP_S = 60;
 const RECORD_S = 300;
 
 /** Single cells in series, run to an end each way; what came out, Ah, and for how long a balancer moved charge meanwhile, h. */
 function ran({ nature, random, ratedAh }: TruthWorld, cells: WorldCell[], balancer?: Partial<Balancer>) {
-	const currentA = C_RATE * ratedAh;
-	const charge = { kind: 'charge', currentA, until: { cellHighV: 3.65 } } as const;
-	const discharge = { kind: 'discharge', currentA, until: { cellLowV: 2.5 } } as const;
+	const charge = { kind: 'charge', currentA: CHARGE_C_RATE * ratedAh, until: { cellHighV: 3.65 } } as const;
+	const discharge = { kind: 'discharge', currentA: DISCHARGE_C_RATE * ratedAh, until: { cellLowV: 2.5 } } as const;
 	const result = simulate({
 		world: {
 			...{ chemistry: 'LFP', cells, wiring: { kind: 'series' }, nature, balancer },

@@ -114,7 +114,7 @@
 		<PlanNumber label="really works for" unit="h" value={hours} onkeep={(h) => (hours = Math.max(0, h ?? 0))} />
 	</div>
 	<p class="muted">
-		95 %, at a slow discharge and 25 °C; faster or colder gives less. A balancer works only near the two ends, where the
-		voltages differ: for about 1.4 of 4.7 hours at 0.2 C.
+		95 %, at 0.2 C and 25 °C; slower gives up to 1 % more, faster or colder less. A balancer works only near the two
+		ends, where the voltages differ: for about 1.4 of 4.7 hours.
 	</p>
 </section>

@@ -10,8 +10,8 @@ const SEED = 20_261_127;
 const EFFICIENCY = { sd: 0.05, least: 0.6, most: 0.97 };
 /** Less likely ones are not named. */
 const NAMED_FROM = 0.1;
-/** A charge to the limit goes a little beyond full, and where the two ends really are (rate, warmth, limits) is not known better (default). */
-const ENDS = { share: 1.005, sd: 0.0035 };
+/** A charge to the limit goes a little beyond full, a discharge at 0.2 C leaves about as much; no better is it known where the ends are (default). */
+const ENDS = { share: 1.001, sd: 0.004 };
 const BOUND_SDS = 1.96;
 const TABLE_STEP_V = 0.0005;
 /** Fewer cells tell nothing of how their readings scatter. */
@@ -39,7 +39,7 @@ export interface Ender {
 }
 
 export interface ForecastRange {
-	/** Of all batteries together, Ah. */
+	/** Of all batteries together at 0.2 C and 25 °C, Ah. */
 	usableAh: Interval;
 	/** Who may end the charge, and the discharge, the likeliest first. */
 	endsCharge: Ender[];
