@@ -59,5 +59,23 @@ export default ts.config(
 			]
 		}
 	},
+	{
+		files: ['src/**/*.ts', 'src/**/*.svelte'],
+		ignores: ['src/lib/client/look-again.ts'],
+		rules: {
+			'no-restricted-imports': [
+				'error',
+				{
+					paths: [
+						{
+							name: '$app/navigation',
+							importNames: ['invalidateAll'],
+							message: 'lookAgain of client/look-again waits for a page that is being opened.'
+						}
+					]
+				}
+			]
+		}
+	},
 	{ files: ['**/*.cjs'], rules: { '@typescript-eslint/no-require-imports': 'off' } }
 );

@@ -1,4 +1,4 @@
-import { invalidateAll } from '$app/navigation';
+import { lookAgain } from '$lib/client/look-again';
 import type { Stage } from '$lib/core/shared';
 import type { ShownVerdict } from '$lib/core/verdicts';
 import { announce, attempt } from './announce';
@@ -27,6 +27,6 @@ export function settingApart(bankId: number, stage: Stage) {
 		});
 		if (!done) return;
 		announce(reason === null ? 'It glows again.' : 'Set apart.');
-		await invalidateAll();
+		await lookAgain();
 	};
 }

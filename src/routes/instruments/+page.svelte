@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { ApiProblem, api } from '$lib/client/api';
 	import type { AnswerFor, BodyFor } from '$lib/client/api-shapes';
@@ -24,7 +24,7 @@
 			tried = { ...tried, [id]: await api.post(`instruments/${id}/try`, {}) };
 		});
 		busy = null;
-		await invalidateAll();
+		await lookAgain();
 	}
 	const save = async (send: () => Promise<unknown>): Promise<boolean> => {
 		fields = {};
@@ -38,7 +38,7 @@
 		});
 		if (done) {
 			edited = null;
-			await invalidateAll();
+			await lookAgain();
 		}
 		return done;
 	};
@@ -55,10 +55,10 @@
 			() =>
 				void attempt(async () => {
 					await api.restore(`instruments/${id}`);
-					await invalidateAll();
+					await lookAgain();
 				})
 		);
-		await invalidateAll();
+		await lookAgain();
 	}
 	/** Accuracy as a sheet says it. */
 	const sheetWords = (i: { kind: InstrumentKind; accuracyPercent: number; accuracyFixed: number }) =>

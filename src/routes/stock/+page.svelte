@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { ApiProblem, api } from '$lib/client/api';
 	import type { BodyFor } from '$lib/client/api-shapes';
@@ -48,10 +48,10 @@
 				() =>
 					void attempt(async () => {
 						for (const id of ids) await api.restore(`${kind}/${id}`);
-						await invalidateAll();
+						await lookAgain();
 					})
 			);
-		await invalidateAll();
+		await lookAgain();
 	}
 	async function pick() {
 		const bank = stock.banks.find((b) => b.id === bankId);
@@ -60,7 +60,7 @@
 		if (!(await attempt(() => api.post(`banks/${bank.id}/candidates`, { cellIds })))) return;
 		announce(`${cellIds.length} ${cellIds.length === 1 ? 'cell is' : 'cells are'} considered for ${bank.name}.`);
 		picked = [];
-		await invalidateAll();
+		await lookAgain();
 	}
 	async function unpack(delivery: BodyFor<'post', 'deliveries'>) {
 		fields = {};
@@ -74,7 +74,7 @@
 		});
 		if (!done) return;
 		unpacking = false;
-		await invalidateAll();
+		await lookAgain();
 	}
 	const pageHref = (page: number) =>
 		`?${new URLSearchParams({ q: stock.filter.search, place: stock.filter.place, page: String(page) })}`;

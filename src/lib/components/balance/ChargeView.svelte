@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import { goto, invalidateAll } from '$app/navigation';
+	import { goto } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import type { BodyFor } from '$lib/client/api-shapes';
@@ -86,7 +87,7 @@
 				api.patch(`balance-runs/${current.id}`, { ...fields(), version: current.version })
 			);
 			if (!done) ticked = {};
-			await invalidateAll();
+			await lookAgain();
 		});
 		return queue;
 	}
@@ -127,7 +128,7 @@
 	async function log(reading: NewReading): Promise<boolean> {
 		if (!run) return false;
 		const done = await attempt(() => api.post('balance-readings', { ...reading, balanceRunId: run.id }));
-		if (done) await invalidateAll();
+		if (done) await lookAgain();
 		return done;
 	}
 	async function removeReading(id: number, version: number) {
@@ -137,10 +138,10 @@
 			() =>
 				void attempt(async () => {
 					await api.restore(`balance-readings/${id}`);
-					await invalidateAll();
+					await lookAgain();
 				})
 		);
-		await invalidateAll();
+		await lookAgain();
 	}
 </script>
 

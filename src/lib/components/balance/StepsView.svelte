@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { untrack, type Snippet } from 'svelte';
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { page } from '$app/state';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
@@ -58,7 +58,7 @@
 		refused = { step: key, fields: fields ?? {} };
 		if (fields === null) {
 			typing = false;
-			await invalidateAll();
+			await lookAgain();
 		}
 		return fields === null;
 	}
@@ -77,16 +77,13 @@
 	async function takeOut({ id, version }: { id: number; version: number }) {
 		if (!(await attempt(() => api.remove(`method-entries/${id}`, version)))) return;
 		typing = false;
-		announce(
-			'The step is taken out.',
-			() => void attempt(() => api.restore(`method-entries/${id}`).then(() => invalidateAll()))
-		);
-		await invalidateAll();
+		announce('The step is taken out.', () => void attempt(() => api.restore(`method-entries/${id}`).then(lookAgain)));
+		await lookAgain();
 	}
 	async function end(endedAt: string | null) {
 		sure = false;
 		const { id, version } = steps!.run;
-		if (await attempt(() => api.patch(`method-runs/${id}`, { endedAt, version } as never))) await invalidateAll();
+		if (await attempt(() => api.patch(`method-runs/${id}`, { endedAt, version } as never))) await lookAgain();
 	}
 </script>
 

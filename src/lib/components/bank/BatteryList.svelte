@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { ApiProblem, api } from '$lib/client/api';
 	import Choice from '$lib/components/forms/Choice.svelte';
@@ -37,10 +37,10 @@
 		if (!(await noting(() => api.patch(`batteries/${battery.id}`, body)))) return;
 		editing = null;
 		announce('Kept.');
-		await invalidateAll();
+		await lookAgain();
 	}
 	async function add() {
-		if (await attempt(() => api.post('batteries', { bankId }))) await invalidateAll();
+		if (await attempt(() => api.post('batteries', { bankId }))) await lookAgain();
 	}
 	async function takeOut({ id, version, number }: BatteryRow) {
 		if (!(await attempt(() => api.remove(`batteries/${id}`, version)))) return;
@@ -49,10 +49,10 @@
 			() =>
 				void attempt(async () => {
 					await api.restore(`batteries/${id}`);
-					await invalidateAll();
+					await lookAgain();
 				})
 		);
-		await invalidateAll();
+		await lookAgain();
 	}
 	const describe = (b: BatteryRow) =>
 		b.kind === 'built'

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import BatteryDrawing from '$lib/components/assembly/BatteryDrawing.svelte';
@@ -87,7 +87,7 @@
 			) as { id: number; version: number };
 			own = { id: record.id, version: record.version };
 			stored = now;
-			await invalidateAll();
+			await lookAgain();
 		});
 	}
 	const input = (k: number) => document.querySelector<HTMLInputElement>(`[name="lead-${k}"]`);

@@ -11,7 +11,7 @@
 </script>
 
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import { builtInProtocols, type Clause, type Protocol } from '$lib/core/clauses';
@@ -102,15 +102,12 @@
 		if (!(await attempt(() => api.post('protocols', body)))) return;
 		announce(`“${body.name}” is kept among the protocols.`);
 		keptName = '';
-		await invalidateAll();
+		await lookAgain();
 	}
 	async function takeOff({ id, version, name }: { id: number; version: number; name: string }) {
 		if (!(await attempt(() => api.remove(`protocols/${id}`, version)))) return;
-		announce(
-			`“${name}” is taken out.`,
-			() => void attempt(() => api.restore(`protocols/${id}`).then(() => invalidateAll()))
-		);
-		await invalidateAll();
+		announce(`“${name}” is taken out.`, () => void attempt(() => api.restore(`protocols/${id}`).then(lookAgain)));
+		await lookAgain();
 	}
 
 	function plan(event: SubmitEvent) {

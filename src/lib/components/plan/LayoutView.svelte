@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
@@ -98,7 +98,7 @@
 			api.patch(`banks/${bank.id}`, { version: bank.version, series, parallel, batteries, cellTypeId: Number(cell.id) })
 		);
 		if (!done) return;
-		await invalidateAll();
+		await lookAgain();
 		announce(`The bank is ${series}S${parallel}P${batteries > 1 ? ` × ${batteries}` : ''} now.`);
 	}
 	const isChosen = (l: Layout) =>

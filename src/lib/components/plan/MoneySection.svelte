@@ -21,7 +21,7 @@
 </script>
 
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
@@ -119,7 +119,7 @@
 		};
 		if (!(await attempt(() => api.post('plan-items', body)))) return;
 		draft = { ...NEW };
-		await invalidateAll();
+		await lookAgain();
 	}
 	async function takeOff({ id, version, name }: StoredItem) {
 		if (!(await attempt(() => api.remove(`plan-items/${id}`, version)))) return;
@@ -128,10 +128,10 @@
 			() =>
 				void attempt(async () => {
 					await api.restore(`plan-items/${id}`);
-					await invalidateAll();
+					await lookAgain();
 				})
 		);
-		await invalidateAll();
+		await lookAgain();
 	}
 </script>
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import { differences, unitCentsAt, type PlanItem } from '$lib/core/planning';
@@ -48,13 +48,13 @@
 		const body = { bankId, takenAt: new Date().toISOString(), items: list };
 		if (!(await attempt(() => api.post('price-snapshots', body)))) return;
 		announce('Today’s prices are kept.');
-		await invalidateAll();
+		await lookAgain();
 	}
 	async function putOn() {
 		for (const row of read.rows)
 			if (!(await attempt(() => api.post('plan-items', { ...row, bankId, used: false })))) break;
 		pasted = '';
-		await invalidateAll();
+		await lookAgain();
 	}
 </script>
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import BatteryDrawing from '$lib/components/assembly/BatteryDrawing.svelte';
@@ -83,7 +83,7 @@
 			rest = blank();
 			loaded = blank();
 			currentA = null;
-			await invalidateAll();
+			await lookAgain();
 		} catch (cause) {
 			if (!(cause instanceof CoreError)) throw cause;
 			error = cause.message;

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { ApiProblem, api } from '$lib/client/api';
 	import Field from '$lib/components/forms/Field.svelte';
@@ -41,7 +41,7 @@
 		if (!done) return;
 		draft = { ...NEW };
 		await load(cellType.id);
-		await invalidateAll();
+		await lookAgain();
 	}
 	async function takeOff({ id, version, kind }: Stored) {
 		if (!(await attempt(() => api.remove(`clauses/${id}`, version)))) return;
@@ -54,7 +54,7 @@
 				})
 		);
 		await load(cellType.id);
-		await invalidateAll();
+		await lookAgain();
 	}
 	const words = (c: Stored) =>
 		[

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import { goto, invalidateAll } from '$app/navigation';
+	import { goto } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import { startReadingCodes, type CodeJob } from '$lib/client/code-job';
@@ -77,7 +78,7 @@
 		typed = null;
 		const cells = tray?.cells ?? [];
 		selectedId = cells[cells.findIndex((c) => c.id === id) + 1]?.id ?? id;
-		await invalidateAll();
+		await lookAgain();
 	}
 	async function scan(file: File | undefined) {
 		if (!file || !tray) return;
@@ -117,7 +118,7 @@
 			return;
 		announce(`${placed.length} ${placed.length === 1 ? 'code is' : 'codes are'} kept.`);
 		found = null;
-		await invalidateAll();
+		await lookAgain();
 	}
 </script>
 

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import { settingApart } from '$lib/client/set-apart';
@@ -35,7 +35,7 @@
 		create: async (values) =>
 			(await api.post('inspections', { ...plain(values), clientKey: crypto.randomUUID() } as never)) as never,
 		change: async (id, values) => (await api.patch(`inspections/${id}`, plain(values) as never)) as never,
-		refresh: invalidateAll
+		refresh: lookAgain
 	});
 	$effect(() => desk.take(data.trays.flatMap((t) => t.cells)));
 	const cell = $derived(

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import { fitting, type ShownInstrument } from '$lib/components/live/instrument-choice';
@@ -31,7 +31,7 @@
 		if (!selected) return;
 		const { id } = selected;
 		if (await read(id)) onread(id);
-		await invalidateAll();
+		await lookAgain();
 	}
 	/** One cell after the other until done, stopped or refused. */
 	async function readAll() {
@@ -42,7 +42,7 @@
 			progress = { done: progress.done + 1, of: cells.length };
 		}
 		progress = null;
-		await invalidateAll();
+		await lookAgain();
 	}
 </script>
 

@@ -2,7 +2,7 @@
 	import { onMount, tick, type Snippet } from 'svelte';
 	import type { ReceiveData } from './receive-data';
 	import { tinykeys } from 'tinykeys';
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { ApiProblem, api } from '$lib/client/api';
 	import type { BodyFor } from '$lib/client/api-shapes';
@@ -42,7 +42,7 @@
 			massKg: cellType?.massKg ?? null,
 			thicknessMm: cellType?.thicknessMm
 		}),
-		onStored: () => void invalidateAll(),
+		onStored: () => void lookAgain(),
 		remove: (id, version) => attempt(() => api.remove(`readings/${id}`, version)).then(() => undefined),
 		onRefused: (message) => announce(message)
 	});
@@ -130,7 +130,7 @@
 		});
 		if (!done) return;
 		unpacking = false;
-		await invalidateAll();
+		await lookAgain();
 		deliveryIndex = data.trays.length - 1;
 		await begin();
 	}
@@ -146,7 +146,7 @@
 		});
 		if (!done) return;
 		announce(plusTurned ? `${cell.label} is drawn turned from now on.` : `${cell.label} is drawn as printed.`);
-		await invalidateAll();
+		await lookAgain();
 	}
 	function pick(id: number) {
 		entry.pick(id);

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { untrack, type Snippet } from 'svelte';
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import { settingApart } from '$lib/client/set-apart';
@@ -165,7 +165,7 @@
 		announce(`Run of ${cell.label} stored.`);
 		run = null;
 		fit = null;
-		await invalidateAll();
+		await lookAgain();
 	}
 </script>
 

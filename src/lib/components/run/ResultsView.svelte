@@ -5,7 +5,7 @@
 	import ManyLogs from './ManyLogs.svelte';
 	import Steps from './Steps.svelte';
 	import Strip from './Strip.svelte';
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import CurveChart from '$lib/components/charts/CurveChart.svelte';
@@ -110,7 +110,7 @@
 	async function finished(cellId: number, label: string) {
 		draft = null;
 		selectedId = cellId;
-		await invalidateAll();
+		await lookAgain();
 		const run = data.capacities.find((c) => c.cell.id === cellId)?.run;
 		announce(`Run of ${label} stored.`, run ? () => void takeBack(run.id, run.version) : undefined);
 	}
@@ -134,10 +134,10 @@
 			() =>
 				void attempt(async () => {
 					await api.restore(`runs/${runId}`);
-					await invalidateAll();
+					await lookAgain();
 				})
 		);
-		await invalidateAll();
+		await lookAgain();
 	}
 </script>
 
@@ -225,7 +225,7 @@
 					units={data.settings.units}
 					onclose={() => {
 						many = [];
-						void invalidateAll();
+						void lookAgain();
 					}}
 				/>
 			{/if}

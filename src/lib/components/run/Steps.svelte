@@ -1,6 +1,6 @@
 <!-- From what a run read to what it comes to under the conditions of its protocol, step by step; each can be switched off. -->
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import Field from '$lib/components/forms/Field.svelte';
@@ -40,7 +40,7 @@
 
 	const change = async (fields: object) => {
 		await attempt(() => api.patch(`runs/${run.id}`, { version: run.version, ...fields } as never));
-		await invalidateAll();
+		await lookAgain();
 	};
 	const toggle = (correction: Correction) => {
 		const list = off.has(correction) ? [...off].filter((c) => c !== correction) : [...off, correction];

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { addDays, formatISO } from 'date-fns';
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { ApiProblem, api } from '$lib/client/api';
 	import Field from '$lib/components/forms/Field.svelte';
@@ -37,7 +37,7 @@
 		});
 		if (done) {
 			announce(said);
-			await invalidateAll();
+			await lookAgain();
 		}
 	}
 	function begin(event: SubmitEvent) {

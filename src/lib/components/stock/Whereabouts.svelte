@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import { formatDateTime, type Settings } from '$lib/core/units';
@@ -28,10 +28,10 @@
 			() =>
 				void attempt(async () => {
 					await back();
-					await invalidateAll();
+					await lookAgain();
 				})
 		);
-		await invalidateAll();
+		await lookAgain();
 	}
 	const takeOut = ({ id, version, bankName }: NonNullable<typeof place>) =>
 		change(

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { onDestroy } from 'svelte';
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { ApiProblem, api } from '$lib/client/api';
 	import { startMatching, type MatchJob } from '$lib/client/match-job';
@@ -189,7 +189,7 @@
 		announce('Placements recorded with today’s date.');
 		desk.settle();
 		moveCost = null;
-		await invalidateAll();
+		await lookAgain();
 	}
 </script>
 

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
@@ -16,7 +16,7 @@
 
 	async function hands(move: object) {
 		busy = true;
-		if (await attempt(() => api.post(`banks/${bank.id}/rehearsal/hands`, move))) await invalidateAll();
+		if (await attempt(() => api.post(`banks/${bank.id}/rehearsal/hands`, move))) await lookAgain();
 		busy = false;
 	}
 	async function probe(place: object): Promise<number | null> {
@@ -25,12 +25,12 @@
 			await api.post(`banks/${bank.id}/rehearsal/hands`, place);
 			volts = (await api.post(`banks/${bank.id}/rehearsal/probe`, {})).voltageV;
 		});
-		await invalidateAll();
+		await lookAgain();
 		return volts;
 	}
 	async function reveal(conclusions: Finding[]) {
 		busy = true;
-		if (await attempt(() => api.post(`banks/${bank.id}/rehearsal/reveal`, { conclusions }))) await invalidateAll();
+		if (await attempt(() => api.post(`banks/${bank.id}/rehearsal/reveal`, { conclusions }))) await lookAgain();
 		busy = false;
 	}
 	const verdicts = $derived(

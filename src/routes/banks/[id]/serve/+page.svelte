@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { goto, invalidateAll } from '$app/navigation';
+	import { goto } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import { formKept } from '$lib/client/form-kept';
@@ -72,7 +73,7 @@
 	async function logCheck(check: NewCheck): Promise<boolean> {
 		const done = await attempt(() => api.post('service-checks', { ...check, bankId: bank.id, battery: data.battery }));
 		if (done) {
-			await invalidateAll();
+			await lookAgain();
 			announce('Check kept.');
 		}
 		return done;
@@ -84,10 +85,10 @@
 			() =>
 				void attempt(async () => {
 					await api.restore(`${kind}/${id}`);
-					await invalidateAll();
+					await lookAgain();
 				})
 		);
-		await invalidateAll();
+		await lookAgain();
 	}
 	async function pick(position: number) {
 		const placed = data.placements.find((p) => p.position === position);

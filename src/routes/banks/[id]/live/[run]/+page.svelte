@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { askToNotify } from '$lib/client/alarm';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
@@ -59,7 +59,7 @@
 			view = await api.post(`live-runs/${run.id}/begin`, { confirmed: data.live.values });
 		});
 		busy = false;
-		if (done) await invalidateAll();
+		if (done) await lookAgain();
 	}
 	async function stop() {
 		const wasOn = view.state !== 'planned' && view.kind !== 'watch';
@@ -78,7 +78,7 @@
 							? 'No longer watched. What was read is kept.'
 							: 'Dropped. Nothing was switched.'
 				);
-			await invalidateAll();
+			await lookAgain();
 		}
 	}
 	/** Where it may need somebody while they sleep: when to pause it, and when to go on. A rehearsal has no night. */
@@ -98,7 +98,7 @@
 		busy = false;
 		if (!done) return;
 		announce('Paused, outputs off. “Go on” takes it up where it was.');
-		await invalidateAll();
+		await lookAgain();
 	}
 	async function seen(id: number) {
 		await attempt(async () => {
