@@ -151,6 +151,48 @@ test('matching can be dragged and accepted', async ({ page, request }) => {
 	expect(items).toHaveLength(4);
 });
 
+test('what the groups will give is told as an interval; unbalanced only of cells that were read as they came', async ({
+	page,
+	request
+}) => {
+	const id = await prepared(request, 'Gives', 6);
+	const of = async (path: string) =>
+		((await (await request.get(`/api/v1/${path}`)).json()) as { items: { id: number }[] }).items;
+	const [delivery] = await of(`deliveries?bankId=${id}`);
+	const cells = await of(`cells?deliveryId=${delivery!.id}`);
+	const read = (cell: { id: number }, rawText: string, takenAt?: string) =>
+		request.post('/api/v1/readings', { data: { cellId: cell.id, quantity: 'restVoltage', rawText, takenAt } });
+	for (const [i, cell] of cells.entries()) {
+		await read(cell, (3.27 + i / 500).toFixed(3), '2026-03-10T08:00:00.000Z');
+		await request.post('/api/v1/runs', {
+			data: { cellId: cell.id, capacityAh: 100 + i, temperatureC: 25, testedAt: '2026-03-12T08:00:00.000Z' }
+		});
+	}
+	await page.goto(`/banks/${id}/match`);
+	await page.getByRole('button', { name: 'Match the cells' }).click();
+	const gives = page.getByRole('region', { name: 'What it will give' });
+	const way = (name: RegExp) => gives.getByRole('listitem').filter({ hasText: name });
+	const given = async (name: RegExp) =>
+		(await way(name).innerText())
+			.match(/(\d+) to (\d+) Ah/)!
+			.slice(1)
+			.map(Number);
+	await expect(way(/^Top/)).toContainText(/Ended by group \d \(B-0\d/);
+	const [topLow] = await given(/^Top/);
+	const [low, high] = await given(/^Unbalanced/);
+	expect(low).toBeLessThan(topLow!);
+	expect(high).toBeGreaterThan(low!);
+	// A balancer that never works gives nothing.
+	await gives.getByLabel('really works for').fill('0');
+	await gives.getByLabel('really works for').press('Enter');
+	await expect.poll(async () => (await given(/^Active/)).join()).toBe((await given(/^Top/)).join());
+	// Read once more after its run: that says nothing of how it came.
+	await read(cells[5]!, '3.301');
+	await page.reload();
+	await page.getByRole('button', { name: 'Match the cells' }).click();
+	await expect(way(/^Unbalanced/)).toContainText('Cannot tell');
+});
+
 test('a log with faults is shown before it is stored, and can be left', async ({ page, request }) => {
 	const id = await prepared(request, 'Faults', 4);
 	await page.goto(`/banks/${id}/test`);
@@ -231,7 +273,7 @@ test('cells travel from their places in the crate to their places in the battery
 	await page.getByRole('button', { name: 'Match the cells' }).click();
 	await expect(page.getByLabel('Spares').getByText('B-01')).toBeVisible();
 	await expect.poll(async () => (await ways()).length).toBe(6);
-	await page.waitForTimeout(1200);
+	await page.evaluate(() => Promise.all(document.getAnimations().map((a) => a.finished)));
 	const [first, way] = (await ways())[0]!;
 	const [dx, dy] = way.match(/-?[\d.]+/g)!.map(Number);
 	const now = (await page.locator(`[data-cell="${first}"]`).boundingBox())!;

@@ -90,6 +90,8 @@ test('every main view is accessible in both themes, runs without an error and st
 	request
 }) => {
 	test.setTimeout(600_000);
+	// What is just fading in has no colour of its own yet.
+	await page.emulateMedia({ reducedMotion: 'reduce' });
 	const errors: string[] = [];
 	page.on('pageerror', (e) => errors.push(e.message));
 	page.on('console', (m) => m.type() === 'error' && !/404/.test(m.text()) && errors.push(m.text()));

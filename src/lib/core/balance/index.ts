@@ -1,15 +1,9 @@
 export { betweenSupplyAndCells, type BetweenSupplyAndCells } from './supply-display';
 export { afterPause, type AfterPause, type PauseChange, type PauseCheck, type PausedBalance } from './after-pause';
 export { barOhms, judgeBars, rowCurrents, type BarReading, type BarRow, type RowCurrents } from './bar-row';
-export {
-	arrivalByCharge,
-	judgeArrival,
-	judgeLight,
-	judgeSettled,
-	settledV,
-	type SettledCell,
-	type StoppedReading
-} from './settled';
+export { arrivalByCharge, judgeArrival } from './arrival-by-charge';
+export { judgeLight, type StoppedReading } from './light';
+export { judgeSettled, settledV, type SettledCell } from './settled';
 export { chargeVerdicts, rowOver } from './judge-charge';
 export { isBalanced, misread, type BalanceAnswer, type BalanceQuestion, type BalancedEnd } from './is-balanced';
 export { checkJoin, type JoinCheck } from './join';

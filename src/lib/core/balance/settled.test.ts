@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { CoreError } from '../shared';
 import { simulate } from '../simulation';
-import { arrivalByCharge, judgeArrival, judgeLight, judgeSettled, settledV, type StoppedReading } from '.';
+import { judgeSettled, settledV } from '.';
 
 const subject = { kind: 'bank' as const, id: 1, label: 'B' };
 const iso = (hours: number) => new Date(Date.UTC(2026, 10, 1) + hours * 3_600_000).toISOString();
@@ -45,59 +45,5 @@ describe('how a full cell settles', () => {
 		expect(told([cell(1, 3.46), cell(2, 4.2)])).toMatchObject([{ code: 'settle-high', subject: { id: 2 } }]);
 		// Three weeks later nobody knows what it lost meanwhile.
 		expect(told([cell(1, 3.3, 500), cell(2, 3.3, 500)])).toEqual([]);
-	});
-});
-
-describe('what a light proves', () => {
-	const row = { chemistry: 'LFP' as const, setV: 3.6, totalAh: 800, meterSdV: 0.001 };
-	const at = (hours: number, cellV: number | null, more: Partial<StoppedReading> = {}): StoppedReading => ({
-		...{ readAt: iso(hours), supplyA: 0, cellV, stopped: null },
-		...more
-	});
-	const code = (...readings: StoppedReading[]) => judgeLight(readings, row, subject)?.code ?? null;
-	const light = (cellV: number | null) => at(0, cellV, { stopped: true });
-	it('nothing at once, less than nothing below its volts, and after a day what the cells hold', () => {
-		expect(code(at(0, 3.4, { supplyA: 20 }))).toBeNull();
-		expect(code(light(3.58))).toBe('light-waits');
-		expect(code(light(null))).toBe('light-waits');
-		expect(code(light(3.42))).toBe('charger-stopped-early');
-		expect(code(light(3.58), at(0.5, 3.5))).toBe('light-waits');
-		expect(code(light(3.58), at(24, 3.47))).toBe('light-full');
-		expect(code(light(3.58), at(24, 3.3))).toBe('light-short');
-		expect(code(light(3.58), at(24, 3.345))).toBe('light-unsure');
-	});
-	it('nothing by volts that are above what it was set to', () =>
-		expect(code(light(3.58), at(24, 4.2))).toBe('light-above'));
-	it('nothing more once it charges again', () => expect(code(light(3.58), at(2, 3.4, { supplyA: 20 }))).toBeNull());
-	it('in Ah of the row: at 3.30 V a third and more is missing', () => {
-		const { low95, high95 } = judgeLight([light(3.58), at(24, 3.3)], row, subject)!.facts.missingAh as {
-			low95: number;
-			high95: number;
-		};
-		expect(low95).toBeGreaterThan(0.3 * 800);
-		expect(high95).toBeLessThanOrEqual(800);
-	});
-});
-
-describe('charge on arrival, worked back', () => {
-	it('half of it went in: it was half full, give or take; tested capacities tell more', () => {
-		const usual = arrivalByCharge(400, 800, false);
-		expect(usual.likely).toBeCloseTo(1 - 0.5 * 0.995, 9);
-		const tested = arrivalByCharge(400, 800, true);
-		expect(tested.high95 - tested.low95).toBeLessThan(usual.high95 - usual.low95);
-	});
-	it('never leaves what a cell can hold', () => {
-		expect(arrivalByCharge(900, 800, false)).toMatchObject({ low95: 0, likely: 0 });
-		expect(arrivalByCharge(0, 800, false).high95).toBe(1);
-		expect(() => arrivalByCharge(-1, 800, false)).toThrow(CoreError);
-	});
-});
-
-describe('what a row arrived with', () => {
-	it('is told from what went in; more than an empty one takes is nobody’s charge', () => {
-		expect(judgeArrival(200, 400, false, subject)).toMatchObject({ code: 'arrival-by-charge', warmth: 'calm' });
-		// An empty row takes its own 400 Ah, and the count may be a few percent off.
-		expect(judgeArrival(408, 400, false, subject).code).toBe('arrival-by-charge');
-		expect(judgeArrival(907, 400, false, subject)).toMatchObject({ code: 'arrival-too-much', warmth: 'look' });
 	});
 });

@@ -1,10 +1,7 @@
 <script lang="ts">
 	import { onDestroy } from 'svelte';
-	import { lookAgain } from '$lib/client/look-again';
-	import { announce, attempt } from '$lib/client/announce';
-	import { ApiProblem, api } from '$lib/client/api';
-	import { startMatching, type MatchJob } from '$lib/client/match-job';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import AcceptGroups from '$lib/components/match/AcceptGroups.svelte';
 	import ForecastSection from '$lib/components/match/ForecastSection.svelte';
 	import MatchControls from '$lib/components/match/MatchControls.svelte';
 	import MatchFigures from '$lib/components/match/MatchFigures.svelte';
@@ -12,6 +9,7 @@
 	import PickedCell from '$lib/components/match/PickedCell.svelte';
 	import { travel } from '$lib/components/match/travel.svelte';
 	import SideBySide from '$lib/components/match/SideBySide.svelte';
+	import { MatchSearch } from '$lib/components/match/match-search.svelte';
 	import { ArrangementDesk } from '$lib/components/match/arrangement-desk.svelte';
 	import { bestPartner, exchanged, type Arrangement } from '$lib/components/match/arrangement';
 	import {
@@ -21,8 +19,6 @@
 		knownOf,
 		type BatchWish,
 		type MatchProblem,
-		type MatchProgress,
-		type MatchResult,
 		type Wishes
 	} from '$lib/core/matching';
 	import type { ShownVerdict } from '$lib/core/verdicts';
@@ -34,14 +30,11 @@
 	const wanted = $derived(bank.series * bank.parallel * bank.batteries);
 	let batchWish = $state<BatchWish>('none');
 	let robust = $state(false);
-	let progress = $state<MatchProgress | null>(null);
-	let job = $state<MatchJob | null>(null);
-	let result = $state<MatchResult | null>(null);
+	const search = new MatchSearch();
 	const desk = new ArrangementDesk();
 	const arrangement = $derived(desk.current);
 	let selectedId = $state<number | null>(null);
 	let moveCost = $state<string | null>(null);
-	const TIME_LIMIT_S = 8;
 
 	const problem = $derived<MatchProblem>({
 		series: bank.series * bank.batteries,
@@ -104,14 +97,17 @@
 				arrivalSmallestAh: arrival.smallestGroupAh,
 				// Moved by hand, they are no longer what was searched.
 				proof:
-					result && moveCost === null
-						? { proven: result.proven && result.tradedAh < 0.005, upperBoundAh: result.upperBoundAh }
+					search.result && moveCost === null
+						? {
+								proven: search.result.proven && search.result.tradedAh < 0.005,
+								upperBoundAh: search.result.upperBoundAh
+							}
 						: null
 			},
 			data.overview.cellType ? data.overview.cellType.ratedAh * bank.parallel : null
 		);
 	});
-	onDestroy(() => job?.cancel());
+	onDestroy(() => search.cancel());
 	/** Ctrl+Z takes a step back, but never what is typed in a field. */
 	function onkeydown(event: KeyboardEvent) {
 		const isField = event.target instanceof HTMLElement && event.target.matches('input, textarea, select');
@@ -123,24 +119,11 @@
 
 	async function run() {
 		selectedId = null;
-		progress = { stage: 'arranging', fraction: 0, smallestGroupAh: 0, spreadAh: 0 };
-		job = startMatching(
-			{ ...($state.snapshot(searched) as MatchProblem), ...($state.snapshot(wishes) as Wishes) },
-			TIME_LIMIT_S,
-			(p) => (progress = p)
-		);
-		try {
-			result = await job.result;
-			if (result.cancelled) announce('Ended. This is the best found until then.');
-			desk.show(withSpares(result.groups.map((g) => g.cellIds.map(Number))));
-			moveCost = null;
-		} catch (error) {
-			announce(
-				error instanceof Error && error.message === 'cancelled' ? 'Cancelled. Nothing was changed.' : String(error)
-			);
-		}
-		job = null;
-		progress = null;
+		const wanted = { ...$state.snapshot(searched), ...$state.snapshot(wishes) } as MatchProblem & Wishes;
+		const found = await search.run(wanted);
+		if (!found) return;
+		desk.show(withSpares(found.groups.map((g) => g.cellIds.map(Number))));
+		moveCost = null;
 	}
 	const costRank = (a: Arrangement) => {
 		const { smallestChangeAh, spreadChangeAh } = costOfMove(problem, shown!.groups, a.groups);
@@ -166,31 +149,6 @@
 		if (partner !== null) exchange(cellId, partner);
 		else desk.show({ groups: shown.groups.map((g) => [...g]), spares: [...shown.spares] });
 	}
-	/** Why these should not be built in series, as the server has it; and why they are all the same. */
-	let refusal = $state.raw<{ of: Arrangement; why: string } | null>(null);
-	const refused = $derived(refusal && refusal.of === arrangement ? refusal.why : null);
-	let despite = $state('');
-	async function accept() {
-		if (!shown) return;
-		const groups = $state.snapshot(shown.groups);
-		const body = { groups, replaces: data.placements.map((p) => p.id), despite: despite.trim() || null };
-		const asked = shown;
-		refusal = null;
-		const done = await attempt(async () => {
-			try {
-				await api.post(`banks/${bank.id}/match`, body);
-			} catch (error) {
-				if (!(error instanceof ApiProblem && error.code === 'should-not-be-built')) throw error;
-				refusal = { of: asked, why: error.message };
-			}
-		});
-		if (!done || refusal) return;
-		despite = '';
-		announce('Placements recorded with today’s date.');
-		desk.settle();
-		moveCost = null;
-		await lookAgain();
-	}
 </script>
 
 <svelte:window {onkeydown} />
@@ -206,9 +164,9 @@
 		{leftOut}
 		{enough}
 		again={shown !== null}
-		progress={job ? progress : null}
+		progress={search.progress}
 		onrun={() => void run()}
-		oncancel={() => job?.cancel()}
+		oncancel={() => search.cancel()}
 	/>
 	{#if shown && known && arrival}
 		<MatchFigures {known} {arrival} />
@@ -276,21 +234,15 @@
 			cells={data.candidates}
 			chemistry={bank.chemistry}
 		/>
-		{#if refused && arrangement}
-			<section class="sheet mt-4 grid gap-2 p-4" aria-label="Should not be built">
-				<h2 class="ember-text">These should not be in series</h2>
-				<p>{refused}</p>
-				<p class="muted">The reason stays on the battery, and is said as long as this is so.</p>
-				<label class="field-label" for="despite">Built all the same, because</label>
-				<textarea id="despite" class="textarea w-full" rows="2" maxlength="400" bind:value={despite}></textarea>
-			</section>
-		{/if}
-		<div class="mt-4 flex flex-wrap items-center gap-3">
-			{#if arrangement}<button class="btn btn-primary tap" onclick={accept}
-					>{refused && despite.trim() ? 'Build them all the same' : 'Accept these groups'}</button
-				>{/if}
-			{#if placedNow && !arrangement}<p>Placed {formatDate(data.placements[0]!.placedAt, data.settings.dateStyle)}.</p>
-				<a class="btn btn-primary tap" href="/banks/{bank.id}/balance">On to Balance</a>{/if}
-		</div>
+		<AcceptGroups
+			bankId={bank.id}
+			{arrangement}
+			replaces={data.placements.map((p) => p.id)}
+			placedOn={placedNow ? formatDate(data.placements[0]!.placedAt, data.settings.dateStyle) : null}
+			onaccepted={() => {
+				desk.settle();
+				moveCost = null;
+			}}
+		/>
 	{/if}
 </StagePage>
