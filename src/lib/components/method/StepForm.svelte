@@ -85,7 +85,7 @@
 					<Field
 						label="Volts, in order"
 						bind:value={typed.volts}
-						placeholder="3.512 3.498 3.505 …"
+						placeholder={byGroup ? '3.512 3.498 3.505 …' : '13.52 13.48 …'}
 						hint="{step.count ?? ''} of them, with spaces between"
 						error={refused.volts}
 					/>
