@@ -6,6 +6,10 @@ import { drawWorld } from './world';
 /** Far apart, so that the worlds of two seeds have nothing in common. */
 const SEED_STRIDE = 7919;
 
+/** A number from a name (FNV-1a), so that a question draws the same worlds whichever stand beside it. */
+const numberOf = (name: string): number =>
+	[...name].reduce((hash, letter) => Math.imul(hash ^ letter.charCodeAt(0), 16_777_619) >>> 0, 2_166_136_261);
+
 /**
  * Asks every question of each of so many worlds; the same seed gives the same worlds, whatever else is asked of them.
  * @param only names (or parts of them) of the questions to ask; all when missing
@@ -19,9 +23,9 @@ export function askWorlds(
 ): Answer[] {
 	const answers: Answer[] = [];
 	for (let w = 0; w < worlds; w++) {
-		QUESTIONS.forEach((question, q) => {
+		QUESTIONS.forEach((question) => {
 			if (!only.some((part) => question.name.includes(part))) return;
-			const random = seededRandom(seed + w * SEED_STRIDE + q * 104_729);
+			const random = seededRandom((seed + w * SEED_STRIDE + numberOf(question.name)) % 2 ** 32);
 			answers.push(...question.ask(drawWorld(random)));
 		});
 		onWorld(w + 1);

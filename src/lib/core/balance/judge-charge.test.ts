@@ -12,6 +12,16 @@ const progress: ChargeProgress = {
 	...{ supply: null, displayV: null, last: null }
 };
 
+const charge = {
+	chemistry: 'LFP' as const,
+	totalAh: 400,
+	cells: 4,
+	setV: 3.6,
+	supplyA: 20,
+	leadOhm: 0.005,
+	tailA: 2
+};
+
 describe('verdicts on a running charge', () => {
 	it('say calmly what is still missing', () => {
 		expect(chargeVerdicts(progress)).toMatchObject([
@@ -40,7 +50,7 @@ describe('verdicts on a running charge', () => {
 });
 
 describe('a supply that does not do what it should', () => {
-	const set = { setV: 3.6, setA: 20, leadCostH: null, tailA: 2, toDeliverAh: { low: 100, high: 200 } };
+	const set = { setV: 3.6, setA: 20, leadCostH: null, tailA: 2, toDeliverAh: { low: 100, high: 200 }, charge };
 	const look = (timeS: number, supplyA: number, supplyV: number | null, cellV: number | null) => ({
 		...{ timeS, supplyA, supplyV, cellV, deliveredAh: null }
 	});
@@ -78,7 +88,7 @@ describe('a supply that does not do what it should', () => {
 	});
 });
 
-const row = { setV: 3.6, setA: 20, tailA: 2, toDeliverAh: { low: 50, high: 80 } };
+const row = { setV: 3.6, setA: 20, tailA: 2, toDeliverAh: { low: 50, high: 80 }, charge };
 const reading = (timeS: number, supplyA: number, supplyV: number, cellV: number): ChargeReading => ({
 	...{ timeS, supplyA, supplyV, cellV, deliveredAh: null }
 });

@@ -42,6 +42,8 @@ export interface BalancePlan {
 	tailA: number;
 	/** Voltage the leads will eat at full current, V. */
 	leadDropV: number;
+	/** The row, its supply and its leads, as it is reckoned with. */
+	charge: ParallelCharge;
 }
 
 /** Tail below this share of one cell's capacity per hour, or below so much for each cell of the row, means full (default). */
@@ -118,6 +120,7 @@ export function planTopBalance(cells: readonly BalanceCell[], setup: BalanceSetu
 		setV,
 		setA,
 		tailA,
-		leadDropV: setA * setup.leadOhm
+		leadDropV: setA * setup.leadOhm,
+		charge
 	};
 }

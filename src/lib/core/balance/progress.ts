@@ -1,6 +1,8 @@
 import { CoreError, requireFinite, type Interval } from '../shared';
 import type { ChargePhase, Unmet } from '../verdicts';
 import { betweenSupplyAndCells } from './supply-display';
+import { secondsToTail } from './time-left';
+import type { ParallelCharge } from './top-charge';
 
 /** One look at a running parallel charge. */
 export interface ChargeReading {
@@ -21,6 +23,7 @@ export interface ChargeTargets {
 	setA: number;
 	tailA: number;
 	toDeliverAh: { low: number; high: number };
+	charge: ParallelCharge;
 }
 
 export interface ChargeProgress {
@@ -144,15 +147,16 @@ export function judgeProgress(readings: readonly ChargeReading[], targets: Charg
 	const open = unmetConditions(readings, targets);
 	const flatA = open.length === 1 && open[0]!.wanted === 'tail-held' ? flatCurrent(readings, targets) : null;
 	const unmet = flatA === null ? open : [];
+	const leadOhm = isOff
+		? between.leadOhm
+		: last!.cellV === null || last!.supplyV === null || last!.supplyA <= 0
+			? null
+			: (last!.supplyV - last!.cellV) / last!.supplyA;
 	return {
 		phase,
 		deliveredAh,
-		remainingS: remaining(phase, readings, deliveredAh, targets),
-		leadOhm: isOff
-			? between.leadOhm
-			: last!.cellV === null || last!.supplyV === null || last!.supplyA <= 0
-				? null
-				: (last!.supplyV - last!.cellV) / last!.supplyA,
+		remainingS: remaining(phase, readings, { deliveredAh, leadOhm }, targets),
+		leadOhm,
 		done: unmet.length === 0,
 		flatA,
 		unmet,
@@ -163,7 +167,7 @@ export function judgeProgress(readings: readonly ChargeReading[], targets: Charg
 function remaining(
 	phase: ChargeProgress['phase'],
 	readings: readonly ChargeReading[],
-	deliveredAh: number,
+	{ deliveredAh, leadOhm }: Pick<ChargeProgress, 'deliveredAh' | 'leadOhm'>,
 	targets: ChargeTargets
 ): ChargeProgress['remainingS'] {
 	const last = readings[readings.length - 1];
@@ -173,8 +177,12 @@ function remaining(
 		return fitted === null ? null : { low: fitted * (1 - FIT_DOUBT), high: fitted * (1 + FIT_DOUBT) + HOLD_S };
 	}
 	if (last!.supplyA <= 0) return null;
-	const hours = (ah: number) => (Math.max(0, ah - deliveredAh) / last!.supplyA) * 3600;
-	return { low: hours(targets.toDeliverAh.low), high: hours(targets.toDeliverAh.high) * 1.1 + HOLD_S };
+	const { charge, toDeliverAh } = targets;
+	// What it gives at full current is what it gives, whatever it was meant to.
+	const supplyA = phase === 'constant-current' ? last!.supplyA : charge.supplyA;
+	const asRead = { ...charge, supplyA, leadOhm: Math.max(0, leadOhm ?? charge.leadOhm) };
+	const left = secondsToTail(asRead, { toDeliverAh, deliveredAh });
+	return left && { low: left.low, high: left.high + HOLD_S };
 }
 
 /** The current where it has not fallen for two hours of a taper, A; null while it falls or nobody knows. */
