@@ -83,32 +83,31 @@
 
 <section class="sheet mt-4 grid gap-3 p-4" aria-label="What it will give" aria-busy={rows.length === 0}>
 	<h2>What it will give</h2>
-	<ul class="grid gap-4 sm:grid-cols-2">
-		{#each rows as row (row.name)}
-			<li class="grid content-start gap-1">
-				<span class="muted">{row.name}</span>
-				{#if row.own}
-					<p class="figure text-xl font-semibold">{rangeWords(row.own.usableAh, 'Ah')}</p>
-					<p class="figure">{kwh(row.own.usableAh)}</p>
-					<p class="text-sm">
-						{row.ends}: {row.says}.
-						{#if row.arrivalAh && row.own.usableAh.likely - row.arrivalAh.likely > 0.05}In order of arrival {rangeWords(
-								row.arrivalAh,
-								'Ah'
-							)}.{/if}
-					</p>
-					{#if row.own.mostLeftAh.high95 >= 0.05}<p class="text-sm muted">
-							At the end {rangeWords(row.own.mostLeftAh, 'Ah')} stay in the fullest.
-						</p>{/if}
-				{:else}
-					<p class="text-xl font-semibold">Cannot tell</p>
-					<p class="text-sm">A rest voltage of each cell says it, read before anything charges them.</p>
-				{/if}
-			</li>
-		{:else}
-			<li class="muted" role="status">Being worked out</li>
-		{/each}
-	</ul>
+	{#if rows.length === 0}<p class="muted" role="status">Being worked out</p>{:else}
+		<ul class="grid gap-4 sm:grid-cols-2">
+			{#each rows as row (row.name)}
+				<li class="grid content-start gap-1">
+					<span class="muted">{row.name}</span>
+					{#if row.own}
+						<p class="figure text-xl font-semibold">{rangeWords(row.own.usableAh, 'Ah')}</p>
+						<p class="figure">{kwh(row.own.usableAh)}</p>
+						<p class="text-sm">
+							{row.ends}: {row.says}.
+							{#if row.arrivalAh && row.own.usableAh.likely - row.arrivalAh.likely > 0.05}In order of arrival {rangeWords(
+									row.arrivalAh,
+									'Ah'
+								)}.{/if}
+						</p>
+						{#if row.own.mostLeftAh.high95 >= 0.05}<p class="text-sm muted">
+								At the end {rangeWords(row.own.mostLeftAh, 'Ah')} stay in the fullest.
+							</p>{/if}
+					{:else}
+						<p class="text-xl font-semibold">Cannot tell</p>
+						<p class="text-sm">A rest voltage of each cell says it, read before anything charges them.</p>
+					{/if}
+				</li>
+			{/each}
+		</ul>{/if}
 	<div class="grid max-w-md grid-cols-2 gap-3">
 		<PlanNumber label="Active balancer" unit="A" value={activeA} onkeep={(a) => (activeA = Math.max(0, a ?? 0))} />
 		<PlanNumber label="really works for" unit="h" value={hours} onkeep={(h) => (hours = Math.max(0, h ?? 0))} />
