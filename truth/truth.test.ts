@@ -62,7 +62,8 @@ describe('what is stated, in worlds that differ from the model', () => {
 			'what a supply shows too much',
 			'what matching gains',
 			'what nine in ten of a lot hold',
-			'what the smallest group really holds'
+			'what the smallest group really holds',
+			'years of a new battery'
 		]));
 	it('95 % intervals hold the truth', () => {
 		for (const c of promised)

@@ -34,7 +34,7 @@ function ran({ nature, random, ratedAh }: TruthWorld, cells: WorldCell[], balanc
 }
 
 /** What a string will give by its cells' tests and the volts they came with, against strings that are run. */
-export const forecastQuestion: Question = {
+export const forecast: Question = {
 	name: 'forecast',
 	ask(world): Answer[] {
 		const { random, ratedAh, nature } = world;

@@ -5,7 +5,7 @@ import { capacity } from './capacity';
 import { delivery } from './delivery';
 import { fade } from './fade';
 import { fast } from './fast';
-import { forecastQuestion } from './forecast';
+import { forecast } from './forecast';
 import { join } from './join';
 import { joints } from './joints';
 import { leakage } from './leakage';
@@ -18,6 +18,7 @@ import { smallestGroup } from './smallest-group';
 import { snapshot } from './snapshot';
 import { testers } from './testers';
 import { year } from './year';
+import { years } from './years';
 
 /** Everything that is asked of every world. A new verdict brings its question here. */
 export const QUESTIONS: readonly Question[] = [
@@ -34,10 +35,11 @@ export const QUESTIONS: readonly Question[] = [
 	notes,
 	leakage,
 	smallestGroup,
-	forecastQuestion,
+	forecast,
 	fast,
 	parallelCharge,
 	bottom,
 	sampling,
-	year
+	year,
+	years
 ];

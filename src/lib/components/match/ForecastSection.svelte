@@ -29,6 +29,7 @@
 		{ name: 'Active', balance: { activeA, hours }, says: 'the weakest are lifted while it works' }
 	]);
 
+	type Answered = (told: (ForecastRange | null)[][]) => void;
 	interface Row {
 		name: string;
 		says: string;
@@ -37,13 +38,15 @@
 		arrivalAh: Interval | null;
 	}
 	let rows = $state.raw<Row[]>([]);
+	let failed = $state(false);
+	const unmeasured = $derived(batteries.flat(2).some((id) => !cells.some((c) => c.id === id)));
 	let job: ForecastJob | null = $state.raw(null);
 	onMount(() => (job = forecastJob()));
 	onDestroy(() => job?.end());
 	/** The latest question alone is answered on the page. */
 	let asked = 0;
 	$effect(() => {
-		if (!job) return;
+		if (!job || unmeasured) return;
 		const ways = WAYS;
 		const now = ++asked;
 		const copy = (arrangement: Props['batteries']) => arrangement.map((groups) => groups.map((g) => [...g]));
@@ -52,13 +55,15 @@
 			rest: rest ? { ...rest } : null
 		}));
 		const balances = ways.map((w) => w.balance);
-		void job.ask(known, [copy(batteries), copy(arrival)], balances, chemistry).then(([own, came]) => {
+		const tell: Answered = ([own, came]) => {
 			if (now !== asked) return;
+			failed = false;
 			rows = ways.map(({ name, says, balance }, i) => ({
 				...{ name, says, own: own![i]!, arrivalAh: came![i]?.usableAh ?? null },
 				ends: own![i] ? endWords(balance, own![i]!) : ''
 			}));
-		});
+		};
+		void job.ask(known, [copy(batteries), copy(arrival)], balances, chemistry).then(tell, () => (failed = true));
 	});
 
 	const labelsOf = ({ battery, position }: Ender) =>
@@ -81,9 +86,16 @@
 	};
 </script>
 
-<section class="sheet mt-4 grid gap-3 p-4" aria-label="What it will give" aria-busy={rows.length === 0}>
+<section
+	class="sheet mt-4 grid gap-3 p-4"
+	aria-label="What it will give"
+	aria-busy={rows.length === 0 && !failed && !unmeasured}
+>
 	<h2>What it will give</h2>
-	{#if rows.length === 0}<p class="muted" role="status">Being worked out</p>{:else}
+	{#if unmeasured}<p>Cannot tell: a cell of these groups has no capacity yet.</p>
+	{:else if rows.length === 0}<p class="muted" role="status">
+			{failed ? 'It could not be worked out in this browser.' : 'Being worked out'}
+		</p>{:else}
 		<ul class="grid gap-4 sm:grid-cols-2">
 			{#each rows as row (row.name)}
 				<li class="grid content-start gap-1">

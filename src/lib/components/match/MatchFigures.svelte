@@ -20,6 +20,7 @@
 	<div>
 		<dt class="text-sm muted">Spread</dt>
 		<dd class="figure text-xl font-semibold">{known.spreadAh.toFixed(1)} Ah</dd>
+		<dd class="text-sm muted">as read</dd>
 	</div>
 	<div>
 		<dt class="text-sm muted">Order of arrival</dt>

@@ -1,8 +1,9 @@
 <!-- Up to three arrangements beside each other, by what they give. -->
 <script lang="ts">
+	import { sum } from 'd3-array';
 	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
 	import { knownOf, weakestToTheEnds, type MatchProblem } from '$lib/core/matching';
-	import { gainWorth } from '$lib/core/service';
+	import { EFC_PER_YEAR, gainWorth, yearsToEnd } from '$lib/core/service';
 	import type { Interval } from '$lib/core/shared';
 	import { rangeWords } from '$lib/core/verdicts';
 	import type { Arrangement } from './arrangement';
@@ -39,14 +40,18 @@
 		const batteries = Array.from({ length: Math.ceil(groups.length / series) }, (_, b) =>
 			Math.min(...groups.slice(b * series, (b + 1) * series).map(sumOf))
 		);
-		const { ratedAh } = worth;
+		const { ratedAh, endFraction } = worth;
+		// What holds for its smallest group holds for all that end with one: as a share.
+		const kwhOf = (ah: number) =>
+			(ah / smallestGroupAh) * (sum(batteries) * series * (CHEMISTRY_FIGURES[chemistry].nominalV / 1000));
 		return {
 			...{ smallestGroupAh, spreadAh, smallestAh },
+			years: ratedAh === null ? null : yearsToEnd({ ah: smallestAh, ratedAh, endFraction }),
 			gained:
 				ratedAh === null || !(worth.arrivalAh > 0) || !(smallestAh.low95 > 0)
 					? null
 					: { ah: gainAh, ...gainWorth({ ...worth, ratedAh, fromAh: worth.arrivalAh, gainAh, series }) },
-			kwh: (batteries.reduce((a, b) => a + b, 0) * series * CHEMISTRY_FIGURES[chemistry].nominalV) / 1000,
+			kwh: `${kwhOf(smallestAh.low95).toFixed(2)} to ${kwhOf(smallestAh.high95).toFixed(2)} kWh`,
 			ends: groups[weakest]!.map((id) => byId.get(id)?.label ?? '').join(' + ')
 		};
 	}
@@ -60,11 +65,13 @@
 		const paid = money === null ? '' : `, ${span(money, 0)} ${worth.currency} at the price paid`;
 		return `${span(ah, 1)} Ah, ${span(years, 1)} years${paid}`;
 	}
-	const columns = $derived(
-		[{ name: 'On the board', arrangement: shown, kept: false }, ...desk.kept.map((k) => ({ ...k, kept: true }))].map(
-			(c) => ({ ...c, f: figuresOf(c.arrangement) })
-		)
-	);
+	/** Nobody knows what else ends a battery by then. */
+	const FAR_YEARS = 40;
+	const yearsWords = ({ low95, high95 }: Interval) =>
+		`${low95.toFixed(0)} to ${high95 > FAR_YEARS ? `more than ${FAR_YEARS}` : high95.toFixed(0)} years to ${100 * worth.endFraction} % of rated`;
+	const board = $derived({ name: 'On the board', arrangement: shown, kept: false, f: figuresOf(shown) });
+	const beside = $derived(desk.kept.map((k) => ({ ...k, kept: true, f: figuresOf(k.arrangement) })));
+	const columns = $derived([board, ...beside]);
 </script>
 
 <section class="sheet mt-4 grid gap-3 p-4" aria-label="Side by side">
@@ -77,7 +84,11 @@
 		>
 	</div>
 	{#if !desk.kept.length}
-		{@const { gained } = columns[0]!.f}
+		{@const { gained, years } = board.f}
+		{#if years}<p>
+				By its smallest group <strong>{yearsWords(years)}</strong> (95 %, with {EFC_PER_YEAR.low} to {EFC_PER_YEAR.high} full
+				cycles a year).
+			</p>{/if}
 		{#if gained}<p>
 				Against the order of arrival, 95 %: <strong>{worthWords(gained)}</strong>.
 			</p>{/if}
@@ -92,7 +103,8 @@
 						>smallest, really {rangeWords(f.smallestAh, 'Ah')}; spread
 						<span class="figure">{f.spreadAh.toFixed(2)}</span> Ah</span
 					>
-					<span class="text-sm"><span class="figure">{f.kwh.toFixed(2)}</span> kWh balanced; ended by {f.ends}</span>
+					<span class="text-sm">{f.kwh} balanced; ended by {f.ends}</span>
+					{#if f.years}<span class="text-sm">{yearsWords(f.years)}</span>{/if}
 					{#if f.gained}<span class="text-sm">against arrival {worthWords(f.gained)}</span>{/if}
 					{#if kept}<span class="flex gap-2"
 							><button class="btn tap" onclick={() => desk.show(arrangement)}>Show {name}</button><button

@@ -1,5 +1,6 @@
 import { HYSTERESIS_V, socBounds, type Chemistry } from '../chemistry';
 import { say, type Subject, type Verdict } from '../verdicts';
+import { LEAST_H } from './settled';
 
 /** One look at a charger that has stopped by itself. */
 export interface StoppedReading {
@@ -11,8 +12,6 @@ export interface StoppedReading {
 
 /** Further below what it is set to at its own stop, it stopped for another reason, V (default). */
 const EARLY_V = 0.06;
-/** Before this a meter tells nothing of a light, h. */
-const LEAST_H = 0.9;
 /** What a row that reads as sure as that holds is full, share. */
 const FULL = 0.97;
 /** Of the loop, after a charge. */

@@ -27,8 +27,8 @@ const MONTH_H = 730;
 const DOUBT = { hysteresis: 0.4, resistance: 0.25, surface: 0.4, tailV: 0.012 };
 /** A nominal tail is held for a while, and falls meanwhile to between this share of it and itself. */
 const FALLS_TO = 0.3;
-/** Before this nothing is told; after that long what was lost since is not known well enough, h. */
-const LEAST_H = 0.9;
+/** Before this no rest of a row tells anything; after that long what was lost since is not known well enough, h. */
+export const LEAST_H = 0.9;
 const MOST_H = 14 * 24;
 const DRAWS = 800;
 const SEED = 20_261_204;

@@ -2,9 +2,9 @@ import { CoreError } from '../shared';
 import { estimateTopCharge, type ParallelCharge } from './top-charge';
 
 /** What is to be delivered is reckoned from rated capacities; these are off by so much of the row, and a counter by so much of what it counted (default). */
-const DOUBT = { rowShare: { low: 0, high: 0.01 }, counted: 0.01 };
+const DOUBT = { rowShare: { low: 0, high: 0.01 }, counted: 0.02 };
 /** Leads are known to so much, and the estimate’s own law of the current (default). */
-const LEADS = 0.03;
+const LEADS = 0.05;
 const LAW = 0.01;
 
 export interface Delivered {

@@ -1,7 +1,7 @@
 import { deviation, mean, range, rollups, sum } from 'd3-array';
 import { restVoltageCurve, socBounds, type Chemistry } from '../chemistry';
-import { chiSquareShare, trueCapacities, type ReadCapacity } from '../matching';
-import { intervalOf, normalDraw, seededRandom, type Interval, type Random } from '../shared';
+import { trueCapacities, type ReadCapacity } from '../matching';
+import { chiSquareShare, intervalOf, normalDraw, seededRandom, type Interval, type Random } from '../shared';
 import { TRANSFER_EFFICIENCY, forecast, forecastOf, type Balance, type Forecast, type ForecastId } from './forecast';
 
 const DRAWS = 1000;

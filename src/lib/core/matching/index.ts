@@ -24,4 +24,4 @@ export { resolveWishes, type Lock, type Wishes } from './constraints';
 export { BUILD_LIMITS, REFUSALS, refusalsOf, type BuildableCell, type Refusal, type RefusalReason } from './refusals';
 export { weakestToTheEnds } from './along-the-string';
 export { knownOf, whatGroupsHold } from './what-groups-hold';
-export { chiSquareShare, trueCapacities, type ReadCapacity } from './true-capacities';
+export { trueCapacities, type ReadCapacity } from './true-capacities';

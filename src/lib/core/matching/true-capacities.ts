@@ -1,22 +1,12 @@
 import { mean, variance } from 'd3-array';
-import { normalDraw, type Random } from '../shared';
+import { chiSquareShare, normalDraw, type Random } from '../shared';
+import type { MatchCell } from './problem';
 
 /** What was read of a cell. */
-export interface ReadCapacity {
-	id: number | string;
-	capacityAh: number;
-	/** One standard deviation, Ah; missing or null counts as exact. */
-	capacitySdAh?: number | null;
-}
+export type ReadCapacity = Pick<MatchCell, 'id' | 'capacityAh' | 'capacitySdAh'>;
 
 /** Fewer cells tell nothing of how such cells scatter. */
 const LEAST_CELLS = 6;
-
-/** χ² of so many degrees, divided by them (Wilson and Hilferty). */
-export const chiSquareShare = (random: Random, degrees: number): number => {
-	const spread = 2 / (9 * degrees);
-	return Math.max(0.05, 1 - spread + normalDraw(random, 0, Math.sqrt(spread))) ** 3;
-};
 
 /**
  * A world’s true capacities, one draw after the other, Ah by id: what a reading’s own doubt adds to the scatter of all is taken out (shrinkage

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { CoreError } from '../shared';
-import { gainWorth, type Gain } from '.';
+import { gainWorth, yearsToEnd, type Gain } from '.';
 
 const sure = (ah: number) => ({ low95: ah, likely: ah, high95: ah });
 const gain = (more: Partial<Gain> = {}): Gain => ({
@@ -35,5 +35,27 @@ describe('what a better arrangement is worth', () => {
 	it('refuses what is no battery', () => {
 		expect(() => gainWorth(gain({ endFraction: 1 }))).toThrow(CoreError);
 		expect(() => gainWorth(gain({ ratedAh: 0 }))).toThrow(CoreError);
+	});
+});
+
+describe('years to the chosen end', () => {
+	const years = (ah: number, endFraction = 0.7) => yearsToEnd({ ah: sure(ah), ratedAh: 280, endFraction });
+	it('by hand at the middle of the prior: 30 % are lost after 36 years of 145 cycles', () => {
+		// 0.015·√t + 4e-5·145·t = 0.3: √t = (−0.015 + √(0.015² + 4·0.0058·0.3)) / (2·0.0058) = 6.01.
+		const { low95, likely, high95 } = years(280);
+		expect(likely).toBeGreaterThan(0.75 * 36);
+		expect(likely).toBeLessThan(1.25 * 36);
+		expect(low95).toBeLessThan(0.6 * likely);
+		expect(high95).toBeGreaterThan(1.5 * likely);
+	});
+	it('more for more Ah and for an end further down; none where it is there already', () => {
+		expect(years(290).likely).toBeGreaterThan(years(280).likely);
+		expect(years(280, 0.6).likely).toBeGreaterThan(years(280).likely);
+		expect(years(190)).toEqual({ low95: 0, likely: 0, high95: 0 });
+	});
+	it('what is not known of its Ah makes them wider', () => {
+		const doubtful = yearsToEnd({ ah: { low95: 240, likely: 280, high95: 320 }, ratedAh: 280, endFraction: 0.7 });
+		expect(doubtful.low95).toBeLessThan(years(280).low95);
+		expect(() => yearsToEnd({ ah: sure(280), ratedAh: 280, endFraction: 0 })).toThrow(CoreError);
 	});
 });

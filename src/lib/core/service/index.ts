@@ -22,4 +22,4 @@ export {
 	type DriftSlope,
 	type ServiceCheck
 } from './service-check';
-export { gainWorth, type Gain } from './gain-worth';
+export { EFC_PER_YEAR, gainWorth, yearsToEnd, type Gain } from './gain-worth';

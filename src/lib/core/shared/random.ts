@@ -18,3 +18,9 @@ export function normalDraw(random: Random, mean: number, sd: number): number {
 	const radius = Math.sqrt(-2 * Math.log(1 - random()));
 	return mean + sd * radius * Math.cos(2 * Math.PI * random());
 }
+
+/** One draw of χ² of so many degrees (1 or more), divided by them (Wilson and Hilferty 1931). */
+export const chiSquareShare = (random: Random, degrees: number): number => {
+	const spread = 2 / (9 * degrees);
+	return Math.max(0.05, 1 - spread + normalDraw(random, 0, Math.sqrt(spread))) ** 3;
+};
