@@ -169,7 +169,7 @@ test('one live run at two thousand times by a protocol, paused for a while, give
 	};
 	await switchOn('Switch on …');
 	await page.getByRole('button', { name: 'Pause' }).click();
-	await expect(page.getByText('waits for you')).toBeVisible();
+	await expect(page.getByRole('region', { name: 'Now' }).getByText('waits for you')).toBeVisible();
 	await page.request.post(`/api/v1/banks/${id}/rehearsal/hands`, { data: { timeFactor: 2000 } });
 	await switchOn('Go on …');
 	await expect(page.getByText('The capacity has been entered.')).toBeVisible({ timeout: 200_000 });
