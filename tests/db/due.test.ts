@@ -33,4 +33,28 @@ describe('what nobody follows by wire', () => {
 		await change('noted-runs', noted.id, { version: noted.version, lookAgainAt: null });
 		expect((await dueMoments()).map((d) => d.href)).toEqual([`/cells/${two!.id}`]);
 	});
+
+	it('is a row after its charge, until each of its cells has been read', async () => {
+		const bank = await make<Bank>('banks', { name: 'Rush', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1 });
+		const delivery = await make<{ id: number }>('deliveries', {
+			...{ bankId: bank.id, name: 'Box', receivedOn: '2026-11-01', cellCount: 2 }
+		});
+		const row = await cells.all({ deliveryId: delivery.id });
+		await make('balance-runs', {
+			...{ bankId: bank.id, supplyA: 10, leadOhm: 0.01, cellIds: row.map((c) => c.id) },
+			...{ startedAt: '2026-11-20T08:00:00Z', endedAt: '2026-11-20T12:00:00Z' }
+		});
+		const ats = async () => (await dueMoments()).filter((d) => d.bankId === bank.id).map((d) => d.at);
+		const read = (cell: number, takenAt: string) =>
+			make('readings', { cellId: row[cell]!.id, quantity: 'restVoltage', rawText: '3.42', takenAt });
+		const [hour, day] = ['2026-11-20T13:00:00.000Z', '2026-11-21T12:00:00.000Z'];
+		expect(await ats()).toEqual([hour, day]);
+		await read(0, '2026-11-20T13:05:00Z');
+		expect(await ats(), 'one of two').toEqual([hour, day]);
+		await read(1, '2026-11-20T13:05:00Z');
+		expect(await ats()).toEqual([day]);
+		await read(0, '2026-11-21T13:00:00Z');
+		await read(1, '2026-11-21T13:00:00Z');
+		expect(await ats()).toEqual([]);
+	});
 });

@@ -22,12 +22,19 @@ export function announce(message: string, undo?: () => void): void {
 /** Says why something was not done. */
 export const refused = (error: unknown): void => void toast.error(words(error), { duration: 12_000 });
 
-/** Runs something that may be refused and says why; true when it was done. */
-export async function attempt(work: () => Promise<unknown>): Promise<boolean> {
+/**
+ * Runs something that may be refused and says why; true when it was done.
+ * @param beside is given what was refused of each field, to stand there too; nothing where it was no field's fault
+ */
+export async function attempt(
+	work: () => Promise<unknown>,
+	beside?: (fields: Record<string, string>) => void
+): Promise<boolean> {
 	try {
 		await work();
 		return true;
 	} catch (error) {
+		beside?.(error instanceof ApiProblem ? error.fields : {});
 		refused(error);
 		return false;
 	}

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
-	import { ApiProblem, api } from '$lib/client/api';
+	import { api } from '$lib/client/api';
 	import type { AnswerFor, BodyFor } from '$lib/client/api-shapes';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
 	import { INSTRUMENT_SHEETS, type InstrumentKind } from '$lib/core/reading';
@@ -28,14 +28,7 @@
 	}
 	const save = async (send: () => Promise<unknown>): Promise<boolean> => {
 		fields = {};
-		const done = await attempt(async () => {
-			try {
-				await send();
-			} catch (error) {
-				fields = error instanceof ApiProblem ? error.fields : {};
-				throw error;
-			}
-		});
+		const done = await attempt(send, (refused) => (fields = refused));
 		if (done) {
 			edited = null;
 			await lookAgain();

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
-	import { ApiProblem, api } from '$lib/client/api';
+	import { api } from '$lib/client/api';
 	import type { BodyFor } from '$lib/client/api-shapes';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
 	import UnpackForm from '$lib/components/receive/UnpackForm.svelte';
@@ -64,14 +64,10 @@
 	}
 	async function unpack(delivery: BodyFor<'post', 'deliveries'>) {
 		fields = {};
-		const done = await attempt(async () => {
-			try {
-				await api.post('deliveries', delivery);
-			} catch (error) {
-				fields = error instanceof ApiProblem ? error.fields : {};
-				throw error;
-			}
-		});
+		const done = await attempt(
+			() => api.post('deliveries', delivery),
+			(refused) => (fields = refused)
+		);
 		if (!done) return;
 		unpacking = false;
 		await lookAgain();

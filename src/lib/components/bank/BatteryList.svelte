@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
-	import { ApiProblem, api } from '$lib/client/api';
+	import { api } from '$lib/client/api';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { READY_MADE_FIELDS, batteryFields, batteryForm, type BatteryRow } from './battery-form';
@@ -22,15 +22,7 @@
 		fields = {};
 	}
 	/** What was refused stands beside its field. */
-	const noting = (work: () => Promise<unknown>) =>
-		attempt(async () => {
-			try {
-				await work();
-			} catch (error) {
-				fields = error instanceof ApiProblem ? error.fields : {};
-				throw error;
-			}
-		});
+	const noting = (work: () => Promise<unknown>) => attempt(work, (refused) => (fields = refused));
 	async function save(battery: BatteryRow) {
 		fields = {};
 		const body = { ...batteryFields(form), version: battery.version };

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { announce, attempt } from '$lib/client/announce';
-	import { ApiProblem, api } from '$lib/client/api';
+	import { api } from '$lib/client/api';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { CALIBRATED, CALIBRATED_FIGURES, fitCalibration, parseReading, type Calibrated } from '$lib/core/reading';
 	import { formatDate, type Settings } from '$lib/core/units';
@@ -65,14 +65,12 @@
 		const { quantity, meter, by, calibratedOn, truthSd } = draft;
 		const body = { quantity, meter: meter.trim() || null, by: by.trim() || null, calibratedOn, truthSd, pairs };
 		let keptId: number | undefined;
-		const done = await attempt(async () => {
-			try {
+		const done = await attempt(
+			async () => {
 				keptId = ((await api.post('calibrations', body as never)) as unknown as { id: number }).id;
-			} catch (error) {
-				fields = error instanceof ApiProblem ? error.fields : {};
-				throw error;
-			}
-		});
+			},
+			(refused) => (fields = refused)
+		);
 		if (!done) return;
 		draft.lines = '';
 		announce('Kept. Every verdict that rests on this meter is made anew.');

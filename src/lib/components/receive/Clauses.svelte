@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
-	import { ApiProblem, api } from '$lib/client/api';
+	import { api } from '$lib/client/api';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { CLAUSE_KINDS, type Clause, type ClauseKind } from '$lib/core/clauses';
 
@@ -30,14 +30,10 @@
 		fields = draft.capacityAh === null ? { capacityAh: 'How many ampere-hours?' } : {};
 		if (draft.capacityAh === null) return;
 		const body = { ...draft, cellTypeId: cellType.id, source: draft.source || null };
-		const done = await attempt(async () => {
-			try {
-				await api.post('clauses', body as never);
-			} catch (error) {
-				fields = error instanceof ApiProblem ? error.fields : {};
-				throw error;
-			}
-		});
+		const done = await attempt(
+			() => api.post('clauses', body as never),
+			(refused) => (fields = refused)
+		);
 		if (!done) return;
 		draft = { ...NEW };
 		await load(cellType.id);

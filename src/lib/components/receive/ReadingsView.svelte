@@ -4,7 +4,7 @@
 	import { tinykeys } from 'tinykeys';
 	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
-	import { ApiProblem, api } from '$lib/client/api';
+	import { api } from '$lib/client/api';
 	import type { BodyFor } from '$lib/client/api-shapes';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
@@ -120,14 +120,10 @@
 
 	async function unpack(delivery: BodyFor<'post', 'deliveries'>) {
 		fields = {};
-		const done = await attempt(async () => {
-			try {
-				await api.post('deliveries', { ...delivery, bankId: bank.id });
-			} catch (error) {
-				fields = error instanceof ApiProblem ? error.fields : {};
-				throw error;
-			}
-		});
+		const done = await attempt(
+			() => api.post('deliveries', { ...delivery, bankId: bank.id }),
+			(refused) => (fields = refused)
+		);
 		if (!done) return;
 		unpacking = false;
 		await lookAgain();

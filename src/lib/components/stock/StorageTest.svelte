@@ -2,7 +2,7 @@
 	import { addDays, formatISO } from 'date-fns';
 	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
-	import { ApiProblem, api } from '$lib/client/api';
+	import { api } from '$lib/client/api';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { formatDate, type Settings } from '$lib/core/units';
 
@@ -27,14 +27,7 @@
 
 	async function send(write: () => Promise<unknown>, said: string) {
 		fields = {};
-		const done = await attempt(async () => {
-			try {
-				await write();
-			} catch (error) {
-				fields = error instanceof ApiProblem ? error.fields : {};
-				throw error;
-			}
-		});
+		const done = await attempt(write, (refused) => (fields = refused));
 		if (done) {
 			announce(said);
 			await lookAgain();

@@ -3,6 +3,7 @@ export { afterPause, type AfterPause, type PauseChange, type PauseCheck, type Pa
 export { barOhms, judgeBars, rowCurrents, type BarReading, type BarRow, type RowCurrents } from './bar-row';
 export { arrivalByCharge, judgeArrival } from './arrival-by-charge';
 export { judgeLight, type StoppedReading } from './light';
+export { readAgain } from './read-again';
 export { judgeSettled, settledV, type SettledCell } from './settled';
 export { chargeVerdicts, rowOver } from './judge-charge';
 export { isBalanced, misread, type BalanceAnswer, type BalanceQuestion, type BalancedEnd } from './is-balanced';

@@ -1,11 +1,14 @@
+import { readAgain } from '$lib/core/balance';
 import { followMethod } from '$lib/core/method-run';
 import {
+	balanceCells,
 	balanceReadings,
 	balanceRuns,
 	banks,
 	cells,
 	methodRuns,
 	notedRuns,
+	readings,
 	storageTests,
 	type BalanceRun,
 	type Bank,
@@ -39,23 +42,31 @@ async function ofCell(cellId: number, key: string, moment: (label: string, bank:
 	return [{ ...told, key: `${key}@${told.at}`, bankId: bank.id, bankName: bank.name }];
 }
 
-/** Hours after a charger has stopped by itself, or a charge was ended at its tail, at which the cells are read. */
-const READ_AFTER_H = [1, 24];
+/** When the cell of a row that was read longest ago was read last, nothing flowing; null: one never was. */
+async function rowLastRead(balanceRunId: number): Promise<string | null> {
+	const row = (await balanceCells.all({ balanceRunId })).map((c) => c.cellId);
+	const read = row.length ? await readings.all({ cellId: row, quantity: 'restVoltage', state: 'loose' }) : [];
+	const last = row.map((id) => Math.max(...read.filter((r) => r.cellId === id).map((r) => Date.parse(r.takenAt))));
+	const first = Math.min(...last);
+	return Number.isFinite(first) ? new Date(first).toISOString() : null;
+}
 
-/** When the cells of a row are read again: after the light of its charger, and as they settle. */
+/** When the cells of a row are read again: after the light of its charger, and as they settle; not what has been read since. */
 async function ofCharge(run: BalanceRun): Promise<Due[]> {
 	if (run.startedAt === null) return [];
 	const bank = await banks.find(run.bankId);
 	if (!bank || bank.rehearsal || bank.inServiceOn || (await balanceRuns.all({ bankId: bank.id })).at(-1)?.id !== run.id)
 		return [];
-	const readings = await balanceReadings.all({ balanceRunId: run.id });
-	const light = run.endedAt === null ? readings.findLast((r) => r.stopped) : undefined;
+	const noted = await balanceReadings.all({ balanceRunId: run.id });
+	const light = run.endedAt === null ? noted.findLast((r) => r.stopped) : undefined;
 	const since = run.endedAt ?? light?.readAt;
 	if (!since) return [];
+	const lastRead = run.endedAt
+		? await rowLastRead(run.id)
+		: (noted.findLast((r) => r.cellV !== null && !r.stopped)?.readAt ?? null);
 	const place = run.endedAt ? 'receive' : 'balance/charge';
-	return READ_AFTER_H.map((hours) => ({
-		...{ key: `charge-${run.id}-${hours}h@${since}`, bankId: bank.id, bankName: bank.name },
-		at: new Date(Date.parse(since) + hours * 3_600_000).toISOString(),
+	return readAgain(since, lastRead).map(({ hours, at }) => ({
+		...{ key: `charge-${run.id}-${hours}h@${since}`, bankId: bank.id, bankName: bank.name, at },
 		what: run.endedAt ? `Read the cells, ${bank.name}` : `Read the row, ${bank.name}`,
 		message:
 			hours === 1
