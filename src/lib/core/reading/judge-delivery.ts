@@ -18,8 +18,10 @@ export interface ArrivedCell {
 	temperatureC?: number | null;
 	/** How its resistance was read; null or missing: nobody said. */
 	probe?: Probe | null;
-	/** Its voltage was read after it had been tested, charged or put to work: that says nothing of how it arrived. */
-	readLater?: boolean;
+	/** It has been tested, charged or put to work since it came. */
+	touched?: boolean;
+	/** What it read before that; null: nothing was read; missing: it is as it came, and the reading above says so. */
+	arrival?: { restVoltageV: number; restVoltageSdV: number } | null;
 	/** Somebody has recorded that its plus is on the other side than printed. */
 	plusTurned?: boolean;
 }
@@ -30,6 +32,8 @@ export interface DeliveryContext {
 	chemistry: Chemistry;
 	/** Seconds of rest before the voltages were read; a delivery has usually rested for days. */
 	restS: number;
+	/** The same before those they came with; missing: as long. */
+	arrivalRestS?: number;
 	/** The maker's figure, mΩ; null when not given. */
 	ratedResistanceMohm: number | null;
 }
@@ -51,17 +55,21 @@ export function judgeDelivery(
 	subject: Subject = WHOLE_BANK
 ): DeliveryJudgement {
 	if (cells.length === 0) return { verdicts: [missingVerdict([], 0, subject)], socByCell: {} };
-	const read = cells.filter((c): c is WithVoltage => c.restVoltageV !== null && c.restVoltageSdV !== null);
+	const read = cells.filter(hasVoltage);
 	// A cell that reads negative stands the wrong way round; its charge is told by the size of the reading.
-	const withVoltage = read.map((c) => ({ ...c, restVoltageV: Math.abs(c.restVoltageV) }));
-	const socByCell = Object.fromEntries(
-		withVoltage.map((c) => [c.id, socBounds(context.chemistry, c.restVoltageV, c.restVoltageSdV, context.restS)])
-	);
+	const upright = (c: WithVoltage) => ({ ...c, restVoltageV: Math.abs(c.restVoltageV) });
+	const withVoltage = read.map(upright);
+	const boundsOf = (of: readonly WithVoltage[], restS: number) =>
+		Object.fromEntries(of.map((c) => [c.id, socBounds(context.chemistry, c.restVoltageV, c.restVoltageSdV, restS)]));
+	const socByCell = boundsOf(withVoltage, context.restS);
 	// A cell outside its limits has its own verdict; among the others it would only blur the comparison.
 	const { dischargeLimitV, plausibleRestV } = CHEMISTRY_FIGURES[context.chemistry];
-	const comparable = withVoltage.filter(
-		(c) => !c.readLater && c.restVoltageV >= dischargeLimitV && c.restVoltageV <= plausibleRestV[1]
-	);
+	const comparable = cells
+		.map((c) => (c.arrival === undefined ? c : { ...c, ...(c.arrival ?? { restVoltageV: null }) }))
+		.filter(hasVoltage)
+		.map(upright)
+		.filter((c) => c.restVoltageV >= dischargeLimitV && c.restVoltageV <= plausibleRestV[1]);
+	const cameWith = boundsOf(comparable, context.arrivalRestS ?? context.restS);
 	const unread = cells.filter((c) => c.restVoltageV === null || c.acResistanceMohm === null);
 	const verdicts = [
 		...polarityVerdicts(read),
@@ -69,14 +77,17 @@ export function judgeDelivery(
 			(c) => outsideLimits(context.chemistry, c.restVoltageV, c.restVoltageSdV, cellSubject(c)) ?? []
 		),
 		...nearlyEmptyVerdicts(withVoltage, context, socByCell),
-		...voltageVerdicts(comparable, socByCell),
+		...voltageVerdicts(comparable, cameWith),
 		...resistanceVerdicts(likeResistances(cells, socByCell), context, subject),
 		...(unread.length ? [missingVerdict(unread, cells.length, subject)] : []),
-		...chargeVerdict(comparable, socByCell, subject)
+		...chargeVerdict(comparable, cameWith, subject)
 	];
 	return { verdicts, socByCell };
 }
 
+function hasVoltage(c: ArrivedCell): c is WithVoltage {
+	return c.restVoltageV !== null && c.restVoltageSdV !== null;
+}
 const readVolts = (c: WithVoltage) => measured(c.restVoltageV, c.restVoltageSdV);
 
 function missingVerdict(unread: readonly ArrivedCell[], total: number, subject: Subject): Verdict {
@@ -113,7 +124,7 @@ function nearlyEmptyVerdicts(
 	const limitV = CHEMISTRY_FIGURES[chemistry].dischargeLimitV;
 	return cells.flatMap((c) => {
 		const volts = c.restVoltageV;
-		if (c.readLater || volts < limitV || volts >= limitV * NEARLY_EMPTY) return [];
+		if (c.touched || volts < limitV || volts >= limitV * NEARLY_EMPTY) return [];
 		const { lowFraction, highFraction } = soc[c.id]!;
 		const facts = { restVoltageV: readVolts(c), chargeLow: lowFraction, chargeHigh: highFraction, limitV };
 		return [say('nearly-empty', 'open', cellSubject(c), { ...facts, daysLeft: lowFraction / LOST_A_DAY })];
@@ -140,8 +151,9 @@ function voltageVerdicts(cells: readonly WithVoltage[], soc: Record<number, SocB
 		.map((f) => {
 			const cell = cells[f.index]!;
 			const { lowFraction, highFraction } = soc[cell.id]!;
-			return say('voltage-outlier', 'look', cellSubject(cell), {
-				...apart(f),
+			// Once it has been charged no second look compares with the first: its rests afterwards tell.
+			return say('voltage-outlier', cell.touched ? 'open' : 'look', cellSubject(cell), {
+				...{ ...apart(f), touched: cell.touched === true },
 				restVoltageV: readVolts(cell),
 				differenceV: measured(f.differenceFromMedian, Math.SQRT2 * sdV),
 				chargeLow: lowFraction,

@@ -177,17 +177,35 @@ describe('verdicts on a delivery', () => {
 		});
 	});
 	it('does not judge how cells arrived by what was read after they were tested: neither charge nor who stands apart', () => {
-		const emptied = { ...cell(7, 2.79, 0.18), readLater: true };
+		const emptied = { ...cell(7, 2.79, 0.18), touched: true, arrival: null };
 		expect(judgeDelivery([...ordinary, emptied], context).verdicts.map((v) => v.code)).toEqual([
 			'resistance-agrees',
 			'charge-unknown'
 		]);
-		const all = ordinary.map((c) => ({ ...c, restVoltageV: 2.79, readLater: true }));
+		const all = ordinary.map((c) => ({ ...c, restVoltageV: 2.79, touched: true, arrival: null }));
 		expect(judgeDelivery(all, context).verdicts.map((v) => v.code)).toEqual(['resistance-agrees']);
 		// What harms a cell does so whenever it is read.
-		expect(judgeDelivery([...ordinary, { ...cell(7, 1.9, 0.18), readLater: true }], context).verdicts[0]!.code).toBe(
-			'deep-discharged'
-		);
+		expect(
+			judgeDelivery([...ordinary, { ...cell(7, 1.9, 0.18), touched: true, arrival: null }], context).verdicts[0]!.code
+		).toBe('deep-discharged');
+	});
+	it('judges how cells arrived by what they read then, whatever they read now', () => {
+		const now = ordinary.map((c) => ({ ...c, ...{ restVoltageV: 3.4, touched: true } }));
+		const came = (restVoltageV: number) => ({ restVoltageV, restVoltageSdV: 0.001 });
+		const cells = now.map((c, i) => ({ ...c, arrival: came(i === 2 ? 3.253 : 3.2945) }));
+		const { verdicts, socByCell } = judgeDelivery(cells, context);
+		const apart = verdicts.find((v) => v.code === 'voltage-outlier')!;
+		expect(apart).toMatchObject({
+			...{ warmth: 'open', subject: { id: 3 }, title: 'H-3 came resting 42 mV below the rest' },
+			facts: { touched: true, restVoltageV: { value: 3.253 } }
+		});
+		// The charge it came with, and the one it has now.
+		expect((apart.facts as { chargeHigh: number }).chargeHigh).toBeLessThan(0.6);
+		expect(socByCell[3]!.lowFraction).toBeGreaterThan(0.98);
+		const before = judgeDelivery([...ordinary.slice(0, 5), cell(7, 3.253, 0.18)], context).verdicts;
+		expect(before.find((v) => v.code === 'voltage-outlier')).toMatchObject({
+			...{ warmth: 'look', title: expect.stringContaining('H-7 rests 4') }
+		});
 	});
 	it('doubts each cell by the meter it was read with', () => {
 		const coarse = { ...cell(7, 1.9, null), restVoltageSdV: 0.025 };

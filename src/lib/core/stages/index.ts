@@ -1,3 +1,4 @@
+export { CRATE_REST_S } from './arrived';
 export { judgeBalanceStage, methodStanding } from './balance';
 export { balanceState, isCharging, type BalanceState, type EarlierSet, type LoggedReading } from './balance-state';
 export { EDITION, failedStage, judgeBank, warmthRank, type BankJudgement, type SetApart } from './judge-bank';
@@ -36,7 +37,6 @@ export {
 	type ProveRecords
 } from './prove';
 export {
-	CRATE_REST_S,
 	deliveryClaim,
 	deliveryTrays,
 	judgedTrays,

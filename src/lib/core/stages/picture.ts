@@ -144,6 +144,10 @@ export interface PictureCell {
 	/** Its plus is on the other side than printed, as somebody recorded. */
 	plusTurned: boolean;
 	readings: Partial<Record<Quantity, PictureReading>>;
+	/** When its charge was first changed: tested, charged, put to work; null: it is as it came. */
+	touchedAt: string | null;
+	/** The last rest voltage before that; null: none was read. */
+	arrivalRead: PictureReading | null;
 	/** The latest voltage read while it was joined in parallel; never one of its own. */
 	joined: PictureReading | null;
 	/** In the order they were made. */

@@ -6,17 +6,14 @@ import { judgeCodes } from '../identity';
 import { judgeInspections, judgePromisedTerminals, judgeUnlike } from '../inspection';
 import { CLAIM_DAYS } from '../planning';
 import { judgeBodies, judgeDelivery, type Quantity } from '../reading';
-import { whatWasRead } from '../snapshot';
 import { judgeStorageTest } from '../storage';
 import { cellSubject, cellsOf, say, type Subject, type Verdict } from '../verdicts';
+import { arrivedCells } from './arrived';
 import { oncePerPicture } from './once-per-picture';
-import type { BankPicture, PictureCell, PictureDelivery, PictureReading } from './picture';
-import { bankSubject, concernedCells, deliverySubject, isInService, readingSd, wantedCells } from './picture-parts';
+import type { BankPicture, PictureCell, PictureDelivery } from './picture';
+import { bankSubject, concernedCells, deliverySubject, isInService, wantedCells } from './picture-parts';
 import { setAside, type StageJudgement } from './stage-judgement';
 import { bankCapacities, promisedTo } from './test';
-
-/** Rest assumed of a cell as it comes out of its crate, s: two days of transport. */
-export const CRATE_REST_S = 2 * 86400;
 
 /** A delivery as it lies on its tray. */
 export interface DeliveryTray {
@@ -46,38 +43,9 @@ export const judgedTrays = oncePerPicture((picture): JudgedTray[] =>
 	}))
 );
 
-/** Whether a voltage was read after the cell had been tested, charged in a row or put to work. */
-function readLater({ bank, balanceRun }: BankPicture, cell: PictureCell): boolean {
-	const takenAt = cell.readings.restVoltage?.takenAt;
-	if (!takenAt) return false;
-	const charged = cell.groupId === null ? null : balanceRun?.startedAt;
-	const since = [...cell.runs.map((r) => r.testedAt), charged, cell.groupId === null ? null : bank.inServiceOn];
-	return since.some((at) => at != null && Date.parse(at) < Date.parse(takenAt));
-}
-
 function judgeTray(picture: BankPicture, { delivery, cells }: DeliveryTray, subject: Subject) {
-	const { bank, cellType, meters } = picture;
-	const sdOf = (quantity: 'restVoltage' | 'acResistance', r: PictureReading | undefined) =>
-		r ? readingSd(r, meters[quantity]) : null;
-	const arrived = cells.map((cell) => {
-		const {
-			id,
-			label,
-			readings: { restVoltage, acResistance }
-		} = cell;
-		return {
-			id,
-			label,
-			readLater: readLater(picture, cell),
-			plusTurned: cell.plusTurned,
-			restVoltageV: restVoltage?.value ?? null,
-			acResistanceMohm: acResistance?.value ?? null,
-			temperatureC: cell.readings.temperature?.value ?? null,
-			restVoltageSdV: sdOf('restVoltage', restVoltage),
-			acResistanceSdMohm: sdOf('acResistance', acResistance),
-			probe: acResistance?.probe ?? null
-		};
-	});
+	const { bank, cellType } = picture;
+	const { cells: arrived, restS, arrivalRestS, differencesV, restByCell } = arrivedCells(picture, cells);
 	const of = (cell: PictureCell, quantity: Quantity) => cell.readings[quantity]?.value ?? null;
 	const bodies = cells.map((cell) => ({
 		...{ id: cell.id, label: cell.label, massKg: of(cell, 'mass'), temperatureC: of(cell, 'temperature') },
@@ -85,32 +53,17 @@ function judgeTray(picture: BankPicture, { delivery, cells }: DeliveryTray, subj
 		thicknessMm: of(cell, 'thickness'),
 		thicknessSdMm: cell.readings.thickness?.sd ?? null
 	}));
-	const volts = cells.map((c) => c.readings.restVoltage?.value ?? null);
-	const seenAs = whatWasRead(volts, bank.chemistry);
-	// Read along a string from its end: the cells are the differences.
-	const ownSds = arrived.map((c) => c.restVoltageSdV);
-	const staircase = seenAs.kind === 'cumulative' && !volts.includes(null) ? seenAs.differencesV : null;
-	if (staircase)
-		arrived.forEach((cell, i) => {
-			cell.restVoltageV = staircase[i]!;
-			// A difference holds the doubt of two readings; the first of all is one.
-			const before = i === 0 ? 0 : (ownSds[i - 1] ?? 0);
-			cell.restVoltageSdV = Math.hypot(ownSds[i] ?? 0, before);
-		});
-	const restS = Math.min(CRATE_REST_S, ...cells.map((c) => c.readings.restVoltage?.restS ?? CRATE_REST_S));
 	const judged = judgeDelivery(
 		arrived,
 		{
-			...{ chemistry: bank.chemistry, restS },
+			...{ chemistry: bank.chemistry, restS, arrivalRestS },
 			ratedResistanceMohm: delivery.promisedResistanceMohm ?? cellType?.acResistanceMohm ?? null
 		},
 		subject
 	);
 	const codes = { chemistry: bank.chemistry, receivedOn: delivery.receivedOn };
 	const seen = [
-		...(staircase
-			? [say('arrival-cumulative', 'look', subject, { differencesV: staircase }, cells.map(cellSubject))]
-			: []),
+		...(differencesV ? [say('arrival-cumulative', 'look', subject, { differencesV }, cells.map(cellSubject))] : []),
 		...judgeInspections(cells, cellType?.thicknessMm ?? null, subject),
 		...judgePromisedTerminals(cells, delivery.promisedTerminals, subject),
 		...judgeBodies(bodies, cellType?.massKg ?? null, subject),
@@ -122,13 +75,6 @@ function judgeTray(picture: BankPicture, { delivery, cells }: DeliveryTray, subj
 		...cells.flatMap((cell) => judgeStorageTest(cell, capacityNear(picture, cell))),
 		...(delivery.used ? [usedVerdict(cells, subject)] : [])
 	];
-	const restByCell = new Map(
-		arrived.flatMap(({ id, readLater, restVoltageV, restVoltageSdV }): [number, RestRead][] =>
-			readLater || restVoltageV === null || restVoltageSdV === null
-				? []
-				: [[id, { voltageV: Math.abs(restVoltageV), sdV: restVoltageSdV, restS }]]
-		)
-	);
 	return { ...judged, restByCell, verdicts: [...judged.verdicts, ...seen] };
 }
 

@@ -34,6 +34,8 @@ export interface ReceiveFacts {
 		/** Charge its voltage fits, fractions. */
 		chargeLow: number;
 		chargeHigh: number;
+		/** It has been tested or charged since it was read so. */
+		touched: boolean;
 	};
 	/** A cell whose AC resistance stands apart from its delivery’s. */
 	'resistance-outlier': Apart & { resistanceMohm: Measured; medianMohm: number; relativeDifference: number };
@@ -127,11 +129,13 @@ export const RECEIVE_WORDS: Words<ReceiveFacts> = {
 		next: 'Do not charge it. Set it apart on stone, away from the others, read it again in an hour, and ask its maker if it stays.'
 	}),
 	'voltage-outlier': ({ facts, subject }) => ({
-		title: `${subject.label} rests ${Math.round(Math.abs(facts.differenceV.value) * 1000)} mV ${facts.differenceV.value < 0 ? 'below' : 'above'} the rest`,
+		title: `${subject.label} ${facts.touched ? 'came resting' : 'rests'} ${Math.round(Math.abs(facts.differenceV.value) * 1000)} mV ${facts.differenceV.value < 0 ? 'below' : 'above'} the rest`,
 		finding: `${volts(facts.restVoltageV)} fits a charge of ${percent(facts.chargeLow)} to ${percent(facts.chargeHigh)} %; the middle of the others is ${(facts.restVoltageV.value - facts.differenceV.value).toFixed(3)} V.`,
 		doubt: `Two readings of this meter differ by up to ${millivolts(1.96 * facts.differenceV.sd)} mV by themselves; this is more. Leakage or a different charge at the factory: one reading cannot tell.`,
 		rule: ruleOf(facts, '8 mV'),
-		next: `Read ${subject.label} again tomorrow, same meter, and compare.`
+		next: facts.touched
+			? `It has been charged since: see whether ${subject.label} falls apart from the others as they rest after their next charge.`
+			: `Read ${subject.label} again tomorrow, same meter, and compare.`
 	}),
 	'resistance-outlier': ({ facts, subject }) => ({
 		title: `${subject.label} reads ${percent(Math.abs(facts.relativeDifference))} % ${facts.relativeDifference > 0 ? 'more' : 'less'} resistance`,

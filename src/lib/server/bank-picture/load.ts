@@ -21,6 +21,7 @@ import {
 import { methodOf } from '../records/method-runs/follow';
 import { currentMeters } from '../records/settings/settings';
 import { readSettings } from '../records/settings/settings';
+import { arrivalReadings } from './arrival-readings';
 import { calibratedReadings, calibrator } from './calibrated-readings';
 import { codeTwins } from './code-twins';
 import { latestInspections, latestStorageTests } from './latest-of-cells';
@@ -98,6 +99,7 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		own,
 		readings,
 		joined,
+		arrivals,
 		byCell,
 		crates,
 		planId,
@@ -116,6 +118,7 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		batteriesOf(bankId, cells),
 		latestReadings(ids),
 		latestReadings(ids, 'joined'),
+		arrivalReadings(ids),
 		runsOf(ids),
 		deliveryIds.length ? deliveries.all({ id: deliveryIds }) : [],
 		latest('limit_plans', bankId),
@@ -129,7 +132,12 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		readSettings(),
 		calibrations.all({})
 	]);
-	const trueReadings = calibratedReadings(readings, calibrator(comparisons, meters));
+	const calibrated = calibrator(comparisons, meters);
+	const trueReadings = calibratedReadings(readings, calibrated);
+	const arrivalOf = (cellId: number): Pick<PictureCell, 'touchedAt' | 'arrivalRead'> => {
+		const { touchedAt = null, read = null } = arrivals.get(cellId) ?? {};
+		return { touchedAt, arrivalRead: read && calibrated('restVoltage', read) };
+	};
 	return {
 		bank,
 		cellType,
@@ -150,6 +158,7 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 			storageTest: stored.get(id) ?? null,
 			plusTurned: Boolean(plusTurned),
 			readings: trueReadings.get(id) ?? {},
+			...arrivalOf(id),
 			joined: joined.get(id)?.restVoltage ?? null,
 			runs: byCell.get(id) ?? [],
 			groupId

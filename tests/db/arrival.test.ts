@@ -1,0 +1,130 @@
+import type { Knex } from 'knex';
+import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
+import { loadBankPicture } from '$lib/server/bank-picture/load';
+import { batteries, cells, groups, type Bank, type Cell } from '$lib/server/records';
+import { freshDatabase } from '../support/database';
+import { change, make, matchOf } from '../support/records';
+
+let pool: Knex;
+beforeAll(async () => {
+	pool = await freshDatabase('arrival');
+});
+afterAll(() => pool.destroy());
+
+const PLACED = '2026-11-04T08:00:00.000Z';
+const [ARRIVED, TOUCHED, LATER] = ['2026-11-02T08:00:00.000Z', '2026-11-05T08:00:00.000Z', '2026-11-09T08:00:00.000Z'];
+let bank: Bank;
+let row: Cell[];
+beforeEach(async () => {
+	bank = await make<Bank>('banks', { name: 'Sedge', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1 });
+	const delivery = await make<{ id: number }>('deliveries', {
+		...{ bankId: bank.id, name: 'Box', receivedOn: '2026-11-01', cellCount: 4 }
+	});
+	row = await cells.all({ deliveryId: delivery.id });
+});
+const read = (cell: Cell, takenAt: string, rawText: string, state = 'loose') =>
+	make('readings', { cellId: cell.id, quantity: 'restVoltage', rawText, takenAt, state });
+const placed = async (placedAt: string, own = row.slice(0, 1)) => {
+	const [battery] = await batteries.all({ bankId: bank.id });
+	const places = await groups.all({ batteryId: battery!.id });
+	for (const [i, cell] of own.entries())
+		await make('placements', { cellId: cell.id, groupId: places[i]!.id, placedAt });
+};
+const cameAs = async (cell = row[0]!) => {
+	const { touchedAt, arrivalRead } = (await loadBankPicture(bank.id)).cells.find((c) => c.id === cell.id)!;
+	return [touchedAt, arrivalRead?.value ?? null];
+};
+const run = (cell: Cell, capacityAh = 100) => make('runs', { cellId: cell.id, capacityAh, testedAt: TOUCHED });
+
+describe('how a cell came', () => {
+	it('is the last it read by itself before anything was done to it, however often it is read afterwards', async () => {
+		await read(row[0]!, ARRIVED, '3.31');
+		await read(row[0]!, '2026-11-03T08:00:00Z', '3.301');
+		await read(row[0]!, '2026-11-04T08:00:00Z', '3.2', 'joined');
+		await read(row[0]!, LATER, '3.4');
+		expect(await cameAs(), 'untouched: the latest').toEqual([null, 3.4]);
+		await run(row[0]!);
+		expect(await cameAs()).toEqual([TOUCHED, 3.301]);
+	});
+	it('is unknown where it was read only afterwards', async () => {
+		await read(row[0]!, LATER, '3.4');
+		await run(row[0]!);
+		expect(await cameAs()).toEqual([TOUCHED, null]);
+	});
+
+	const touches: [string, () => Promise<unknown>][] = [
+		['a run', () => run(row[0]!)],
+		[
+			'a run by notes',
+			() => make('noted-runs', { cellId: row[0]!.id, startedAt: TOUCHED, currentA: 20, cutoffV: 2.5, notes: [] })
+		],
+		[
+			'a test of what it loses',
+			() => make('storage-tests', { cellId: row[0]!.id, chargedAt: TOUCHED, dueOn: '2026-12-05T00:00:00Z' })
+		],
+		[
+			'a charge side by side',
+			() =>
+				make('balance-runs', {
+					...{ bankId: bank.id, supplyA: 10, leadOhm: 0.01, startedAt: TOUCHED, cellIds: row.map((c) => c.id) }
+				})
+		],
+		[
+			'a step of a method',
+			async () => {
+				const cellIds = row.map((c) => c.id);
+				const { id } = await make<{ id: number }>('method-runs', { bankId: bank.id, method: 'bottom', cellIds });
+				await make('method-entries', {
+					methodRunId: id,
+					cellId: row[0]!.id,
+					step: 'stage-1',
+					doneAt: TOUCHED,
+					voltageV: 2.7,
+					currentA: 40
+				});
+			}
+		],
+		[
+			'a step of the string it sits in',
+			async () => {
+				await placed(PLACED, row);
+				const { id } = await make<{ id: number }>('method-runs', {
+					...{ bankId: bank.id, method: 'balancer', setup: { balancerA: 2 } }
+				});
+				await make('method-entries', {
+					...{ methodRunId: id, step: 'read', doneAt: TOUCHED, volts: [3.45, 3.46, 3.45, 3.47], currentA: 10 }
+				});
+			}
+		],
+		[
+			'its bank was put to work',
+			async () => {
+				await placed(PLACED);
+				await change('banks', bank.id, { version: bank.version, inServiceOn: TOUCHED });
+			}
+		],
+		[
+			'it came into a bank at work',
+			async () => {
+				await change('banks', bank.id, { version: bank.version, inServiceOn: '2024-05-01T00:00:00Z' });
+				await placed(TOUCHED);
+			}
+		]
+	];
+	it.each(touches)('is what it read before %s', async (_, touch) => {
+		await read(row[0]!, ARRIVED, '3.301');
+		await touch();
+		await read(row[0]!, LATER, '3.4');
+		expect(await cameAs()).toEqual([TOUCHED, 3.301]);
+	});
+
+	it('leaves the forecast of unbalanced cells what they came with', async () => {
+		for (const cell of row) {
+			await read(cell, ARRIVED, '3.301');
+			await run(cell);
+			await read(cell, LATER, '3.42');
+		}
+		const { candidates } = await matchOf(bank.id);
+		expect(candidates.map((c) => c.rest?.voltageV)).toEqual([3.301, 3.301, 3.301, 3.301]);
+	});
+});
