@@ -1,7 +1,8 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { loadBankPicture } from '$lib/server/bank-picture/load';
-import { batteries, cells, groups, type Bank, type Cell } from '$lib/server/records';
+import { batteries, cells, groups, type BalanceRun, type Bank, type Cell } from '$lib/server/records';
+import { balanceFacts } from '$lib/server/stages/balance/stage';
 import { freshDatabase } from '../support/database';
 import { change, make, matchOf } from '../support/records';
 
@@ -31,8 +32,8 @@ const placed = async (placedAt: string, own = row.slice(0, 1)) => {
 		await make('placements', { cellId: cell.id, groupId: places[i]!.id, placedAt });
 };
 const cameAs = async (cell = row[0]!) => {
-	const { touchedAt, arrivalRead } = (await loadBankPicture(bank.id)).cells.find((c) => c.id === cell.id)!;
-	return [touchedAt, arrivalRead?.value ?? null];
+	const { touches, arrivalRead } = (await loadBankPicture(bank.id)).cells.find((c) => c.id === cell.id)!;
+	return [touches[0]?.from ?? null, arrivalRead?.value ?? null];
 };
 const run = (cell: Cell, capacityAh = 100) => make('runs', { cellId: cell.id, capacityAh, testedAt: TOUCHED });
 
@@ -126,5 +127,58 @@ describe('how a cell came', () => {
 		}
 		const { candidates } = await matchOf(bank.id);
 		expect(candidates.map((c) => c.rest?.voltageV)).toEqual([3.301, 3.301, 3.301, 3.301]);
+	});
+});
+
+describe('what a row holds as it begins', () => {
+	const bounds = async (nowIso: string, chosen: number[] | null = null) => {
+		const { cells: own } = await balanceFacts(await loadBankPicture(bank.id), chosen, nowIso);
+		const { restVoltageV, socLow, socHigh } = own.find((c) => c.id === row[0]!.id)!;
+		return { restVoltageV, socLow, socHigh };
+	};
+	const UNKNOWN = { restVoltageV: null, socLow: 0, socHigh: 1 };
+	const charge = (more: object = {}) =>
+		make<BalanceRun>('balance-runs', {
+			...{ bankId: bank.id, supplyA: 10, leadOhm: 0.01, startedAt: TOUCHED, cellIds: row.map((c) => c.id) },
+			...more
+		});
+
+	it('is what its cells read last, less what they may have lost since', async () => {
+		await read(row[0]!, ARRIVED, '3.315');
+		const soon = await bounds('2026-11-02T09:00:00Z');
+		const late = await bounds('2027-03-02T09:00:00Z');
+		expect(soon).toMatchObject({ restVoltageV: 3.315 });
+		expect(soon.socLow).toBeGreaterThan(0.3);
+		// Four months at 3 % each.
+		expect(soon.socLow - late.socLow).toBeCloseTo(0.118, 2);
+		expect(late.socHigh).toBe(soon.socHigh);
+	});
+	it('stays so when they are read again afterwards, and is unknown to the next row', async () => {
+		await read(row[0]!, ARRIVED, '3.315');
+		const run = await charge();
+		const began = await bounds(LATER);
+		expect(began.restVoltageV).toBe(3.315);
+		await change('balance-runs', run.id, { version: run.version, endedAt: '2026-11-07T08:00:00Z' });
+		const again = row.map((c) => c.id);
+		expect(await bounds(LATER, again), 'charged since').toEqual(UNKNOWN);
+		await read(row[0]!, LATER, '3.44');
+		expect(await bounds(LATER)).toEqual(began);
+		expect(await bounds(LATER, again)).toMatchObject({ restVoltageV: 3.44, socHigh: 1 });
+	});
+	it('is unknown to a row that was tested after it was read, whatever is read later', async () => {
+		await read(row[0]!, ARRIVED, '3.315');
+		await run(row[0]!);
+		await charge({ startedAt: '2026-11-06T08:00:00Z' });
+		await read(row[0]!, LATER, '3.44');
+		expect(await bounds(LATER)).toEqual(UNKNOWN);
+	});
+	it('is unknown in a bank at work, but for a week after a cell was read by itself', async () => {
+		await read(row[0]!, ARRIVED, '3.315');
+		await placed(PLACED);
+		await change('banks', bank.id, { version: bank.version, inServiceOn: TOUCHED });
+		expect(await bounds(LATER)).toEqual(UNKNOWN);
+		await read(row[0]!, LATER, '3.301');
+		expect(await bounds('2026-11-12T08:00:00Z')).toMatchObject({ restVoltageV: 3.301 });
+		expect(await bounds('2027-11-12T08:00:00Z')).toEqual(UNKNOWN);
 	});
 });

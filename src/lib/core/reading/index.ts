@@ -10,7 +10,13 @@ export {
 	type StoredCalibration
 } from './calibration';
 export { judgeBodies, type BodyOfCell } from './judge-bodies';
-export { judgeDelivery, type ArrivedCell, type DeliveryContext, type DeliveryJudgement } from './judge-delivery';
+export {
+	LOST_A_DAY,
+	judgeDelivery,
+	type ArrivedCell,
+	type DeliveryContext,
+	type DeliveryJudgement
+} from './judge-delivery';
 export { ASSUMED_METER, benchMeters, halfWidth, meterSd, type MeterAccuracy } from './meter';
 export { outsideLimits } from './outside-limits';
 export { MIN_FOR_SPREAD, ROBUST_Z_LIMIT, findOutliers, type OutlierFinding } from './outlier';

@@ -113,7 +113,7 @@ const polarityVerdicts = (cells: readonly WithVoltage[]): Verdict[] =>
 /** Above the limit by this share, and at most so full, it has no reserve against standing (LFP: 3.0 V). */
 const NEARLY_EMPTY = 1.2;
 /** What a cell may lose by itself, share of its charge a day (3 % a month, default). */
-const LOST_A_DAY = 0.03 / MONTH_DAYS_MEAN;
+export const LOST_A_DAY = 0.03 / MONTH_DAYS_MEAN;
 
 /** Arrival triage above the limit (models §16); below it {@link outsideLimits} speaks. */
 function nearlyEmptyVerdicts(

@@ -52,11 +52,11 @@ export function arrivedCells(picture: BankPicture, cells: readonly PictureCell[]
 		cells.map((c) => c.arrivalRead),
 		picture
 	);
-	const arrived = cells.map(({ id, label, plusTurned, touchedAt, readings }, i): ArrivedCell => {
+	const arrived = cells.map(({ id, label, plusTurned, touches, readings }, i): ArrivedCell => {
 		const resistance = readings.acResistance;
 		const [arrivalV, arrivalSdV] = [came.voltsV[i]!, came.sdsV[i]!];
 		return {
-			...{ id, label, plusTurned, touched: touchedAt !== null },
+			...{ id, label, plusTurned, touched: touches.length > 0 },
 			...{ restVoltageV: latest.voltsV[i]!, restVoltageSdV: latest.sdsV[i]! },
 			arrival: arrivalV === null || arrivalSdV === null ? null : { restVoltageV: arrivalV, restVoltageSdV: arrivalSdV },
 			acResistanceMohm: resistance?.value ?? null,

@@ -7,13 +7,15 @@ import {
 	type ChargeProgress,
 	type JoinCheck
 } from '../balance';
-import { CHEMISTRY_FIGURES } from '../chemistry';
+import { CHEMISTRY_FIGURES, socBounds } from '../chemistry';
 import { CoreError } from '../shared';
-import { halfWidth } from '../reading';
-import type { BankPicture, PictureBalanceRun, PictureCell } from './picture';
-import { bankSubject, concernedCells, placedCells } from './picture-parts';
+import { LOST_A_DAY, halfWidth } from '../reading';
+import { CRATE_REST_S } from './arrived';
+import type { BankPicture, PictureBalanceRun, PictureCell, PictureReading } from './picture';
+import { bankSubject, concernedCells, placedCells, readingSd } from './picture-parts';
 import { judgedTrays } from './receive';
 import { bankCapacities } from './test';
+import { tellsCharge } from './touches';
 
 /** What a person has at the bench until they say otherwise (default). */
 const ASSUMED_SUPPLY = { supplyA: 20, leadOhm: 0.01, setV: null };
@@ -64,37 +66,60 @@ function rowCells(
 	if (run?.cells.length) {
 		const inPlay = new Map(picture.cells.map((c) => [c.id, c]));
 		// A cell that has left the bank stood in the row all the same.
-		return run.cells.map((c) => inPlay.get(c.id) ?? { ...c, plusTurned: false, readings: {} });
+		return run.cells.map((c) => inPlay.get(c.id) ?? { ...c, plusTurned: false, readings: {}, touches: [] });
 	}
 	const picked = chosen && picture.cells.filter((c) => chosen.includes(c.id));
 	if (picked?.length) return picked;
 	return run ? placedCells(picture) : concernedCells(picture);
 }
-type RowCell = Pick<PictureCell, 'id' | 'label' | 'plusTurned' | 'readings'>;
+type RowCell = Pick<PictureCell, 'id' | 'label' | 'plusTurned' | 'readings' | 'touches'>;
 
-/** The cells of the row with what is known of their charge. */
-function balanceCells(picture: BankPicture, row: readonly RowCell[]): BalanceState['cells'] {
-	const { cellType } = picture;
-	const soc = new Map(judgedTrays(picture).flatMap((t) => Object.entries(t.socByCell)));
+/** The rest voltage that tells a cell's charge as the row begins: when it was begun, else now; null: none does. */
+function tellingRest(cell: RowCell, run: PictureBalanceRun | null, nowIso: string): PictureReading | null {
+	if (run?.startedAt && run.cells.length) return run.cells.find((c) => c.id === cell.id)?.rest ?? null;
+	const reading = cell.readings.restVoltage;
+	const tells = reading && tellsCharge(reading.takenAt, cell.touches, run?.startedAt ?? nowIso, run?.id ?? null);
+	return tells ? reading : null;
+}
+
+const DAY_MS = 86_400_000;
+
+/** The cells of the row with what is known of their charge as it begins. */
+function balanceCells(
+	picture: BankPicture,
+	row: readonly RowCell[],
+	run: PictureBalanceRun | null,
+	nowIso: string
+): BalanceState['cells'] {
+	const { bank, cellType, meters } = picture;
+	const ofTrays = new Map(judgedTrays(picture).flatMap((t) => Object.entries(t.socByCell)));
 	const byCell = new Map(bankCapacities(picture).map((c) => [c.cell.id, c]));
-	return row.map(({ id, label, plusTurned, readings: { restVoltage, acResistance } }) => {
-		const { capacityAh = null, cell = null } = byCell.get(id) ?? {};
-		const run = cell?.runs.at(-1) ?? null;
-		const reading = restVoltage ?? null;
-		// A capacity run changes a cell’s charge: what was read before it says nothing any more.
-		const outdated = run !== null && (reading === null || run.testedAt > reading.takenAt);
-		const bounds = outdated ? undefined : soc.get(String(id));
+	const beginMs = Date.parse(run?.startedAt ?? nowIso);
+	return row.map((cell) => {
+		const { id, label, plusTurned, readings } = cell;
+		const rest = tellingRest(cell, run, nowIso);
+		// Its tray knows whether it was read along a string.
+		const bounds =
+			rest &&
+			((rest.id === readings.restVoltage?.id ? ofTrays.get(String(id)) : undefined) ??
+				socBounds(
+					bank.chemistry,
+					Math.abs(rest.value),
+					readingSd(rest, meters.restVoltage),
+					rest.restS ?? CRATE_REST_S
+				));
+		const stoodDays = rest ? Math.max(0, beginMs - Date.parse(rest.takenAt)) / DAY_MS : 0;
 		return {
 			id,
 			label,
-			capacityAh: capacityAh ?? cellType?.ratedAh ?? 100,
-			socLow: bounds?.lowFraction ?? 0,
+			capacityAh: byCell.get(id)?.capacityAh ?? cellType?.ratedAh ?? 100,
+			socLow: bounds ? Math.max(0, bounds.lowFraction - LOST_A_DAY * stoodDays) : 0,
 			socHigh: bounds?.highFraction ?? 1,
 			plusTurned,
-			polarityOpen: reading !== null && reading.value < 0 && !plusTurned,
+			polarityOpen: (readings.restVoltage?.value ?? 0) < 0 && !plusTurned,
 			// A cell that read negative is turned before it is joined.
-			restVoltageV: outdated || reading === null ? null : Math.abs(reading.value),
-			resistanceMohm: acResistance?.value ?? null
+			restVoltageV: rest && Math.abs(rest.value),
+			resistanceMohm: readings.acResistance?.value ?? null
 		};
 	});
 }
@@ -137,11 +162,14 @@ function progressOf(run: PictureBalanceRun, readings: readonly LoggedReading[], 
 function chargedToItsEnd(
 	picture: BankPicture,
 	{ run, readings }: EarlierSet,
-	inRow: ReadonlySet<number>
+	inRow: ReadonlySet<number>,
+	nowIso: string
 ): BalanceState['earlier'][number] | null {
 	if (run.cells.length === 0 || run.cells.some((c) => inRow.has(c.id))) return null;
 	const { supplyA, leadOhm, setV } = run;
-	const { plan } = planFor(picture, balanceCells(picture, rowCells(picture, run, null)), { supplyA, leadOhm, setV });
+	const { plan } = planFor(picture, balanceCells(picture, rowCells(picture, run, null), run, nowIso), {
+		...{ supplyA, leadOhm, setV }
+	});
 	const progress = plan && progressOf(run, readings, plan);
 	if (!progress?.done || progress.last?.cellV == null) return null;
 	return { cells: run.cells, cellV: progress.last.cellV, cellA: progress.last.supplyA / run.cells.length };
@@ -150,23 +178,25 @@ function chargedToItsEnd(
 /**
  * Where the parallel top balance of a bank stands: plan, joining check, log and progress.
  * @param readings of the latest run
+ * @param nowIso when a row that has not begun would begin
  * @param sets rows that were ended before it
  * @param chosen cells for a balance that is still to be planned; null: the latest run, or all this bank asks something of
  */
 export function balanceState(
 	picture: BankPicture,
 	readings: readonly LoggedReading[],
+	nowIso: string,
 	chosen: readonly number[] | null = null,
 	sets: readonly EarlierSet[] = []
 ): BalanceState {
 	const latest = picture.balanceRun;
 	const planned = chosen?.length && (latest === null || latest.endedAt !== null);
 	const run = planned ? null : latest;
-	const cells = balanceCells(picture, rowCells(picture, run, chosen));
+	const cells = balanceCells(picture, rowCells(picture, run, chosen), run, nowIso);
 	const supply = run ? { supplyA: run.supplyA, leadOhm: run.leadOhm, setV: run.setV } : ASSUMED_SUPPLY;
 	const { plan, noPlan } = planFor(picture, cells, supply);
 	const inRow = new Set(cells.map((c) => c.id));
-	const earlier = sets.flatMap((set) => chargedToItsEnd(picture, set, inRow) ?? []);
+	const earlier = sets.flatMap((set) => chargedToItsEnd(picture, set, inRow, nowIso) ?? []);
 	const inSets = new Set(earlier.flatMap((e) => e.cells.map((c) => c.id)));
 	return {
 		cells,

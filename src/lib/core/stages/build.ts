@@ -14,6 +14,7 @@ import { say, type Verdict } from '../verdicts';
 import type { BankPicture, PictureBattery, PictureCell } from './picture';
 import { batterySubject, isInService } from './picture-parts';
 import type { StageJudgement } from './stage-judgement';
+import { tellsCharge } from './touches';
 
 /** What was written down while a bank was built, of all its batteries. */
 export interface BuildRecords {
@@ -53,21 +54,18 @@ const STILL_TRUE_DAYS = 30;
 const LEAST_OF_NOMINAL = 0.9;
 const DAY_MS = 86_400_000;
 
-/** A cell's own voltage when its leads were read; null where nothing was read since it was charged or tested. */
-function ownVoltage(cell: PictureCell | undefined, picture: BankPicture, readAt: string | null): number | null {
+/** A cell's own voltage when its leads were read; null where nothing was read since something touched it. */
+function ownVoltage(cell: PictureCell | undefined, readAt: string | null): number | null {
 	const reading = cell?.readings.restVoltage;
 	if (!cell || !reading) return null;
-	const { balanceRun } = picture;
-	const charged = balanceRun?.startedAt && (balanceRun.endedAt ?? '9999') > reading.takenAt;
-	const tested = cell.runs.some((run) => run.testedAt > reading.takenAt);
-	const old = readAt !== null && Date.parse(readAt) - Date.parse(reading.takenAt) > STILL_TRUE_DAYS * DAY_MS;
-	return charged || tested || old ? null : Math.abs(reading.value);
+	const old = readAt !== null && Math.abs(Date.parse(readAt) - Date.parse(reading.takenAt)) > STILL_TRUE_DAYS * DAY_MS;
+	return old || !tellsCharge(reading.takenAt, cell.touches, readAt) ? null : Math.abs(reading.value);
 }
 
 function cellsKnown(picture: BankPicture, battery: PictureBattery, readAt: string | null): CellsKnown {
 	const byId = new Map(picture.cells.map((c) => [c.id, c]));
 	const ownV = battery.groups.map(({ cellIds }) => {
-		const volts = cellIds.map((id) => ownVoltage(byId.get(id), picture, readAt));
+		const volts = cellIds.map((id) => ownVoltage(byId.get(id), readAt));
 		return volts.length === 0 || volts.includes(null) ? null : mean(volts as number[]);
 	});
 	if (ownV.length === battery.series && !ownV.includes(null)) return { cellsV: ownV as number[] };

@@ -1,4 +1,5 @@
 export { CRATE_REST_S } from './arrived';
+export { tellsCharge, type Touch } from './touches';
 export { judgeBalanceStage, methodStanding } from './balance';
 export { balanceState, isCharging, type BalanceState, type EarlierSet, type LoggedReading } from './balance-state';
 export { EDITION, failedStage, judgeBank, warmthRank, type BankJudgement, type SetApart } from './judge-bank';

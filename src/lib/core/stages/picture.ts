@@ -4,6 +4,7 @@ import type { Clause, ClauseKind } from '../clauses';
 import type { Inspection, TerminalKind } from '../inspection';
 import type { Strategy } from '../limits';
 import type { MethodRun, MethodWorld } from '../method-run';
+import type { Touch } from './touches';
 import type { MeterAccuracy, Probe, Quantity, StoredCalibration } from '../reading';
 
 /** The maker's figures of a cell type that judgements start from; null where the data sheet was not copied. */
@@ -144,9 +145,9 @@ export interface PictureCell {
 	/** Its plus is on the other side than printed, as somebody recorded. */
 	plusTurned: boolean;
 	readings: Partial<Record<Quantity, PictureReading>>;
-	/** When its charge was first changed: tested, charged, put to work; null: it is as it came. */
-	touchedAt: string | null;
-	/** The last rest voltage before that; null: none was read. */
+	/** What changed its charge, first first; none: it is as it came. */
+	touches: readonly Touch[];
+	/** The last rest voltage before the first of them; null: none was read. */
 	arrivalRead: PictureReading | null;
 	/** The latest voltage read while it was joined in parallel; never one of its own. */
 	joined: PictureReading | null;
@@ -185,8 +186,8 @@ export interface PictureBalanceRun {
 	supplyA: number;
 	leadOhm: number;
 	setV: number | null;
-	/** The cells of its row; empty where nobody said. */
-	cells: readonly { id: number; label: string }[];
+	/** The cells of its row, and the rest voltage that told the charge of each as it began; empty where nobody said. */
+	cells: readonly { id: number; label: string; rest: PictureReading | null }[];
 	startedAt: string | null;
 	endedAt: string | null;
 	createdAt: string;

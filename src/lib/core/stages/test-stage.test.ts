@@ -17,7 +17,7 @@ const run = (more: Partial<PictureRun> = {}): PictureRun => ({
 const cell = (id: number, runs: PictureRun[], more: Partial<PictureCell> = {}): PictureCell => ({
 	...{ id, label: `X-0${id}`, deliveryId: 1, position: id, batch: null, code: null, codeTwins: [], inspection: null },
 	...{ storageTest: null, plusTurned: false, readings: {}, joined: null, runs, groupId: null },
-	...{ touchedAt: runs[0]?.testedAt ?? null, arrivalRead: null },
+	...{ touches: [], arrivalRead: null },
 	...more
 });
 const delivery: PictureDelivery = {

@@ -1,6 +1,13 @@
 import { group } from 'd3-array';
 import type { Knex } from 'knex';
-import type { BankPicture, PictureBattery, PictureCell } from '$lib/core/stages';
+import {
+	tellsCharge,
+	type BankPicture,
+	type PictureBalanceRun,
+	type PictureBattery,
+	type PictureCell,
+	type PictureReading
+} from '$lib/core/stages';
 import { fromColumns } from '../db/case';
 import { database } from '../db/connection';
 import {
@@ -15,17 +22,19 @@ import {
 	limitPlans,
 	methodRuns,
 	runs,
+	type BalanceRun,
 	type Cell,
 	type Run
 } from '../records';
 import { methodOf } from '../records/method-runs/follow';
 import { currentMeters } from '../records/settings/settings';
 import { readSettings } from '../records/settings/settings';
-import { arrivalReadings } from './arrival-readings';
 import { calibratedReadings, calibrator } from './calibrated-readings';
 import { codeTwins } from './code-twins';
 import { latestInspections, latestStorageTests } from './latest-of-cells';
 import { latestReadings } from './latest-readings';
+import { restBefore } from './rest-before';
+import { touchesOf } from './touches';
 
 type PlacedCell = Cell & { groupId: number | null };
 
@@ -87,6 +96,30 @@ async function runsOf(cellIds: readonly number[]): Promise<Map<number, Run[]>> {
 	return group(all, (r) => r.cellId);
 }
 
+/** What touched the cells, the rest voltages they came with, and those with which the latest row began. */
+async function restsOf(
+	cellIds: readonly number[],
+	run: BalanceRun | null,
+	calibrated: (reading: PictureReading) => PictureReading
+) {
+	const row = run ? await rowOf(run.id) : [];
+	const touches = await touchesOf([...new Set([...cellIds, ...row.map((c) => c.id)])]);
+	const [came, began] = await Promise.all([
+		restBefore(new Map(cellIds.map((id) => [id, touches.get(id)?.[0]?.from ?? null]))),
+		restBefore(new Map(row.map(({ id }) => [id, run!.startedAt])))
+	]);
+	const told = (id: number): PictureReading | null => {
+		const reading = began.get(id);
+		const tells = reading && tellsCharge(reading.takenAt, touches.get(id) ?? [], run!.startedAt, run!.id);
+		return tells ? calibrated(reading) : null;
+	};
+	const balanceRun: PictureBalanceRun | null = run && {
+		...run,
+		cells: row.map((cell) => ({ ...cell, rest: told(cell.id) }))
+	};
+	return { touches, arrived: new Map([...came].map(([id, reading]) => [id, calibrated(reading)])), balanceRun };
+}
+
 /** What all stages of a bank share: a handful of queries, whatever the history. @throws ServiceError 404 */
 export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 	const bank = await banks.get(bankId);
@@ -99,7 +132,6 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		own,
 		readings,
 		joined,
-		arrivals,
 		byCell,
 		crates,
 		planId,
@@ -118,7 +150,6 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		batteriesOf(bankId, cells),
 		latestReadings(ids),
 		latestReadings(ids, 'joined'),
-		arrivalReadings(ids),
 		runsOf(ids),
 		deliveryIds.length ? deliveries.all({ id: deliveryIds }) : [],
 		latest('limit_plans', bankId),
@@ -134,10 +165,9 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 	]);
 	const calibrated = calibrator(comparisons, meters);
 	const trueReadings = calibratedReadings(readings, calibrated);
-	const arrivalOf = (cellId: number): Pick<PictureCell, 'touchedAt' | 'arrivalRead'> => {
-		const { touchedAt = null, read = null } = arrivals.get(cellId) ?? {};
-		return { touchedAt, arrivalRead: read && calibrated('restVoltage', read) };
-	};
+	const rests = await restsOf(ids, balanceId === null ? null : await balanceRuns.get(balanceId), (reading) =>
+		calibrated('restVoltage', reading)
+	);
 	return {
 		bank,
 		cellType,
@@ -158,14 +188,15 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 			storageTest: stored.get(id) ?? null,
 			plusTurned: Boolean(plusTurned),
 			readings: trueReadings.get(id) ?? {},
-			...arrivalOf(id),
+			touches: rests.touches.get(id) ?? [],
+			arrivalRead: rests.arrived.get(id) ?? null,
 			joined: joined.get(id)?.restVoltage ?? null,
 			runs: byCell.get(id) ?? [],
 			groupId
 		})),
 		batteries: own,
 		limitPlan: planId === null ? null : await limitPlans.get(planId),
-		balanceRun: balanceId === null ? null : { ...(await balanceRuns.get(balanceId)), cells: await rowOf(balanceId) },
+		balanceRun: rests.balanceRun,
 		methodRun: methodId === null ? null : await methodOf(await methodRuns.get(methodId)),
 		wasChecked: checked
 	};

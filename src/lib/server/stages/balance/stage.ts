@@ -26,7 +26,8 @@ async function earlierSets({ bank, balanceRun }: BankPicture): Promise<EarlierSe
 		.slice(-MOST_SETS);
 	return Promise.all(
 		before.map(async (run) => ({
-			run: { ...run, cells: await rowOf(run.id) },
+			// How full they were when it began is past.
+			run: { ...run, cells: (await rowOf(run.id)).map((cell) => ({ ...cell, rest: null })) },
 			readings: await logOf(run.id)
 		}))
 	);
@@ -35,11 +36,12 @@ async function earlierSets({ bank, balanceRun }: BankPicture): Promise<EarlierSe
 /** Where the balance stands, with the log of the latest run. @param chosen cells for one still to be planned */
 export async function balanceFacts(
 	picture: BankPicture,
-	chosen: readonly number[] | null = null
+	chosen: readonly number[] | null = null,
+	nowIso = new Date().toISOString()
 ): Promise<BalanceState> {
 	const { balanceRun } = picture;
 	const readings = balanceRun ? await logOf(balanceRun.id) : [];
-	return balanceState(picture, readings, chosen, await earlierSets(picture));
+	return balanceState(picture, readings, nowIso, chosen, await earlierSets(picture));
 }
 
 export const balanceStage = defineStage({

@@ -1,0 +1,57 @@
+import { group } from 'd3-array';
+import type { Touch } from '$lib/core/stages';
+import { fromColumns } from '../db/case';
+import { database } from '../db/connection';
+
+/** What changes a cell's charge, and when: cell, from, until, row, at work. */
+const TOUCHES = `
+	select cell_id, tested_at as \`from\`, tested_at as until, null as balance_run_id, 0 as at_work
+		from runs where deleted_at is null and cell_id in (:ids)
+	union all
+	select n.cell_id, n.started_at, coalesce(r.tested_at, if(n.run_id is null, null, n.started_at)), null, 0
+		from noted_runs n left join runs r on r.id = n.run_id where n.deleted_at is null and n.cell_id in (:ids)
+	union all
+	select cell_id, charged_at, charged_at, null, 0
+		from storage_tests where deleted_at is null and cell_id in (:ids)
+	union all
+	select cell_id, refilled_at, refilled_at, null, 0
+		from storage_tests where deleted_at is null and refilled_at is not null and cell_id in (:ids)
+	union all
+	select cell_id, started_at, ended_at, null, 0
+		from live_runs where deleted_at is null and kind <> 'watch' and started_at is not null and cell_id in (:ids)
+	union all
+	select s.cell_id, r.started_at, r.ended_at, r.id, 0
+		from balance_cells s join balance_runs r on r.id = s.balance_run_id
+		where s.deleted_at is null and r.deleted_at is null and r.started_at is not null and s.cell_id in (:ids)
+	union all
+	select cell_id, done_at, done_at, null, 0
+		from method_entries where deleted_at is null and cell_id in (:ids)
+	union all
+	-- A step of a whole string is one of each cell in it.
+	select p.cell_id, e.done_at, e.done_at, null, 0
+		from placements p join \`groups\` g on g.id = p.group_id join batteries b on b.id = g.battery_id
+		join method_runs m on m.bank_id = b.bank_id and m.deleted_at is null
+		join method_entries e on e.method_run_id = m.id and e.deleted_at is null and e.cell_id is null
+		where p.deleted_at is null and p.cell_id in (:ids) and e.done_at >= p.placed_at
+			and (p.removed_at is null or e.done_at < p.removed_at)
+	union all
+	-- A cell that came later than its bank was put to work is at work from when it was placed.
+	select p.cell_id, if(d.received_on > k.in_service_on, p.placed_at, k.in_service_on), p.removed_at, null, 1
+		from placements p join cells c on c.id = p.cell_id join deliveries d on d.id = c.delivery_id
+		join \`groups\` g on g.id = p.group_id join batteries b on b.id = g.battery_id join banks k on k.id = b.bank_id
+		where p.deleted_at is null and k.in_service_on is not null and p.cell_id in (:ids)
+			and (p.removed_at is null or p.removed_at > k.in_service_on)
+	order by 2`;
+
+/** What changed the charge of each cell, first first; a cell that is as it came has no entry. */
+export async function touchesOf(cellIds: readonly number[]): Promise<Map<number, Touch[]>> {
+	if (cellIds.length === 0) return new Map();
+	const [rows] = (await database().raw(TOUCHES, { ids: [...cellIds] } as never)) as [Record<string, unknown>[]];
+	const all = rows.map((row) => fromColumns<Touch & { cellId: number }>(row, []));
+	return new Map(
+		[...group(all, (t) => t.cellId)].map(([cellId, own]) => [
+			cellId,
+			own.map(({ from, until, balanceRunId, atWork }) => ({ from, until, balanceRunId, atWork: Boolean(atWork) }))
+		])
+	);
+}
