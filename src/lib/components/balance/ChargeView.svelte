@@ -184,6 +184,7 @@
 			{:else if !ended}
 				<PlanFigures
 					{plan}
+					cells={balance.cells}
 					open={!running}
 					waking={{ fromH: data.settings.wakeFromH, untilH: data.settings.wakeUntilH }}
 					dateStyle={data.settings.dateStyle}

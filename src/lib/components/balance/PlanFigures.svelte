@@ -1,16 +1,18 @@
 <script lang="ts">
-	import type { BalancePlan } from '$lib/core/balance';
+	import type { BalanceCell, BalancePlan } from '$lib/core/balance';
 	import { mayFallInNight, startForDaytimeEnd, type WakingHours } from '$lib/core/planning';
 	import { formatDateTime, formatDuration, type Settings } from '$lib/core/units';
 
 	interface Props {
 		plan: BalancePlan;
+		cells: readonly BalanceCell[];
 		waking: WakingHours;
 		dateStyle: Settings['dateStyle'];
 		/** It is not on yet: when to begin may still be chosen. */
 		open: boolean;
 	}
-	let { plan, waking, dateStyle, open }: Props = $props();
+	let { plan, cells, waking, dateStyle, open }: Props = $props();
+	const unread = $derived(cells.filter((c) => c.restVoltageV === null).length);
 	const durationMs = $derived({ low: plan.durationS.low * 1000, high: plan.durationS.high * 1000 });
 	/** When its end needs a person, begun now, and the start that puts it into their day. */
 	const end = $derived.by(() => {
@@ -49,10 +51,13 @@
 	</div>
 </dl>
 <p class="-mt-2 text-[0.95rem] muted">
-	The bounds are wide because rest voltage on the plateau hides the charge. At {plan.setA.toFixed(0)} A the leads take
+	{unread
+		? `Of ${unread} of ${cells.length} cells nothing tells the charge: read each at rest, and the bounds come closer.`
+		: 'The bounds are wide because rest voltage on the plateau hides the charge.'}
+	At {plan.setA.toFixed(0)} A the leads take
 	{(plan.leadDropV * 1000).toFixed(0)} mV. Done when the current stays below {plan.tailA.toFixed(1)} A.
 </p>
-{#if open}
+{#if open && unread < cells.length}
 	<p class="-mt-2 text-[0.95rem]">
 		Begun now it needs you between <strong>{end.from}</strong> and <strong>{end.until}</strong>{#if end.byNight}, which
 			may be while you sleep. {end.start === null

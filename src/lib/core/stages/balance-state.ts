@@ -12,7 +12,7 @@ import { CoreError } from '../shared';
 import { LOST_A_DAY, halfWidth } from '../reading';
 import { CRATE_REST_S } from './arrived';
 import type { BankPicture, PictureBalanceRun, PictureCell, PictureReading } from './picture';
-import { bankSubject, concernedCells, placedCells, readingSd } from './picture-parts';
+import { bankSubject, concernedCells, isInService, placedCells, readingSd } from './picture-parts';
 import { judgedTrays } from './receive';
 import { bankCapacities } from './test';
 import { tellsCharge } from './touches';
@@ -158,6 +158,13 @@ function progressOf(run: PictureBalanceRun, readings: readonly LoggedReading[], 
 	return judgeProgress(ordered, plan);
 }
 
+/** The joining check; before anybody has a supply in hand a missing reading is only missing, and of a bank at work nobody asks it. */
+function joinOf(picture: BankPicture, run: PictureBalanceRun | null, cells: readonly BalanceCell[]): JoinCheck {
+	const join = checkJoin(cells, bankSubject(picture));
+	if (run || join.verdict.code !== 'join-unknown') return join;
+	return { ...join, verdict: { ...join.verdict, warmth: isInService(picture) ? 'calm' : 'open' } };
+}
+
 /** An earlier set as it stood at its tail; null where it was not done, or its cells stand in the row now. */
 function chargedToItsEnd(
 	picture: BankPicture,
@@ -207,7 +214,7 @@ export function balanceState(
 		missed: run?.startedAt ? placedCells(picture).filter((c) => !inRow.has(c.id) && !inSets.has(c.id)) : [],
 		plan,
 		noPlan,
-		join: cells.length ? checkJoin(cells, bankSubject(picture)) : null,
+		join: cells.length ? joinOf(picture, run, cells) : null,
 		progress: run && plan ? progressOf(run, readings, plan) : null
 	};
 }

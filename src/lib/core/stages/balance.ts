@@ -25,10 +25,6 @@ const TELLING = 0.03;
 /** Sets no further apart than this share of a cell are equally full (default). */
 const SETS_ALIKE = 0.01;
 
-/** Before anybody has a supply in hand a missing reading is only missing. */
-const unhurried = (verdict: Verdict): Verdict =>
-	verdict.code === 'join-unknown' ? { ...verdict, warmth: 'open' } : verdict;
-
 /** A charge that was ended before it was done: how far it came, and what was missing. */
 function endedVerdict({ plan, progress }: BalanceState, subject: Subject): Verdict {
 	const reached = plan && progress ? chargeAfter(plan, progress.deliveredAh) : null;
@@ -157,7 +153,7 @@ function chargeJudgement(picture: BankPicture, state: BalanceState, done: boolea
 	if (!run && placedCells(picture).length === 0) return { verdicts: [], done };
 	if (isCharging(run)) return { verdicts: progress ? whileCharging(picture, state, progress) : [], done };
 	if (done || !join) return { verdicts: [], done };
-	if (!run) return { verdicts: [unhurried(join.verdict)], done };
+	if (!run) return { verdicts: [join.verdict], done };
 	if (run.endedAt !== null) return { verdicts: [endedVerdict(state, subject)], done };
 	const ticked = Object.values(run.checklist ?? {}).filter(Boolean).length;
 	return { verdicts: [join.verdict, say('balance-waiting', 'open', subject, { ticked })], done };

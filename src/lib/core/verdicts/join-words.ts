@@ -43,7 +43,7 @@ const joinFigures = ({ facts }: Said<PeakFacts>) => ({
 export const JOIN_WORDS: Words<JoinFacts> = {
 	'join-unknown': ({ facts: { unread, of, cRate }, members }) => ({
 		title: 'Do not join these cells yet',
-		finding: `${unread} of ${of} have no rest voltage since they were last tested.`,
+		finding: `${unread} of ${of} have no rest voltage since they were last tested, charged or at work.`,
 		doubt: null,
 		rule: joinRule(cRate),
 		next: `Read ${members[0]?.label ?? 'them'} with your meter.`
