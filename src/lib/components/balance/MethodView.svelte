@@ -3,7 +3,14 @@
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
-	import { HINDRANCE_WORDS, METHOD_WORDS, compareMethods, type AtHand, type LivesAt } from '$lib/core/balance-methods';
+	import {
+		HINDRANCE_WORDS,
+		METHOD_WORDS,
+		compareMethods,
+		type AtHand,
+		type LivesAt,
+		type MethodPlan
+	} from '$lib/core/balance-methods';
 	import { settingApart } from '$lib/client/set-apart';
 	import type { BalanceData } from './balance-data';
 
@@ -11,8 +18,9 @@
 	const bank = $derived(data.overview.bank);
 	const cells = $derived(data.balance.cells);
 	const mean = (list: readonly number[]) => (list.length ? list.reduce((a, b) => a + b, 0) / list.length : null);
-	/** Where the charge of each is bounded, the middle of its bounds; a crate comes at about a third. */
-	const socNow = $derived(mean(cells.map((c) => (c.socLow + c.socHigh) / 2)) ?? 0.3);
+	/** A crate comes at about a third. */
+	const low = $derived(mean(cells.map((c) => c.socLow)) ?? 0.2);
+	const high = $derived(Math.min(0.95, mean(cells.map((c) => c.socHigh)) ?? 0.6));
 	const inAll = $derived(Math.max(1, cells.length || bank.series * bank.parallel));
 	// svelte-ignore state_referenced_locally
 	let at = $state({
@@ -33,7 +41,8 @@
 		const capacityAh = data.overview.cellType?.ratedAh ?? 100;
 		const atHand: AtHand = {
 			...{ cells: inAll, series: bank.series, capacityAh },
-			...{ soc: Math.min(0.95, socNow), apart: at.apartPercent === null ? null : number(at.apartPercent) / 100 },
+			...{ soc: (low + high) / 2, socLow: low, socHigh: high },
+			...{ apart: at.apartPercent === null ? null : number(at.apartPercent) / 100 },
 			...{ cellSupplyA: number(at.cellSupplyA), stringSupplyA: number(at.stringSupplyA), loadA: number(at.loadA) },
 			...{ bars: number(at.bars, 1), hasBms: at.hasBms, balancerA: number(at.balancerA), livesAt: at.livesAt },
 			...{ balancerHoursADay: number(at.balancerHoursADay), attendedHoursADay: number(at.attendedHoursADay, 0.25) },
@@ -41,14 +50,14 @@
 		};
 		return compareMethods(atHand);
 	});
-	const span = (hours: number | null) =>
-		hours === null
-			? 'it does not end'
-			: hours === 0
-				? 'no time'
-				: hours < 48
-					? `about ${Math.max(1, Math.round(hours))} h`
-					: `about ${Math.round(hours / 24)} days`;
+	const rounded = (hours: number) =>
+		hours < 48 ? `${Math.max(1, Math.round(hours))} h` : `${Math.round(hours / 24)} days`;
+	const span = (within: MethodPlan['hoursWithin']) => {
+		if (within === null) return 'it does not end';
+		if (within.high === 0) return 'no time';
+		const [least, most] = [rounded(within.low), rounded(within.high)];
+		return least === most ? `about ${most}` : `${least} to ${most}`;
+	};
 </script>
 
 <StagePage
@@ -97,7 +106,7 @@
 				<div class="flex flex-wrap items-baseline justify-between gap-x-4">
 					<h2>{words.name}{i === 0 && plan.hindrances.length === 0 ? ' fits best' : ''}</h2>
 					<p class="figure">
-						{span(plan.hours)}{plan.attendedHours > 0
+						{span(plan.hoursWithin)}{plan.attendedHours > 0
 							? `, ${Math.max(1, Math.round(plan.attendedHours))} h of your own`
 							: ''}
 					</p>
@@ -134,8 +143,8 @@
 		{/each}
 	</ol>
 	<p class="muted mt-3">
-		Hours are reckoned from {Math.round(socNow * 100)} % of charge, default times by hand, and a taper of three hours: a guide,
-		no promise.
+		Hours are reckoned from {Math.round(low * 100)} to {Math.round(high * 100)} % of charge, default times by hand, and a
+		taper of three hours: a guide, no promise.
 	</p>
 </StagePage>
 

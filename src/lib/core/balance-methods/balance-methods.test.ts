@@ -20,6 +20,16 @@ describe('the schools of balancing', () => {
 		expect(of('balancer', { balancerA: 0.05 }).hindrances).toContain('never-catches-up');
 		expect(of('balancer', { balancerA: 0.05 }).hours).toBeNull();
 	});
+	it('takes as long as the charge they may hold says', () => {
+		const { hours, hoursWithin } = of('top', { socLow: 0, socHigh: 0.9 });
+		expect(hours).toBe(of('top').hours);
+		expect(hoursWithin).toEqual({ low: of('top', { soc: 0.9 }).hours, high: of('top', { soc: 0 }).hours });
+		// Emptied by a load it is the other way round.
+		const emptied = of('bottom', { socLow: 0, socHigh: 0.9 }).hoursWithin!;
+		expect(emptied.high).toBe(of('bottom', { soc: 0.9 }).hours);
+		expect(of('top').hoursWithin).toEqual({ low: of('top').hours, high: of('top').hours });
+		expect(of('balancer', { balancerA: 0.05 }).hoursWithin).toBeNull();
+	});
 	it('bars for half of them make two sets', () =>
 		expect(of('top', { bars: 8 }).hours! - of('top').hours!).toBeCloseTo(3, 9));
 	it.each([

@@ -15,6 +15,9 @@ export interface AtHand {
 	/** Of one cell, Ah; and what it holds now, 0 … 1. */
 	capacityAh: number;
 	soc: number;
+	/** Bounds of that, where they are known; missing: exact. */
+	socLow?: number;
+	socHigh?: number;
 	/** Charge between fullest and emptiest, as a fraction of one; null: not known. */
 	apart: number | null;
 	/** A supply that can be set to one cell's limit, A; and one for the whole string, A. 0: none. */
@@ -54,11 +57,15 @@ export interface MethodPlan {
 	/** From beginning to end, h, and days at the hours somebody is there; null: it does not end. */
 	hours: number | null;
 	days: number | null;
+	/** The same hours if the cells hold as much, and as little, as they may; null: it does not end. */
+	hoursWithin: { low: number; high: number } | null;
 	/** Of somebody's own time, h. */
 	attendedHours: number;
 	/** What stands against it; empty: nothing. */
 	hindrances: Hindrance[];
 }
+
+type OnePlan = Omit<MethodPlan, 'hoursWithin'>;
 
 /** Times by hand, h (default): to join or take apart a cell; to set up; to look in on a charge, each time. */
 const HANDS_H = { cell: 0.1, setUp: 1, look: 0.2 };
@@ -86,11 +93,18 @@ export function compareMethods(atHand: AtHand): MethodPlan[] {
 	for (const name of ['soc', 'cellSupplyA', 'stringSupplyA', 'loadA', 'bars', 'balancerA'] as const)
 		requireNotNegative(atHand[name], name);
 	requirePositive(atHand.attendedHoursADay, 'attendedHoursADay');
-	const plans = [top(atHand), fast(atHand), bottom(atHand), byBalancer(atHand), none(atHand)];
+	const { soc, socLow = soc, socHigh = soc } = atHand;
+	const ends = [socLow, soc, socHigh].map((at) => plansOf({ ...atHand, soc: at }));
+	const plans = ends[1]!.map((plan, m): MethodPlan => {
+		const hours = ends.flatMap((own) => own[m]!.hours ?? []);
+		return { ...plan, hoursWithin: plan.hours === null ? null : { low: Math.min(...hours), high: Math.max(...hours) } };
+	});
 	const price = ({ attendedHours, hours }: MethodPlan) =>
 		hours === null ? Infinity : attendedHours + hours / OWN_HOUR;
 	return plans.sort((a, b) => a.hindrances.length - b.hindrances.length || compare(price(a), price(b)));
 }
+
+const plansOf = (atHand: AtHand) => [top(atHand), fast(atHand), bottom(atHand), byBalancer(atHand), none(atHand)];
 
 /** Two that do not end are alike. */
 const compare = (a: number, b: number) => (a === b ? 0 : a - b);
@@ -104,7 +118,7 @@ function planOf(
 	hours: number | null,
 	attendedHours: number,
 	hindrances: Hindrance[]
-): MethodPlan {
+): OnePlan {
 	const days = hours === null ? null : Math.max(hours / 24, attendedHours / atHand.attendedHoursADay);
 	const late = days !== null && atHand.days !== null && days > atHand.days;
 	return { method, hours, days, attendedHours, hindrances: late ? [...hindrances, 'takes-too-long'] : hindrances };
@@ -112,7 +126,7 @@ function planOf(
 
 const looks = (hours: number) => Math.ceil(hours / LOOK_EVERY_H) * HANDS_H.look;
 
-function top(atHand: AtHand): MethodPlan {
+function top(atHand: AtHand): OnePlan {
 	const { cells, capacityAh, soc, cellSupplyA, bars, livesAt } = atHand;
 	const joined = Math.min(cells, Math.max(1, bars));
 	const sets = Math.ceil(cells / joined);
@@ -125,7 +139,7 @@ function top(atHand: AtHand): MethodPlan {
 	]);
 }
 
-function fast(atHand: AtHand): MethodPlan {
+function fast(atHand: AtHand): OnePlan {
 	const { cells, series, capacityAh, soc, cellSupplyA, stringSupplyA, bars, hasBms, livesAt } = atHand;
 	const parallel = Math.max(1, Math.round(cells / series));
 	const canBoth = cellSupplyA > 0 && stringSupplyA > 0;
@@ -143,7 +157,7 @@ function fast(atHand: AtHand): MethodPlan {
 	]);
 }
 
-function bottom(atHand: AtHand): MethodPlan {
+function bottom(atHand: AtHand): OnePlan {
 	const { cells, capacityAh, soc, loadA, livesAt, attendedHoursADay } = atHand;
 	const oneH = loadA > 0 ? (capacityAh * soc) / loadA : null;
 	const hours = oneH === null ? null : cells * oneH + BOTTOM_REST_H;
@@ -156,7 +170,7 @@ function bottom(atHand: AtHand): MethodPlan {
 	]);
 }
 
-function byBalancer(atHand: AtHand): MethodPlan {
+function byBalancer(atHand: AtHand): OnePlan {
 	const { capacityAh, balancerA, balancerHoursADay, hasBms, livesAt } = atHand;
 	const perDay = balancerA * balancerHoursADay;
 	const days = perDay > 0 ? (apartOf(atHand) * capacityAh) / perDay : null;
@@ -169,7 +183,7 @@ function byBalancer(atHand: AtHand): MethodPlan {
 	]);
 }
 
-function none(atHand: AtHand): MethodPlan {
+function none(atHand: AtHand): OnePlan {
 	const known = atHand.apart !== null && atHand.apart <= SMALL_APART;
 	return planOf(atHand, 'none', 0, 0, known ? [] : ['stays-apart']);
 }
