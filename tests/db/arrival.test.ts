@@ -2,6 +2,7 @@ import type { Knex } from 'knex';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { loadBankPicture } from '$lib/server/bank-picture/load';
 import { batteries, cells, groups, type BalanceRun, type Bank, type Cell } from '$lib/server/records';
+import { bankVerdicts } from '$lib/server/judgements/store';
 import { balanceFacts } from '$lib/server/stages/balance/stage';
 import { freshDatabase } from '../support/database';
 import { change, make, matchOf } from '../support/records';
@@ -180,5 +181,16 @@ describe('what a row holds as it begins', () => {
 		await read(row[0]!, LATER, '3.301');
 		expect(await bounds('2026-11-12T08:00:00Z')).toMatchObject({ restVoltageV: 3.301 });
 		expect(await bounds('2027-11-12T08:00:00Z')).toEqual(UNKNOWN);
+	});
+	it('settles only where nothing has touched it since its charge', async () => {
+		const { id } = await charge({ endedAt: '2026-11-07T08:00:00Z' });
+		for (const readAt of ['2026-11-07T07:00:00Z', '2026-11-07T07:40:00Z'])
+			await make('balance-readings', { balanceRunId: id, readAt, supplyV: 3.6, supplyA: 0.5, cellV: 3.6 });
+		for (const cell of row) await read(cell, '2026-11-08T08:00:00Z', cell === row[0] ? '3.30' : '3.44');
+		const low = async () => (await bankVerdicts(bank.id, 'balance')).filter((v) => v.code === 'settle-low');
+		expect(await low()).toMatchObject([{ subject: { id: row[0]!.id } }]);
+		// It was half emptied before it was read.
+		await make('runs', { cellId: row[0]!.id, capacityAh: 100, testedAt: '2026-11-07T20:00:00Z' });
+		expect(await low()).toEqual([]);
 	});
 });

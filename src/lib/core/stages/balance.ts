@@ -7,7 +7,8 @@ import {
 	judgeArrival,
 	judgeSettled,
 	rowOver,
-	type ChargeProgress
+	type ChargeProgress,
+	type SettledCell
 } from '../balance';
 import { CHEMISTRY_FIGURES } from '../chemistry';
 import { CoreError } from '../shared';
@@ -19,6 +20,7 @@ import { isCharging, type BalanceState } from './balance-state';
 import type { BankPicture, PictureBank } from './picture';
 import { bankSubject, isInService, placedCells } from './picture-parts';
 import type { StageJudgement } from './stage-judgement';
+import { tellsCharge } from './touches';
 
 /** Less than that went in, as a share of the row: it tells nothing of what they arrived with that the tail does not. */
 const TELLING = 0.03;
@@ -94,12 +96,13 @@ function afterwards(picture: BankPicture, { run, plan, progress, cells, earlier 
 	const inPlay = new Map(picture.cells.map((c) => [c.id, c]));
 	const meterSdV = meterSd(picture.meters.restVoltage, CHEMISTRY_FIGURES[chemistry].nominalV);
 	const settled = judgeSettled(
-		cells.map(({ id, label, capacityAh }) => {
-			const read = inPlay.get(id)?.readings.restVoltage;
-			return {
-				...{ id, label, capacityAh },
-				read: read ? { valueV: Math.abs(read.value), sdV: read.sd, takenAt: read.takenAt } : null
-			};
+		cells.flatMap(({ id, label, capacityAh }): SettledCell[] => {
+			const { readings, touches = [] } = inPlay.get(id) ?? {};
+			const read = readings?.restVoltage;
+			if (!read) return [{ id, label, capacityAh, read: null }];
+			// Tested or charged since, it settles from something else.
+			if (!tellsCharge(read.takenAt, touches, run!.endedAt, run!.id)) return [];
+			return [{ id, label, capacityAh, read: { valueV: Math.abs(read.value), sdV: read.sd, takenAt: read.takenAt } }];
 		}),
 		run!.endedAt!,
 		{ chemistry, meterSdV, tail: { setV: plan!.setV, cRate: plan!.tailA / plan!.totalAh } },

@@ -58,12 +58,13 @@ export async function deliveryReport(id: number) {
 	const cells = tray.cells.map((cell): ReportedCell => {
 		const capacity = capacities.get(cell.id) ?? null;
 		const found = tray.verdicts.filter(
-			(v) => v.warmth !== 'calm' && v.warmth !== 'open' && cellsOf(v).includes(cell.id)
+			(v) =>
+				(v.warmth === 'look' || v.warmth === 'stop' || v.code === 'voltage-outlier') && cellsOf(v).includes(cell.id)
 		);
 		return {
 			...{ id: cell.id, label: cell.label, code: cell.code },
 			producedOn: cell.code ? readCellCode(cell.code).productionDate : null,
-			restVoltageV: cell.readings.restVoltage?.value ?? null,
+			restVoltageV: cell.arrivalRead?.value ?? null,
 			acResistanceMohm: cell.readings.acResistance?.value ?? null,
 			...{ capacityAh: capacity?.capacityAh ?? null, sdAh: capacity?.sdAh ?? null },
 			outcome: capacity?.judgement?.outcome ?? null,
