@@ -1,3 +1,4 @@
+import { rollup } from 'd3-array';
 import { chanceOfDeciding } from '../sampling';
 import { jointCapacities, type StandardRun } from './joint-capacity';
 import { REPEATS_SD, TESTER_GAIN_SD } from './judge-capacity';
@@ -38,7 +39,12 @@ export function nextRuns(
 ): NextRuns | null {
 	const { byCell } = jointCapacities(runs);
 	const known = undecided.filter((cell) => byCell.has(cell.cellId));
-	const onTesters = (cellId: number) => new Set(runs.filter((r) => r.cellId === cellId).map((r) => r.tester));
+	const testersOf = rollup(
+		runs,
+		(own) => new Set(own.map((r) => r.tester)),
+		(r) => r.cellId
+	);
+	const onTesters = (cellId: number) => testersOf.get(cellId)!;
 	const thought = (cellId: number, tester: string | null): StandardRun => {
 		const { capacityAh } = byCell.get(cellId)!;
 		return { cellId, tester, capacityAh, sdAh: capacityAh * Math.hypot(TESTER_GAIN_SD, REPEATS_SD) };

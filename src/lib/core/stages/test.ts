@@ -101,14 +101,14 @@ function nextVerdict({ runs, decides, hours }: NextRuns, picture: BankPicture): 
 }
 
 const bankTesting = oncePerPicture(
-	(picture): { capacities: CellCapacity[]; apart: TestersApart | null; next: NextRuns | null } => {
+	(picture): { capacities: CellCapacity[]; apart: TestersApart | null; standard: StandardRun[] } => {
 		const own = picture.cells.map((cell) => ({ cell, brought: standardRuns(cell, picture) }));
-		const { byCell, apart } = jointCapacities(own.flatMap((c) => c.brought.standard));
+		const standard = own.flatMap((c) => c.brought.standard);
+		const { byCell, apart } = jointCapacities(standard);
 		const capacities = own.map(({ cell, brought }) =>
 			capacityOf(cell, promisedTo(cell, picture), byCell.get(cell.id) ?? null, brought)
 		);
-		const standard = own.flatMap((c) => c.brought.standard);
-		return { capacities, apart, next: nextRuns(standard, undecidedOf(capacities), testersOf(standard)) };
+		return { capacities, apart, standard };
 	}
 );
 
@@ -143,7 +143,8 @@ function gradeVerdicts(
 
 /** The verdicts on what was tested. In service nobody is asked to test the cells. */
 export function judgeTestStage(picture: BankPicture): StageJudgement {
-	const { capacities, apart, next } = bankTesting(picture);
+	const { capacities, apart, standard } = bankTesting(picture);
+	const next = nextRuns(standard, undecidedOf(capacities), testersOf(standard));
 	const concerned = new Set(concernedCells(picture).map((c) => c.id));
 	const asked = (c: CellCapacity) => c.run !== null || (concerned.has(c.cell.id) && !isInService(picture));
 	const tested = capacities.filter(asked).map((c) => ({

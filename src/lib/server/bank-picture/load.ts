@@ -22,7 +22,6 @@ import {
 	limitPlans,
 	methodRuns,
 	runs,
-	type BalanceRun,
 	type Cell,
 	type Run
 } from '../records';
@@ -33,7 +32,7 @@ import { calibratedReadings, calibrator } from './calibrated-readings';
 import { codeTwins } from './code-twins';
 import { latestInspections, latestStorageTests } from './latest-of-cells';
 import { latestReadings } from './latest-readings';
-import { restBefore } from './rest-before';
+import { arrivalRests, runWithRests } from './rests';
 import { touchesOf } from './touches';
 
 type PlacedCell = Cell & { groupId: number | null };
@@ -96,30 +95,6 @@ async function runsOf(cellIds: readonly number[]): Promise<Map<number, Run[]>> {
 	return group(all, (r) => r.cellId);
 }
 
-/** What touched the cells, the rest voltages they came with, and those with which the latest row began. */
-async function restsOf(
-	cellIds: readonly number[],
-	run: BalanceRun | null,
-	calibrated: (reading: PictureReading) => PictureReading
-) {
-	const row = run ? await rowOf(run.id) : [];
-	const touches = await touchesOf([...new Set([...cellIds, ...row.map((c) => c.id)])]);
-	const [came, began] = await Promise.all([
-		restBefore(new Map(cellIds.map((id) => [id, touches.get(id)?.[0]?.from ?? null]))),
-		restBefore(new Map(row.map(({ id }) => [id, run!.startedAt])))
-	]);
-	const told = (id: number): PictureReading | null => {
-		const reading = began.get(id);
-		const tells = reading && tellsCharge(reading.takenAt, touches.get(id) ?? [], run!.startedAt, run!.id);
-		return tells ? calibrated(reading) : null;
-	};
-	const balanceRun: PictureBalanceRun | null = run && {
-		...run,
-		cells: row.map((cell) => ({ ...cell, rest: told(cell.id) }))
-	};
-	return { touches, arrived: new Map([...came].map(([id, reading]) => [id, calibrated(reading)])), balanceRun };
-}
-
 /** What all stages of a bank share: a handful of queries, whatever the history. @throws ServiceError 404 */
 export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 	const bank = await banks.get(bankId);
@@ -143,7 +118,8 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		stored,
 		twins,
 		settings,
-		comparisons
+		comparisons,
+		touches
 	] = await Promise.all([
 		bank.cellTypeId === null ? null : cellTypes.get(bank.cellTypeId),
 		currentMeters(),
@@ -161,13 +137,17 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		latestStorageTests(ids),
 		codeTwins(cells),
 		readSettings(),
-		calibrations.all({})
+		calibrations.all({}),
+		touchesOf(ids)
 	]);
 	const calibrated = calibrator(comparisons, meters);
 	const trueReadings = calibratedReadings(readings, calibrated);
-	const rests = await restsOf(ids, balanceId === null ? null : await balanceRuns.get(balanceId), (reading) =>
-		calibrated('restVoltage', reading)
-	);
+	const latestRest = new Map(ids.map((id) => [id, readings.get(id)?.restVoltage ?? null]));
+	const known = { latestRest, touches, calibrated: (reading: PictureReading) => calibrated('restVoltage', reading) };
+	const [arrived, balanceRun] = await Promise.all([
+		arrivalRests(ids, known),
+		balanceId === null ? null : runWithRests(await balanceRuns.get(balanceId), await rowOf(balanceId), known)
+	]);
 	return {
 		bank,
 		cellType,
@@ -188,15 +168,15 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 			storageTest: stored.get(id) ?? null,
 			plusTurned: Boolean(plusTurned),
 			readings: trueReadings.get(id) ?? {},
-			touches: rests.touches.get(id) ?? [],
-			arrivalRead: rests.arrived.get(id) ?? null,
+			touches: touches.get(id) ?? [],
+			arrivalRead: arrived.get(id) ?? null,
 			joined: joined.get(id)?.restVoltage ?? null,
 			runs: byCell.get(id) ?? [],
 			groupId
 		})),
 		batteries: own,
 		limitPlan: planId === null ? null : await limitPlans.get(planId),
-		balanceRun: rests.balanceRun,
+		balanceRun,
 		methodRun: methodId === null ? null : await methodOf(await methodRuns.get(methodId)),
 		wasChecked: checked
 	};
