@@ -1,7 +1,18 @@
 import { describe, expect, it } from 'vitest';
+import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
 import type { LivePhase } from '$lib/core/live-run';
 import { countLiveSamples, readLiveSamples } from '$lib/server/db/live-samples';
-import { banks, deliveries, instruments, liveEvents, liveRuns, type Instrument } from '$lib/server/records';
+import {
+	banks,
+	cellTypes,
+	deliveries,
+	instruments,
+	liveEvents,
+	liveRuns,
+	type BalanceRun,
+	type Bank,
+	type Instrument
+} from '$lib/server/records';
 import { stopLiveRun } from '$lib/server/live/live-service';
 import { measureCell } from '$lib/server/services/reading-service';
 import { recordKind } from '$lib/server/records/registry';
@@ -31,6 +42,27 @@ describe('a live run is refused', () => {
 			/must not be charged below 0 °C/
 		);
 		await expect(plan(here(), [{ ...discharge, cutoffV: 1.5 }])).rejects.toThrow(/discharge limit/);
+	});
+	it('a charge above what the cells of its own row may take, whatever sits in the bank; and a row of another bank', async () => {
+		const { bank, crate } = here();
+		const row = await make<BalanceRun>('balance-runs', {
+			...{ bankId: bank.id, supplyA: 20, leadOhm: 0.01, cellIds: crate.slice(0, 2).map((c) => c.id) }
+		});
+		const type = await cellTypes.get(bank.cellTypeId!);
+		const most = type.ratedAh * (type.chargeCRate ?? CHEMISTRY_FIGURES.LFP.chargeCRate);
+		const of = (balanceRunId: number, cellsOf: number) =>
+			plan(here(), [{ ...charge, currentA: cellsOf * most * 0.99 }], { kind: 'balance', cellId: null, balanceRunId });
+		expect(await of(row.id, 2)).toMatchObject({ expectedAh: 2 * type.ratedAh });
+		await expect(of(row.id, 3)).rejects.toThrow(/charge current/);
+		const other = await make<Bank>('banks', {
+			name: 'Other',
+			bankUse: 'van',
+			chemistry: 'LFP',
+			series: 4,
+			parallel: 1
+		});
+		const theirs = await make<BalanceRun>('balance-runs', { bankId: other.id, supplyA: 20, leadOhm: 0.01 });
+		await expect(of(theirs.id, 1)).rejects.toThrow(/not a balance of/);
 	});
 	it('another crate on the bench while a run goes on there', async () => {
 		const run = await slow(here(), 4);

@@ -1,13 +1,6 @@
 import { group } from 'd3-array';
 import type { Knex } from 'knex';
-import {
-	tellsCharge,
-	type BankPicture,
-	type PictureBalanceRun,
-	type PictureBattery,
-	type PictureCell,
-	type PictureReading
-} from '$lib/core/stages';
+import type { BankPicture, PictureBattery, PictureCell, PictureReading } from '$lib/core/stages';
 import { fromColumns } from '../db/case';
 import { database } from '../db/connection';
 import {

@@ -3,6 +3,7 @@ import { checkLivePlan, startLive, type LiveLimits, type LivePhase } from '$lib/
 import type { LiveRunInput } from '$lib/input/live';
 import { InputError } from '$lib/input/validate';
 import {
+	balanceCells,
 	balanceRuns,
 	banks,
 	cellTypes,
@@ -98,13 +99,22 @@ function limitsOf(bank: Bank, type: CellType | null, inRow: number, temperatureC
 	};
 }
 
+/** How many cells share what flows: of a balance those of its row, else all that sit in the bank. @throws InputError */
+async function cellsAtOnce({ kind, balanceRunId }: LiveRunInput, bank: Bank): Promise<number> {
+	if (balanceRunId && (await balanceRuns.get(balanceRunId)).bankId !== bank.id)
+		throw new InputError([{ path: 'balanceRunId', message: `balanceRunId is not a balance of ${bank.name}` }]);
+	if (kind !== 'balance') return 1;
+	const row = balanceRunId ? await balanceCells.all({ balanceRunId }) : [];
+	return Math.max(1, row.length || (await currentPlacements(bank.id)).length);
+}
+
 /** Prepares a live run. Nothing is switched: {@link beginLiveRun} does that, when its values have been confirmed. */
 export async function planLiveRun(input: LiveRunInput): Promise<LiveRun> {
 	const bank = await banks.get(input.bankId);
 	const cellType = bank.cellTypeId === null ? null : await cellTypes.get(bank.cellTypeId);
 	const phases = completePhases(input.phases);
 	checkKind(input, phases);
-	const inRow = input.kind === 'balance' ? Math.max(1, (await currentPlacements(bank.id)).length) : 1;
+	const inRow = await cellsAtOnce(input, bank);
 	checkLivePlan(phases, limitsOf(bank, cellType, inRow, input.temperatureC ?? null));
 	const { roles, rows } = await chosenInstruments(input, phases);
 	if (rows.some((r) => r.bundled) !== bank.rehearsal)
@@ -116,7 +126,6 @@ export async function planLiveRun(input: LiveRunInput): Promise<LiveRun> {
 				: 'The simulated bench measures no real cell: use it in a rehearsal.'
 		);
 	if (input.cellId) await cells.get(input.cellId);
-	if (input.balanceRunId) await balanceRuns.get(input.balanceRunId);
 	const factor = bank.rehearsal ? (await rehearsalClock(bank.id)).timeFactor : 1;
 	return liveRuns.insert({
 		bankId: bank.id,
