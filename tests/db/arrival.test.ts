@@ -194,3 +194,30 @@ describe('what a row holds as it begins', () => {
 		expect(await low()).toEqual([]);
 	});
 });
+
+describe('a cell that something stops', () => {
+	const leaking = () => make<{ id: number; version: number }>('inspections', { cellId: row[1]!.id, leak: 'bad' });
+	const rowOf = async (chosen: number[] | null = null) => {
+		const state = await balanceFacts(await loadBankPicture(bank.id), chosen);
+		return { row: state.cells.map((c) => c.id), stopped: state.stopped.map((c) => c.id) };
+	};
+	const others = () => row.filter((_, i) => i !== 1).map((c) => c.id);
+
+	it('stands in no row unless somebody puts it there, and that is said', async () => {
+		await leaking();
+		expect(await rowOf()).toEqual({ row: others(), stopped: [] });
+		const all = row.map((c) => c.id);
+		expect(await rowOf(all)).toEqual({ row: all, stopped: [row[1]!.id] });
+	});
+	it('stops a charge it stands in, until it is out of it or resolved', async () => {
+		await make('balance-runs', {
+			...{ bankId: bank.id, supplyA: 10, leadOhm: 0.01, startedAt: TOUCHED, cellIds: row.map((c) => c.id) }
+		});
+		const stops = async () => (await bankVerdicts(bank.id, 'balance')).filter((v) => v.code === 'row-stopped');
+		expect(await stops()).toEqual([]);
+		const seen = await leaking();
+		expect(await stops()).toMatchObject([{ warmth: 'stop', members: [{ id: row[1]!.id }] }]);
+		await change('inspections', seen.id, { version: seen.version, resolved: 'The maker calls it sound.' });
+		expect(await stops()).toEqual([]);
+	});
+});

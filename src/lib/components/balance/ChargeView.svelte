@@ -55,7 +55,11 @@
 			minor: running || ended ? null : `${Math.round(c.socLow * 100)}–${Math.round(c.socHigh * 100)} %`,
 			shade: null,
 			warmth:
-				balance.join && cellsOf(balance.join.verdict).includes(c.id) && !running ? balance.join.verdict.warmth : 'calm',
+				balance.stopped.some((s) => s.id === c.id) && !ended
+					? 'stop'
+					: balance.join && cellsOf(balance.join.verdict).includes(c.id) && !running
+						? balance.join.verdict.warmth
+						: 'calm',
 			mark: c.plusTurned ? 'turned' : null,
 			turned: c.plusTurned
 		}))
@@ -172,6 +176,12 @@
 				label="Cells in the parallel row, rest voltage and bounds of charge on arrival"
 			/>
 			{#if !run || ended}<RowPicker cells={data.mayStand} to="/banks/{bank.id}/balance/charge" />{/if}
+			{#if balance.stopped.length && !run}
+				<p class="sheet p-4" data-warmth="stop">
+					<strong>{balance.stopped.map((c) => c.label).join(', ')} must not be charged with the others.</strong>
+					{balance.stopped.map((c) => c.why).join('. ')}. Leave it out, or say in Receive what became of it.
+				</p>
+			{/if}
 			{#if balance.join && !run && balance.join.verdict.code !== 'join-checked'}
 				<p class="sheet p-4" data-warmth={balance.join.verdict.warmth}>
 					<strong>{balance.join.verdict.title}.</strong>

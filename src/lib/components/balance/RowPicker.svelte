@@ -4,19 +4,21 @@
 	import { parallelBars, cellsJoinedBy } from '$lib/core/balance';
 
 	interface Props {
-		/** Every cell this bank may take, and whether it stands in the row. */
-		cells: readonly { id: number; label: string; placed: boolean; inRow: boolean }[];
+		/** Every cell this bank may take, whether it stands in the row, and whether something stops it. */
+		cells: readonly { id: number; label: string; placed: boolean; inRow: boolean; stopped: boolean }[];
 		/** Where the choice is shown. */
 		to: string;
 	}
 	let { cells, to }: Props = $props();
 	const chosen = $derived(cells.filter((c) => c.inRow).map((c) => c.id));
-	const placed = $derived(cells.filter((c) => c.placed).map((c) => c.id));
+	const sound = $derived(cells.filter((c) => !c.stopped));
+	const placed = $derived(sound.filter((c) => c.placed).map((c) => c.id));
+	const left = $derived(cells.filter((c) => c.stopped && !c.inRow).map((c) => c.label));
 	const show = (ids: readonly number[]) =>
 		goto(`${to}?${ids.map((id) => `cell=${id}`).join('&')}`, { noScroll: true, keepFocus: true, replaceState: true });
 	/** Bars that are there, for both rows of poles; null: enough. */
 	let bars = $state<number | null>(null);
-	const standing = $derived(placed.length ? cells.filter((c) => c.placed) : cells);
+	const standing = $derived(placed.length ? sound.filter((c) => c.placed) : sound);
 	/** What so few bars join at once, one set after the other: as equal as they can be. */
 	const sets = $derived.by(() => {
 		const n = standing.length;
@@ -32,12 +34,17 @@
 <details class="sheet p-3">
 	<summary class="tap flex cursor-pointer flex-wrap items-center gap-3">
 		<strong>{chosen.length} of {cells.length} cells stand in the row</strong>
+		{#if left.length}<span class="ember-text"
+				>{left.join(', ')} left out: something stops {left.length === 1 ? 'it' : 'them'}</span
+			>{/if}
 		<span class="muted">choose others</span>
 	</summary>
 	<form method="GET" action={to} class="grid gap-3 pt-2">
 		<div class="flex flex-wrap items-end gap-2">
-			<button type="button" class="btn tap" onclick={() => show(cells.map((c) => c.id))}>All {cells.length}</button>
-			{#if placed.length && placed.length < cells.length}<button
+			<button type="button" class="btn tap" onclick={() => show(sound.map((c) => c.id))}
+				>All {sound.length}{sound.length < cells.length ? ' that nothing stops' : ''}</button
+			>
+			{#if placed.length && placed.length < sound.length}<button
 					type="button"
 					class="btn tap"
 					onclick={() => show(placed)}>The {placed.length} placed</button

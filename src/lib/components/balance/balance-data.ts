@@ -11,7 +11,14 @@ export interface BalanceData {
 	overview: { bank: PictureBank; cellType: PictureCellType | null };
 	balance: BalanceState;
 	/** Cells that may stand in its row. */
-	mayStand: { id: number; label: string; placed: boolean; inRow: boolean; capacityAh: number | null }[];
+	mayStand: {
+		id: number;
+		label: string;
+		placed: boolean;
+		inRow: boolean;
+		stopped: boolean;
+		capacityAh: number | null;
+	}[];
 	instruments: ShownInstrument[];
 	roomC: number | null;
 	/** Of a rehearsal’s bench; null for a real bank, or while it is off the bench. */

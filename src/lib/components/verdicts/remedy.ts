@@ -20,6 +20,7 @@ const REMEDIES: Record<string, { to: string; text: string }> = {
 	'links-still-on': { to: 'balance/steps', text: 'Write down the readings' },
 	polarity: { to: 'receive', text: 'Record where plus is' },
 	'join-polarity': { to: 'receive', text: 'Record where plus is' },
+	'row-stopped': { to: 'receive', text: 'See what stops it' },
 	'join-unknown': { to: 'receive', text: 'Read these cells' },
 	'join-refused': { to: 'receive', text: 'Read it again' },
 	'fuse-over-cable': { to: 'build/wiring', text: 'Go to fuse and cable' },

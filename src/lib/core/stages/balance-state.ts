@@ -13,7 +13,7 @@ import { LOST_A_DAY, halfWidth } from '../reading';
 import { CRATE_REST_S } from './arrived';
 import type { BankPicture, PictureBalanceRun, PictureCell, PictureReading } from './picture';
 import { bankSubject, concernedCells, isInService, placedCells, readingSd } from './picture-parts';
-import { judgedTrays } from './receive';
+import { judgedTrays, stoppedCells } from './receive';
 import { bankCapacities } from './test';
 import { tellsCharge } from './touches';
 
@@ -43,6 +43,8 @@ export interface EarlierSet {
 
 export interface BalanceState {
 	cells: (BalanceCell & { plusTurned: boolean })[];
+	/** Those of the row that must not be used, and why. */
+	stopped: readonly { id: number; label: string; why: string }[];
 	run: PictureBalanceRun | null;
 	readings: readonly LoggedReading[];
 	supply: { supplyA: number; leadOhm: number; setV: number | null };
@@ -66,13 +68,24 @@ function rowCells(
 	if (run?.cells.length) {
 		const inPlay = new Map(picture.cells.map((c) => [c.id, c]));
 		// A cell that has left the bank stood in the row all the same.
-		return run.cells.map((c) => inPlay.get(c.id) ?? { ...c, plusTurned: false, readings: {}, touches: [] });
+		return run.cells.map(
+			(c) => inPlay.get(c.id) ?? { ...c, plusTurned: false, readings: {}, touches: [], groupId: null }
+		);
 	}
 	const picked = chosen && picture.cells.filter((c) => chosen.includes(c.id));
 	if (picked?.length) return picked;
-	return run ? placedCells(picture) : concernedCells(picture);
+	if (run) return placedCells(picture);
+	const concerned = concernedCells(picture);
+	const sound = concerned.filter((c) => whyStopped(picture, c) === null);
+	return sound.length ? sound : concerned;
 }
-type RowCell = Pick<PictureCell, 'id' | 'label' | 'plusTurned' | 'readings' | 'touches'>;
+
+/** Why a cell must not be charged with others; null: nothing stops it, or it was built in with a reason written down. */
+function whyStopped(picture: BankPicture, { id, groupId }: Pick<PictureCell, 'id' | 'groupId'>): string | null {
+	const battery = picture.batteries.find((b) => b.groups.some((g) => g.id === groupId));
+	return battery?.builtDespite ? null : (stoppedCells(picture).get(id)?.join('; ') ?? null);
+}
+type RowCell = Pick<PictureCell, 'id' | 'label' | 'plusTurned' | 'readings' | 'touches' | 'groupId'>;
 
 /** The rest voltage that tells a cell's charge as the row begins: when it was begun, else now; null: none does. */
 function tellingRest(cell: RowCell, run: PictureBalanceRun | null, nowIso: string): PictureReading | null {
@@ -199,7 +212,8 @@ export function balanceState(
 	const latest = picture.balanceRun;
 	const planned = chosen?.length && (latest === null || latest.endedAt !== null);
 	const run = planned ? null : latest;
-	const cells = balanceCells(picture, rowCells(picture, run, chosen), run, nowIso);
+	const row = rowCells(picture, run, chosen);
+	const cells = balanceCells(picture, row, run, nowIso);
 	const supply = run ? { supplyA: run.supplyA, leadOhm: run.leadOhm, setV: run.setV } : ASSUMED_SUPPLY;
 	const { plan, noPlan } = planFor(picture, cells, supply);
 	const inRow = new Set(cells.map((c) => c.id));
@@ -207,6 +221,10 @@ export function balanceState(
 	const inSets = new Set(earlier.flatMap((e) => e.cells.map((c) => c.id)));
 	return {
 		cells,
+		stopped: row.flatMap((c) => {
+			const why = whyStopped(picture, c);
+			return why === null ? [] : [{ id: c.id, label: c.label, why }];
+		}),
 		run,
 		readings: run ? readings : [],
 		supply,

@@ -56,10 +56,15 @@ export function judgeBalanceStage(picture: BankPicture, state: BalanceState): St
 		missed.length && !isInService(picture)
 			? [say('balance-misses', 'look', subject, { cells: missed.length, of }, missed.map(cellSubject))]
 			: [];
+	const { stopped, run } = state;
+	const stops =
+		stopped.length && run && run.endedAt === null && !isInService(picture)
+			? [say('row-stopped', 'stop', subject, { why: stopped.map((c) => c.why) }, stopped.map(cellSubject))]
+			: [];
 	const steps = methodState(picture);
 	const { verdicts } = chargeJudgement(picture, state, done);
 	const joined = isCharging(state.run) || !done ? joinedVerdicts(picture.cells) : [];
-	return { verdicts: [...(steps?.verdicts ?? []), ...misses, ...joined, ...verdicts], done };
+	return { verdicts: [...stops, ...(steps?.verdicts ?? []), ...misses, ...joined, ...verdicts], done };
 }
 
 /** Leads of a quarter save so many hours of the same charge; null where they were not read, or no such charge ends. */

@@ -42,6 +42,7 @@ export {
 	deliveryTrays,
 	judgedTrays,
 	judgeReceiveStage,
+	stoppedCells,
 	type DeliveryTray,
 	type JudgedTray
 } from './receive';

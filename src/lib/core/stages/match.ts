@@ -10,11 +10,11 @@ import {
 	type MatchCell,
 	type Refusal
 } from '../matching';
-import { cellSubject, cellsOf, say, type Verdict } from '../verdicts';
+import { cellSubject, say, type Verdict } from '../verdicts';
 import { oncePerPicture } from './once-per-picture';
 import type { BankPicture } from './picture';
 import { bankSubject, batterySubject, concernedCells, isInService, placedCells, wantedCells } from './picture-parts';
-import { judgedTrays } from './receive';
+import { judgedTrays, stoppedCells } from './receive';
 import type { StageJudgement } from './stage-judgement';
 import { bankCapacities, type CellCapacity } from './test';
 
@@ -129,9 +129,7 @@ function placedGroups({ batteries }: BankPicture, capacities: readonly CellCapac
 /** Why these groups should not be built in series, by all that is known of their cells. @param groups cell ids, any order */
 export function buildRefusals(picture: BankPicture, groups: readonly (readonly number[])[]): Refusal[] {
 	const byCell = new Map(bankCapacities(picture).map((c) => [c.cell.id, c]));
-	const stopped = new Set(
-		judgedTrays(picture).flatMap((t) => t.verdicts.filter((v) => v.warmth === 'stop').flatMap(cellsOf))
-	);
+	const stopped = stoppedCells(picture);
 	const deliveries = new Map(picture.deliveries.map((d) => [d.id, d]));
 	const buildable = (id: number): BuildableCell[] => {
 		const own = byCell.get(id);

@@ -1,4 +1,4 @@
-import { group } from 'd3-array';
+import { group, rollup } from 'd3-array';
 import type { SocBounds } from '../chemistry';
 import { claimOf, judgeClaim, type ClaimTerms, type ClaimedCell } from '../claim';
 import type { RestRead } from '../forecast';
@@ -42,6 +42,16 @@ export const judgedTrays = oncePerPicture((picture): JudgedTray[] =>
 		...judgeTray(picture, tray, deliverySubject(tray.delivery))
 	}))
 );
+
+/** Cells that must not be used, and why: titles of what stops them. */
+export const stoppedCells = oncePerPicture((picture): ReadonlyMap<number, string[]> => {
+	const stops = judgedTrays(picture).flatMap((t) => t.verdicts.filter((v) => v.warmth === 'stop'));
+	return rollup(
+		stops.flatMap((v) => cellsOf(v).map((id) => ({ id, title: v.title }))),
+		(own) => own.map((s) => s.title),
+		(s) => s.id
+	);
+});
 
 function judgeTray(picture: BankPicture, { delivery, cells }: DeliveryTray, subject: Subject) {
 	const { bank, cellType } = picture;

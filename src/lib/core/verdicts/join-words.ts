@@ -17,6 +17,8 @@ interface PeakFacts {
 export interface JoinFacts {
 	/** Cells without a rest voltage since they were last charged or discharged; members are those cells. */
 	'join-unknown': { unread: number; of: number; cRate: number };
+	/** Cells of a row that must not be used; members are those cells. */
+	'row-stopped': { why: readonly string[] };
 	/** Cells that read negative and are not recorded as turned; members are those cells. */
 	'join-polarity': { cells: number };
 	/** Batteries of unlike numbers of cells in series. */
@@ -47,6 +49,13 @@ export const JOIN_WORDS: Words<JoinFacts> = {
 		doubt: null,
 		rule: joinRule(cRate),
 		next: `Read ${members[0]?.label ?? 'them'} with your meter.`
+	}),
+	'row-stopped': ({ facts: { why }, members }) => ({
+		title: `${members.map((m) => m.label).join(', ')} must not be charged with the others`,
+		finding: `${why.join('. ')}.`,
+		doubt: null,
+		rule: 'A cell that something stops is joined to no other.',
+		next: `Switch the supply off, and take ${members.length === 1 ? 'it' : 'them'} out of the row; or say in Receive what became of it.`
 	}),
 	'join-polarity': ({ members }) => ({
 		title: `${members.map((m) => m.label).join(', ')}: joined by the print this is a short circuit`,

@@ -14,6 +14,7 @@ import {
 	proveState,
 	type CellCapacity,
 	type DeliveryTray,
+	stoppedCells,
 	type BankPicture
 } from '$lib/core/stages';
 import { cellsOf, type StageVerdict } from '$lib/core/verdicts';
@@ -170,12 +171,16 @@ export const balancePage = (bankId: number, chosen: readonly number[] = []) =>
 			const inRow = new Set(balance.cells.map((c) => c.id));
 			const stops = (await bankVerdicts(bankId, 'receive')).filter((v) => v.warmth === 'stop' && !v.setApart);
 			const stopped = new Set(stops.flatMap(cellsOf));
+			const outOfUse = stoppedCells(picture);
 			const capacities = new Map(bankCapacities(picture).map((c) => [c.cell.id, c.capacityAh]));
 			return {
 				balance,
 				mayStand: picture.cells.map(({ id, label, groupId }) => {
 					const placed = groupId !== null;
-					return { id, label, placed, inRow: inRow.has(id), capacityAh: capacities.get(id) ?? null };
+					return {
+						...{ id, label, placed, inRow: inRow.has(id), stopped: outOfUse.has(id) },
+						capacityAh: capacities.get(id) ?? null
+					};
 				}),
 				instruments: await instrumentChoices(),
 				roomC: await roomTemperatureC(bankId),
