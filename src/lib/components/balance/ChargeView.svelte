@@ -8,6 +8,7 @@
 	import AfterCharge from '$lib/components/balance/AfterCharge.svelte';
 	import ChargeLog, { type NewReading } from '$lib/components/balance/ChargeLog.svelte';
 	import PlanFigures from '$lib/components/balance/PlanFigures.svelte';
+	import RowWarnings from '$lib/components/balance/RowWarnings.svelte';
 	import RowPicker from '$lib/components/balance/RowPicker.svelte';
 	import BalanceQuestion from '$lib/components/balance/BalanceQuestion.svelte';
 	import { BALANCE_CHECKLIST } from '$lib/components/balance/checklist';
@@ -176,19 +177,7 @@
 				label="Cells in the parallel row, rest voltage and bounds of charge on arrival"
 			/>
 			{#if !run || ended}<RowPicker cells={data.mayStand} to="/banks/{bank.id}/balance/charge" />{/if}
-			{#if balance.stopped.length && !run}
-				<p class="sheet p-4" data-warmth="stop">
-					<strong>{balance.stopped.map((c) => c.label).join(', ')} must not be charged with the others.</strong>
-					{balance.stopped.map((c) => c.why).join('. ')}. Leave it out, or say in Receive what became of it.
-				</p>
-			{/if}
-			{#if balance.join && !run && balance.join.verdict.code !== 'join-checked'}
-				<p class="sheet p-4" data-warmth={balance.join.verdict.warmth}>
-					<strong>{balance.join.verdict.title}.</strong>
-					{balance.join.verdict.finding}
-					{balance.join.verdict.next ?? ''}
-				</p>
-			{/if}
+			{#if !run}<RowWarnings {balance} />{/if}
 			{#if proved}
 				<AfterCharge bankId={bank.id} />
 			{:else if !ended}

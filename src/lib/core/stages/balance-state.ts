@@ -87,12 +87,18 @@ function whyStopped(picture: BankPicture, { id, groupId }: Pick<PictureCell, 'id
 }
 type RowCell = Pick<PictureCell, 'id' | 'label' | 'plusTurned' | 'readings' | 'touches' | 'groupId'>;
 
-/** The rest voltage that tells a cell's charge as the row begins: when it was begun, else now; null: none does. */
-function tellingRest(cell: RowCell, run: PictureBalanceRun | null, nowIso: string): PictureReading | null {
+/** The rest voltage that tells a cell's charge as the row begins: when it was begun, else from now on; null: none does. */
+function tellingRest(
+	{ bank }: BankPicture,
+	cell: RowCell,
+	run: PictureBalanceRun | null,
+	nowIso: string
+): PictureReading | null {
 	if (run?.startedAt && run.cells.length) return run.cells.find((c) => c.id === cell.id)?.rest ?? null;
 	const reading = cell.readings.restVoltage;
-	const tells = reading && tellsCharge(reading.takenAt, cell.touches, run?.startedAt ?? nowIso, run?.id ?? null);
-	return tells ? reading : null;
+	// Only of a bank at work it matters how long ago that was; the bench of a rehearsal has a clock of its own.
+	const at = run?.startedAt ?? (bank.inServiceOn ? nowIso : null);
+	return reading && tellsCharge(reading.takenAt, cell.touches, at, run?.id ?? null) ? reading : null;
 }
 
 const DAY_MS = 86_400_000;
@@ -110,7 +116,7 @@ function balanceCells(
 	const beginMs = Date.parse(run?.startedAt ?? nowIso);
 	return row.map((cell) => {
 		const { id, label, plusTurned, readings } = cell;
-		const rest = tellingRest(cell, run, nowIso);
+		const rest = tellingRest(picture, cell, run, nowIso);
 		// Its tray knows whether it was read along a string.
 		const bounds =
 			rest &&

@@ -17,8 +17,10 @@ const TOUCHES = `
 	select cell_id, refilled_at, refilled_at, null, 0
 		from storage_tests where deleted_at is null and refilled_at is not null and cell_id in (:ids)
 	union all
-	select cell_id, started_at, ended_at, null, 0
-		from live_runs where deleted_at is null and kind <> 'watch' and started_at is not null and cell_id in (:ids)
+	-- A rehearsal reads by the clock of its bench, and follows by ours: what it followed is told by the run it became.
+	select l.cell_id, l.started_at, l.ended_at, null, 0
+		from live_runs l join banks k on k.id = l.bank_id and not k.rehearsal
+		where l.deleted_at is null and l.kind <> 'watch' and l.started_at is not null and l.cell_id in (:ids)
 	union all
 	select s.cell_id, r.started_at, r.ended_at, r.id, 0
 		from balance_cells s join balance_runs r on r.id = s.balance_run_id
