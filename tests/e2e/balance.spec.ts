@@ -81,3 +81,29 @@ test('bars that are short make sets, as equal as they can be', async ({ page }) 
 	await page.getByLabel('Bars there are').fill('14');
 	await expect(sets).toHaveCount(0);
 });
+
+test('a cell that leaks is left out of the row; put there all the same it is said, and it stops the charge', async ({
+	page
+}) => {
+	const made = await page.request.post('/api/v1/banks', {
+		data: { name: 'One leaks', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1 }
+	});
+	const bank = (await made.json()) as { id: number };
+	const box = { bankId: bank.id, name: 'Box', receivedOn: '2026-11-01', cellCount: 4, labelPrefix: 'L' };
+	const delivery = (await (await page.request.post('/api/v1/deliveries', { data: box })).json()) as { id: number };
+	const { items } = (await (await page.request.get(`/api/v1/cells?deliveryId=${delivery.id}`)).json()) as {
+		items: { id: number }[];
+	};
+	await page.request.post('/api/v1/inspections', { data: { cellId: items[1]!.id, leak: 'bad' } });
+	await page.goto(`/banks/${bank.id}/balance/charge`);
+	const row = page.locator('summary').filter({ hasText: 'stand in the row' });
+	await expect(row).toContainText('3 of 4 cells stand in the row L-02 left out: something stops it');
+	await row.click();
+	await page.getByRole('checkbox', { name: 'L-02' }).check();
+	await expect(row).toContainText('4 of 4 cells stand in the row');
+	await expect(page.getByText('L-02 must not be charged with the others.')).toBeVisible();
+	await page.getByRole('button', { name: 'Plan this balance' }).click();
+	const verdicts = page.getByRole('complementary');
+	await expect(verdicts.getByRole('heading', { name: 'L-02 must not be charged with the others' })).toBeVisible();
+	await expect(verdicts.getByRole('link', { name: 'See what stops it' })).toBeVisible();
+});
