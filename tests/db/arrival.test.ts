@@ -106,6 +106,22 @@ describe('how a cell came', () => {
 			}
 		],
 		[
+			'its battery was checked as a whole',
+			async () => {
+				await placed(PLACED);
+				await make('service-checks', {
+					...{ bankId: bank.id, checkedAt: TOUCHED, context: 'rest', currentA: 0, groupVoltagesV: [3.3, 3.3, 3.3, 3.3] }
+				});
+			}
+		],
+		[
+			'its battery was tested as a whole',
+			async () => {
+				await placed(PLACED);
+				await make('capacity-tests', { bankId: bank.id, testedAt: TOUCHED, capacityAh: 100, sdAh: 1 });
+			}
+		],
+		[
 			'it came into a bank at work',
 			async () => {
 				await change('banks', bank.id, { version: bank.version, inServiceOn: '2024-05-01T00:00:00Z' });

@@ -18,9 +18,9 @@
 	const bank = $derived(data.overview.bank);
 	const cells = $derived(data.balance.cells);
 	const mean = (list: readonly number[]) => (list.length ? list.reduce((a, b) => a + b, 0) / list.length : null);
-	/** A crate comes at about a third. */
-	const low = $derived(mean(cells.map((c) => c.socLow)) ?? 0.2);
-	const high = $derived(Math.min(0.95, mean(cells.map((c) => c.socHigh)) ?? 0.6));
+	/** A crate comes at about a third; a full row still takes its taper. */
+	const high = $derived(Math.min(0.95, mean(cells.map((c) => c.socHigh)) ?? 0.5));
+	const low = $derived(Math.min(high, mean(cells.map((c) => c.socLow)) ?? 0.2));
 	const inAll = $derived(Math.max(1, cells.length || bank.series * bank.parallel));
 	// svelte-ignore state_referenced_locally
 	let at = $state({

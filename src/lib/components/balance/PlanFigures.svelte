@@ -52,7 +52,7 @@
 </dl>
 <p class="-mt-2 text-[0.95rem] muted">
 	{unread
-		? `Of ${unread} of ${cells.length} cells nothing tells the charge: read each at rest, and the bounds come closer.`
+		? `Of ${unread} of ${cells.length} cells nothing tells the charge they begin with${open ? ': read each at rest, and the bounds come closer' : ''}.`
 		: 'The bounds are wide because rest voltage on the plateau hides the charge.'}
 	At {plan.setA.toFixed(0)} A the leads take
 	{(plan.leadDropV * 1000).toFixed(0)} mV. Done when the current stays below {plan.tailA.toFixed(1)} A.

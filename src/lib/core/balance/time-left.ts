@@ -2,7 +2,7 @@ import { CoreError } from '../shared';
 import { estimateTopCharge, type ParallelCharge } from './top-charge';
 
 /** What is to be delivered is reckoned from rated capacities; these are off by so much of the row, and a counter by so much of what it counted (default). */
-const DOUBT = { rowShare: { low: 0, high: 0.01 }, counted: 0.02 };
+const DOUBT = { rowShare: 0.01, counted: 0.02 };
 /** Leads are known to so much, and the estimate’s own law of the current (default). */
 const LEADS = 0.05;
 const LAW = 0.01;
@@ -24,8 +24,8 @@ export function secondsToTail(
 ): { low: number; high: number } | null {
 	const { totalAh, leadOhm } = charge;
 	const from = (missingAh: number) => 1 - Math.min(totalAh, Math.max(0, missingAh)) / totalAh;
-	const least = toDeliverAh.low - deliveredAh * (1 + DOUBT.counted) - DOUBT.rowShare.low * totalAh;
-	const most = Math.max(0, toDeliverAh.high - deliveredAh * (1 - DOUBT.counted)) + DOUBT.rowShare.high * totalAh;
+	const least = toDeliverAh.low - deliveredAh * (1 + DOUBT.counted);
+	const most = Math.max(0, toDeliverAh.high - deliveredAh * (1 - DOUBT.counted)) + DOUBT.rowShare * totalAh;
 	try {
 		const { durationS: low } = estimateTopCharge({ ...charge, leadOhm: (1 - LEADS) * leadOhm }, from(least));
 		const { durationS: high } = estimateTopCharge({ ...charge, leadOhm: (1 + LEADS) * leadOhm }, from(most));

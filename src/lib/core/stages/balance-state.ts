@@ -89,7 +89,7 @@ type RowCell = Pick<PictureCell, 'id' | 'label' | 'plusTurned' | 'readings' | 't
 
 /** The rest voltage that tells a cell's charge as the row begins: when it was begun, else from now on; null: none does. */
 function tellingRest(
-	{ bank }: BankPicture,
+	picture: BankPicture,
 	cell: RowCell,
 	run: PictureBalanceRun | null,
 	nowIso: string
@@ -97,7 +97,7 @@ function tellingRest(
 	if (run?.startedAt && run.cells.length) return run.cells.find((c) => c.id === cell.id)?.rest ?? null;
 	const reading = cell.readings.restVoltage;
 	// Only of a bank at work it matters how long ago that was; the bench of a rehearsal has a clock of its own.
-	const at = run?.startedAt ?? (bank.inServiceOn ? nowIso : null);
+	const at = run?.startedAt ?? (isInService(picture) ? nowIso : null);
 	return reading && tellsCharge(reading.takenAt, cell.touches, at, run?.id ?? null) ? reading : null;
 }
 

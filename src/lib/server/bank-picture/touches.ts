@@ -43,6 +43,21 @@ const TOUCHES = `
 		join \`groups\` g on g.id = p.group_id join batteries b on b.id = g.battery_id join banks k on k.id = b.bank_id
 		where p.deleted_at is null and k.in_service_on is not null and p.cell_id in (:ids)
 			and (p.removed_at is null or p.removed_at > k.in_service_on)
+	union all
+	-- Checked or tested as a whole it was at work, whether or not anybody said since when: from the first time to the last.
+	select p.cell_id, min(s.checked_at), max(s.checked_at), null, 1
+		from placements p join \`groups\` g on g.id = p.group_id join batteries b on b.id = g.battery_id
+		join service_checks s on s.bank_id = b.bank_id and s.deleted_at is null
+		where p.deleted_at is null and p.cell_id in (:ids) and s.checked_at >= p.placed_at
+			and (p.removed_at is null or s.checked_at < p.removed_at)
+		group by p.cell_id
+	union all
+	select p.cell_id, min(t.tested_at), max(t.tested_at), null, 1
+		from placements p join \`groups\` g on g.id = p.group_id join batteries b on b.id = g.battery_id
+		join capacity_tests t on t.bank_id = b.bank_id and t.deleted_at is null
+		where p.deleted_at is null and p.cell_id in (:ids) and t.tested_at >= p.placed_at
+			and (p.removed_at is null or t.tested_at < p.removed_at)
+		group by p.cell_id
 	order by 2`;
 
 /** What changed the charge of each cell, first first; a cell that is as it came has no entry. */
