@@ -23,8 +23,13 @@
 	let { instruments, rehearsal, bankId, ready, temperatureUnit, roomTemperature, onfollow }: Props = $props();
 	const supplies = $derived(fitting(instruments, 'supply', rehearsal));
 	const meters = $derived(fitting(instruments, 'voltmeter', rehearsal));
+	const shunts = $derived(fitting(instruments, 'shunt', rehearsal));
 	// svelte-ignore state_referenced_locally
-	let chosen = $state({ supply: supplies[0]?.id ?? null, voltmeter: meters[0]?.id ?? null });
+	let chosen = $state({
+		supply: supplies[0]?.id ?? null,
+		voltmeter: meters[0]?.id ?? null,
+		shunt: null as number | null
+	});
 	let intervalMs = $state<number | null>(null);
 	// svelte-ignore state_referenced_locally
 	let temperature = $state<number | null>(roomTemperature);
@@ -39,6 +44,12 @@
 			bind:value={chosen.voltmeter}
 			none="none: I read it myself"
 		/>
+		{#if shunts.length}<InstrumentSelect
+				label="Shunt in the same circuit"
+				instruments={shunts}
+				bind:value={chosen.shunt}
+				none="none"
+			/>{/if}
 		<Field label="The cells are at" unit={temperatureUnit} type="number" bind:value={temperature} />
 		<IntervalField {rehearsal} bind:intervalMs usualS={1} />
 	</div>

@@ -56,11 +56,13 @@
 	const supplies = $derived(fitting(instruments, 'supply', rehearsal));
 	const loads = $derived(fitting(instruments, 'load', rehearsal));
 	const meters = $derived(fitting(instruments, 'voltmeter', rehearsal));
+	const shunts = $derived(fitting(instruments, 'shunt', rehearsal));
 	// svelte-ignore state_referenced_locally
 	let chosen = $state({
 		supply: supplies[0]?.id ?? null,
 		load: loads[0]?.id ?? null,
-		voltmeter: meters[0]?.id ?? null
+		voltmeter: meters[0]?.id ?? null,
+		shunt: null as number | null
 	});
 	let intervalMs = $state<number | null>(null);
 	const round = (amperes: number) => Number(amperes.toPrecision(2));
@@ -158,6 +160,12 @@
 			/>
 			<InstrumentSelect label="Discharge with" instruments={loads} bind:value={chosen.load} />
 			<InstrumentSelect label="Meter at the terminals" instruments={meters} bind:value={chosen.voltmeter} none="none" />
+			{#if shunts.length && !rehearsal}<InstrumentSelect
+					label="Shunt in the same circuit"
+					instruments={shunts}
+					bind:value={chosen.shunt}
+					none="none"
+				/>{/if}
 		</div>
 		<div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
 			{#if chosen.supply}

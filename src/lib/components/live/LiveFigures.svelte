@@ -1,7 +1,8 @@
 <script lang="ts">
 	import type { Duration } from '$lib/core/live-run';
 	import { formatDateTime, formatDuration, formatNumber, type Settings } from '$lib/core/units';
-	import type { ShownLive } from './live-words';
+	import { currentsTold } from '$lib/core/live-run';
+	import { isCurrent, type ShownLive } from './live-words';
 
 	interface Props {
 		view: ShownLive;
@@ -12,6 +13,15 @@
 	let { view, lineOpen, dateStyle }: Props = $props();
 	const sums = $derived(view.sums[view.phase] ?? view.sums.at(-1) ?? null);
 	const volts = $derived(view.last?.cellV ?? view.last?.voltageV ?? null);
+	/** What was read last is not what is: it is shown as such, and no current is told. */
+	const current = $derived(isCurrent(view, lineOpen));
+	/** What each instrument says of the one current, where more than one does. */
+	const told = $derived.by(() => {
+		const phase = view.phases[view.phase];
+		if (!current || !phase || !view.last) return [];
+		const all = currentsTold(phase, { ...view.last, outputOn: null, cutOff: false });
+		return (view.last.alsoRead?.length ?? 0) > 0 ? all : [];
+	});
 	const isLast = $derived(view.phase === view.phases.length - 1);
 	const span = ({ low, high }: Duration) =>
 		formatDuration(low) === formatDuration(high)
@@ -23,12 +33,18 @@
 <section class="sheet p-4" aria-label="Now">
 	<dl class="grid grid-cols-2 gap-x-4 gap-y-3 sm:grid-cols-4">
 		<div>
-			<dt class="text-sm muted">{view.last?.cellV != null ? 'At the terminals' : 'Voltage'}</dt>
-			<dd class="figure text-3xl font-semibold">{formatNumber(volts, 3)}<span class="unit">V</span></dd>
+			<dt class="text-sm muted">
+				{view.last?.cellV != null ? 'At the terminals' : 'Voltage'}{view.last && !current ? ', last read' : ''}
+			</dt>
+			<dd class="figure text-3xl font-semibold" class:muted={!current}>
+				{formatNumber(volts, 3)}<span class="unit">V</span>
+			</dd>
 		</div>
 		<div>
 			<dt class="text-sm muted">Current</dt>
-			<dd class="figure text-3xl font-semibold">{formatNumber(view.last?.currentA, 2)}<span class="unit">A</span></dd>
+			<dd class="figure text-3xl font-semibold" class:muted={!current}>
+				{current ? formatNumber(view.last?.currentA, 2) : '–'}<span class="unit">A</span>
+			</dd>
 		</div>
 		<div>
 			<dt class="text-sm muted">{sums && sums.ah < 0 ? 'Taken out' : 'Moved'}</dt>
@@ -43,6 +59,12 @@
 			</dd>
 		</div>
 	</dl>
+	{#if told.length}
+		<p class="mt-3 figure text-[0.95rem]">
+			<span class="muted">Current by each:</span>
+			{told.map((t) => `${t.name === 'bms' ? 'BMS' : t.name} ${t.currentA.toFixed(1)} A`).join(' · ')}
+		</p>
+	{/if}
 	<div class="mt-3 flex flex-wrap gap-x-5 text-[0.95rem]" role="status">
 		<span class="font-semibold" class:ember-text={view.state === 'waiting'}>{STATES[view.state]}</span>
 		{#if view.last}<span class="muted"

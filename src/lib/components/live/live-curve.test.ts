@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { LiveSampleShown } from '$lib/client/live-line';
-import { keptSamples, liveCurve } from './live-curve';
+import { gapEnds, keptSamples, liveCurve } from './live-curve';
 
 const HOUR_MS = 3_600_000;
 const sample = (hour: number, more: Partial<LiveSampleShown> = {}): LiveSampleShown => ({
@@ -25,6 +25,20 @@ describe('the curve of a live run', () => {
 		expect(liveCurve(samples, [sample(4).atMs]).volts).toEqual([3.2, 3.2, null, 3.2, 3.2]);
 		expect(liveCurve(samples, [sample(0).atMs]).volts).toEqual([3.2, 3.2, 3.2, 3.2]);
 		expect(liveCurve(samples, [sample(4).atMs, sample(3).atMs]).volts).toHaveLength(5);
+	});
+	it('breaks after a pause, though it counts no gap', () => {
+		const at = (hour: number) => new Date(sample(hour).atMs).toISOString();
+		const ends = gapEnds([
+			{ kind: 'paused', happenedAt: at(1) },
+			{ kind: 'gap', happenedAt: at(6) },
+			{ kind: 'done', happenedAt: at(7) }
+		]);
+		expect(
+			liveCurve(
+				[0, 1, 4, 5, 6, 7].map((h) => sample(h)),
+				ends
+			).volts
+		).toEqual([3.2, 3.2, null, 3.2, 3.2, null, 3.2, 3.2]);
 	});
 	it('draws no voltage where nobody measured one, rather than nought', () =>
 		expect(liveCurve([sample(0, { voltageV: null }), sample(1)], []).volts).toEqual([null, 3.2]));

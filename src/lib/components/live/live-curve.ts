@@ -24,6 +24,20 @@ const thinnedTo = (samples: readonly LiveSampleShown[], points: number): LiveSam
 export const keptSamples = (samples: LiveSampleShown[]): LiveSampleShown[] =>
 	samples.length <= MOST_KEPT ? samples : thinnedTo(samples, MOST_KEPT / 2);
 
+/** After each of these nothing was read for a while, though no gap is counted. */
+const BREAKS = ['paused', 'dead-man', 'no-database', 'output-lost', 'over-voltage', 'not-as-set', 'restart'];
+
+/** First moments after gaps, by what happened in a run; ms since 1970. */
+export const gapEnds = (events: readonly { kind: string; happenedAt: string }[]): number[] =>
+	events.flatMap(({ kind, happenedAt }) =>
+		kind === 'gap'
+			? [Date.parse(happenedAt)]
+			: // These bear the time of the last sample before.
+				BREAKS.includes(kind)
+				? [Date.parse(happenedAt) + 1]
+				: []
+	);
+
 export interface LiveCurve {
 	/** Since the first sample. */
 	hours: number[];

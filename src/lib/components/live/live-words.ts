@@ -20,7 +20,14 @@ export interface ShownLive {
 	phase: number;
 	phases: LivePhase[];
 	sums: { startedMs: number; endedMs: number | null; ah: number; wh: number; gapS: number; gapAh: number }[];
-	last: { atMs: number; voltageV: number | null; currentA: number; cellV: number | null } | null;
+	last: {
+		atMs: number;
+		voltageV: number | null;
+		currentA: number;
+		cellV: number | null;
+		displayA?: number;
+		alsoRead?: { name: string; currentA: number }[];
+	} | null;
 	remainingS: Duration | null;
 	toEndS: Duration | null;
 	expectedAh: number | null;
@@ -44,11 +51,12 @@ export function phaseWords(phase: LivePhase): string {
 }
 
 /** The run has stopped, or an output may be on that should not be. */
-const HOT = ['dead-man', 'output-lost', 'over-voltage', 'output', 'restart'];
+const HOT = ['dead-man', 'output-lost', 'over-voltage', 'not-as-set', 'output', 'restart'];
 
 const TITLES: Record<string, string> = {
 	done: 'It is done',
 	bms: 'The BMS has cut off',
+	'currents-apart': 'The instruments disagree about the current',
 	'probes-off': 'The probes have slipped',
 	'no-result': 'Its result could not be entered'
 };
@@ -73,13 +81,62 @@ function asked(kind: string): Pick<ShownVerdict, 'warmth' | 'title' | 'rule' | '
 	return { warmth: 'look', title: TITLES[kind] ?? 'You will be needed soon', rule, next: null };
 }
 
-/** What a live run asks of a person, and what should be known of it, as verdicts. */
-export function liveVerdicts(view: ShownLive): ShownVerdict[] {
+/** The instrument has not been heard since the last sample: what is shown is what it read then. */
+export const isSilent = (view: ShownLive): boolean =>
+	view.state === 'running' &&
+	view.events.some((e) => e.kind === 'silent' && Date.parse(e.happenedAt) >= (view.last?.atMs ?? 0));
+
+/** Whether the figures of the last sample still hold: the run goes, its instrument answers, and the page hears of it. */
+export const isCurrent = (view: ShownLive, lineOpen: boolean): boolean =>
+	view.state === 'running' && lineOpen && !isSilent(view);
+
+/** How a phase stands: only one that ran to its end is done. */
+export function phaseState(view: ShownLive, index: number): 'done' | 'running' | 'paused' | 'stopped' | 'ahead' {
+	const sums = view.sums[index];
+	if (sums && sums.endedMs !== null) return 'done';
+	if (view.state === 'ended') return sums ? 'stopped' : 'ahead';
+	if (index !== view.phase) return 'ahead';
+	return view.state === 'running' ? 'running' : sums ? 'paused' : 'ahead';
+}
+
+function unheard(view: ShownLive, lineOpen: boolean): ShownVerdict[] {
+	const rule = 'An instrument that does not answer for two seconds is silent.';
+	if (view.state !== 'running') return [];
+	if (isSilent(view))
+		return [
+			{
+				code: 'live-silent',
+				warmth: 'look',
+				title: 'The instrument does not answer',
+				finding: `The figures are those of the last sample. ${view.events.find((e) => e.kind === 'silent')!.message}`,
+				doubt: null,
+				rule,
+				next: 'Check its cable and power. Its output will be switched off if no sample comes; if you stand beside it, look at the cells.'
+			}
+		];
+	return lineOpen
+		? []
+		: [
+				{
+					code: 'live-no-line',
+					warmth: 'look',
+					title: 'This page does not hear from the server',
+					finding: 'The figures are those of the last message. The run goes on at the server, or has stopped with it.',
+					doubt: null,
+					rule: 'The page tries again by itself.',
+					next: 'If the server is off, switch the output off at the instrument.'
+				}
+			];
+}
+
+/** What a live run asks of a person, and what should be known of it, as verdicts. @param lineOpen the page hears from the server */
+export function liveVerdicts(view: ShownLive, lineOpen = true): ShownVerdict[] {
 	const gapS = view.sums.reduce((sum, s) => sum + s.gapS, 0);
 	const gapAh = view.sums.reduce((sum, s) => sum + Math.abs(s.gapAh), 0);
 	const verdicts = view.events
 		.filter((e) => e.needsPerson && !e.seenAt)
 		.map((e): ShownVerdict => ({ code: `live-${e.kind}`, ...asked(e.kind), finding: e.message, doubt: null }));
+	verdicts.push(...unheard(view, lineOpen));
 	if (gapS > 0)
 		verdicts.push({
 			code: 'live-gap',
@@ -99,12 +156,16 @@ export function liveVerdicts(view: ShownLive): ShownVerdict[] {
 					? 'It runs; nothing needs you'
 					: view.state === 'planned'
 						? 'Nothing is switched on yet'
-						: 'Ended',
+						: view.state === 'waiting'
+							? 'The output is off until you let it go on'
+							: 'Ended',
 			finding:
 				view.endedBy ??
 				(view.state === 'planned'
 					? 'The values are shown once more before anything is set.'
-					: 'Samples come and are stored as they come.'),
+					: view.state === 'waiting'
+						? 'What it has counted is saved.'
+						: 'Samples come and are stored as they come.'),
 			doubt: null,
 			rule: 'Every sample shown here is already stored.',
 			next: null

@@ -62,10 +62,32 @@ describe('a run that is followed', () => {
 			['keep-sample', 'store']
 		]);
 	});
-	it('passes a sample over that is not later, but has heard the instrument', () => {
-		const { state, asked } = after([sampled(1), { ...sampled(1), nowMs: NOW + 9000 } as FollowEvent]);
-		expect(asked[1]).toEqual(['store']);
-		expect(state.heardMs).toBe(NOW + 9000);
+	it('does not take an answer whose clock stands still for a sample: the dead man’s time runs on', () => {
+		const again = (s: number) => ({ ...sampled(1), nowMs: NOW + s * 1000 }) as FollowEvent;
+		const { state, asked, told } = after([
+			sampled(1),
+			again(4),
+			again(9),
+			again(12),
+			{ ...allOff, nowMs: NOW + 12_000 }
+		]);
+		expect(asked.slice(1)).toEqual([['tell silent', 'store'], [], ['outputs-off'], ['tell dead-man', 'store']]);
+		expect(told[0]).toContain('clock stands still');
+		expect(state).toMatchObject({ mode: 'waiting', heardMs: NOW + 1000 });
+	});
+	it('goes on after the instrument’s clock has stepped back: each sample is kept, and the end is seen', () => {
+		const back = (s: number, more: Partial<LiveSample> = {}): FollowEvent =>
+			({ ...sampled(s, more), sample: sample(s - 500, more), nowMs: NOW + s * 1000 }) as FollowEvent;
+		const { asked, state } = after([sampled(1), back(2), back(3), back(4, fullCell)]);
+		expect(asked.map((a) => a[0])).toEqual(['keep-sample', 'keep-sample', 'keep-sample', 'keep-sample']);
+		expect(asked[1]).toEqual(['keep-sample', 'tell clock', 'tell gap', 'store']);
+		expect(asked.at(-1)).toContain('outputs-off');
+		expect(state.progress.phase).toBe(1);
+	});
+	it('switches off what does not report its setting back', () => {
+		const at = after([sampled(1), sampled(2, { setTo: { voltageV: 14.6, currentA: 20 } }), allOff]);
+		expect(at.asked.slice(1)).toEqual([['keep-sample', 'tell not-as-set', 'outputs-off'], ['store']]);
+		expect(at.state.mode).toBe('waiting');
 	});
 	it('switches everything off between two phases, and drives the next only when all is off', () => {
 		const { state, asked } = after([sampled(1), sampled(2, fullCell), allOff]);
@@ -128,8 +150,8 @@ describe('a run that is followed', () => {
 		const over = after([sampled(1), sampled(2, { cellV: 3.7, voltageV: 3.65 }), allOff]);
 		expect(over.asked.slice(1)).toEqual([['keep-sample', 'tell over-voltage', 'outputs-off'], ['store']]);
 		expect(over.state.mode).toBe('waiting');
-		const lost = after([sampled(1), sampled(2, { outputOn: false, currentA: 0 })]);
-		expect(lost.asked[1]).toEqual(['keep-sample', 'tell output-lost', 'store']);
+		const lost = after([sampled(1), sampled(2, { outputOn: false, currentA: 0 }), allOff]);
+		expect(lost.asked.slice(1)).toEqual([['keep-sample', 'tell output-lost', 'outputs-off'], ['store']]);
 		expect(lost.state.mode).toBe('waiting');
 	});
 	it('rests when a person pauses it, asks nobody for anything, and counts no gap when it goes on', () => {
@@ -171,6 +193,18 @@ describe('a run that is followed', () => {
 		expect(state.mode).toBe('ended');
 	});
 
+	it('nobody has to switch off by hand any more once the last output is off', () => {
+		const lost = after([
+			{ kind: 'stop', why: 'By hand.', nowMs: NOW },
+			{ kind: 'outputs', unreached: ['supply', 'load'], nowMs: NOW }
+		]).state;
+		const settled = (state: Following, name: string) =>
+			followRun(run, state, { kind: 'off-at-last', name, nowMs: NOW });
+		const [one, first] = settled(lost, 'Supply');
+		expect(first[0]).toMatchObject({ kind: 'tell', happening: { kind: 'output-off' } });
+		expect(first[0]).not.toHaveProperty('happening.settles');
+		expect(settled(one, 'Load')[1][0]).toMatchObject({ happening: { settles: 'output' } });
+	});
 	const anyEvent = fc.oneof(
 		fc
 			.record({

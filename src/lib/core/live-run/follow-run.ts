@@ -1,6 +1,6 @@
 import type { LivePhase } from './live-plan';
 import type { LiveSample, LiveState } from './live-state';
-import { takeSample } from './take-sample';
+import { takeSample, type LiveEventKind } from './take-sample';
 
 /** What lets current through a BMS. */
 export interface Allows {
@@ -14,6 +14,8 @@ export interface Happening {
 	atMs: number;
 	message: string;
 	needsPerson: boolean;
+	/** Earlier happenings of this kind ask nobody for anything any more. */
+	settles?: string;
 }
 
 /** Why outputs are being switched off, and so what comes after: the next phase, a person, or the end. */
@@ -39,6 +41,8 @@ export interface Following {
 	heardMs: number;
 	storedMs: number;
 	saidSilent: boolean;
+	/** Outputs that could not be reached and are still being tried. */
+	unreached: number;
 	offFor: OffFor | null;
 }
 
@@ -76,6 +80,8 @@ export type FollowCommand =
 export interface Followed {
 	phases: readonly LivePhase[];
 	expectedAh: number | null;
+	/** The instruments are simulated: their time may run faster than ours. */
+	simulated?: boolean;
 	/** Without a sample, or without storing, for so long outputs go off, s. */
 	deadManS: number;
 }
@@ -84,6 +90,10 @@ export interface Followed {
 const STORE_MS = 250;
 /** An instrument that does not answer for longer is news, ms. */
 const SILENT_MS = 2000;
+
+/** What is seen at a sample and ends the current at once: an output that shows itself off is told to be off as well. */
+const SWITCHES_OFF: readonly LiveEventKind[] = ['over-voltage', 'not-as-set', 'output-lost'];
+const CLOCK_STANDS = 'The instrument’s clock stands still: what it shows may be old.';
 
 /** @param broken it was going before: the first stretch is a gap */
 export const startFollowing = (progress: LiveState, broken: boolean, nowMs: number): Following => ({
@@ -96,6 +106,7 @@ export const startFollowing = (progress: LiveState, broken: boolean, nowMs: numb
 	heardMs: nowMs,
 	storedMs: nowMs,
 	saidSilent: false,
+	unreached: 0,
 	offFor: null
 });
 
@@ -104,8 +115,8 @@ const NOTHING: FollowCommand[] = [];
 const STORE: FollowCommand = { kind: 'store' };
 const OFF: FollowCommand = { kind: 'outputs-off' };
 
-const tell = (state: Following, nowMs: number, kind: string, message: string, needsPerson: boolean): FollowCommand => ({
-	kind: 'tell',
+const tell = (state: Following, nowMs: number, kind: string, message: string, needsPerson: boolean) => ({
+	kind: 'tell' as const,
 	happening: { kind, atMs: state.progress.last?.atMs ?? nowMs, message, needsPerson }
 });
 
@@ -117,11 +128,11 @@ export function followRun(run: Followed, state: Following, event: FollowEvent): 
 		case 'driven':
 			return [{ ...state, driven: true }, NOTHING];
 		case 'unanswered':
-			return unanswered(run, state, event);
+			return unheard(run, state, `The instrument does not answer: ${event.why}`, event.nowMs);
 		case 'outputs':
 			return outputs(state, event);
 		case 'off-at-last':
-			return [state, [tell(state, event.nowMs, 'output-off', `${event.name} is off at last.`, false), STORE]];
+			return offAtLast(state, event);
 		case 'stored':
 			return [{ ...state, storedMs: event.nowMs }, NOTHING];
 		case 'not-stored':
@@ -153,7 +164,10 @@ function sampled(
 	{ sample, allows, nowMs }: Extract<FollowEvent, { kind: 'sampled' }>
 ): Step {
 	if (state.mode !== 'going') return [state, NOTHING];
-	const taken = takeSample(run.phases, state.progress, sample, state.broken, run.expectedAh);
+	const arrival = { heardMs: nowMs, afterBreak: state.broken, simulated: run.simulated ?? false };
+	const taken = takeSample(run.phases, state.progress, sample, arrival, run.expectedAh);
+	// An answer that brings nothing new is no sample: the dead man's time runs on.
+	if (taken.state === state.progress) return unheard(run, { ...state, allows }, CLOCK_STANDS, nowMs);
 	const next: Following = {
 		...state,
 		progress: taken.state,
@@ -172,7 +186,7 @@ function sampled(
 	return [
 		after,
 		[
-			...(taken.state === state.progress ? [] : [{ kind: 'keep-sample' } as const]),
+			{ kind: 'keep-sample' },
 			...bmsNews(state, next, nowMs),
 			...taken.events.map((happening) => ({ kind: 'tell', happening }) as const),
 			...acts
@@ -183,15 +197,14 @@ function sampled(
 function afterSample(
 	before: Following,
 	next: Following,
-	kinds: readonly string[],
+	kinds: readonly LiveEventKind[],
 	lastMessage: string,
 	nowMs: number
 ): Step {
 	if (next.progress.done && !before.progress.done) return end(next, lastMessage);
 	if (next.progress.phase !== before.progress.phase)
 		return [{ ...next, driven: false, offFor: { then: 'next-phase' } }, [OFF]];
-	if (kinds.includes('over-voltage')) return offAndWait(next, null);
-	if (kinds.includes('output-lost')) return [{ ...next, mode: 'waiting' }, [STORE]];
+	if (SWITCHES_OFF.some((kind) => kinds.includes(kind))) return offAndWait(next, null);
 	return [next, nowMs - next.storedMs >= STORE_MS ? [STORE] : NOTHING];
 }
 
@@ -212,18 +225,13 @@ function bmsNews(before: Following, next: Following, nowMs: number): FollowComma
 		);
 }
 
-function unanswered(
-	run: Followed,
-	state: Following,
-	{ why, nowMs }: Extract<FollowEvent, { kind: 'unanswered' }>
-): Step {
+function unheard(run: Followed, state: Following, message: string, nowMs: number): Step {
 	if (state.mode !== 'going') return [state, NOTHING];
 	const silentMs = nowMs - state.heardMs;
 	if (silentMs > run.deadManS * 1000)
 		return offAndWait(state, { kind: 'dead-man', what: `No sample for ${Math.round(silentMs / 1000)} s` });
 	if (state.saidSilent || silentMs <= SILENT_MS) return [state, NOTHING];
-	const told = tell(state, nowMs, 'silent', `The instrument does not answer: ${why}`, false);
-	return [{ ...state, saidSilent: true }, [told, STORE]];
+	return [{ ...state, saidSilent: true }, [tell(state, nowMs, 'silent', message, false), STORE]];
 }
 
 /**
@@ -237,6 +245,14 @@ function notStored(run: Followed, state: Following, nowMs: number): Step {
 		kind: 'no-database',
 		what: `Nothing could be stored for ${Math.round(silentMs / 1000)} s`
 	});
+}
+
+/** Once the last of them is off, nobody has to switch anything off by hand. */
+function offAtLast(state: Following, { name, nowMs }: Extract<FollowEvent, { kind: 'off-at-last' }>): Step {
+	const unreached = Math.max(0, state.unreached - 1);
+	const told = tell(state, nowMs, 'output-off', `${name} is off at last.`, false);
+	const happening = unreached === 0 ? { ...told.happening, settles: 'output' } : told.happening;
+	return [{ ...state, unreached }, [{ kind: 'tell', happening }, STORE]];
 }
 
 /** What cannot be reached is named to a person, and tried again until it is off. */
@@ -255,7 +271,7 @@ function outputs(state: Following, { unreached, nowMs }: Extract<FollowEvent, { 
 				),
 				{ kind: 'chase' }
 			];
-	const calm = { ...state, offFor: null };
+	const calm = { ...state, offFor: null, unreached: unreached.length };
 	if (offFor?.then === 'next-phase') return off ? [calm, NOTHING] : [{ ...calm, mode: 'waiting' }, [...chasing, STORE]];
 	if (offFor?.then === 'end') return [calm, [...chasing, { kind: 'finish' }]];
 	if (offFor?.then === 'wait') {

@@ -1,3 +1,4 @@
+export { currentsTold } from './agreement';
 export {
 	followRun,
 	startFollowing,
@@ -11,4 +12,4 @@ export {
 export { remainingS, toEndS, type Duration } from './live-duration';
 export { LIVE_KINDS, LIVE_NAMES, checkLivePlan, type LiveKind, type LiveLimits, type LivePhase } from './live-plan';
 export { probesAreOff, startLive, type LiveSample, type LiveState, type PhaseSums } from './live-state';
-export { takeSample, type LiveEvent, type LiveEventKind } from './take-sample';
+export { takeSample, type Arrival, type LiveEvent, type LiveEventKind } from './take-sample';

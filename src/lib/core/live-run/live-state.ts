@@ -12,6 +12,12 @@ export interface LiveSample {
 	outputOn: boolean | null;
 	/** The load has switched itself off at its cut-off. */
 	cutOff: boolean;
+	/** What the output says it is set to, V (limit or cut-off) and A (magnitude); missing where the instrument does not tell. */
+	setTo?: { voltageV: number; currentA: number };
+	/** The output's own current display before its calibration is taken out, A; missing where nothing is driven. */
+	displayA?: number;
+	/** What other instruments in the same circuit read, A, positive into the battery; missing where there is none. */
+	alsoRead?: { name: string; currentA: number }[];
 }
 
 /** No load's display errs so much: a meter at the cells that reads further below the instrument touches nothing, V. */
@@ -47,6 +53,10 @@ export interface LiveState {
 	/** Where the current began to fall in a charge, for the time left. */
 	taperFrom: { atMs: number; currentA: number } | null;
 	saidSoon: boolean;
+	/** Shift of the running instrument's clock to the run's time, its latest own time, and our clock then, all ms; missing before the first sample. */
+	clock?: { shiftMs: number; shownMs: number; heardMs: number };
+	/** Samples in a row in which instruments disagreed about one current; -1 once a person has been told. Missing: none. */
+	currentsApart?: number;
 	/** A person has paused it, and its outputs were seen to go off: nothing flows until it goes on. */
 	paused?: boolean;
 	done: boolean;

@@ -1,8 +1,20 @@
+import { currentsApart, settingFault } from './agreement';
 import { remainingS } from './live-duration';
 import type { LivePhase } from './live-plan';
 import { probesAreOff, type LiveSample, type LiveState } from './live-state';
+import { onRunTime, type ClockNews } from './sample-clock';
 
-export type LiveEventKind = 'gap' | 'phase-ended' | 'output-lost' | 'over-voltage' | 'probes-off' | 'soon' | 'done';
+export type LiveEventKind =
+	| 'gap'
+	| 'clock'
+	| 'phase-ended'
+	| 'output-lost'
+	| 'not-as-set'
+	| 'over-voltage'
+	| 'currents-apart'
+	| 'probes-off'
+	| 'soon'
+	| 'done';
 /** Something that happened at a sample. */
 export interface LiveEvent {
 	kind: LiveEventKind;
@@ -22,6 +34,8 @@ const AT_VOLTAGE_V = 0.015;
 const OVER_SET_V = 0.03;
 /** Below this share of the set current the taper has begun. */
 const TAPER_BELOW = 0.95;
+/** Instruments disagree about a current when they did in so many samples in a row: an output takes a moment to settle. */
+const APART_SAMPLES = 3;
 /** A person is told this long before the end, s. */
 const SOON_S = 900;
 
@@ -86,43 +100,91 @@ function watchTaper(phase: LivePhase, state: LiveState, sample: LiveSample): Liv
 	};
 }
 
+/** When a sample arrived, and by whose time. */
+export interface Arrival {
+	/** Our clock, ms since 1970. */
+	heardMs: number;
+	/** The application or the line was away since the last sample: the stretch is a gap. */
+	afterBreak: boolean;
+	/** The instruments' time may run faster than ours. */
+	simulated: boolean;
+}
+
 /**
- * Takes one sample into a live run. A sample that is not later than the last is passed over.
- * @param afterBreak the application or the line was away since the last sample: the stretch is a gap
- * @returns the new state, and what happened; the caller switches outputs when `phase` has changed or `done` is set
+ * Takes one sample into a live run. A sample whose instrument's clock stands still is not taken: the state stays the same object.
+ * @returns the new state, and what happened; the caller switches outputs when `phase` has changed or `done` is set, and on
+ * `over-voltage` and `not-as-set`
  */
 export function takeSample(
 	phases: readonly LivePhase[],
 	state: LiveState,
 	shown: LiveSample,
-	afterBreak: boolean,
+	{ heardMs, afterBreak, simulated }: Arrival,
 	expectedAh: number | null
 ): { state: LiveState; events: LiveEvent[] } {
-	if (state.done || (state.last && shown.atMs <= state.last.atMs)) return { state, events: [] };
+	if (state.done) return { state, events: [] };
+	const timed = onRunTime(state, shown, heardMs, simulated);
+	if (!timed.sample) return { state, events: [] };
 	const events: LiveEvent[] = [];
-	const sample = withoutLostProbes(shown, state.last, events);
-	const phase = phases[state.phase];
-	const begun = state.sums[state.phase] ? state : beginPhase(state, sample.atMs);
-	const counted = addStretch(begun, sample, afterBreak && begun.last !== null, events);
-	const next: LiveState = { ...watchTaper(phase!, counted, sample), last: sample };
-	const ended = endedBy(phase!, next, sample);
+	const sample = withoutLostProbes(timed.sample, state.last, events);
+	const phase = phases[state.phase]!;
+	const isFirst = state.sums[state.phase] === undefined;
+	const begun = isFirst ? beginPhase(timed.state, sample.atMs) : timed.state;
+	// Between two phases it is another instrument that reads, with a clock of its own.
+	const jumped = !isFirst && timed.news !== null && !state.paused;
+	if (jumped) events.push(clockEvent(timed.news, sample.atMs));
+	const counted = addStretch(begun, sample, (afterBreak || jumped) && begun.last !== null, events);
+	const next: LiveState = { ...watchTaper(phase, counted, sample), last: sample };
+	const ended = endedBy(phase, next, sample);
 	if (ended) return { state: endPhase(phases, next, sample, ended, events), events };
-	if (phase!.kind === 'charge' && sample.cellV !== null && sample.cellV > phase!.voltageV + OVER_SET_V)
-		events.push({
-			kind: 'over-voltage',
-			atMs: sample.atMs,
-			message: `The meter at the cells reads ${sample.cellV.toFixed(3)} V with the supply set to ${phase!.voltageV.toFixed(2)} V: the output was switched off. Set the supply by the meter, with its leads loose.`,
-			needsPerson: true
-		});
-	const drives = phase!.kind === 'charge' || phase!.kind === 'discharge';
-	if (drives && sample.outputOn === false && begun === state)
-		events.push({
-			kind: 'output-lost',
-			atMs: sample.atMs,
-			message: 'The output is off although the run goes on: look at the instrument, then switch it on again here.',
-			needsPerson: true
-		});
-	return { state: tellSoon(phases, next, sample, expectedAh, events), events };
+	watchOutput(phase, sample, events);
+	return { state: tellSoon(phases, compareCurrents(phase, next, sample, events), sample, expectedAh, events), events };
+}
+
+function clockEvent(news: ClockNews, atMs: number): LiveEvent {
+	const byS = news?.kind === 'jumped' ? news.byS : 0;
+	return {
+		kind: 'clock',
+		atMs,
+		message: `The instrument's clock stepped ${byS < 0 ? 'back' : 'forward'} by ${Math.round(Math.abs(byS))} s: it may have been restarted. Time is counted by this computer's clock across the step.`,
+		needsPerson: false
+	};
+}
+
+/** What the output of a phase shows that it should not: another voltage at the cells, other settings, no output. */
+function watchOutput(phase: LivePhase, sample: LiveSample, events: LiveEvent[]): void {
+	if (phase.kind !== 'charge' && phase.kind !== 'discharge') return;
+	const tell = (kind: LiveEventKind, message: string) =>
+		events.push({ kind, atMs: sample.atMs, message, needsPerson: true });
+	if (phase.kind === 'charge' && sample.cellV !== null && sample.cellV > phase.voltageV + OVER_SET_V)
+		tell(
+			'over-voltage',
+			`The meter at the cells reads ${sample.cellV.toFixed(3)} V with the supply set to ${phase.voltageV.toFixed(2)} V: the output was switched off. Set the supply by the meter, with its leads loose.`
+		);
+	const fault = settingFault(phase, sample);
+	if (sample.outputOn === false)
+		tell(
+			'output-lost',
+			'The output is off although the run goes on: look at the instrument, then switch it on again here.'
+		);
+	else if (fault)
+		tell('not-as-set', `The ${phase.kind === 'charge' ? 'supply' : 'load'} does not do what it was told. ${fault}.`);
+}
+
+/** What load, shunt and BMS say of one current is told once a phase when they stay apart. */
+function compareCurrents(phase: LivePhase, state: LiveState, sample: LiveSample, events: LiveEvent[]): LiveState {
+	const before = state.currentsApart ?? 0;
+	if (before < 0) return state;
+	const apart = currentsApart(phase, sample);
+	if (!apart || before + 1 < APART_SAMPLES) return { ...state, currentsApart: apart ? before + 1 : 0 };
+	const [low, high] = apart;
+	events.push({
+		kind: 'currents-apart',
+		atMs: sample.atMs,
+		message: `One current, two figures: ${low.name} ${low.currentA.toFixed(1)} A, ${high.name} ${high.currentA.toFixed(1)} A (${(100 * (high.currentA / Math.max(low.currentA, 1e-9) - 1)).toFixed(1)} % apart). Every Ah of this run errs with the one that counts it.`,
+		needsPerson: true
+	});
+	return { ...state, currentsApart: -1 };
 }
 
 /** A meter whose probes have slipped says nothing of the cells; that it happened is said once. */
@@ -145,6 +207,7 @@ const beginPhase = (state: LiveState, atMs: number): LiveState => ({
 	last: null,
 	tailSinceMs: null,
 	taperFrom: null,
+	currentsApart: 0,
 	saidSoon: false
 });
 

@@ -17,6 +17,8 @@ export interface InstrumentReading {
 	on: boolean | null;
 	/** Load: it has switched itself off at its cut-off. */
 	cutOff: boolean | null;
+	/** Supply or load: what it says it is set to, V and A (magnitude); missing where it does not tell. */
+	setTo?: OutputSetting;
 	/** BMS: whether it lets charge and discharge through. */
 	allows: { charge: boolean; discharge: boolean } | null;
 }

@@ -9,6 +9,8 @@ interface Dialect {
 	query: string;
 	take(answers: number[]): Partial<InstrumentReading>;
 	set?(voltageV: number, currentA: number): string;
+	/** Asks for voltage and current as they are set. */
+	setQuery?: string;
 	output?: 'OUTP' | 'INP';
 }
 
@@ -17,6 +19,7 @@ const DIALECTS: Record<ScpiKind, Dialect> = {
 		query: 'MEAS:VOLT?;CURR?;:OUTP?',
 		take: ([voltageV, currentA, on]) => ({ voltageV, currentA, on: on === 1 }),
 		set: (voltageV, currentA) => `VOLT ${voltageV};CURR ${currentA}`,
+		setQuery: 'VOLT?;CURR?',
 		output: 'OUTP'
 	},
 	load: {
@@ -28,6 +31,7 @@ const DIALECTS: Record<ScpiKind, Dialect> = {
 			cutOff: cutOff === 1
 		}),
 		set: (voltageV, currentA) => `FUNC CURR;CURR ${currentA};VOLT:CUT ${voltageV}`,
+		setQuery: 'VOLT:CUT?;CURR?',
 		output: 'INP'
 	},
 	voltmeter: { query: 'MEAS:VOLT?', take: ([voltageV]) => ({ voltageV }) },
@@ -36,6 +40,9 @@ const DIALECTS: Record<ScpiKind, Dialect> = {
 
 /** Maker, model, serial number, firmware (IEEE 488.2). */
 const IDENTITY = /^[\w .()&+/-]{1,64},[\w .()&+/-]{1,64},[\w .()&+/:-]{0,64},[\w .()&+/:-]{0,64}$/;
+
+/** Two numbers: voltage and current as they are set. */
+const SETTINGS = /^[-+.\dEe]+;[-+.\dEe]+$/;
 
 /** SCPI's number for "nothing to measure"; open probes. */
 const NOTHING = 9e37;
@@ -55,7 +62,10 @@ export async function openScpiDriver(kind: ScpiKind, host: string, port: number,
 	const count = dialect.query.split('?').length - 1;
 	let ownClock = false;
 	let watchdog = false;
-	const { output, set } = dialect;
+	let tellsSettings = false;
+	const { output, set, setQuery } = dialect;
+	const query = () =>
+		[dialect.query, ...(tellsSettings ? [setQuery!] : []), ...(ownClock ? ['SYST:CLOC?'] : [])].join(';:');
 	return {
 		async identify() {
 			const text = await client.ask('*IDN?');
@@ -64,15 +74,17 @@ export async function openScpiDriver(kind: ScpiKind, host: string, port: number,
 				throw new InstrumentError('nonsense', 'What answers there is no instrument of this kind.');
 			ownClock = (await client.askIfKnown('SYST:CLOC?')) !== null;
 			watchdog = output !== undefined && (await client.askIfKnown(`${output}:WATC?`)) !== null;
+			tellsSettings = setQuery !== undefined && SETTINGS.test((await client.askIfKnown(setQuery)) ?? '');
 			return { text, ownClock, watchdog };
 		},
 		async read() {
-			const answer = await client.ask(ownClock ? `${dialect.query};:SYST:CLOC?` : dialect.query);
-			const numbers = numbersOf(answer, count + (ownClock ? 1 : 0));
+			const numbers = numbersOf(await client.ask(query()), count + (tellsSettings ? 2 : 0) + (ownClock ? 1 : 0));
 			const atMs = ownClock ? Math.round(numbers.pop()! * 1000) : Date.now();
+			const [voltageV, currentA] = tellsSettings ? numbers.splice(count) : [];
 			if (numbers.some((n) => Math.abs(n) >= NOTHING))
 				throw new InstrumentError('refused', 'The probes touch nothing: put them on the cell.');
-			return { ...NO_READING, ...dialect.take(numbers), atMs };
+			const setTo = tellsSettings ? { setTo: { voltageV: voltageV!, currentA: currentA! } } : {};
+			return { ...NO_READING, ...dialect.take(numbers), ...setTo, atMs };
 		},
 		...(output && set
 			? {

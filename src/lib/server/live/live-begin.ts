@@ -4,6 +4,7 @@ import { InputError } from '$lib/input/validate';
 import { balanceRuns, banks, instruments, liveRuns, type LiveInstrument, type LiveRun } from '../records';
 import { inTransaction } from '../db/transaction';
 import { ServiceError } from '../errors';
+import { settleLiveEvents } from '../records/live-events/settle';
 import { noteCause } from '../records/causes';
 import { refuseWhileLinked } from '../records/method-runs/follow';
 import { asServiceError, instrumentKeys } from '../services/instrument-service';
@@ -46,6 +47,8 @@ export async function beginLiveRun(id: number, input: LiveConfirmInput): Promise
 		throw asServiceError(error);
 	}
 	if (run.balanceRunId !== null) await startBalance(run);
+	// Whoever switches on again has looked at what it waited for.
+	if (run.state === 'waiting') await inTransaction((tx) => settleLiveEvents(run.id, tx));
 	await startRunner(claimed, run.state === 'waiting');
 	return liveView(claimed);
 }

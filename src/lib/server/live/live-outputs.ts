@@ -104,6 +104,8 @@ export interface PhaseReading {
 	mainRole: LiveRole;
 	meter: InstrumentReading | null;
 	meterRole: LiveRole | null;
+	/** Shunt and BMS in the circuit of a driven phase: they read the same current. */
+	others: { role: LiveRole; reading: InstrumentReading }[];
 }
 
 /** Reads the instruments a phase is followed by: its output, or at rest the load or the voltmeter, in a watch BMS and shunt. */
@@ -116,6 +118,21 @@ export async function readPhase(links: LiveLinks, phase: LivePhase): Promise<Pha
 		main: await read(mainRole!),
 		mainRole: mainRole!,
 		meter: meterRole ? await read(meterRole) : null,
-		meterRole
+		meterRole,
+		others: outputOf(phase) ? await readOthers(links) : []
 	};
+}
+
+/** One that does not answer is left out: the run is counted by its output, and goes on. */
+async function readOthers(links: LiveLinks): Promise<PhaseReading['others']> {
+	const roles = (['shunt', 'bms'] as const).filter((role) => links[role]);
+	const readings = await Promise.all(
+		roles.map((role) =>
+			links[role]!.link.use((driver) => driver.read()).then(
+				(reading) => [{ role, reading }],
+				() => []
+			)
+		)
+	);
+	return readings.flat();
 }

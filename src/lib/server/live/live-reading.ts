@@ -16,13 +16,19 @@ export function toSample(reading: PhaseReading, links: LiveLinks, phase: LivePha
 	const gainFrom = meter?.currentA != null ? links[reading.meterRole!]!.calibration : calibration;
 	const atTerminals =
 		meter && reading.meterRole === 'voltmeter' ? corrected(meter.voltageV, links.voltmeter!.calibration) : null;
+	const trueA = (shownA: number, { currentGainPercent }: LiveInstrument) => shownA / (1 + currentGainPercent / 100);
 	return {
 		atMs: main.atMs,
 		voltageV: corrected(main.voltageV, calibration),
-		currentA: amperesOf(reading) / (1 + gainFrom.currentGainPercent / 100),
+		currentA: trueA(amperesOf(reading), gainFrom),
 		cellV: atTerminals,
 		outputOn: outputOf(phase) ? main.on : null,
-		cutOff: main.cutOff === true
+		cutOff: main.cutOff === true,
+		...(main.setTo ? { setTo: main.setTo } : {}),
+		...(outputOf(phase) && main.currentA !== null ? { displayA: main.currentA } : {}),
+		alsoRead: reading.others.flatMap(({ role, reading: { currentA } }) =>
+			currentA === null ? [] : [{ name: role, currentA: trueA(currentA, links[role]!.calibration) }]
+		)
 	};
 }
 

@@ -40,6 +40,7 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 	const links = await openLinks(started);
 	const { rehearsal } = await banks.get(started.bankId);
 	const store = storeOf(started, rehearsal, () => void happen({ kind: 'stored' }));
+	const followed = { ...started, simulated: rehearsal };
 	let state = startFollowing(started.progress, afterBreak, Date.now());
 	let lastRead: StoredSample | null = null;
 	let unreached: Awaited<ReturnType<typeof allOff>> = [];
@@ -48,7 +49,7 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 	let asked: What | null = null;
 
 	async function happen(what: What): Promise<void> {
-		const [next, commands] = followRun(started, state, { ...what, nowMs: Date.now() } as FollowEvent);
+		const [next, commands] = followRun(followed, state, { ...what, nowMs: Date.now() } as FollowEvent);
 		state = next;
 		for (const command of commands) await obey(command);
 	}
@@ -56,7 +57,8 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 	async function obey(command: FollowCommand): Promise<void> {
 		switch (command.kind) {
 			case 'keep-sample':
-				return store.keepSample(lastRead!);
+				// At the run's own time: an instrument's clock may step.
+				return store.keepSample({ ...lastRead!, atMs: state.progress.last!.atMs });
 			case 'tell':
 				return store.tell(command.happening);
 			case 'outputs-off':

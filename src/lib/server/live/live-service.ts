@@ -4,7 +4,9 @@ import { readLiveMinutes } from '../db/live-minutes';
 import { countLiveSamples, readLiveSamples } from '../db/live-samples';
 import type { StoredSample } from '../db/stored-sample';
 import { banks, liveEvents, liveRuns, type LiveRun } from '../records';
+import { inTransaction } from '../db/transaction';
 import { ServiceError } from '../errors';
+import { settleLiveEvents } from '../records/live-events/settle';
 import { log } from '../log';
 import { takeUpRehearsal } from '../services/rehearsal-bench';
 import { allOff, openLinks } from './live-outputs';
@@ -33,6 +35,7 @@ export async function stopLiveRun(id: number): Promise<LiveView> {
 				`The ${unreached.join(' and ')} does not answer: switch it off by hand, then stop here again.`
 			);
 	}
+	if (run.state === 'waiting') await inTransaction((tx) => settleLiveEvents(id, tx));
 	if (run.state === 'ended') return liveView(run);
 	const endedBy = run.state === 'planned' ? 'Dropped before it began.' : BY_PERSON;
 	const ended = await liveRuns.update(id, run.version, { state: 'ended', endedAt: new Date().toISOString(), endedBy });

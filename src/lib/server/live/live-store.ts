@@ -4,6 +4,7 @@ import { insertLiveSamples } from '../db/live-samples';
 import type { StoredSample } from '../db/stored-sample';
 import { oneAtATime } from '../one-at-a-time';
 import { liveEvents, liveRuns, type LiveRun } from '../records';
+import { settleLiveEvents } from '../records/live-events/settle';
 import { saveBenchState } from '../services/rehearsal-bench';
 import { noteBalanceReadings } from './live-finish';
 import { publish } from './live-hub';
@@ -48,6 +49,7 @@ export function storeOf(started: LiveRun, rehearsal: boolean, onStored: () => vo
 		try {
 			run = await database().transaction(async (tx) => {
 				await insertLiveSamples(run.id, newSamples, tx);
+				for (const { settles } of newTold) if (settles) await settleLiveEvents(run.id, tx, settles);
 				await liveEvents.insertMany(events(newTold), tx);
 				return liveRuns.update(run.id, run.version, more, tx);
 			});

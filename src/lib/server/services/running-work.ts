@@ -78,9 +78,12 @@ async function liveWork(bank: Bank, run: LiveRun, balance: BalanceState | null, 
 	return {
 		rehearsal: bank.rehearsal,
 		what: `${markOf(bank)}${LIVE_NAMES[run.kind]} of ${await placeOf(run)}${run.phases[phase] && run.kind !== 'watch' ? `, ${run.phases[phase].kind}` : ''}`,
-		figures: last
-			? `${amperes(last.currentA)} A · ${volts?.toFixed(2) ?? '–'} V · ${movedAh.toFixed(1)} Ah`
-			: 'no sample yet',
+		figures:
+			run.state === 'waiting'
+				? `output off, ${movedAh.toFixed(1)} Ah so far`
+				: last
+					? `${amperes(last.currentA)} A · ${volts?.toFixed(2) ?? '–'} V · ${movedAh.toFixed(1)} Ah`
+					: 'no sample yet',
 		...needsYou(timeLeft(run, balance), last?.atMs ?? Date.parse(nowIso)),
 		fraction: run.kind === 'capacity' && run.expectedAh ? Math.min(1, movedAh / run.expectedAh) : null,
 		nowIso,

@@ -11,8 +11,8 @@
 	import LiveChart from '$lib/components/live/LiveChart.svelte';
 	import LiveFigures from '$lib/components/live/LiveFigures.svelte';
 	import WatchedGroups from '$lib/components/live/WatchedGroups.svelte';
-	import { keptSamples } from '$lib/components/live/live-curve';
-	import { liveVerdicts, phaseWords, type ShownLive } from '$lib/components/live/live-words';
+	import { gapEnds, keptSamples } from '$lib/components/live/live-curve';
+	import { liveVerdicts, phaseState, phaseWords, type ShownLive } from '$lib/components/live/live-words';
 	import { LIVE_NAMES } from '$lib/core/live-run';
 	import { pauseForNight } from '$lib/core/planning';
 	import { formatDateTime } from '$lib/core/units';
@@ -49,8 +49,9 @@
 				? { y: phase.voltageV, text: 'set voltage' }
 				: null
 	);
-	const gapEndsMs = $derived(view.events.filter((e) => e.kind === 'gap').map((e) => Date.parse(e.happenedAt)));
-	const verdicts = $derived(liveVerdicts(view));
+	const gapEndsMs = $derived(gapEnds(view.events));
+	const verdicts = $derived(liveVerdicts(view, lineOpen));
+	const MARKS = { done: '✓', running: '▸', paused: '‖', stopped: '×', ahead: '·' };
 
 	async function begin() {
 		busy = true;
@@ -152,9 +153,10 @@
 		{#if view.phases.length > 1}
 			<ol class="sheet grid gap-1 p-4" aria-label="Phases">
 				{#each view.phases as p, i (i)}
-					<li class:font-bold={i === view.phase && view.state !== 'ended'} class:muted={i > view.phase}>
-						{i < view.phase || view.state === 'ended' ? '✓' : i === view.phase ? '▸' : '·'}
-						{phaseWords(p)}
+					{@const stands = phaseState(view, i)}
+					<li class:font-bold={stands === 'running' || stands === 'paused'} class:muted={stands === 'ahead'}>
+						{MARKS[stands]}
+						{phaseWords(p)}{stands === 'stopped' ? ': stopped before its end' : ''}
 						{#if view.sums[i] && p.kind !== 'rest'}<span class="figure"
 								>· {Math.abs(view.sums[i].ah).toFixed(1)} Ah</span
 							>{/if}
