@@ -121,7 +121,10 @@ async function builtAndProved(random: Random, batteryId: number, now: Date): Pro
 		Array.from({ length: 16 }, () => Number(normalDraw(random, mean, sd).toFixed(3)));
 	const cellsV = volts(3.334, 0.001);
 	const staircase = cellsV.reduce((all, v) => [...all, Number((all[all.length - 1]! + v).toFixed(2))], [0]);
-	await make('lead-readings', { batteryId, readAt: builtAt, readingsV: staircase, notes: 'Plug out, twice.' });
+	const positiveV = staircase.map((_, lead) => (lead === 0 ? -staircase.at(-1)! : null));
+	await make('lead-readings', {
+		...{ batteryId, readAt: builtAt, readingsV: staircase, positiveV, notes: 'Plug out, twice.' }
+	});
 	for (let position = 0; position <= 16; position++)
 		await make('joint-torques', { batteryId, position, torqueNm: position === 16 ? 7 : 5, tightenedAt: builtAt });
 	const restV = volts(3.331, 0.0008);

@@ -81,7 +81,9 @@ async function readLeads() {
 		const { voltageV } = await post(`banks/${id}/read-battery`, { instrumentId: voltmeter.id, lead });
 		readingsV.push(Number(voltageV.toFixed(3)));
 	}
-	await post('lead-readings', { batteryId: battery.id, readAt: new Date().toISOString(), readingsV });
+	const zero = await post(`banks/${id}/read-battery`, { instrumentId: voltmeter.id, lead: 0, positive: true });
+	const positiveV = readingsV.map((_, lead) => (lead === 0 ? Number(zero.voltageV.toFixed(3)) : null));
+	await post('lead-readings', { batteryId: battery.id, readAt: new Date().toISOString(), readingsV, positiveV });
 	return id;
 }
 const wanted = (name) => !only || only.includes(name);

@@ -91,6 +91,11 @@ it('follows a bank from an empty plan to service', async () => {
 	await make('lead-readings', { batteryId, readAt, readingsV: [0, 3.42, null] });
 	expect(await bankVerdicts(bank.id, 'build')).toMatchObject([{ code: 'leads-unclear' }, { code: 'torques-open' }]);
 	await make('lead-readings', { batteryId, readAt: '2026-01-08T10:01:00Z', readingsV: [0, 3.42, 6.838] });
+	// Lead 0 open would read the same: it is proved against battery positive.
+	expect((await bankVerdicts(bank.id, 'build'))[0]).toMatchObject({ code: 'leads-unclear', facts: { nextLead: 0 } });
+	await make('lead-readings', {
+		...{ batteryId, readAt: '2026-01-08T10:02:00Z', readingsV: [0, 3.42, 6.838], positiveV: [-6.838, null, null] }
+	});
 	for (const position of [0, 1, 2])
 		await make('joint-torques', { batteryId, position, torqueNm: 5, tightenedAt: readAt });
 	expect((await bankVerdicts(bank.id, 'build')).map((v) => v.code)).toEqual(['leads-right', 'torques-kept']);

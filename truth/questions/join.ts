@@ -65,7 +65,7 @@ export const join: Question = {
 				}))
 			},
 			WHOLE_BANK
-		).peakA;
+		).peakA!;
 		const { value, sd } = verdict.facts.peakA as Measured;
 		return [
 			{

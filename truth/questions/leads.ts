@@ -77,7 +77,12 @@ export const leads: Question = {
 				? { cellsV: cellV.map(again.read) }
 				: { low: Math.min(...cellV) - between(random, 0, 0.2), high: Math.max(...cellV) + between(random, 0, 0.2) };
 		const readingsV = harness.volts.map(meter.read);
-		const { explanations, pass } = judgeBalanceLeads({ series, cells: known, readingsV, meterSdV: meter.sd(3.3) });
+		// Lead 0 was read against battery positive as well: an open one floats there, too.
+		const isOpen = harness.code === 'open' && harness.leads.includes(0);
+		const zeroV = isOpen ? 0 : harness.volts[0]! - nodes[series]!;
+		const positiveV = [meter.read(zeroV), ...Array.from({ length: series }, () => null)];
+		const input = { series, cells: known, readingsV, positiveV, meterSdV: meter.sd(3.3) };
+		const { explanations, pass } = judgeBalanceLeads(input);
 		const [top] = explanations;
 		const isTop = top!.code === harness.code && top!.leads.join() === harness.leads.join();
 		return [

@@ -92,7 +92,7 @@
 		{#if isOff}<p class="mb-3 font-semibold">
 				The supply is off. When it is on again, log its volts and amperes: the days are added up.
 			</p>{:else if readings.length}<button type="button" class="btn tap mb-3" onclick={() => void offForNow()}
-				>Switched off for now</button
+				>Record: supply switched off, will continue</button
 			>{/if}{/if}
 	<div class="relative overflow-x-auto">
 		<table class="table">
@@ -127,8 +127,8 @@
 	{:else if sure && !progress?.done}
 		<div class="mt-3 grid gap-2" role="alert">
 			<p class="font-semibold ember-text">
-				It is not done: {unmetList || 'no reading proves it'}. Ended now, it is not proved balanced; you can go on with
-				it later.
+				It is not done. {unmetList ? `Still to reach: ${unmetList}` : 'No reading proves it'}. Ended now, it is not
+				proved balanced; you can go on with it later.
 			</p>
 			<div class="flex flex-wrap gap-2">
 				<button class="btn tap" onclick={onend}>End it, not proved balanced</button>
@@ -138,7 +138,7 @@
 	{:else}
 		<button
 			class="btn {progress?.done ? 'btn-primary' : ''} tap mt-3"
-			onclick={() => (progress?.done ? onend() : (sure = true))}>The supply is off: end the balance</button
+			onclick={() => (progress?.done ? onend() : (sure = true))}>Record: supply switched off, end</button
 		>
 	{/if}
 	<p class="mt-2 text-sm muted">

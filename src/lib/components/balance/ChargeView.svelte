@@ -262,7 +262,7 @@
 						<button
 							class="btn btn-primary tap"
 							disabled={!allChecked || balance.join?.verdict.warmth === 'stop'}
-							onclick={() => change(() => ({ startedAt: new Date().toISOString() }))}>The supply is on</button
+							onclick={() => change(() => ({ startedAt: new Date().toISOString() }))}>Record: supply switched on</button
 						>
 					{/if}
 					<BalanceLive

@@ -48,6 +48,8 @@
 			{ id: `No. ${rows.length + 1}`, volts: '', capacityAh: rows.at(-1)?.capacityAh ?? '100', mohm: '' }
 		]);
 
+	/** Something forbids it: no order makes it right. */
+	const refused = $derived(answer?.verdicts.some((v) => v.warmth !== 'calm') ?? false);
 	/** Amperes through each in the first instant, and how the largest falls. */
 	let told = $state<ReturnType<typeof currentsJoined> | null>(null);
 
@@ -146,7 +148,7 @@
 				error={faults.linkRatingA}
 			/>
 			<Field label="Cells in series in each" type="number" min="1" bind:value={cellsInSeries} />
-			<button class="btn btn-primary tap" disabled={busy || rows.length < 2}>May they be joined?</button>
+			<button class="btn btn-primary tap" disabled={busy || rows.length < 2}>Check connection</button>
 		</div>
 		{#if faults.items}<p class="ember-text font-semibold" role="alert">{faults.items}</p>{/if}
 		<p class="muted">Red probe on the printed plus: a minus sign says that it stands the other way round.</p>
@@ -155,36 +157,39 @@
 		<section class="mt-4 grid gap-4" aria-label="Answer">
 			<VerdictList verdicts={answer.verdicts} />
 			<div class="sheet grid gap-2 p-4">
-				<p class="text-2xl font-bold">
-					<span class="figure">{answer.peakA.low95.toFixed(0)} … {answer.peakA.high95.toFixed(0)} A</span>
-				</p>
-				<p>
-					Largest through one of them as the last link goes on. In a day at most <strong class="figure"
-						>{answer.movedAhInDay.toFixed(1)} Ah</strong
-					> move through one.
-				</p>
-				<p>
-					Join in this order: <strong>{answer.order.join(', ')}</strong>, those that are most alike first.
-				</p>
-				{#if told}
-					<ul class="bars" aria-label="First amperes through each">
-						{#each rows as row, i (i)}
-							{@const share = Math.abs(told.firstA[i] ?? 0) / Math.max(1e-9, ...told.firstA.map(Math.abs))}
-							<li>
-								<span>{row.id}</span>
-								<span class="bar" style:width="{Math.max(1, 60 * share)}%"></span>
-								<span class="figure"
-									>{Math.abs(told.firstA[i] ?? 0).toFixed(0)} A {(told.firstA[i] ?? 0) >= 0 ? 'out' : 'in'}</span
-								>
-							</li>
-						{/each}
-					</ul>
-					{#if told.falls.length}<p>
-							Largest after {#each told.falls as f, i (f.atS)}{i ? ', ' : ''}{formatDuration(f.atS)}:
-								<strong class="figure">{f.largestA < 1 ? f.largestA.toFixed(2) : f.largestA.toFixed(0)} A</strong
-								>{/each}.
+				{#if answer.peakA}<p class="text-2xl font-bold">
+						<span class="figure">{answer.peakA.low95.toFixed(0)} to {answer.peakA.high95.toFixed(0)} A</span>
+					</p>
+					<p>
+						Highest current in one item when you fit the last link. Through one item at most <strong class="figure"
+							>{answer.movedAhInDay.toFixed(1)} Ah</strong
+						> flow in a day.
+					</p>
+					{#if !refused}<p>
+							Connect in this order: <strong>{answer.order.join(', ')}</strong>, those that are most alike first.
 						</p>{/if}
-				{/if}
+					{#if told}
+						<ul class="bars" aria-label="First amperes through each">
+							{#each rows as row, i (i)}
+								{@const share = Math.abs(told.firstA[i] ?? 0) / Math.max(1e-9, ...told.firstA.map(Math.abs))}
+								<li>
+									<span>{row.id}</span>
+									<span class="bar" style:width="{Math.max(1, 60 * share)}%"></span>
+									<span class="figure"
+										>{Math.abs(told.firstA[i] ?? 0).toFixed(0)} A {(told.firstA[i] ?? 0) >= 0 ? 'out' : 'in'}</span
+									>
+								</li>
+							{/each}
+						</ul>
+						{#if told.falls.length}<p>
+								Largest after {#each told.falls as f, i (f.atS)}{i ? ', ' : ''}{formatDuration(f.atS)}:
+									<strong class="figure">{f.largestA < 1 ? f.largestA.toFixed(2) : f.largestA.toFixed(0)} A</strong
+									>{/each}.
+							</p>{/if}
+					{/if}
+				{:else}<p>
+						No current is told from a voltage that such an item cannot have. Read it again, and check the decimal point.
+					</p>{/if}
 			</div>
 		</section>
 	{/if}

@@ -40,7 +40,8 @@
 	<section class="sheet grid gap-3 p-4" aria-label="Across each pair">
 		<p>
 			Charged in series until the BMS stopped it at the first full cell? Then every link comes off, and is proved off:
-			one that stays in makes a short circuit of the row. Meter on volts, rings off, one hand, covers on the neighbours.
+			one that stays in makes a short circuit of the row. Meter on volts, rings off, one hand; cover the neighbouring
+			terminals.
 		</p>
 		<label class="tap flex items-center gap-3"
 			><input type="checkbox" class="checkbox" bind:checked={plugOut} /> The balance plug is out</label
@@ -66,7 +67,7 @@
 				</li>
 			{/each}
 		</ol>
-		<p class="muted">Far minus to far plus of two neighbours.</p>
+		<p class="muted">Measure from the far negative of one cell to the far positive of its neighbour.</p>
 		{#if isTyped || plugOut}
 			<div class="said" data-warmth={verdict.warmth} role="status">
 				<p class="text-lg font-bold">{verdict.title}</p>

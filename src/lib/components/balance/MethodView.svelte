@@ -5,12 +5,13 @@
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import {
 		HINDRANCE_WORDS,
-		METHOD_WORDS,
+		methodWords,
 		compareMethods,
 		type AtHand,
 		type LivesAt,
 		type MethodPlan
 	} from '$lib/core/balance-methods';
+	import { TOP_BALANCE_V } from '$lib/core/chemistry';
 	import { settingApart } from '$lib/client/set-apart';
 	import type { BalanceData } from './balance-data';
 
@@ -36,6 +37,7 @@
 		apartPercent: null as number | null,
 		livesAt: 'top' as LivesAt
 	});
+	const words = $derived(methodWords(TOP_BALANCE_V[bank.chemistry]));
 	const number = (value: number | null, least = 0) => Math.max(least, Number(value ?? 0) || 0);
 	const plans = $derived.by(() => {
 		const capacityAh = data.overview.cellType?.ratedAh ?? 100;
@@ -101,10 +103,10 @@
 	</section>
 	<ol class="grid gap-3">
 		{#each plans as plan, i (plan.method)}
-			{@const words = METHOD_WORDS[plan.method]}
+			{@const own = words[plan.method]}
 			<li class="sheet grid gap-1 p-4" class:first={i === 0 && plan.hindrances.length === 0}>
 				<div class="flex flex-wrap items-baseline justify-between gap-x-4">
-					<h2>{words.name}{i === 0 && plan.hindrances.length === 0 ? ' fits best' : ''}</h2>
+					<h2>{own.name}{i === 0 && plan.hindrances.length === 0 ? ' fits best' : ''}</h2>
 					<p class="figure">
 						{span(plan.hoursWithin)}{plan.attendedHours > 0
 							? `, ${Math.max(1, Math.round(plan.attendedHours))} h of your own`
@@ -114,19 +116,19 @@
 				{#if plan.hindrances.length}<p class="ember-text font-semibold">
 						Not now: {plan.hindrances.map((h) => HINDRANCE_WORDS[h]).join('; ')}.
 					</p>{/if}
-				<p>{words.does}</p>
+				<p>{own.does}</p>
 				<dl class="grid gap-x-6 sm:grid-cols-3">
 					<div>
 						<dt class="muted text-sm">Gives</dt>
-						<dd>{words.gives}</dd>
+						<dd>{own.gives}</dd>
 					</div>
 					<div>
 						<dt class="muted text-sm">Costs</dt>
-						<dd>{words.costs}</dd>
+						<dd>{own.costs}</dd>
 					</div>
 					<div>
 						<dt class="muted text-sm">Can go wrong</dt>
-						<dd>{words.risk}</dd>
+						<dd>{own.risk}</dd>
 					</div>
 				</dl>
 				{#if plan.method === 'top' && plan.hindrances.length === 0}<p>

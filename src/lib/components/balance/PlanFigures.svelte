@@ -61,7 +61,7 @@
 	<p class="-mt-2 text-[0.95rem]">
 		Begun now it needs you between <strong>{end.from}</strong> and <strong>{end.until}</strong>{#if end.byNight}, which
 			may be while you sleep. {end.start === null
-				? 'No start makes that sure: read it in the evening, and set the supply lower for the night.'
+				? 'No start makes that sure: read it in the evening, and switch the supply off for the night.'
 				: `Begun at ${formatDateTime(new Date(end.start).toISOString(), dateStyle)} it ends by day.`}{:else}, by day.{/if}
 	</p>
 {/if}

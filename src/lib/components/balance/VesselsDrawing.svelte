@@ -7,11 +7,13 @@
 		/** At rest, one a cell. */
 		volts: readonly number[];
 		names: readonly string[];
+		/** Where the curve of these cells is at 5 %, at 60 % (drawn as a line), and where it rises to full, V. */
+		scaleV: { low: number; middle: number; high: number };
 		stop: Stop | null;
 		/** Drawn stronger, from 0. */
 		selected: number;
 	}
-	let { vessels, volts, names, stop, selected }: Drawn = $props();
+	let { vessels, volts, names, scaleV, stop, selected }: Drawn = $props();
 
 	let WIDTH = $state(720);
 	const [HEIGHT, VOLTS_HEIGHT] = [200, 56];
@@ -21,7 +23,7 @@
 	const slot = $derived(WIDTH / vessels.capacityAh.length);
 	const wide = $derived(Math.min(64, slot * 0.62));
 	const x = $derived((i: number) => i * slot + (slot - wide) / 2);
-	const v = $derived(scaleLinear([Math.min(3.15, Math.min(...volts)), Math.max(3.4, Math.max(...volts))], [50, 8]));
+	const v = $derived(scaleLinear([Math.min(scaleV.low, ...volts), Math.max(scaleV.high, ...volts)], [50, 8]));
 	// One path for all of them: a frame changes one attribute.
 	const water = $derived(vessels.chargeAh.map((ah, i) => `M${x(i)},${y(0)}h${wide}V${y(ah)}h${-wide}Z`).join(''));
 	const DOT_PX = 5;
@@ -56,8 +58,8 @@
 				</div>{/each}
 		</div>
 		<svg viewBox="0 0 {WIDTH} {VOLTS_HEIGHT}" class="w-full" role="img" aria-label="Rest volts of each cell">
-			<line class="axis" x1="0" x2={WIDTH} y1={v(3.3)} y2={v(3.3)} />
-			<text x={slot} y={v(3.3) - 3} text-anchor="middle">3.30 V</text>
+			<line class="axis" x1="0" x2={WIDTH} y1={v(scaleV.middle)} y2={v(scaleV.middle)} />
+			<text x={slot} y={v(scaleV.middle) - 3} text-anchor="middle">{scaleV.middle.toFixed(2)} V</text>
 			<path class="dot" d={dots} />
 		</svg>
 		<div class="columns" style:--columns={vessels.capacityAh.length}>

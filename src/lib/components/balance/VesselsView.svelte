@@ -4,6 +4,7 @@
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import { vesselsJob } from '$lib/client/vessels-job';
 	import { settingApart } from '$lib/client/set-apart';
+	import { KNEE_V, restVoltageCurve } from '$lib/core/chemistry';
 	import {
 		CHALLENGES,
 		createVessels,
@@ -20,6 +21,10 @@
 
 	let { data, views }: { data: BalanceData; views: Snippet } = $props();
 	const bank = $derived(data.overview.bank);
+	const scaleV = $derived.by(() => {
+		const curve = restVoltageCurve(bank.chemistry);
+		return { low: curve.at(0.05), middle: curve.at(0.6), high: KNEE_V[bank.chemistry] };
+	});
 	/** More are not told apart by eye. */
 	const MOST = 16;
 	const own = $derived(data.mayStand.filter((c) => c.capacityAh !== null).slice(0, MOST));
@@ -111,7 +116,7 @@
 				<button class="btn tap" onclick={() => take(null)}>Back to the string</button>
 			</div>
 		{/if}
-		<VesselsDrawing {vessels} {volts} {names} {stop} {selected} />
+		<VesselsDrawing {vessels} {volts} {names} {scaleV} {stop} {selected} />
 		<div class="flex flex-wrap gap-2">
 			<button class="btn tap" onclick={() => void step(-1)}>− a little</button>
 			<button class="btn btn-primary tap" aria-pressed={playing === -1} onclick={() => play(-1)}

@@ -3,6 +3,7 @@
 	import { formKept } from '$lib/client/form-kept';
 	import BatteryDrawing from '$lib/components/assembly/BatteryDrawing.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
+	import { usualTorque } from '$lib/core/assembly';
 	import type { BatteryBuild } from '$lib/core/stages';
 	import type { StageVerdict } from '$lib/core/verdicts';
 	import { formatDate, type Settings } from '$lib/core/units';
@@ -11,10 +12,13 @@
 		build: BatteryBuild;
 		cellNames: readonly (readonly string[])[];
 		verdicts: readonly StageVerdict[];
+		/** The cell maker's torque, N·m; null: not said. */
+		makerNm: number | null;
 		dateStyle: Settings['dateStyle'];
 		refused: Record<string, string>;
 	}
-	let { build, cellNames, verdicts, dateStyle, refused }: Props = $props();
+	let { build, cellNames, verdicts, makerNm, dateStyle, refused }: Props = $props();
+	const usual = $derived(usualTorque(makerNm));
 	const series = $derived(build.battery.series);
 	const torqueOf = $derived(new Map(build.torques.map((t) => [t.position, t])));
 	const odd = $derived(
@@ -31,7 +35,8 @@
 	);
 	const nameOf = (k: number) => (k === 0 ? 'battery −' : k === series ? 'battery +' : `group ${k} to ${k + 1}`);
 	let form = $state<{ torqueNm: number | null; tightenedAt: string }>({
-		torqueNm: null,
+		// svelte-ignore state_referenced_locally
+		torqueNm: makerNm,
 		tightenedAt: new Date().toISOString().slice(0, 10)
 	});
 	let fields = $derived(refused);
@@ -48,8 +53,10 @@
 		label="The battery from above; {open.length} of {series + 1} joints without a torque"
 	/>
 	<p class="muted">
-		Faces bright, no film; bar flat; screw by hand first. Torque by the cell maker’s sheet: for M6 in aluminium usually
-		4 to 6 N·m. Insulated wrench, nothing metal on wrists.
+		Faces bright, no film; bar flat; screw by hand first. {makerNm === null
+			? `Torque by the cell maker’s sheet: for M6 in aluminium usually ${usual.low} to ${usual.high} N·m.`
+			: `The cell maker’s torque is ${makerNm} N·m.`}
+		Insulated wrench, nothing metal on wrists.
 	</p>
 	<form
 		method="POST"

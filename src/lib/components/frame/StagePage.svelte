@@ -50,7 +50,9 @@
 			<summary class="tap flex cursor-pointer items-center justify-between gap-3 px-4 font-bold" data-warmth={warmth}>
 				{#if stop}<span class="py-1 ember-text">Stop: {stop.title.replace(/^Stop: /, '')}</span>{:else}<span
 						>Verdicts</span
-					>{/if}<span class="figure whitespace-nowrap">{needing ? `${needing} need you` : 'all calm'}</span>
+					>{/if}<span class="figure whitespace-nowrap"
+					>{needing ? `${needing} need you` : verdicts.length ? 'nothing needs you' : 'nothing checked yet'}</span
+				>
 			</summary>
 			<div class="max-h-[60vh] overflow-y-auto p-3"><VerdictList {verdicts} {onpick} {onsetapart} /></div>
 		</details>

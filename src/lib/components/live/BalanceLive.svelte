@@ -1,5 +1,7 @@
 <script lang="ts">
 	import type { BodyFor } from '$lib/client/api-shapes';
+	import { attempt } from '$lib/client/announce';
+	import { api } from '$lib/client/api';
 	import Field from '$lib/components/forms/Field.svelte';
 	import InstrumentSelect from './InstrumentSelect.svelte';
 	import IntervalField from './IntervalField.svelte';
@@ -21,6 +23,17 @@
 		}) => void;
 	}
 	let { instruments, rehearsal, bankId, ready, temperatureUnit, roomTemperature, onfollow }: Props = $props();
+	/** What the chosen supply says it is set to, its output off or on. */
+	let setTo = $state<string | null>(null);
+	async function readSetting() {
+		await attempt(async () => {
+			const { reading, trouble } = await api.post(`instruments/${chosen.supply!}/try`, {});
+			const { on = null, setTo: set = null } = reading ?? {};
+			setTo = set
+				? `Set to ${set.voltageV.toFixed(2)} V and ${set.currentA.toFixed(1)} A; its output is ${on ? 'on' : 'off'}.`
+				: (trouble ?? 'This supply does not tell what it is set to: read its display.');
+		});
+	}
 	const supplies = $derived(fitting(instruments, 'supply', rehearsal));
 	const meters = $derived(fitting(instruments, 'voltmeter', rehearsal));
 	const shunts = $derived(fitting(instruments, 'shunt', rehearsal));
@@ -57,6 +70,10 @@
 			Your hands must have joined the cells first: <a class="underline" href="/banks/{bankId}/rehearsal"
 				>go to the bench</a
 			>.
+		</p>{/if}
+	{#if chosen.supply}<p class="mt-3 flex flex-wrap items-center gap-3">
+			<button type="button" class="btn tap" onclick={() => void readSetting()}>Read what the supply is set to</button>
+			{#if setTo}<span class="figure" role="status">{setTo}</span>{/if}
 		</p>{/if}
 	<button
 		class="btn tap mt-3"

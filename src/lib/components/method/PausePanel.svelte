@@ -18,7 +18,7 @@
 		'leads-loose': 'Supply off, its leads loose, before anything is touched.',
 		'set-voltage': 'The supply’s volts, by your meter with its leads loose: a knob turns in a bag.',
 		polarity: 'Polarity of every new cell by the meter.',
-		voltages: 'Every cell’s volts: one that fell further than the others leaks.',
+		voltages: 'Every cell’s volts: one that fell further than the others self-discharges.',
 		joints: 'Bars and nuts: hand-tight is loose by now; torque them again.'
 	};
 </script>

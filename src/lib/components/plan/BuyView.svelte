@@ -126,19 +126,19 @@
 					One person carries 23 kg, two 40 kg; beyond that a hoist, or the cells are carried one by one and built in
 					where they stay.
 				</li>
-				{#if found.lift.lotsForPeople > 1}<li>For these hands: {found.lift.lotsForPeople} lots.</li>{/if}
+				{#if found.lift.lotsForPeople > 1}<li>Carry it in {found.lift.lotsForPeople} loads.</li>{/if}
 				{#if found.lift.slingHeightMm !== null}<li>
 						Slings at 60°: the hook hangs {found.lift.slingHeightMm.toFixed(0)} mm above the handles.
 					</li>{/if}
 				{#if found.lift.floorKgPerM2 !== null}<li>
-						The floor bears {found.lift.floorKgPerM2.toFixed(0)} kg a square metre under it.
+						The battery loads the floor with {found.lift.floorKgPerM2.toFixed(0)} kg/m²: check that the floor can carry it.
 					</li>{/if}
 				<li>In a boat or vehicle it is strapped against its own weight in every direction: local codes say how.</li>
 			</ul>
 			<button class="btn tap justify-self-start" onclick={() => print()}>Print this page</button>
 		{/if}
 	</Fold>
-	<Fold title="Where it may stand" answer="vents away from sleepers and sparks">
+	<Fold title="Where it may stand" answer="vents away from beds and ignition sources">
 		<ul class="list-disc pl-5">
 			<li>
 				Gas from a failed cell burns and poisons: the box vents to the outside, away from where people sleep and from
@@ -146,18 +146,18 @@
 			</li>
 			<li>Cases are live in many cells: a sheet between neighbours, between cells and box, under them too.</li>
 			<li>Upright. On their narrow side only where the maker allows it; never upside down, whatever the carton did.</li>
-			<li>Not above heat, not in an engine space; a frost only with a charge limit in the cold.</li>
+			<li>Not above heat, not in an engine space; frost only if the BMS or charger blocks charging when cold.</li>
 		</ul>
 	</Fold>
-	<Fold title="A lead battery beside it" answer="a converter between, never one wire">
+	<Fold title="A lead-acid battery beside it" answer="a converter between, never one wire">
 		<p>What happens where somebody leaves them on one wire, at {classV} V:</p>
 		<ul class="list-disc pl-5">
 			{#each lead.ranges as { fromV, toV, carries } (carries)}
 				<li>
 					<span class="figure">{fromV.toFixed(1)} to {toV.toFixed(1)} V</span>: {{
-						lithium: 'the lithium carries all, the lead stands on float and draws',
-						both: 'both carry',
-						lead: 'the lead carries, the lithium is nearly empty'
+						lithium: 'lithium supplies the load; the lead-acid battery is on float and draws current',
+						both: 'both supply the load',
+						lead: 'the lead-acid battery supplies the load; lithium is nearly empty'
 					}[carries]}
 				</li>
 			{/each}

@@ -16,7 +16,7 @@
 	interface Props {
 		bankId: number;
 		rehearsal: boolean;
-		battery: { id: number; series: number; parallel: number };
+		battery: { id: number; series: number; parallel: number; groups: readonly { id: number }[] };
 		joints: readonly Joint[] | null;
 		reading: { readAt: string; currentA: number } | null;
 		cellNames: readonly (readonly string[])[];
@@ -33,11 +33,13 @@
 	let loadA = $state<number | null>(50);
 	let busy = $state(false);
 	let error = $state<string | null>(null);
+	const groupIds = $derived(new Set(battery.groups.map((g) => g.id)));
+	const ofBattery = (v: StageVerdict) => groupIds.has(Number(v.subject.id));
 	const warmth = $derived(
 		Array.from(
 			{ length: battery.series },
 			(_, i) =>
-				verdicts.find((v) => v.code === 'joint-loose' && v.subject.id === `${battery.id}/${i + 1}`)?.warmth ?? 'calm'
+				verdicts.find((v) => v.code === 'joint-loose' && v.facts.group === i + 1 && ofBattery(v))?.warmth ?? 'calm'
 		)
 	);
 	const ranked = $derived([...(joints ?? [])].sort((a, b) => b.mOhm.likely - a.mOhm.likely));

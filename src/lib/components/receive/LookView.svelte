@@ -9,12 +9,13 @@
 	import Photos from '$lib/components/photos/Photos.svelte';
 	import type { DrawnCell } from '$lib/components/tray/tray-cell';
 	import {
+		ALSO_FELT,
 		INSPECTED,
 		SLEEVE_KINDS,
 		TERMINAL_KINDS,
 		VENT_KINDS,
 		type Answer,
-		type Inspected,
+		type Seen,
 		type Inspection
 	} from '$lib/core/inspection';
 	import { warmestOf } from '$lib/core/shared';
@@ -46,18 +47,19 @@
 	);
 	const own = $derived(cell ? desk.of(cell) : {});
 
-	/** What each question asks of the eye, the hand or the nose, and what bad would be. */
-	const QUESTIONS: Record<Inspected, { ask: string; bad: string }> = {
-		leak: { ask: 'Dry all over?', bad: 'wet, crusted' },
-		smell: { ask: 'No smell?', bad: 'sweet, sharp' },
-		bulge: { ask: 'Flat sides?', bad: 'bulged' },
-		vent: { ask: 'Vent flat and closed?', bad: 'open, pressed out' },
-		dent: { ask: 'No dent?', bad: 'dented' },
-		terminals: { ask: 'Terminals square and clean?', bad: 'crooked, dirty' },
-		thread: { ask: 'Thread, or stud and its weld, sound?', bad: 'worn, loose' },
-		sleeve: { ask: 'Sleeve whole?', bad: 'torn' }
+	/** What is looked at, and what is seen where it is good and where it is not. An answer names the thing: never yes or no. */
+	const SEEN: Record<Seen, { what: string } & Record<Exclude<Answer, 'unsure'>, string>> = {
+		leak: { what: 'Case', good: 'dry', bad: 'wet or crusted' },
+		smell: { what: 'Smell', good: 'none', bad: 'smells' },
+		bulge: { what: 'Sides', good: 'flat', bad: 'bulged' },
+		vent: { what: 'Vent', good: 'closed', bad: 'open or pressed out' },
+		dent: { what: 'Dents', good: 'none', bad: 'dented' },
+		terminals: { what: 'Terminals', good: 'square, clean', bad: 'crooked or dirty' },
+		thread: { what: 'Thread, or stud and weld', good: 'sound', bad: 'worn or loose' },
+		sleeve: { what: 'Sleeve', good: 'whole', bad: 'torn' },
+		heat: { what: 'Warmth by hand (optional)', good: 'as the others', bad: 'hotter' }
 	};
-	const ANSWER_WORDS: Record<Answer, string> = { good: 'yes', unsure: 'not sure', bad: 'no' };
+	const answerWords = (key: Seen, value: Answer) => (value === 'unsure' ? 'not sure' : SEEN[key][value]);
 	const KINDS = [
 		{ key: 'terminalKind', label: 'Terminals', kinds: TERMINAL_KINDS },
 		{ key: 'sleeveKind', label: 'Sleeve', kinds: SLEEVE_KINDS },
@@ -67,10 +69,13 @@
 
 	/** What was seen, in a word or two; null while nobody has looked. */
 	function figureOf(seen: Inspection): string | null {
-		const of = (answer: Answer) => INSPECTED.filter((key) => seen[key] === answer);
+		const of = (answer: Answer) => [...INSPECTED, ...ALSO_FELT].filter((key) => seen[key] === answer);
 		const open = INSPECTED.length - INSPECTED.filter((key) => seen[key] != null).length;
 		if (open === INSPECTED.length) return null;
-		if (of('bad').length) return of('bad').join(', ');
+		if (of('bad').length)
+			return of('bad')
+				.map((key) => SEEN[key].bad)
+				.join(', ');
 		if (of('unsure').length) return 'not sure';
 		return open ? `${INSPECTED.length - open} of ${INSPECTED.length}` : 'sound';
 	}
@@ -91,14 +96,13 @@
 		})
 	);
 	const seen = $derived((tray?.cells ?? []).filter((c) => INSPECTED.every((key) => desk.of(c)[key] != null)).length);
+	/** What stops this cell; still shown, with its record, once that is lifted or acknowledged. */
 	const stop = $derived(
-		cell
-			? data.verdicts.find((v) => v.code === 'inspection-stop' && v.warmth === 'stop' && cellsOf(v).includes(cell.id))
-			: null
+		cell ? data.verdicts.find((v) => v.code === 'inspection-stop' && cellsOf(v).includes(cell.id)) : null
 	);
 	let resolving = $state('');
 
-	function answer(key: Inspected, value: Answer) {
+	function answer(key: Seen, value: Answer) {
 		if (!cell) return;
 		// The next one comes when it is asked for, not when the last answer is given.
 		selectedId = cell.id;
@@ -132,8 +136,10 @@
 </script>
 
 <StagePage
-	title="Is each one sound?"
-	subtitle={tray ? `${tray.delivery.name} · ${seen} of ${tray.cells.length} looked at` : 'nothing unpacked yet'}
+	title="Inspection"
+	subtitle={tray
+		? `Look at every cell before you connect any: ${seen} of ${tray.cells.length} done. ${tray.delivery.name}`
+		: 'Look at every cell before you connect any. Nothing is unpacked yet.'}
 	verdicts={data.verdicts}
 	onpick={(id) => (selectedId = id)}
 	onsetapart={settingApart(bank.id, 'receive')}
@@ -157,31 +163,39 @@
 					>
 				</h2>
 				<div class="flex flex-wrap gap-2">
-					<button class="btn btn-primary tap" onclick={() => void allGood()}>All else is good, next cell</button>
-					<button class="btn tap" onclick={() => tray && void desk.allGood(tray.cells)}>The rest are all good</button>
+					<button class="btn btn-primary tap" onclick={() => void allGood()}
+						>Mark unanswered points OK, next cell</button
+					>
+					<button class="btn tap" onclick={() => tray && void desk.allGood(tray.cells)}
+						>Mark all remaining cells sound</button
+					>
 				</div>
 			</div>
 			{#if stop}
 				<div class="stop" role="alert">
 					<p class="font-bold">{stop.title}</p>
-					<p>{stop.next}</p>
-					<label class="field-label" for="resolve">What has become of it</label>
+					<p>{stop.finding}</p>
+					{#if stop.next}<p>{stop.next}</p>{/if}
+					<p class="muted">Answered by mistake, or only wet from outside? Change the answer below.</p>
+					<label class="field-label" for="resolve">What was done with it</label>
 					<div class="flex flex-wrap gap-2">
 						<input
 							id="resolve"
 							class="input tap grow"
 							maxlength="400"
 							bind:value={resolving}
-							placeholder="wiped, and dry since a week"
+							placeholder="returned to the supplier, 4 Dec"
 						/>
-						<button class="btn tap" disabled={!resolving.trim()} onclick={() => void resolve()}>It is resolved</button>
+						<button class="btn tap" disabled={!resolving.trim()} onclick={() => void resolve()}
+							>Record what was done</button
+						>
 					</div>
 				</div>
 			{/if}
 			<ul class="questions">
-				{#each INSPECTED as key (key)}
+				{#each [...INSPECTED, ...ALSO_FELT] as key (key)}
 					<li>
-						<span id="ask-{key}">{QUESTIONS[key].ask}</span>
+						<span id="ask-{key}">{SEEN[key].what}</span>
 						<div class="answers" role="group" aria-labelledby="ask-{key}">
 							{#each ['good', 'unsure', 'bad'] as const as value (value)}
 								<button
@@ -189,8 +203,7 @@
 									class:chosen={own[key] === value}
 									data-answer={value}
 									aria-pressed={own[key] === value}
-									title={value === 'bad' ? QUESTIONS[key].bad : undefined}
-									onclick={() => answer(key, value)}>{ANSWER_WORDS[value]}</button
+									onclick={() => answer(key, value)}>{answerWords(key, value)}</button
 								>
 							{/each}
 						</div>
@@ -224,8 +237,8 @@
 			</div>
 			<Photos subjectKind="cell" subjectId={cell.id} label={cell.label} />
 			<p class="muted">
-				Glasses and gloves. A cell that leaks, smells or has swollen goes outdoors on stone first, and is written down
-				after.
+				Glasses and gloves. Quarantine a cell that leaks, smells or has swollen first, outdoors on concrete or tiles;
+				write it down after.
 			</p>
 		</section>
 	{:else}<p>Unpack a delivery first (Readings).</p>{/if}

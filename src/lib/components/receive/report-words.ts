@@ -1,6 +1,6 @@
 import type { Asked, Tick } from '$lib/core/clauses';
 
-export const OUTCOME_WORDS = { short: 'short', meets: 'meets it', unsure: 'cannot tell' } as const;
+export const OUTCOME_WORDS = { short: 'below rating', meets: 'meets it', unsure: 'cannot tell' } as const;
 
 const ASKED_WORDS: Record<Asked, string> = {
 	full: 'full',

@@ -5,8 +5,12 @@ const valueOf = (fact: Fact | undefined): number =>
 
 const wordsOf = (fact: Fact | undefined): string => (Array.isArray(fact) ? fact.join(', ') : '');
 
+const FIGURES = ['voltage-outlier', 'resistance-outlier', 'thickness-outlier', 'mass-outlier', 'inspection-stop'];
+
 /** A verdict on a cell in two or three words, for under the cell; from its facts alone. */
 export function shortMark({ code, facts, title }: Pick<Verdict, 'code' | 'facts' | 'title'>): string {
+	// Without its facts a figure would be made up.
+	if (FIGURES.includes(code) && Object.keys(facts).length === 0) return title;
 	switch (code) {
 		case 'deep-discharged':
 			return 'too low';

@@ -34,7 +34,7 @@
 		)
 	);
 	const WHY: Record<NonNullable<LoadFit['why']>, string> = {
-		'too-high': 'would burn at this voltage',
+		'too-high': 'would burn out: made for a lower voltage',
 		'too-low': 'does not run at this voltage',
 		'too-much': 'takes more than such a cell gives for long'
 	};

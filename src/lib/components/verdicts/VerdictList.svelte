@@ -12,7 +12,7 @@
 		/** Sets a verdict apart (with a reason), or lets it glow again (without). Missing where that cannot be. */
 		onsetapart?: (verdict: ShownVerdict, reason: string | null) => void;
 	}
-	let { verdicts, empty = 'Nothing to judge yet.', onpick, onsetapart }: Props = $props();
+	let { verdicts, empty = 'Nothing checked yet.', onpick, onsetapart }: Props = $props();
 	/** Shown at first: the warmest. A crate of a thousand cells has as many verdicts. */
 	const AT_FIRST = 30;
 	let all = $state(false);
@@ -25,12 +25,12 @@
 	/** Where a stop of this bank is mended. */
 	const remedy = (v: ShownVerdict) =>
 		page.route.id?.startsWith('/banks/[id]') ? remedyOf(v, Number(page.params.id), page.url.pathname) : null;
-	const WORDS = { stop: 'Stop', look: 'Look at this', open: 'Still open', calm: '' } as const;
+	const WORDS = { stop: 'Stop', look: 'Check', open: 'To do', calm: '' } as const;
 	const ordered = $derived(warmestFirst(verdicts));
 	const shown = $derived(all ? ordered : ordered.slice(0, AT_FIRST));
 </script>
 
-<ol class="grid gap-3" aria-label="Verdicts, warmest first">
+<ol class="grid gap-3" aria-label="Verdicts, most urgent first">
 	{#each shown as verdict, i (verdict.code + verdict.title + i)}
 		<li class="verdict sheet" data-warmth={verdict.warmth} data-code={verdict.code}>
 			{#if WORDS[verdict.warmth]}<p class="text-sm font-bold {verdict.warmth === 'open' ? 'muted' : 'ember-text'}">
@@ -42,7 +42,7 @@
 					{verdict.doubt}
 				</p>{/if}
 			{#if verdict.setApart}<p class="mt-1 text-sm leading-snug">
-					<span class="font-semibold">Set apart:</span>
+					<span class="font-semibold">Acknowledged:</span>
 					{verdict.setApart}
 				</p>{/if}
 			{#if verdict.next}<p class="mt-2 font-semibold leading-snug">{verdict.next}</p>{/if}
@@ -50,18 +50,18 @@
 			<details class="mt-1 text-sm muted">
 				<summary class="tap flex cursor-pointer items-center underline decoration-dotted underline-offset-4"
 					>{verdict.warmth === 'calm' && verdict.doubt
-						? 'Doubt and rule'
+						? 'How this was decided'
 						: canSetApart(verdict)
-							? 'Rule or set apart'
-							: 'Rule'}</summary
+							? 'How this was decided, acknowledge'
+							: 'How this was decided'}</summary
 				>
 				{#if verdict.doubt && verdict.warmth === 'calm'}<p class="mb-1">
-						<span class="font-semibold">Doubt:</span>
+						<span class="font-semibold">How sure:</span>
 						{verdict.doubt}
 					</p>{/if}
 				<p><span class="font-semibold">Rule:</span> {verdict.rule}</p>
 				{#if onsetapart && verdict.setApart}
-					<button class="btn tap mt-2" onclick={() => onsetapart(verdict, null)}>Let it glow again</button>
+					<button class="btn tap mt-2" onclick={() => onsetapart(verdict, null)}>Reopen</button>
 				{:else if onsetapart && canSetApart(verdict)}
 					<form
 						class="mt-2 grid gap-2"
@@ -71,11 +71,13 @@
 						}}
 					>
 						<label class="grid gap-1"
-							>Seen, set apart, because
+							>Acknowledge, because
 							<input class="input tap w-full" maxlength="400" required bind:value={reasons[keyOf(verdict)]} /></label
 						>
-						<div><button class="btn tap" disabled={!reasons[keyOf(verdict)]?.trim()}>Set it apart</button></div>
-						<p>It stays here, calm, until what it stands on changes.</p>
+						<div>
+							<button class="btn tap" disabled={!reasons[keyOf(verdict)]?.trim()}>Acknowledge with a reason</button>
+						</div>
+						<p>It stays acknowledged until its figures change. Nothing is done to the cell.</p>
 					</form>
 				{/if}
 			</details>

@@ -6,6 +6,8 @@ import { judgeBalanceLeads, leadVerdict, type BalanceLeadsInput } from '.';
 /** Four cells of 3.30 V and a little: nodes 0, 3.300, 6.602, 9.901, 13.202 V. */
 const cellsV = [3.3, 3.302, 3.299, 3.301];
 const RIGHT = [0, 3.3, 6.602, 9.901, 13.202];
+/** Lead 0 against battery positive: minus the whole battery. */
+const PROVED = [-13.202, null, null, null, null];
 const judged = (readingsV: (number | null)[], more: Partial<BalanceLeadsInput> = {}) =>
 	judgeBalanceLeads({ series: 4, cells: { cellsV }, readingsV, ...more });
 const first = (readingsV: (number | null)[], more: Partial<BalanceLeadsInput> = {}) => {
@@ -32,19 +34,35 @@ describe('one thing wrong with the leads of four cells', () => {
 	])('%s', (_, readings, leads, code) => {
 		const answer = first(readings);
 		expect(answer).toEqual({ code, leads, sure: true });
-		// The plug goes in only when everything is right.
-		expect(judged(readings).pass).toBe(code === 'right');
+		// The plug goes in only when everything is right, and lead 0 has been proved against battery positive.
+		expect(judged(readings).pass).toBe(false);
+		if (code === 'right') expect(judged(readings, { positiveV: PROVED }).pass).toBe(true);
 	});
 	it('knows the same from a range of cell voltages, and from leads 1 to 4 alone', () => {
 		const range = { cells: { low: 3.25, high: 3.35 } };
 		expect(first([0, 3.3, 9.901, 6.602, 13.202], range)).toMatchObject({ code: 'exchanged', leads: [2, 3] });
-		expect(judged(RIGHT, range).pass).toBe(true);
-		expect(judged(RIGHT.slice(1)).pass).toBe(true);
+		expect(judged(RIGHT, { ...range, positiveV: PROVED }).pass).toBe(true);
+		expect(judged(RIGHT.slice(1), { positiveV: PROVED }).pass).toBe(true);
 		expect(first([9.901, 6.602, 3.3, 13.202], range)).toMatchObject({ code: 'exchanged', leads: [1, 3] });
 	});
 });
 
 describe('what is not known is not passed', () => {
+	it('asks for lead 0 against battery positive: open it reads 0 V against negative, like a sound one', () => {
+		for (const readings of [RIGHT, RIGHT.slice(1)]) {
+			const { pass, next } = judged(readings);
+			expect(pass).toBe(false);
+			expect(next).toMatchObject({ lead: 0, against: 'positive' });
+			expect(next!.expect).toMatchObject([
+				{ code: 'right', voltageV: expect.closeTo(-13.2, 1) },
+				{ code: 'open', voltageV: 0 }
+			]);
+			expect(leadVerdict(judged(readings))).toMatchObject({ code: 'leads-unclear', warmth: 'open' });
+		}
+		const open = judged(RIGHT, { positiveV: [0.004, null, null, null, null] });
+		expect(open.pass).toBe(false);
+		expect(open.explanations[0]).toMatchObject({ code: 'open', leads: [0] });
+	});
 	it('wants every lead read, and asks for the one that is missing', () => {
 		const answer = judged([0, 3.3, null, 9.901, 13.202]);
 		expect(answer).toMatchObject({ pass: false, unread: [2], next: { lead: 2, against: 'negative' } });
@@ -140,7 +158,8 @@ describe('whatever is read', () => {
 			const nodes = cells.reduce((all, v) => [...all, all[all.length - 1]! + v], [0]);
 			const read = (volts: number[]) => volts.map((v) => normalDraw(random, v, 0.002));
 			const input = { series, cells: { low: 3.25, high: 3.35 } };
-			expect(judgeBalanceLeads({ ...input, readingsV: read(nodes) }).pass).toBe(true);
+			const positiveV = [-nodes[series]!, ...Array.from({ length: series }, () => null)];
+			expect(judgeBalanceLeads({ ...input, readingsV: read(nodes), positiveV }).pass).toBe(true);
 			const a = Math.floor(random() * (series + 1));
 			const b = (a + 1 + Math.floor(random() * series)) % (series + 1);
 			const swapped = [...nodes];

@@ -38,7 +38,7 @@ export interface LeadsJudgement {
 	explanations: LeadExplanation[];
 	/** The reading that tells the first ones apart; null when none would, or nothing is left to ask. */
 	next: NextReading | null;
-	/** Right is the clear winner and every lead was read. */
+	/** Right is the clear winner, every lead was read, and one of them against battery positive as well. */
 	pass: boolean;
 	/** Leads nobody has read. */
 	unread: number[];
@@ -85,13 +85,32 @@ export function judgeBalanceLeads(input: BalanceLeadsInput): LeadsJudgement {
 	const unexplained = weighed[0]!.fit.slips;
 	const [{ code, probability }] = explanations as [LeadExplanation];
 	// A reading that fits nothing is no reason to plug in, however sure "right" is beside the other explanations.
-	const pass = code === 'right' && probability >= PASS_FROM && unread.length === 0 && unexplained === 0;
+	const settled = code === 'right' && probability >= PASS_FROM && unread.length === 0 && unexplained === 0;
+	// Lead 0 open reads 0 V like a sound one: one reading against battery positive proves it (models §11).
+	const proved = input.positiveV?.some((v) => v !== null) ?? false;
+	const pass = settled && proved;
 	return {
 		explanations,
-		next: pass ? null : nextReading(weighed.slice(0, WEIGHED), unread, readingsV, input.positiveV ?? []),
+		next: pass
+			? null
+			: settled
+				? leadZero(weighed[0]!)
+				: nextReading(weighed.slice(0, WEIGHED), unread, readingsV, input.positiveV ?? []),
 		pass,
 		unread,
 		unexplained
+	};
+}
+
+/** Lead 0 against battery positive: minus the whole battery where it sits, nothing where it touches no node. */
+function leadZero({ fit }: Weighed): NextReading {
+	const fullV = fit.nodeV[fit.nodeV.length - 1]!;
+	return {
+		...{ lead: 0, against: 'positive' as const },
+		expect: [
+			{ code: 'right', voltageV: Number((-fullV).toFixed(3)) },
+			{ code: 'open', voltageV: 0 }
+		]
 	};
 }
 

@@ -10,6 +10,7 @@ export { ampacityA, areaOfAwgMm2, conductorOf, copperOhm, shortCircuitA, type Co
 export { MOST_GROUP_V, judgeJoints, type Joint, type JointsInput } from './joints';
 export { expectedStaircase, type CellsKnown } from './lead-likelihood';
 export { leadVerdict } from './judge-leads';
+export { usualTorque } from './torque';
 export { jointVerdicts } from './judge-joints';
 export { torqueVerdicts, type TightenedJoint } from './torque';
 export { LEAD_CODES, type LeadCode } from './lead-wirings';

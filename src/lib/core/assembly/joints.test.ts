@@ -18,7 +18,7 @@ describe('joints from readings at rest and under load', () => {
 		expect(joints[2]!.mOhm.low95).toBeGreaterThan(0.48);
 		expect(joints[0]!.mOhm.low95).toBeLessThan(0);
 		expect(jointVerdicts({ joints, currentA: -100 })).toMatchObject([
-			{ code: 'joint-loose', warmth: 'stop', subject: { kind: 'joint', label: 'Joint of group 3' } }
+			{ code: 'joint-loose', warmth: 'stop', subject: { kind: 'group', label: 'Group 3' }, facts: { group: 3 } }
 		]);
 	});
 	it('reads the same from a charge of the same current', () => {

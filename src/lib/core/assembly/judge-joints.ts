@@ -15,16 +15,18 @@ export interface JointsRead {
 	ratedA?: number | null;
 }
 
-const jointSubject = (battery: Subject, position: number): Subject => ({
-	kind: 'joint',
+/** The sense leads of a group enclose its cell and the joint towards the next group: what is read is told of the group. */
+const senseSubject = (battery: Subject, position: number): Subject => ({
+	kind: 'group',
 	id: `${battery.id}/${position}`,
-	label: `Joint of group ${position}`
+	label: `Group ${position}`
 });
 
-/** What to make of the joints of a battery, the worst first. @param subject the battery they belong to */
+/** What to make of the joints of a battery, the worst first. @param subject the battery they belong to; @param groups its groups by position, named by the battery where missing */
 export function jointVerdicts(
 	{ joints, currentA, ratedA = null }: JointsRead,
-	subject: Subject = WHOLE_BANK
+	subject: Subject = WHOLE_BANK,
+	groups: readonly Subject[] = []
 ): Verdict[] {
 	const amps = Math.abs(currentA);
 	const seesMohm = Math.max(...joints.map(({ mOhm }) => (mOhm.high95 - mOhm.low95) / 2));
@@ -34,8 +36,8 @@ export function jointVerdicts(
 		.map(({ group, mOhm, heatW }) => {
 			const ratedHeatW = ratedA === null ? null : ratedA ** 2 * (mOhm.likely / 1000);
 			const hot = Math.max(heatW, ratedHeatW ?? 0) >= HOT_W;
-			const facts = { mOhm: { ...mOhm }, heatW, currentA: amps, ratedHeatW, ratedA };
-			return say('joint-loose', hot ? 'stop' : 'look', jointSubject(subject, group), facts);
+			const facts = { mOhm: { ...mOhm }, heatW, currentA: amps, ratedHeatW, ratedA, group };
+			return say('joint-loose', hot ? 'stop' : 'look', groups[group - 1] ?? senseSubject(subject, group), facts);
 		});
 	if (loose.length) return loose;
 	if (seesMohm > MUST_SHOW_MOHM)

@@ -3,6 +3,13 @@ import { say, type Subject, type Verdict } from '../verdicts';
 /** What a joint may be tightened to without a question, N·m (default, M6 in aluminium; the cell maker’s figure comes first). */
 const USUAL_NM = { low: 4, high: 6 };
 
+/** A maker’s single figure is kept within this share (default): a usual torque wrench. */
+const MAKER_WITHIN = 0.1;
+
+/** Between what a joint may be tightened without a question, N·m. @param makerNm the cell maker’s figure; null: the usual range */
+export const usualTorque = (makerNm: number | null): { low: number; high: number } =>
+	makerNm === null ? USUAL_NM : { low: makerNm * (1 - MAKER_WITHIN), high: makerNm * (1 + MAKER_WITHIN) };
+
 /** The torque of a joint as it was last tightened. */
 export interface TightenedJoint {
 	/** 0: battery negative; k: between group k and the next; S: battery positive. */
@@ -20,17 +27,25 @@ export const jointSubject = (battery: Subject, position: number): Subject => ({
 /**
  * The joints of a battery of S groups, 0 (battery negative) to S (positive): those without a torque, and torques that are unusual.
  * @param tightened the latest of each joint
+ * @param makerNm by the cell maker; the usual figures when null
  */
-export function torqueVerdicts(series: number, tightened: readonly TightenedJoint[], subject: Subject): Verdict[] {
+export function torqueVerdicts(
+	series: number,
+	tightened: readonly TightenedJoint[],
+	subject: Subject,
+	makerNm: number | null = null
+): Verdict[] {
+	const { low, high } = usualTorque(makerNm);
 	const known = new Set(tightened.map((t) => t.position));
 	const open = Array.from({ length: series + 1 }, (_, k) => k).filter((k) => !known.has(k));
 	const odd = tightened
-		.filter(({ torqueNm }) => torqueNm < USUAL_NM.low || torqueNm > USUAL_NM.high)
+		.filter(({ torqueNm }) => torqueNm < low || torqueNm > high)
 		.map(({ position, torqueNm }) =>
 			say('torque-odd', 'look', jointSubject(subject, position), {
 				torqueNm,
-				lowNm: USUAL_NM.low,
-				highNm: USUAL_NM.high
+				lowNm: low,
+				highNm: high,
+				byMaker: makerNm !== null
 			})
 		);
 	const counted = open.length

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { HINDRANCE_WORDS, METHODS, METHOD_WORDS, compareMethods, type AtHand, type Method } from '.';
+import { HINDRANCE_WORDS, METHODS, compareMethods, methodWords, type AtHand, type Method } from '.';
 
 const atHand: AtHand = {
 	...{ cells: 16, series: 8, capacityAh: 280, soc: 0.5, apart: 0.05, cellSupplyA: 30, stringSupplyA: 40 },
@@ -56,7 +56,7 @@ describe('the schools of balancing', () => {
 	});
 	it('every school and every hindrance has its words', () => {
 		for (const method of METHODS)
-			expect(Object.values(METHOD_WORDS[method]).every((text) => text.length > 5)).toBe(true);
+			expect(Object.values(methodWords(2.75)[method]).every((text) => text.length > 5)).toBe(true);
 		expect(Object.values(HINDRANCE_WORDS).every((text) => text.length > 5)).toBe(true);
 	});
 	it('refuses no cells and no hours', () => {

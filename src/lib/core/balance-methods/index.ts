@@ -8,4 +8,4 @@ export {
 	type Method,
 	type MethodPlan
 } from './compare-methods';
-export { METHOD_WORDS, HINDRANCE_WORDS } from './method-words';
+export { methodWords, HINDRANCE_WORDS } from './method-words';

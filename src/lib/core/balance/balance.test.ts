@@ -142,7 +142,7 @@ describe('joining', () => {
 			cell(2, { restVoltageV: 3.1 }),
 			cell(3, { restVoltageV: 3.45 })
 		]);
-		expect(high.verdict.next).toMatch(/^Draw .* down, or bring the others up to it, until/);
+		expect(high.verdict.next).toMatch(/^Discharge .*, or charge the others, until/);
 		const low = checkJoin([
 			cell(1, { restVoltageV: 3.45 }),
 			cell(2, { restVoltageV: 3.45 }),
@@ -204,9 +204,11 @@ describe('a running charge', () => {
 	});
 	it('is done only after 30 minutes of tail with the meter agreeing', () => {
 		const tail = [at(25, 3, 3.65), at(25.3, 2.5, 3.65)];
-		expect(judgeProgress(tail, targets).unmet.map(unmetWords)).toEqual(['Current below 4.0 A for 30 minutes']);
+		expect(judgeProgress(tail, targets).unmet.map(unmetWords)).toEqual(['current below 4.0 A for 30 minutes']);
 		expect(judgeProgress([...tail, at(25.6, 2, 3.65)], targets).done).toBe(true);
-		expect(judgeProgress([...tail, at(25.6, 2, 3.6)], targets).unmet.map(unmetWords)[0]).toMatch(/not 3\.600 V/);
+		expect(judgeProgress([...tail, at(25.6, 2, 3.6)], targets).unmet.map(unmetWords)[0]).toMatch(
+			/cells at .* \(now 3\.600 V\)/
+		);
 		expect(judgeProgress([...tail, at(25.6, 2, null)], targets).unmet).toEqual([{ wanted: 'meter-at-cells' }]);
 	});
 	it('is done, and names leakage, when the current has stood still above the tail for two hours', () => {

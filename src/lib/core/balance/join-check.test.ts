@@ -17,11 +17,14 @@ describe('joined in parallel', () => {
 		expect(firstCurrents([3.4, 3.3, 3.3], [0.001, 0.001, 0.001])[0]).toBeCloseTo(66.7, 1);
 	});
 	it('its interval holds that of the hand where the resistance is known, and is wide where it is not', () => {
-		const known = check([item('a', 3.33, { resistanceOhm: 0.0008 }), item('b', 3.27, { resistanceOhm: 0.0008 })]).peakA;
+		const known = check([
+			item('a', 3.33, { resistanceOhm: 0.0008 }),
+			item('b', 3.27, { resistanceOhm: 0.0008 })
+		]).peakA!;
 		expect(known.likely).toBeCloseTo(30, 6);
 		expect(known.low95).toBeLessThan(30);
 		expect(known.high95).toBeGreaterThan(30);
-		const guessed = check([item('a', 3.33), item('b', 3.27)]).peakA;
+		const guessed = check([item('a', 3.33), item('b', 3.27)]).peakA!;
 		expect(guessed.high95 / guessed.low95).toBeGreaterThan(known.high95 / known.low95);
 	});
 	it('cells alike on the plateau may be joined; one at the steep end may not', () => {
@@ -43,10 +46,7 @@ describe('joined in parallel', () => {
 			[item('a', 13.2, { cellsInSeries: 4 }), item('b', 3.3)],
 			['join-unlike', 'join-refused']
 		],
-		[
-			[item('a', 3.3), item('b', 2.2)],
-			['deep-discharged', 'join-refused']
-		]
+		[[item('a', 3.3), item('b', 2.2)], ['deep-discharged']]
 	])('%j → %j', (items, expected) => expect(codes(items)).toEqual(expected));
 	it.each([
 		[2.3, 'low'],
@@ -67,11 +67,30 @@ describe('joined in parallel', () => {
 		expect(verdicts[0]).toMatchObject({ code: 'deep-discharged', subject: { kind: 'battery', id: 'a' } });
 		expect(verdicts[0]!.facts.restVoltageV).toMatchObject({ value: 2.2 });
 	});
+	it('0.000 V is never charged, and so is not told how far to charge it', () => {
+		const { verdicts } = check([item('a', 3.3), item('b', 0)]);
+		expect(verdicts).toMatchObject([{ code: 'deep-discharged', warmth: 'stop', facts: { level: 'dead' } }]);
+		expect(verdicts[0]!.next).not.toMatch(/within/);
+	});
+	it('330 V is a question and no current', () => {
+		const { verdicts, peakA } = check([item('a', 3.3), item('b', 330)]);
+		expect(verdicts).toMatchObject([{ code: 'not-one-cell', warmth: 'look' }]);
+		expect(peakA).toBeNull();
+		expect(check([item('a', 3.3), item('b', -3.3)]).peakA).not.toBeNull();
+	});
+	it('of two, each is apart from the other, not from what lies between them', () => {
+		const { verdicts } = check([item('a', 3.33), item('b', 3.03)], { linkRatingA: 5 });
+		expect(verdicts[0]!.facts.differenceV).toBeCloseTo(0.3, 9);
+		expect(check([item('a', 3.33), item('b', 3.33), item('c', 3.03)]).verdicts[0]!.facts.differenceV).toBeCloseTo(
+			0.3,
+			9
+		);
+	});
 	it('the current of the first instant is gone within the hour, and says so', () => {
 		const { verdicts, peakA } = check([item('a', 3.34), item('b', 3.29)]);
 		const { firstHourA } = verdicts[0]!.facts as { firstHourA: number };
 		expect(firstHourA).toBeGreaterThan(0);
-		expect(firstHourA).toBeLessThan(peakA.likely / 2);
+		expect(firstHourA).toBeLessThan(peakA!.likely / 2);
 		expect(verdicts[0]!.finding).toContain('on average over the first hour');
 	});
 	it('45 and 60 % joined for a day: about a quarter of the difference moves, the rest stays (models §4)', () => {

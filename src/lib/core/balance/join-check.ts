@@ -40,8 +40,8 @@ export interface JoinInput {
 
 export interface JoinAnswer {
 	verdicts: Verdict[];
-	/** Largest through one item in the first instant of all joined. */
-	peakA: Interval;
+	/** Largest through one item in the first instant of all joined; null where a voltage is none such an item can have. */
+	peakA: Interval | null;
 	/** In which they are joined: those that are most alike first. */
 	order: JoinId[];
 	/** Most that goes into or out of one of them in a day, Ah. */
@@ -129,6 +129,11 @@ export function checkJoining(input: JoinInput, subject: Subject): JoinAnswer {
 	};
 	const worst = own[asRead.indexOf(peakA.likely)]!;
 	const middle = median(own, (r) => r.item.restVoltageV)!;
+	// Of two, each is apart from the other, not from what lies between them.
+	const othersV = median(
+		own.filter((r) => r !== worst),
+		(r) => r.item.restVoltageV
+	)!;
 	const order = [...own]
 		.sort((a, b) => Math.abs(a.item.restVoltageV - middle) - Math.abs(b.item.restVoltageV - middle))
 		.map((r) => r.item.id);
@@ -137,8 +142,8 @@ export function checkJoining(input: JoinInput, subject: Subject): JoinAnswer {
 	const canBe = perCell.every((v) => v > 0 && v <= mostOfOneCellV(chemistry));
 	const moved = canBe ? movedAh(chemistry, own, linkOhm) : null;
 	return {
-		verdicts: verdictsOf(input, own, { peakA, worst, middle, firstHourA: moved?.inHour ?? null }, subject),
-		peakA,
+		verdicts: verdictsOf(input, own, { peakA, worst, middle: othersV, firstHourA: moved?.inHour ?? null }, subject),
+		peakA: perCell.every((v) => Math.abs(v) <= mostOfOneCellV(chemistry)) ? peakA : null,
 		order,
 		movedAhInDay: moved?.inDay ?? Math.min(...own.map((r) => r.item.capacityAh))
 	};
@@ -171,7 +176,7 @@ function verdictsOf(
 	if (impossible.length) {
 		const mostV = mostOfOneCellV(chemistry);
 		return impossible.map((r) =>
-			say('not-one-cell', 'stop', subjectOf(r), {
+			say('not-one-cell', 'look', subjectOf(r), {
 				restVoltageV: measured(r.item.restVoltageV, r.sdV),
 				mostV,
 				chemistry
@@ -194,7 +199,8 @@ function verdictsOf(
 	const stops = [
 		...(cells.size > 1 ? [say('join-unlike', 'stop', subject, { cellsInSeries: [...cells] })] : []),
 		...outside,
-		...(peakA.high95 > allowedA ? [say('join-refused', 'stop', subjectOf(worst), facts)] : [])
+		// A cell that must not be charged is not also told how far to charge it.
+		...(outside.length === 0 && peakA.high95 > allowedA ? [say('join-refused', 'stop', subjectOf(worst), facts)] : [])
 	];
 	return stops.length ? stops : [say('join-checked', 'calm', subject, facts)];
 }

@@ -28,8 +28,8 @@ describe('verdicts on a running charge', () => {
 			{
 				code: 'balance-unmet',
 				warmth: 'calm',
-				title: 'Not done: at full current',
-				finding: 'Supply at 3.65 V. Meter reading at the cells.'
+				title: 'Still charging at full current',
+				finding: 'Still to reach: supply at 3.65 V; a meter reading at the cells.'
 			}
 		]);
 	});

@@ -1,14 +1,18 @@
 export {
 	ALL_GOOD,
 	ANSWERS,
+	ALSO_FELT,
 	INSPECTED,
 	SLEEVE_KINDS,
 	TERMINAL_KINDS,
 	VENT_KINDS,
+	CANNOT_BE_LIFTED,
+	isLifted,
 	stopReasons,
 	swelling,
 	type Answer,
 	type Inspected,
+	type Seen,
 	type Inspection,
 	type StopReason,
 	type TerminalKind

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Subject } from '../verdicts';
+import { WHOLE_BANK, type Subject } from '../verdicts';
 import {
 	ALL_GOOD,
 	INSPECTED,
@@ -51,11 +51,28 @@ describe('a delivery that was looked at', () => {
 		expect(missing).toMatchObject({ code: 'not-inspected', warmth: 'open', facts: { unseen: 2, total: 3 } });
 		expect(judged([ALL_GOOD, ALL_GOOD]).map((v) => v.code)).toEqual(['inspected-sound']);
 	});
-	it('a leak is a stop, and calm once somebody has said what became of it', () => {
-		expect(judged([{ ...ALL_GOOD, leak: 'bad' }])[0]).toMatchObject({ code: 'inspection-stop', warmth: 'stop' });
-		const resolved = judged([{ ...ALL_GOOD, leak: 'bad', resolved: 'rain' }])[0]!;
-		expect(resolved).toMatchObject({ warmth: 'calm', next: null });
-		expect(resolved.finding).toContain('rain');
+	it.each(['leak', 'vent'] as const)(
+		'a %s stays a stop whatever was done with the cell; the record is shown',
+		(key) => {
+			expect(judged([{ ...ALL_GOOD, [key]: 'bad' }])[0]).toMatchObject({ code: 'inspection-stop', warmth: 'stop' });
+			const wiped = judged([{ ...ALL_GOOD, [key]: 'bad', resolved: 'wiped, dry for a week' }])[0]!;
+			expect(wiped).toMatchObject({ warmth: 'stop', facts: { lifted: false } });
+			expect(wiped.finding).toContain('wiped, dry for a week');
+		}
+	);
+	it('a smell that proved to be another thing’s is lifted by its record; heat is felt, and asked of nobody', () => {
+		const other = judged([{ ...ALL_GOOD, smell: 'bad', resolved: 'The glue of the crate' }])[0]!;
+		expect(other).toMatchObject({ warmth: 'calm', next: null, facts: { lifted: true } });
+		expect(judged([{ ...ALL_GOOD, heat: 'bad' }])[0]).toMatchObject({ warmth: 'stop', facts: { reasons: ['heat'] } });
+	});
+	it('in a battery at work it is told to switch off and keep away, not to write to the supplier', () => {
+		const [atWork] = judgeInspections(
+			[{ id: 1, label: 'C-1', inspection: { ...ALL_GOOD, bulge: 'bad' }, atWork: true }],
+			null,
+			WHOLE_BANK
+		);
+		expect(atWork!.next).toMatch(/main switch.*keep away/);
+		expect(atWork!.next).not.toContain('supplier');
 	});
 	it('a dent is looked at; not sure stays open', () => {
 		expect(judged([{ ...ALL_GOOD, dent: 'bad', vent: 'unsure' }]).map((v) => [v.code, v.warmth])).toEqual([

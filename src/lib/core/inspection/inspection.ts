@@ -10,15 +10,18 @@ export const VENT_KINDS = ['round', 'oval', 'none'] as const;
 /** What is looked at on a cell, in the order of a round with one hand. */
 export const INSPECTED = ['leak', 'smell', 'bulge', 'vent', 'dent', 'terminals', 'thread', 'sleeve'] as const;
 export type Inspected = (typeof INSPECTED)[number];
+/** Felt where there is something to compare with; a look is complete without it. */
+export const ALSO_FELT = ['heat'] as const;
+export type Seen = Inspected | (typeof ALSO_FELT)[number];
 
 /** A cell as somebody looked at it; null or missing: not looked at. */
-export type Inspection = Partial<Record<Inspected, Answer | null>> & {
+export type Inspection = Partial<Record<Seen, Answer | null>> & {
 	/** At the foot, in the middle, at the top, mm. */
 	thicknessMm?: readonly (number | null)[] | null;
 	terminalKind?: TerminalKind | null;
 	sleeveKind?: (typeof SLEEVE_KINDS)[number] | null;
 	ventKind?: (typeof VENT_KINDS)[number] | null;
-	/** Why a stop is no longer one. */
+	/** What was done with a cell that must not be used; it lifts only what can be lifted ({@link CANNOT_BE_LIFTED}). */
 	resolved?: string | null;
 };
 
@@ -48,14 +51,22 @@ export function swelling(
 	};
 }
 
-/** What stops a cell from being used at all until it is resolved. */
-export type StopReason = 'leak' | 'smell' | 'swelling' | 'vent';
-const STOPS: readonly { key: Inspected; reason: StopReason }[] = [
+/** What stops a cell from being used at all. */
+export type StopReason = 'leak' | 'smell' | 'heat' | 'swelling' | 'vent';
+const STOPS: readonly { key: Seen; reason: StopReason }[] = [
 	{ key: 'leak', reason: 'leak' },
 	{ key: 'smell', reason: 'smell' },
+	{ key: 'heat', reason: 'heat' },
 	{ key: 'bulge', reason: 'swelling' },
 	{ key: 'vent', reason: 'vent' }
 ];
+
+/** A case that leaks, or a vent that opened, stays so: neither wiping nor waiting mends it. */
+export const CANNOT_BE_LIFTED: readonly StopReason[] = ['leak', 'vent'];
+
+/** Whether what was written down lets the cell be used again. */
+export const isLifted = (inspection: Inspection, reasons: readonly StopReason[]): boolean =>
+	Boolean(inspection.resolved) && !reasons.some((reason) => CANNOT_BE_LIFTED.includes(reason));
 
 export const stopReasons = (inspection: Inspection, nominalMm: number | null): StopReason[] => [
 	...STOPS.flatMap(({ key, reason }) => (inspection[key] === 'bad' ? [reason] : [])),

@@ -1,11 +1,13 @@
 import { cellSubject, say, type Subject, type Verdict } from '../verdicts';
-import { INSPECTED, stopReasons, swelling, type Inspection } from './inspection';
+import { ALSO_FELT, INSPECTED, isLifted, stopReasons, swelling, type Inspection } from './inspection';
 
 export interface InspectedCell {
 	id: number;
 	label: string;
 	/** The latest; null: nobody has looked at it. */
 	inspection: Inspection | null;
+	/** It sits in a battery that is in use. */
+	atWork?: boolean;
 }
 
 const LOOKED = ['dent', 'terminals', 'thread', 'sleeve'] as const;
@@ -47,14 +49,15 @@ function ofCell(cell: InspectedCell, inspection: Inspection, nominalMm: number |
 	const stops = stopReasons(inspection, nominalMm);
 	const looks = LOOKED.filter((key) => inspection[key] === 'bad');
 	const renewed = inspection.sleeveKind === 'renewed';
-	const unsure = INSPECTED.filter((key) => inspection[key] === 'unsure');
+	const unsure = [...INSPECTED, ...ALSO_FELT].filter((key) => inspection[key] === 'unsure');
 	const thickness = swelling(inspection.thicknessMm, nominalMm);
 	const facts = { outMm: thickness?.outMm ?? null, mostMm: thickness?.mostMm ?? null, nominalMm };
 	return [
 		...(stops.length
 			? [
-					say('inspection-stop', inspection.resolved ? 'calm' : 'stop', subject, {
-						...{ reasons: stops, resolved: inspection.resolved ?? null, ...facts }
+					say('inspection-stop', isLifted(inspection, stops) ? 'calm' : 'stop', subject, {
+						...{ reasons: stops, resolved: inspection.resolved ?? null, lifted: isLifted(inspection, stops) },
+						...{ atWork: cell.atWork === true, ...facts }
 					})
 				]
 			: []),

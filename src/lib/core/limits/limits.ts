@@ -71,7 +71,7 @@ function voltageLimits(series: number, f: StrategyFigures): LimitValue[] {
 			release: round(f.cellLowReleaseV, 3),
 			delayS: 5,
 			reason:
-				'Last guard of the weakest group; the load’s cut-off must act before it. Release on charge current alone where the BMS can; by voltage only this high, held for 10 minutes, with a lock-out after two trips: a cell cut off under load rebounds past 2.90 V within the hour, and loads would pump it down.'
+				'Last guard of the weakest group; the load’s cut-off must act before it. Release on charge current alone where the BMS can; by voltage only this high, held for 10 minutes, with a lock-out after two trips: a cell cut off under load rebounds by some tenths of a volt within the hour, and loads would pump it down.'
 		},
 		{
 			...base,
@@ -133,7 +133,7 @@ function temperatureLimits(input: LimitsInput, f: StrategyFigures): LimitValue[]
 			label: 'Discharge too cold',
 			value: dischargeCold,
 			release: dischargeCold + COLD_RELEASE_K,
-			reason: 'A limit of its own: copying the charge limit here turns the lights off in a frost.'
+			reason: 'Set this separately: with the charge limit copied here, the BMS cuts all loads in frost.'
 		}
 	];
 }

@@ -26,7 +26,7 @@ describe('a reading across two neighbours', () => {
 describe('every series link off', () => {
 	it('one that is still on stops everything, and is named by its place', () => {
 		expect(judged([0, 6.58, 0.1])).toMatchObject({ code: 'links-still-on', warmth: 'stop', facts: { linked: [2] } });
-		expect(judged([0, 6.58, 0.1]).title).toContain('2 and 3');
+		expect(judged([0, 6.58, 0.1]).finding).toContain('2 and 3');
 	});
 	it('is proved only when every pair was read and the balance plug is out', () => {
 		expect(judged([0, 0.01, 0.4])).toMatchObject({ code: 'links-off', warmth: 'calm' });

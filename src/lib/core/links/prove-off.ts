@@ -1,4 +1,4 @@
-import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
+import { CHEMISTRY_FIGURES, restVoltageCurve, type Chemistry } from '../chemistry';
 import { CoreError } from '../shared';
 import { say, type Subject, type Verdict } from '../verdicts';
 
@@ -42,6 +42,7 @@ export function judgeLinksOff(
 		...{ linked: placesOf('linked'), unclear: placesOf('unclear'), unread: placesOf('unread') },
 		...{
 			pairs: readV.length,
+			twoCellsV: 2 * restVoltageCurve(chemistry).at(0.5),
 			meterProved,
 			balancePlugOut,
 			ghosts: readV.filter((v) => v !== null && Math.abs(v) > NOTHING_V).length

@@ -140,8 +140,12 @@ export const followBottom: FollowMethod = (run, world) => {
 	const through = ways.filter((w) => w.last?.step === 'rested-2');
 	const first = ways.findIndex((w) => w.last === null);
 	const next = ways.flatMap((w, i) => nextOf(w, world, i === first, run.setup.currentA ?? null) ?? []);
+	const deep = ways.filter((w) => isTooDeep(w, world));
+	const allRested = through.length === run.cells.length && deep.length === 0;
 	const high = ways.flatMap((w, i) => (left[i] && left[i]!.low95 > AT_BOTTOM * w.cell.capacityAh ? [i] : []));
-	for (const i of high)
+	const isApart = allRested && apart !== null && apart.low95 > MET * world.cellAh;
+	const fullest = isApart ? fullestOf(left) : null;
+	for (const i of new Set([...high, ...(fullest === null ? [] : [fullest])]))
 		next.push(
 			step('again', `Take ${ways[i]!.cell.label} down once more, gently, if you mean to.`, ['voltageV', 'currentA'], {
 				...{ cell: ways[i]!.cell, mostV: mostOfOneCellV(world.chemistry), besides: true },
@@ -156,9 +160,7 @@ export const followBottom: FollowMethod = (run, world) => {
 			.map((e) => e.doneAt)
 			.sort()[0] ?? null;
 	const chargeBy = firstEmpty && !charged ? later(firstEmpty, 24 * EMPTY_DAYS) : null;
-	const deep = ways.filter((w) => isTooDeep(w, world));
-	const allThrough = through.length === run.cells.length && deep.length === 0;
-	const met = allThrough && run.cells.length > 1 && apart !== null && apart.high95 <= MET * world.cellAh;
+	const met = allRested && run.cells.length > 1 && apart !== null && apart.high95 <= MET * world.cellAh;
 	if (firstEmpty && !charged && first < 0)
 		next.push(
 			step(
@@ -197,14 +199,18 @@ export const followBottom: FollowMethod = (run, world) => {
 					})
 				]),
 		...high.map((i) => say('bottom-high', 'look', cellSubject(ways[i]!.cell), { leftAh: left[i]!, atMost: AT_BOTTOM })),
+		...ways.flatMap(tooFast),
 		...ways.flatMap((w) => oddRebound(w, world)),
-		...(apart !== null && allThrough
+		...(apart !== null && allRested
 			? [
 					say(
-						met ? 'bottom-met' : apart.low95 > MET * world.cellAh ? 'bottom-apart' : 'bottom-unsure',
-						met ? 'calm' : apart.low95 > MET * world.cellAh ? 'look' : 'open',
+						met ? 'bottom-met' : isApart ? 'bottom-apart' : 'bottom-unsure',
+						met ? 'calm' : isApart ? 'look' : 'open',
 						world.subject,
-						{ apartAh: apart, metShare: MET, cells: through.length }
+						{
+							...{ apartAh: apart, metShare: MET, cells: through.length },
+							fullest: fullest === null ? null : ways[fullest]!.cell.label
+						}
 					)
 				]
 			: []),
@@ -234,6 +240,25 @@ export const followBottom: FollowMethod = (run, world) => {
 		locksJoining: false
 	};
 };
+
+/** The cell that surely holds something and holds most; null where nothing is known. @param left charge by cell, Ah */
+function fullestOf(left: readonly (Interval | null)[]): number | null {
+	const known = left.flatMap((own, i) => (own ? [{ i, own }] : []));
+	return known.length ? known.reduce((a, b) => (b.own.likely > a.own.likely ? b : a)).i : null;
+}
+
+/** A display rounds, and a load is set in steps: only a current past this multiple of what was asked is remarked. */
+const TOO_FAST = 1.5;
+
+/** The last gentle stage of a cell was not gentle. */
+function tooFast({ cell, entries }: CellWay) {
+	const asked = GENTLE_C_RATE * cell.capacityAh;
+	const last = entries.findLast((e) => e.step === 'stage-2' || e.step === 'again');
+	const currentA = Math.abs(last?.currentA ?? 0);
+	return currentA > TOO_FAST * asked
+		? [say('bottom-too-fast', 'look', cellSubject(cell), { currentA, askedA: asked, rate: GENTLE_C_RATE })]
+		: [];
+}
 
 /** What it read last is below the limit, by more than the meter: no rest brings that back, and no spread of charge shows it. */
 const isTooDeep = ({ last }: CellWay, { dischargeLimitV, meterSdV }: MethodWorld): boolean =>

@@ -62,6 +62,34 @@ describe('at the bottom', () => {
 		const watched = entry('first-charge', 41, { volts: [3.31, 3.312, 3.311, 3.31], currentA: 20 });
 		expect(followMethod(run('bottom', [...charging.entries, watched]), world).done).toBe(true);
 	});
+	it('a cell that may be discharged once more is named, has its form, and the server takes it; no other cell is', () => {
+		const all = [1, 2, 3, 4].flatMap((id, i) => through(id, 3 * i, id === 4 ? 3.14 : 2.95));
+		const apart = run('bottom', all);
+		const { verdicts, next } = followMethod(apart, world);
+		const verdict = verdicts.find((v) => v.code === 'bottom-apart')!;
+		expect(verdict).toMatchObject({
+			facts: { fullest: 'A4' },
+			next: expect.stringContaining('discharge A4 once more')
+		});
+		expect(next.filter((n) => n.step === 'again').map((n) => n.cell?.label)).toEqual(['A4']);
+		const more = { voltageV: 2.7, currentA: 3, asked: true };
+		expect(refuseEntry(apart, world, entry('again', 40, { cellId: 4, ...more }))).toBeNull();
+		expect(refuseEntry(apart, world, entry('again', 40, { cellId: 1, ...more }))).not.toBeNull();
+	});
+	it('remarks a gentle stage at six times the current that was asked', () => {
+		const asked = 0.03 * world.cellAh;
+		const at6 = (currentA: number) =>
+			followMethod(
+				run('bottom', [...through(1, 0).slice(0, 2), entry('stage-2', 2, { cellId: 1, voltageV: 2.7, currentA })]),
+				world
+			).verdicts.find((v) => v.code === 'bottom-too-fast');
+		expect(at6(6 * asked)).toMatchObject({
+			warmth: 'look',
+			subject: { id: 1 },
+			facts: { askedA: expect.closeTo(asked, 6) }
+		});
+		expect(at6(1.2 * asked)).toBeUndefined();
+	});
 	it('never calls met what lies below its limit, or the wrong way round: that stops it', () => {
 		for (const restedV of [1.9, -0.4]) {
 			const all = [1, 2, 3, 4].flatMap((id, i) => through(id, 3 * i, id === 2 ? restedV : 2.6));

@@ -1,5 +1,5 @@
 import { planTopBalance } from '../balance';
-import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
+import { CHEMISTRY_FIGURES, TOP_BALANCE_V, type Chemistry } from '../chemistry';
 import { CoreError, requirePositive } from '../shared';
 
 /** Something that could charge the cells in parallel. */
@@ -34,7 +34,8 @@ export interface FirstCharge {
 	/** By the best single supply. */
 	supply: string | null;
 	days: number | null;
-	setV: number | null;
+	/** What the supply of one cell is set to, V. */
+	setV: number;
 	/** Days saved by each, against that; null where there is no such thing. */
 	saves: { secondSupply: number | null; seriesFirst: number | null; borrowedBars: number | null };
 	/** Days of the leads: what thick short ones would save. */
@@ -76,14 +77,30 @@ export function firstCharge(input: FirstChargeInput): FirstCharge {
 	};
 	const usable = supplies.filter(fits).sort((a, b) => b.a - a.a);
 	const best = usable[0];
-	if (!best) return { unfit, supply: null, days: null, setV: null, saves: NOTHING_SAVED, leadsCostDays: null };
+	if (!best)
+		return {
+			unfit,
+			supply: null,
+			days: null,
+			setV: TOP_BALANCE_V[chemistry],
+			saves: NOTHING_SAVED,
+			leadsCostDays: null
+		};
 	const lots = Math.ceil(cells / (input.barsForCells || cells));
 	const inLots = (a: number, leadOhm: number, soc: number) => {
 		const each = daysWith(a, leadOhm, Math.ceil(cells / lots), soc);
 		return each && { ...each, days: each.days * lots };
 	};
 	const own = inLots(best.a, best.leadOhm, arrivalSoc);
-	if (!own) return { unfit, supply: best.name, days: null, setV: null, saves: NOTHING_SAVED, leadsCostDays: null };
+	if (!own)
+		return {
+			unfit,
+			supply: best.name,
+			days: null,
+			setV: TOP_BALANCE_V[chemistry],
+			saves: NOTHING_SAVED,
+			leadsCostDays: null
+		};
 	const against = (other: { days: number } | null, more = 0) => other && own.days - other.days - more;
 	const second = usable[1] ?? best;
 	const seriesDays = seriesA ? ((1 - LEFT_AFTER_SERIES - arrivalSoc) * ratedAh * (cells / series)) / seriesA / 24 : 0;

@@ -52,8 +52,8 @@ const SAVINGS = {
 	borrowedBars: 'Bars for all cells at once'
 } as const;
 
-function firstChargeVerdict({ supply, days, unfit, saves }: FirstCharge, subject: Subject): Verdict {
-	if (supply === null || days === null) return say('no-supply', 'look', subject, { unfit });
+function firstChargeVerdict({ supply, days, unfit, saves, setV }: FirstCharge, subject: Subject): Verdict {
+	if (supply === null || days === null) return say('no-supply', 'look', subject, { unfit, balanceV: setV });
 	const [best] = (Object.keys(SAVINGS) as (keyof typeof SAVINGS)[])
 		.map((key) => ({ text: SAVINGS[key], days: saves[key] ?? 0 }))
 		.sort((a, b) => b.days - a.days);

@@ -13,6 +13,10 @@ export interface BmsComparison {
 export const USUAL_BMS_SD_V = 0.002;
 /** Off by this share of the group’s voltage it is the wiring. */
 const LEADS_SHARE = 0.4;
+/** Two neighbours off by more than this each, one up and one down by nearly the same, share a lead that is open or on the wrong node, V. */
+const OPEN_LEAD_V = 0.15;
+/** So nearly the same: their sum against their difference. */
+const OPEN_LEAD_ALIKE = 0.2;
 const Z95 = 1.96;
 
 /**
@@ -32,7 +36,17 @@ export function bmsVerdicts(
 		return [{ i, bms: requireFinite(bms, `bmsV.${i}`), meter: requireFinite(meter, `meterV.${i}`) }];
 	});
 	if (pairs.length === 0) return [];
-	const unseen = pairs.filter(({ bms, meter }) => Math.abs(bms - meter) > LEADS_SHARE * Math.abs(meter));
+	const errorOf = ({ bms, meter }: (typeof pairs)[number]) => bms - meter;
+	// A lead that sits between two nodes takes from one neighbour what it gives to the other: no two channels err so.
+	const shared = pairs.flatMap((p) => {
+		const next = pairs.find((q) => q.i === p.i + 1);
+		return next &&
+			Math.min(Math.abs(errorOf(p)), Math.abs(errorOf(next))) > OPEN_LEAD_V &&
+			Math.abs(errorOf(p) + errorOf(next)) < OPEN_LEAD_ALIKE * Math.abs(errorOf(p) - errorOf(next))
+			? [p, next]
+			: [];
+	});
+	const unseen = pairs.filter((p) => shared.includes(p) || Math.abs(errorOf(p)) > LEADS_SHARE * Math.abs(p.meter));
 	if (unseen.length)
 		return [
 			say(

@@ -12,8 +12,27 @@ describe('the BMS against the voltmeter', () => {
 			battery
 		);
 		expect(verdicts).toMatchObject([
-			{ code: 'bms-misreads', warmth: 'look', subject: { id: 2 }, title: 'The BMS reads group 2 by +12 mV' }
+			{ code: 'bms-misreads', warmth: 'look', subject: { id: 2 }, title: 'The BMS reads group 2 12 mV too high' }
 		]);
+	});
+	it('a channel that reads high has its low cut-off raised, one that reads low its high cut-off lowered', () => {
+		const next = (bms: number) =>
+			bmsVerdicts({ bmsV: [3.3, bms], meterV: [3.3, 3.3], differenceSdV: 0.002 }, groups, battery)[0]!.next;
+		expect(next(3.311)).toContain('raise the low-voltage cut-off by 11 mV');
+		expect(next(3.289)).toContain('lower the high-voltage cut-off by 11 mV');
+	});
+	it.each([
+		[
+			[3.3, 2.3, 4.3],
+			[2, 3]
+		],
+		[
+			[3.55, 3.05, 3.3],
+			[1, 2]
+		]
+	])('two neighbours that read one up and one down share an open lead: a stop that leads to the leads', (bmsV, at) => {
+		const verdicts = bmsVerdicts({ bmsV, meterV: [3.3, 3.3, 3.3], differenceSdV: 0.003 }, groups, battery);
+		expect(verdicts).toMatchObject([{ code: 'bms-leads', warmth: 'stop', facts: { groups: at } }]);
 	});
 	it('agrees within their doubt, over the groups that both have read', () => {
 		const verdicts = bmsVerdicts(

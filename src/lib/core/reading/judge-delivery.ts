@@ -104,7 +104,7 @@ const polarityVerdicts = (cells: readonly WithVoltage[]): Verdict[] =>
 	cells
 		.filter((c) => c.restVoltageV < 0)
 		.map((c) =>
-			say('polarity', c.plusTurned ? 'calm' : 'look', cellSubject(c), {
+			say('polarity', c.plusTurned ? 'calm' : 'stop', cellSubject(c), {
 				restVoltageV: readVolts(c),
 				recorded: c.plusTurned === true
 			})
@@ -126,7 +126,13 @@ function nearlyEmptyVerdicts(
 		const volts = c.restVoltageV;
 		if (c.touched || volts < limitV || volts >= limitV * NEARLY_EMPTY) return [];
 		const { lowFraction, highFraction } = soc[c.id]!;
-		const facts = { restVoltageV: readVolts(c), chargeLow: lowFraction, chargeHigh: highFraction, limitV };
+		const facts = {
+			restVoltageV: readVolts(c),
+			chargeLow: lowFraction,
+			chargeHigh: highFraction,
+			limitV,
+			reserveV: limitV * NEARLY_EMPTY
+		};
 		return [say('nearly-empty', 'open', cellSubject(c), { ...facts, daysLeft: lowFraction / LOST_A_DAY })];
 	});
 }

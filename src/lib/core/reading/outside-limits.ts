@@ -4,6 +4,8 @@ import { measured, say, type Subject, type Verdict } from '../verdicts';
 /** Below these shares of the discharge limit a cell is not for a bank, and is never charged (LFP: 2.0 and 1.0 V). */
 const RUINED = 0.8;
 const DEAD = 0.4;
+/** A deep-discharged cell is brought back to this multiple of it at most, where its maker allows (LFP: 3.0 V; models §16). */
+const RECOVERY = 1.2;
 
 /**
  * What a rest voltage outside the limits of its chemistry says: below them the depth of it, above them an overcharged cell, or no reading of
@@ -20,7 +22,13 @@ export function outsideLimits(
 	if (restVoltageV < dischargeLimitV) {
 		const level =
 			restVoltageV < dischargeLimitV * DEAD ? 'dead' : restVoltageV < dischargeLimitV * RUINED ? 'ruined' : 'low';
-		return say('deep-discharged', 'stop', subject, { restVoltageV: read, limitV: dischargeLimitV, chemistry, level });
+		return say('deep-discharged', 'stop', subject, {
+			restVoltageV: read,
+			limitV: dischargeLimitV,
+			recoveryV: dischargeLimitV * RECOVERY,
+			chemistry,
+			level
+		});
 	}
 	const mostV = mostOfOneCellV(chemistry);
 	if (restVoltageV > mostV) return say('not-one-cell', 'look', subject, { restVoltageV: read, mostV, chemistry });

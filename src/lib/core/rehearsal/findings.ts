@@ -31,7 +31,7 @@ export function findingsOf(verdicts: readonly StageVerdict[], { cells, batteries
 				return facts.likeliest === 'open' ? [{ kind: 'open-lead', where: lowest(leads) }] : [];
 			}
 			case 'joint-loose': {
-				const group = groups.find((g) => `${g.batteryId}/${g.position}` === subject.id);
+				const group = groups.find((g) => g.id === subject.id || `${g.batteryId}/${g.position}` === subject.id);
 				// Of several cells in a group nobody can say whose bar it is.
 				return group?.cellIds.length === 1 ? [{ kind: 'loose-bar', where: labelOf.get(group.cellIds[0]!)! }] : [];
 			}

@@ -3,6 +3,7 @@ import { misread, type BalancedEnd } from '../balance';
 import { restVoltageCurve, type Chemistry } from '../chemistry';
 import { CoreError, requireFinite, requirePositive, type Interval } from '../shared';
 import { driftByPassings, driftChange, narrowed, snapshotBounds, whatWasRead, type Passings } from '../snapshot';
+import { judgeUnderLoad } from './under-load';
 import { WHOLE_BANK, measured, say, type Subject, type Verdict } from '../verdicts';
 
 /** How the battery stood when its cells were read. */
@@ -87,7 +88,18 @@ export function judgeCheck(check: ServiceCheck, battery: BatteryContext): CheckJ
 	}
 	const reason = wrongContext(check, read, battery);
 	if (reason !== null) return notJudged(check, reason, battery);
-	return judged(check, battery);
+	return check.context === 'load' ? underLoad(check, battery) : judged(check, battery);
+}
+
+/** Under load a group shows its resistance, not its charge: drift is not told. */
+function underLoad(check: ServiceCheck, battery: BatteryContext): CheckJudgement {
+	const { battery: whole = WHOLE_BANK, groups = [] } = battery.subjects ?? {};
+	return {
+		judged: true,
+		reason: 'Read under load: a group that stands apart has a joint or a cell of more resistance.',
+		driftAh: check.groupVoltagesV.map(() => null),
+		verdicts: judgeUnderLoad(check, battery, groups, whole)
+	};
 }
 
 function wrongContext(check: ServiceCheck, read: readonly number[], battery: BatteryContext): string | null {
@@ -99,7 +111,7 @@ function wrongContext(check: ServiceCheck, read: readonly number[], battery: Bat
 		case 'load':
 			return rate < LOAD_C_RATE
 				? `Marked as under load, but only ${amps} flowed; neither charge nor joints show. Kept, not judged.`
-				: 'Under load the voltages hold resistance as well as charge. Kept for comparison with a reading at rest; drift is not judged.';
+				: null;
 		case 'rest':
 			if (rate > REST_C_RATE) return `Marked as at rest, but ${amps} flowed. Kept, not judged.`;
 			return 'At rest on the plateau groups a third apart in charge read alike within millivolts. Kept, not judged: read them full.';

@@ -220,6 +220,8 @@ export function balanceState(
 	const run = planned ? null : latest;
 	const row = rowCells(picture, run, chosen);
 	const cells = balanceCells(picture, row, run, nowIso);
+	// A cell that must not be charged is told so, and not also how far to charge it.
+	const joinable = cells.filter((c, i) => whyStopped(picture, row[i]!) === null || c.polarityOpen);
 	const supply = run ? { supplyA: run.supplyA, leadOhm: run.leadOhm, setV: run.setV } : ASSUMED_SUPPLY;
 	const { plan, noPlan } = planFor(picture, cells, supply);
 	const inRow = new Set(cells.map((c) => c.id));
@@ -238,7 +240,7 @@ export function balanceState(
 		missed: run?.startedAt ? placedCells(picture).filter((c) => !inRow.has(c.id) && !inSets.has(c.id)) : [],
 		plan,
 		noPlan,
-		join: cells.length ? joinOf(picture, run, cells) : null,
+		join: joinable.length ? joinOf(picture, run, joinable) : null,
 		progress: run && plan ? progressOf(run, readings, plan) : null
 	};
 }

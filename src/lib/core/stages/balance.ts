@@ -17,9 +17,11 @@ import { followMethod, type MethodState } from '../method-run';
 import { meterSd } from '../reading';
 import { cellSubject, say, type Subject, type Verdict } from '../verdicts';
 import { isCharging, type BalanceState } from './balance-state';
+import { lapseVerdicts, undoneBy } from './lapses';
 import type { BankPicture, PictureBank } from './picture';
 import { bankSubject, isInService, placedCells } from './picture-parts';
 import type { StageJudgement } from './stage-judgement';
+import { rowCold } from './row-start';
 import { tellsCharge } from './touches';
 
 /** Less than that went in, as a share of the row: it tells nothing of what they arrived with that the tail does not. */
@@ -51,7 +53,16 @@ export function judgeBalanceStage(picture: BankPicture, state: BalanceState): St
 	const of = placedCells(picture).length;
 	// Ended is not done: only what was read to its end is, of the cells that were in the row.
 	const stepped = picture.methodRun?.run.endedAt ? methodStanding(picture)?.done === true : false;
-	const done = isInService(picture) || stepped || (progress?.done === true && of > 0 && missed.length === 0);
+	const lapses = picture.batteries.flatMap((battery) => {
+		const endedAt = state.run?.endedAt;
+		const change = isInService(picture) && endedAt ? undoneBy(picture, battery, 'balance', endedAt) : null;
+		return change ? [{ battery, lapse: { evidence: 'balance' as const, change } }] : [];
+	});
+	const lapsed = lapses.flatMap(({ battery, lapse }) => lapseVerdicts(picture, battery, [lapse]));
+	const done =
+		(isInService(picture) && lapsed.length === 0) ||
+		stepped ||
+		(progress?.done === true && of > 0 && missed.length === 0);
 	const misses =
 		missed.length && !isInService(picture)
 			? [say('balance-misses', 'look', subject, { cells: missed.length, of }, missed.map(cellSubject))]
@@ -61,10 +72,23 @@ export function judgeBalanceStage(picture: BankPicture, state: BalanceState): St
 		stopped.length && run && run.endedAt === null && !isInService(picture)
 			? [say('row-stopped', 'stop', subject, { why: stopped.map((c) => c.why) }, stopped.map(cellSubject))]
 			: [];
+	const charging = isCharging(run) && !isInService(picture);
+	const cold = charging ? rowCold(picture, state, state.readings.at(-1)?.readAt ?? run!.startedAt!) : null;
 	const steps = methodState(picture);
 	const { verdicts } = chargeJudgement(picture, state, done);
 	const joined = isCharging(state.run) || !done ? joinedVerdicts(picture.cells) : [];
-	return { verdicts: [...stops, ...(steps?.verdicts ?? []), ...misses, ...joined, ...verdicts], done };
+	return {
+		verdicts: [
+			...stops,
+			...lapsed,
+			...(cold ? [cold] : []),
+			...(steps?.verdicts ?? []),
+			...misses,
+			...joined,
+			...verdicts
+		],
+		done
+	};
 }
 
 /** Leads of a quarter save so many hours of the same charge; null where they were not read, or no such charge ends. */
@@ -149,6 +173,11 @@ function setsCompared(
 	];
 }
 
+/** A cell that stands the wrong way round, or was never read, stays said while its row is charged. */
+function wrongInRow({ join }: BalanceState): Verdict[] {
+	return join && ['join-polarity', 'join-unknown'].includes(join.verdict.code) ? [join.verdict] : [];
+}
+
 /** What is said of the charge itself. */
 function chargeJudgement(picture: BankPicture, state: BalanceState, done: boolean): StageJudgement {
 	const { run, join, progress } = state;
@@ -159,7 +188,8 @@ function chargeJudgement(picture: BankPicture, state: BalanceState, done: boolea
 	if (progress?.done && run?.endedAt) return { verdicts: isInService(picture) ? [] : afterwards(picture, state), done };
 	// Before cells are placed a row is only looked at: it asks nothing.
 	if (!run && placedCells(picture).length === 0) return { verdicts: [], done };
-	if (isCharging(run)) return { verdicts: progress ? whileCharging(picture, state, progress) : [], done };
+	if (isCharging(run))
+		return { verdicts: [...wrongInRow(state), ...(progress ? whileCharging(picture, state, progress) : [])], done };
 	if (done || !join) return { verdicts: [], done };
 	if (!run) return { verdicts: [join.verdict], done };
 	if (run.endedAt !== null) return { verdicts: [endedVerdict(state, subject)], done };

@@ -11,6 +11,7 @@ import { CHEMISTRY_FIGURES } from '../chemistry';
 import { meterSd } from '../reading';
 import { mean } from '../shared';
 import { say, type Verdict } from '../verdicts';
+import { lapseVerdicts, undoneBy, type Lapse } from './lapses';
 import type { BankPicture, PictureBattery, PictureCell } from './picture';
 import { batterySubject, isInService } from './picture-parts';
 import type { StageJudgement } from './stage-judgement';
@@ -46,6 +47,8 @@ export interface BatteryBuild {
 	leads: LeadsJudgement | null;
 	torques: BuildRecords['torques'];
 	temporaryParts: BuildRecords['temporaryParts'];
+	/** What was read or tightened and no longer stands. */
+	lapses: readonly Lapse[];
 }
 
 /** A cell that was read this long before its leads has changed little by itself, days. */
@@ -75,7 +78,16 @@ function cellsKnown(picture: BankPicture, battery: PictureBattery, readAt: strin
 
 function batteryBuild(picture: BankPicture, battery: PictureBattery, records: BuildRecords): BatteryBuild {
 	const own = <T extends { batteryId: number }>(all: readonly T[]) => all.filter((r) => r.batteryId === battery.id);
-	const reading = own(records.leadReadings)[0] ?? null;
+	const latestReading = own(records.leadReadings)[0] ?? null;
+	const undone = latestReading && undoneBy(picture, battery, 'leads', latestReading.readAt);
+	const reading = undone ? null : latestReading;
+	const tightened = own(records.torques).filter((t) => t.position <= battery.series);
+	const loosened = new Map(
+		tightened.flatMap((t) => {
+			const change = undoneBy(picture, battery, 'torques', t.tightenedAt, t.position);
+			return change ? [[t, change] as const] : [];
+		})
+	);
 	const cells = cellsKnown(picture, battery, reading?.readAt ?? null);
 	const meterSdV = meterSd(picture.meters.restVoltage, CHEMISTRY_FIGURES[picture.bank.chemistry].nominalV);
 	const fits = reading !== null && reading.readingsV.length === battery.series + 1;
@@ -95,8 +107,12 @@ function batteryBuild(picture: BankPicture, battery: PictureBattery, records: Bu
 					meterSdV
 				})
 			: null,
-		torques: own(records.torques).filter((t) => t.position <= battery.series),
-		temporaryParts: own(records.temporaryParts)
+		torques: tightened.filter((t) => !loosened.has(t)),
+		temporaryParts: own(records.temporaryParts),
+		lapses: [
+			...(undone ? [{ evidence: 'leads' as const, change: undone }] : []),
+			...[...loosened.values()].map((change) => ({ evidence: 'torques' as const, change }))
+		]
 	};
 }
 
@@ -110,13 +126,16 @@ function batteryVerdicts(picture: BankPicture, build: BatteryBuild, wanted: bool
 	const { leads, torques, temporaryParts, battery } = build;
 	const parts = temporaryParts.map((p) => p.name);
 	return [
+		...lapseVerdicts(picture, battery, build.lapses),
 		...(leads
 			? [leadVerdict(leads, subject)]
-			: wanted
+			: wanted && !build.lapses.some((l) => l.evidence === 'leads')
 				? [say('leads-unread', 'open', subject, { leads: battery.series + 1 })]
 				: []),
 		...(parts.length ? [say('temporary-in', 'look', subject, { parts })] : []),
-		...(wanted || torques.length ? torqueVerdicts(battery.series, torques, subject) : [])
+		...(wanted || torques.length
+			? torqueVerdicts(battery.series, torques, subject, picture.cellType?.torqueNm ?? null)
+			: [])
 	];
 }
 
@@ -130,5 +149,6 @@ export function judgeBuildStage(picture: BankPicture, records: BuildRecords): St
 	const verdicts = builds.flatMap((b) => batteryVerdicts(picture, b, b.whole && !inService && (isTurn || begun(b))));
 	const isBuilt = (b: BatteryBuild) =>
 		b.whole && b.leads?.pass === true && b.torques.length > b.battery.series && b.temporaryParts.length === 0;
-	return { verdicts, done: inService || builds.every(isBuilt) };
+	const stands = builds.every((b) => b.lapses.length === 0);
+	return { verdicts, done: (inService && stands) || builds.every(isBuilt) };
 }

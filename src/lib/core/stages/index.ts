@@ -13,8 +13,12 @@ export {
 	type MatchState,
 	type PlacedGroup
 } from './match';
+export { EVIDENCE, undoneBy, type Evidence } from './lapses';
+export { BATTERY_WORKS } from './picture';
 export type {
 	BankPicture,
+	BatteryChange,
+	BatteryWorkKind,
 	PictureBalanceRun,
 	PictureBank,
 	PictureBattery,
@@ -46,6 +50,7 @@ export {
 	type DeliveryTray,
 	type JudgedTray
 } from './receive';
+export { rowCold, startRefusals, type StartRefusal } from './row-start';
 export { statusOf, type StageJudgement } from './stage-judgement';
 export {
 	batteryService,

@@ -25,6 +25,8 @@ export interface PictureCellType {
 	widthMm?: number | null;
 	thicknessMm?: number | null;
 	heightMm?: number | null;
+	/** The maker's torque of a terminal, N·m; null: not said. */
+	torqueNm?: number | null;
 }
 
 export interface PictureBank {
@@ -194,6 +196,22 @@ export interface PictureBalanceRun {
 	checklist: Record<string, boolean> | null;
 }
 
+/** What a person did to a built battery and wrote down: it undoes what was proved before. */
+export const BATTERY_WORKS = ['lead-moved', 'bms-changed', 'joint-opened'] as const;
+export type BatteryWorkKind = (typeof BATTERY_WORKS)[number];
+
+/** Something in a battery that is no longer as it was. */
+export interface BatteryChange {
+	batteryId: number;
+	at: string;
+	kind: 'cell-exchanged' | 'cell-taken-out' | BatteryWorkKind;
+	/** Groups of a cell, leads, or joints, by position; empty: the whole battery. */
+	positions: readonly number[];
+	/** Labels of the cell that was taken out, and of what is in its place; null where none is. */
+	out: string | null;
+	into: string | null;
+}
+
 /** What all stages of a bank share, read once. Nothing in it grows with history but the runs of its cells. */
 export interface BankPicture {
 	bank: PictureBank;
@@ -217,4 +235,6 @@ export interface BankPicture {
 	methodRun: { run: MethodRun; world: MethodWorld } | null;
 	/** The battery has been read or tested in service. */
 	wasChecked: boolean;
+	/** What was exchanged, taken out, moved or opened in its batteries; the latest of each group and of each kind of work. */
+	changes: readonly BatteryChange[];
 }

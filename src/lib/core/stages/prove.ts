@@ -8,6 +8,7 @@ import { say, type Verdict } from '../verdicts';
 import { buildState, type BuildRecords } from './build';
 import { limitsState, type LatestTest } from './limits';
 import { matchState } from './match';
+import { lapseVerdicts, undoneBy, type Lapse } from './lapses';
 import type { BankPicture, PictureBattery } from './picture';
 import { batterySubject, groupSubjects, isInService } from './picture-parts';
 import type { StageJudgement } from './stage-judgement';
@@ -61,6 +62,8 @@ export interface BatteryProof {
 	forecastAh: number | null;
 	temporaryParts: readonly string[];
 	checks: Record<ProveCheck, CheckState>;
+	/** What was proved and no longer stands. */
+	lapses: readonly Lapse[];
 	verdicts: Verdict[];
 }
 
@@ -120,7 +123,9 @@ function ownVerdicts(
 				}
 			: null;
 	return {
-		joints: joints ? jointVerdicts({ joints, currentA: loadReading!.currentA, ratedA: battery.bmsA }, subject) : [],
+		joints: joints
+			? jointVerdicts({ joints, currentA: loadReading!.currentA, ratedA: battery.bmsA }, subject, groups)
+			: [],
 		bms: comparison
 			? bmsVerdicts({ ...comparison, differenceSdV: instrumentsSdV(picture, battery) }, groups, subject)
 			: [],
@@ -136,10 +141,17 @@ function proofOf(picture: BankPicture, battery: PictureBattery, records: ProveRe
 	// Read twice within a minute by one meter: its gain does the same to both.
 	const pairMeter = { ...picture.meters.restVoltage, percentOfReading: 0 };
 	const meterSdV = meterSd(pairMeter, CHEMISTRY_FIGURES[picture.bank.chemistry].nominalV);
-	const loadReading = latest(records.loadReadings);
-	const comparison = latest(records.bmsComparisons);
-	const count = latest(records.chargeCounts);
-	const test = records.tests.find((t) => t.battery === battery.number) ?? null;
+	const lapses: Lapse[] = [];
+	const standing = <T>(evidence: Lapse['evidence'], record: T | null, at: (record: T) => string): T | null => {
+		const change = record && undoneBy(picture, battery, evidence, at(record));
+		if (change) lapses.push({ evidence, change });
+		return change ? null : record;
+	};
+	const loadReading = standing('joints', latest(records.loadReadings), (r) => r.readAt);
+	const comparison = standing('bms', latest(records.bmsComparisons), (r) => r.readAt);
+	const count = standing('counters', latest(records.chargeCounts), (r) => r.countedAt);
+	const ownTest = records.tests.find((t) => t.battery === battery.number) ?? null;
+	const test = standing('capacity', ownTest, (t) => t.testedAt);
 	const joints = jointsOf(loadReading, battery, meterSdV);
 	const forecast = smallestGroup(picture, battery);
 	const [build] = buildState({ ...picture, batteries: [battery] }, records.build);
@@ -165,7 +177,8 @@ function proofOf(picture: BankPicture, battery: PictureBattery, records: ProveRe
 		forecastAh: forecast?.ah ?? null,
 		temporaryParts,
 		checks,
-		verdicts: [...own.joints, ...own.bms, ...own.counters, ...own.capacity]
+		lapses,
+		verdicts: [...lapseVerdicts(picture, battery, lapses), ...own.joints, ...own.bms, ...own.counters, ...own.capacity]
 	};
 }
 
@@ -200,5 +213,6 @@ export function judgeProveStage(picture: BankPicture, records: ProveRecords): St
 	]);
 	const isProved = (p: BatteryProof) =>
 		p.temporaryParts.length === 0 && Object.values(p.checks).every((state) => state === 'checked');
-	return { verdicts, done: inService || (proofs.length > 0 && proofs.every(isProved)) };
+	const stands = proofs.every((p) => p.lapses.length === 0);
+	return { verdicts, done: (inService && stands) || (proofs.length > 0 && proofs.every(isProved)) };
 }

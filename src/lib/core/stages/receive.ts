@@ -74,7 +74,11 @@ function judgeTray(picture: BankPicture, { delivery, cells }: DeliveryTray, subj
 	const codes = { chemistry: bank.chemistry, receivedOn: delivery.receivedOn };
 	const seen = [
 		...(differencesV ? [say('arrival-cumulative', 'look', subject, { differencesV }, cells.map(cellSubject))] : []),
-		...judgeInspections(cells, cellType?.thicknessMm ?? null, subject),
+		...judgeInspections(
+			cells.map((cell) => ({ ...cell, atWork: isInService(picture) && cell.groupId !== null })),
+			cellType?.thicknessMm ?? null,
+			subject
+		),
 		...judgePromisedTerminals(cells, delivery.promisedTerminals, subject),
 		...judgeBodies(bodies, cellType?.massKg ?? null, subject),
 		...judgeCodes(

@@ -17,7 +17,8 @@ import { CoreError } from '../shared';
 import type { Passings } from '../snapshot';
 import { say, type Verdict } from '../verdicts';
 import type { BankPicture, PictureBattery } from './picture';
-import { batterySubject, groupSubjects, isInService } from './picture-parts';
+import { batterySubject, groupSubjects, isInService, placedCells } from './picture-parts';
+import { stoppedCells } from './receive';
 import type { StageJudgement } from './stage-judgement';
 
 const YEAR_MS = 365.25 * 86400e3;
@@ -76,6 +77,16 @@ export interface BatteryService {
 
 const ageOf = ({ bank }: BankPicture, iso: string): number =>
 	Math.max(0, (Date.parse(iso) - Date.parse(bank.inServiceOn ?? bank.createdAt)) / YEAR_MS);
+
+/** Whether a cell of a group was exchanged or taken out after a moment. */
+const cellChangedAfter = ({ changes }: BankPicture, { id }: PictureBattery, position: number, at: string): boolean =>
+	changes.some(
+		(c) =>
+			c.batteryId === id &&
+			(c.kind === 'cell-exchanged' || c.kind === 'cell-taken-out') &&
+			c.positions.includes(position) &&
+			Date.parse(c.at) > Date.parse(at)
+	);
 
 /** Rated capacity of one group of a battery, Ah. */
 export const ratedGroupAh = ({ cellType }: BankPicture, battery: PictureBattery): number =>
@@ -171,7 +182,13 @@ export function batteryService(
 	const ageYears = ageOf(picture, nowIso);
 	const full = checks.filter((c) => c.judgement.judged && c.check.context === 'full');
 	const driftPerMonthAh = driftSlopes(
-		full.map((c) => ({ ageYears: ageOf(picture, c.check.checkedAt), driftAh: c.judgement.driftAh })),
+		full.map((c) => ({
+			ageYears: ageOf(picture, c.check.checkedAt),
+			// A group whose cell was exchanged since is another group.
+			driftAh: c.judgement.driftAh.map((own, i) =>
+				cellChangedAfter(picture, battery, i + 1, c.check.checkedAt) ? null : own
+			)
+		})),
 		battery.series
 	);
 	const grows = judgeGrowth(driftPerMonthAh, ratedAh, subjects.groups);
@@ -197,7 +214,21 @@ export const serveState = (picture: BankPicture, history: ServiceHistory): Batte
 	picture.batteries.map((battery) => batteryService(picture, battery, history));
 
 /** The verdicts on the years of a bank; a stage that is never done. */
-export const judgeServeStage = (_picture: BankPicture, batteries: readonly BatteryService[]): StageJudgement => ({
-	verdicts: batteries.flatMap((b) => b.verdicts),
-	done: false
+export function judgeServeStage(picture: BankPicture, batteries: readonly BatteryService[]): StageJudgement {
+	const verdicts = batteries.flatMap((b) => b.verdicts);
+	return { verdicts: mustStandStill(picture) ? verdicts.map(withoutAsking) : verdicts, done: false };
+}
+
+/** A cell that sits in this bank must not be used: nothing asks for a charge or a load meanwhile. */
+const mustStandStill = (picture: BankPicture): boolean =>
+	placedCells(picture).some((cell) => stoppedCells(picture).has(cell.id));
+
+/** What is found stays said; what is to be done comes after the cell is out. */
+const withoutAsking = (verdict: Verdict): Verdict => ({
+	...verdict,
+	warmth: verdict.warmth === 'open' ? 'calm' : verdict.warmth,
+	next:
+		verdict.next === null
+			? null
+			: 'First deal with the cell that must not be used (Receive, Inspection). Do not charge before.'
 });

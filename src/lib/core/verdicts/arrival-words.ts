@@ -3,13 +3,24 @@ import type { Measured, Words } from './verdict';
 
 export interface ArrivalFacts {
 	/** A cell nearly empty on arrival. */
-	'nearly-empty': { restVoltageV: Measured; chargeLow: number; chargeHigh: number; daysLeft: number; limitV: number };
+	'nearly-empty': {
+		restVoltageV: Measured;
+		chargeLow: number;
+		chargeHigh: number;
+		daysLeft: number;
+		limitV: number;
+		/** Below this a cell has no reserve against standing. */
+		reserveV: number;
+	};
 	/** Voltages that rise from cell to cell: read along a string; judged by their differences. */
 	'arrival-cumulative': { differencesV: readonly number[] };
-	/** A cell that must not be used: leak, smell, swelling, vent; `resolved`: why it may be after all. */
+	/** A cell that must not be used: leak, smell, swelling, vent; `resolved`: what was done with it, `lifted`: so that it may be used. */
 	'inspection-stop': {
-		reasons: readonly ('leak' | 'smell' | 'swelling' | 'vent')[];
+		reasons: readonly ('leak' | 'smell' | 'heat' | 'swelling' | 'vent')[];
 		resolved: string | null;
+		lifted: boolean;
+		/** It sits in a battery that is in use. */
+		atWork: boolean;
 		outMm: number | null;
 		mostMm: number | null;
 		nominalMm: number | null;
@@ -71,6 +82,7 @@ export interface ArrivalFacts {
 const REASONS = {
 	leak: 'it leaks',
 	smell: 'it smells',
+	heat: 'it is hotter than the others',
 	swelling: 'it has swollen',
 	vent: 'its vent is open or pressed out'
 };
@@ -98,7 +110,7 @@ export const ARRIVAL_WORDS: Words<ArrivalFacts> = {
 		title: `${subject.label} is nearly empty`,
 		finding: `${facts.restVoltageV.value.toFixed(3)} V at rest: between ${percent(facts.chargeLow)} and ${percent(facts.chargeHigh)} % of its charge.`,
 		doubt: `By itself alone it falls below ${facts.limitV.toFixed(2)} V in no less than ${Math.floor(facts.daysLeft)} days at 3 % a month (default).`,
-		rule: 'Between the discharge limit and 3.0 V there is no reserve against standing.',
+		rule: `Between the discharge limit and ${facts.reserveV.toFixed(2)} V there is no reserve against standing.`,
 		next: `Charge it within ${Math.max(1, Math.floor(facts.daysLeft / 2))} days, slowly, and watch that it takes the charge.`
 	}),
 	'arrival-cumulative': ({ facts: { differencesV } }) => ({
@@ -108,23 +120,28 @@ export const ARRIVAL_WORDS: Words<ArrivalFacts> = {
 		rule: 'A cell’s voltage is the difference of two neighbouring readings along a string.',
 		next: 'Read each cell by itself, both probes on its own terminals, before any are joined.'
 	}),
-	'inspection-stop': ({ facts: { reasons, resolved, outMm, mostMm, nominalMm }, subject }) => ({
-		title: resolved
-			? `${subject.label}: resolved`
+	'inspection-stop': ({ facts: { reasons, resolved, lifted, atWork, outMm, mostMm, nominalMm }, subject }) => ({
+		title: lifted
+			? `${subject.label} may be used again, as recorded`
 			: `${subject.label} must not be used: ${list(reasons.map((r) => REASONS[r]))}`,
 		finding: [
 			reasons.includes('swelling') && mostMm !== null
 				? `${mostMm.toFixed(1)} mm thick${outMm ? `, ${outMm.toFixed(1)} mm over its edges` : ''}${nominalMm === null ? '' : `; ${nominalMm.toFixed(1)} mm by its sheet`}.`
 				: null,
-			resolved ?? 'Seen on inspection.'
+			'Seen on inspection.',
+			resolved ? `Recorded: ${resolved}.` : null
 		]
 			.filter(Boolean)
 			.join(' '),
 		doubt: null,
-		rule: 'Leak, smell, an open vent, or a case more than 3 mm over its edges or 5 % over its sheet (default; the maker’s limit first).',
-		next: resolved
+		rule: 'Leak, smell, heat that no current explains, an open vent, or a case more than 3 mm over its edges or 5 % over its sheet (default; the maker’s limit first).',
+		next: lifted
 			? null
-			: 'Do not charge, join or press it. Outdoors on stone, away from anything that burns; gloves and glasses; do not breathe what comes out. Tell the supplier.'
+			: atWork
+				? 'Switch loads and chargers off, open the main switch and keep away while it is hot or smells. Do not charge the bank. Once it is cold: gloves and glasses, take the battery apart, quarantine the cell outdoors on concrete or tiles.'
+				: resolved
+					? 'It stays a stop: a leak or an open vent is not mended. Remove the cell from this bank; its record stays.'
+					: 'Do not charge, connect or clamp it. Quarantine it outdoors on concrete or tiles, away from anything that burns; gloves and glasses; do not breathe what comes out. Tell the supplier.'
 	}),
 	'inspection-look': ({ facts: { seen, renewed }, subject }) => ({
 		title: `${subject.label}: ${list([...seen.map((s) => SEEN[s]), ...(renewed ? ['a renewed sleeve'] : [])])}`,
@@ -253,7 +270,7 @@ export const ARRIVAL_WORDS: Words<ArrivalFacts> = {
 		title: untested ? `${untested} used cells without a capacity` : 'Used cells, tested',
 		finding: `${cells} were sold as used.`,
 		doubt: null,
-		rule: 'Of a used cell nothing is taken on trust: a leak test of 14 days, capacity before anything else, resistance against new, no swelling.',
+		rule: 'Of a used cell nothing is taken on trust: a self-discharge test of 14 days, capacity before anything else, resistance against new, no swelling.',
 		next: untested ? 'Test their capacity before they are matched.' : null
 	}),
 	'delivery-claim': ({ facts }) => ({

@@ -14,6 +14,14 @@ export const PHASE_WORDS: Record<ChargePhase, string> = {
 	held: 'at the tail'
 };
 
+const UNMET_TITLES: Record<ChargePhase, string> = {
+	'not-started': 'The charge has not started',
+	'constant-current': 'Still charging at full current',
+	'lead-limited': 'Still charging, held back by its leads',
+	taper: 'Still charging, in the taper',
+	held: 'At the tail current, not yet done'
+};
+
 /** What still keeps a charge from being done. */
 export type Unmet =
 	| { wanted: 'first-reading' }
@@ -22,19 +30,19 @@ export type Unmet =
 	| { wanted: 'cells-at-set'; setV: number; cellV: number }
 	| { wanted: 'tail-held'; tailA: number; minutes: number };
 
-/** What is missing, in words. */
+/** What is still to reach, in words; never by itself: it would read as what is. */
 export function unmetWords(unmet: Unmet): string {
 	switch (unmet.wanted) {
 		case 'first-reading':
-			return 'No reading yet';
+			return 'a first reading';
 		case 'supply-at-set':
-			return `Supply at ${unmet.setV.toFixed(2)} V`;
+			return `supply at ${unmet.setV.toFixed(2)} V`;
 		case 'meter-at-cells':
-			return 'Meter reading at the cells';
+			return 'a meter reading at the cells';
 		case 'cells-at-set':
-			return `Cells at ${unmet.setV.toFixed(2)} V by your meter, not ${unmet.cellV.toFixed(3)} V`;
+			return `cells at ${unmet.setV.toFixed(2)} V on your meter (now ${unmet.cellV.toFixed(3)} V)`;
 		case 'tail-held':
-			return `Current below ${unmet.tailA.toFixed(1)} A for ${unmet.minutes} minutes`;
+			return `current below ${unmet.tailA.toFixed(1)} A for ${unmet.minutes} minutes`;
 	}
 }
 
@@ -139,13 +147,13 @@ export const BALANCE_WORDS: Words<BalanceFacts> = {
 			flatA === null
 				? `Supply at the set voltage, tail held for ${holdMinutes} minutes, meter agrees.`
 				: `Supply at the set voltage, meter agrees, and the current has stood at ${flatA.toFixed(1)} A for two hours: what still flows is leakage.`,
-		doubt: flatA === null ? null : 'One cell may leak: read all of them after some weeks at rest.',
+		doubt: flatA === null ? null : 'One cell may self-discharge: read all of them after some weeks at rest.',
 		rule: 'Tail held for half an hour, or flat for two hours. Do not leave cells held at the limit.',
 		next: 'Switch the supply off, take its leads off, and end the balance here.'
 	}),
 	'balance-unmet': ({ facts: { phase, unmet } }) => ({
-		title: `Not done: ${PHASE_WORDS[phase]}`,
-		finding: `${unmet.map(unmetWords).join('. ')}.`,
+		title: UNMET_TITLES[phase],
+		finding: `Still to reach: ${unmet.map(unmetWords).join('; ')}.`,
 		doubt: null,
 		rule: 'Done: set voltage, tail below 0.02 C of one cell for 30 minutes, meter at the cells agrees.',
 		next: 'Read supply and meter again when you pass by.'
@@ -156,7 +164,7 @@ export const BALANCE_WORDS: Words<BalanceFacts> = {
 				? 'Ended, not proved balanced'
 				: `Ended at ${percents(chargeLow, chargeHigh)}, not proved balanced`,
 		finding: unmet.length
-			? `What was missing when it was ended: ${unmet.map(unmetWords).join('. ')}.`
+			? `Not reached when it was ended: ${unmet.map(unmetWords).join('; ')}.`
 			: 'No reading kept here proves it.',
 		doubt:
 			chargeHigh !== null && chargeHigh < FULL_SHARE

@@ -163,7 +163,7 @@ export const BALANCER_WORDS: Words<BalancerFacts> = {
 		finding: `${rangeWords(apartAh, 'Ah')} apart; it moves ${aDayAh.toFixed(2)} Ah a day and ${growthAh.toFixed(2)} Ah part them.`,
 		doubt: null,
 		rule: 'What it moves a day has to be more than what parts them.',
-		next: 'Find what parts them: a leak, a standing load on some groups. Balance side by side, then let it hold them.'
+		next: 'Find what makes them drift apart: self-discharge, a standing load on some groups. Balance side by side, then let it hold them.'
 	}),
 	'units-unread': ({ facts: { read, of } }) => ({
 		title: `${read} of ${of} batteries are read`,

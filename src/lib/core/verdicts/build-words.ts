@@ -28,7 +28,13 @@ export interface BuildFacts {
 	/** Every joint has its torque and date. */
 	'torques-kept': { joints: number };
 	/** A joint was tightened outside what is usual, N·m. */
-	'torque-odd': { torqueNm: number; lowNm: number; highNm: number };
+	'torque-odd': {
+		torqueNm: number;
+		lowNm: number;
+		highNm: number;
+		/** The range is the cell maker’s. */
+		byMaker: boolean;
+	};
 	/** Parts that must come out again are still in. */
 	'temporary-in': { parts: readonly string[] };
 }
@@ -53,7 +59,7 @@ const percent = (share: number) =>
 export const BUILD_WORDS: Words<BuildFacts> = {
 	'leads-unread': ({ facts: { leads } }) => ({
 		title: 'The balance leads are not read yet',
-		finding: `${leads} leads; none may go into the BMS unread. One pair exchanged can end a BMS when it is plugged in.`,
+		finding: `${leads} leads; none may go into the BMS unread. Two swapped leads can destroy the BMS when you plug it in.`,
 		doubt: null,
 		rule: 'Lead k against battery negative reads the sum of groups 1 to k.',
 		next: 'Leave the plug out. Black probe on battery negative, red on each pin in turn, and type what it reads.'
@@ -103,11 +109,15 @@ export const BUILD_WORDS: Words<BuildFacts> = {
 		rule: 'Each joint with its value and date.',
 		next: null
 	}),
-	'torque-odd': ({ facts: { torqueNm, lowNm, highNm } }) => ({
-		title: `${torqueNm.toFixed(1)} N·m is unusual here`,
-		finding: `Usual for M6 in aluminium: ${lowNm} to ${highNm} N·m. ${torqueNm > highNm ? 'More can strip the thread or tear a welded stud.' : 'Less may come loose and burns under load.'}`,
-		doubt: 'The cell maker’s torque comes first: other screws and studs have other figures.',
-		rule: `M6 in aluminium ${lowNm}–${highNm} N·m (default).`,
+	'torque-odd': ({ facts: { torqueNm, lowNm, highNm, byMaker } }) => ({
+		title: byMaker
+			? `${torqueNm.toFixed(1)} N·m is not the maker’s torque`
+			: `${torqueNm.toFixed(1)} N·m is unusual here`,
+		finding: `${byMaker ? 'By the cell maker' : 'Usual for M6 in aluminium'}: ${lowNm.toFixed(1)} to ${highNm.toFixed(1)} N·m. ${torqueNm > highNm ? 'More can strip the thread or tear a welded stud.' : 'Less may come loose and burns under load.'}`,
+		doubt: byMaker ? null : 'The cell maker’s torque comes first: other screws and studs have other figures.',
+		rule: byMaker
+			? 'The cell type’s torque, within 10 % for the wrench.'
+			: `M6 in aluminium ${lowNm} to ${highNm} N·m (default).`,
 		next: 'Check it against the cell maker’s sheet.'
 	}),
 	'temporary-in': ({ facts: { parts } }) => ({

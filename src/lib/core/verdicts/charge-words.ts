@@ -44,6 +44,8 @@ export interface ChargeFacts {
 	settled: { cells: number; hours: number; apartAh: Interval };
 	/** Sets charged one after the other, held against each other by their tails. */
 	'sets-compared': { sets: number; cells: number; apartAh: Interval; limitAh: number };
+	/** Cells of a row below the temperature they may be charged at; members are those cells. */
+	'row-cold': { cells: number; coldestC: number; limitC: number };
 	/** A bar, or its joints, that is worse than its like. */
 	'bar-high': { side: 'plus' | 'minus'; from: number; to: number; ohm: Interval; usualOhm: number };
 	/** All bars alike. */
@@ -80,7 +82,7 @@ export const CHARGE_WORDS: Words<ChargeFacts> = {
 		finding: `${supplyV.toFixed(2)} V of ${setV.toFixed(2)} V, ${supplyA.toFixed(1)} A of ${setA.toFixed(1)} A.`,
 		doubt: null,
 		rule: 'A sound supply holds one of the two.',
-		next: 'Less current, or air: it is too hot, too small, or its own mains cable drops too much.'
+		next: 'Lower the current, or cool the supply. It is too hot, too small, or its mains cable drops too much voltage.'
 	}),
 	'supply-display': ({ facts: { displayV, setV } }) => {
 		const tooMuch = displayV.likely > 0;
@@ -91,7 +93,7 @@ export const CHARGE_WORDS: Words<ChargeFacts> = {
 				'95 %: a display of hundredths, the meter, two looks a moment apart. Or the meter is wrong: a second one tells.',
 			rule: 'What falls with the amperes are leads; what stays is the display.',
 			next: tooMuch
-				? `Leave it as it is until a second meter reads the same. Then up, until the meter reads ${setV.toFixed(2)} V at the cells while next to nothing flows, never above.`
+				? `Change nothing until a second meter confirms it. Then raise the supply’s voltage slowly until your meter reads ${setV.toFixed(2)} V at the cells with almost no current. Never go higher.`
 				: `Turn it down at once, until your meter at its own posts reads ${setV.toFixed(2)} V.`
 		};
 	},
@@ -100,7 +102,14 @@ export const CHARGE_WORDS: Words<ChargeFacts> = {
 		finding: `${readV.toFixed(3)} V at the cells; their limit is ${limitV.toFixed(2)} V.`,
 		doubt: null,
 		rule: 'The cell maker’s charge limit, and 10 mV for the meter.',
-		next: 'Leave them alone until they have sunk, away from what can burn. Set the supply by your meter before it is switched on again; a cell that swells or is hot is not used any more.'
+		next: `Keep away from the cells until every one reads below ${limitV.toFixed(2)} V; clear anything that burns. Set the supply by your meter before it is switched on again. Do not use a cell that swells or is hot.`
+	}),
+	'row-cold': ({ facts: { cells, coldestC, limitC } }) => ({
+		title: `${cells === 1 ? 'One cell is' : `${cells} cells are`} too cold to be charged`,
+		finding: `The coldest is at ${coldestC.toFixed(0).replace('-', '−')} °C.`,
+		doubt: null,
+		rule: `Below ${limitC.toFixed(0).replace('-', '−')} °C a charge harms these cells for good (the cell maker’s limit first).`,
+		next: 'Switch the supply off. Warm the cells, read their temperature again, then charge.'
 	}),
 	'charger-stopped-early': ({ facts: { readV, setV } }) => ({
 		title: 'The charger stopped before its volts',
@@ -133,7 +142,7 @@ export const CHARGE_WORDS: Words<ChargeFacts> = {
 		finding: `${readV.toFixed(3)} V with the charger off; it was set to ${setV.toFixed(2)} V.`,
 		doubt: null,
 		rule: 'A cell at rest falls from what it was charged to.',
-		next: 'Is the charger really off, the meter on one cell, the decimal point right? If all is so, it was set too high: cells off, and look at them.'
+		next: 'Is the charger really off, the meter on one cell, the decimal point right? If all three are right, the charger was set too high: disconnect it and check the cells for heat and swelling.'
 	}),
 	'arrival-by-charge': ({ facts: { deliveredAh, totalAh, share } }) => ({
 		title: `They arrived ${Math.round(share.low95 * 100)} to ${Math.round(share.high95 * 100)} % full`,
@@ -154,7 +163,7 @@ export const CHARGE_WORDS: Words<ChargeFacts> = {
 		finding: `${readV.toFixed(3)} V after ${span(hours)}; a full one stands at ${expectedV.low95.toFixed(3)} … ${expectedV.high95.toFixed(3)} V. ${rangeWords(missingAh, 'Ah')} are missing.`,
 		doubt: '95 %: curve, hysteresis, surface charge, meter.',
 		rule: 'Each loose, at least an hour after the charge.',
-		next: 'Was it in the row, its bar tight? Charge it with the others again; if it sinks once more, it leaks.'
+		next: 'Was it in the row, its bar tight? Charge it with the others again; if its voltage falls again, it self-discharges.'
 	}),
 	'settle-high': ({ subject, facts: { readV, hours, expectedV } }) => ({
 		title: `${subject.label} stands higher than a full cell`,
@@ -175,7 +184,7 @@ export const CHARGE_WORDS: Words<ChargeFacts> = {
 		finding: `${cells} cells after ${span(hours)}: ${rangeWords(apartAh, 'Ah')} apart.`,
 		doubt: '95 %: what volts at rest can say near full.',
 		rule: 'Where a full cell stands after so long, and how far they are from each other.',
-		next: hours < 20 ? 'Read them once more after a day: a leak shows then.' : null
+		next: hours < 20 ? 'Read them once more after a day: a cell that self-discharges shows then.' : null
 	}),
 	'sets-compared': ({ facts: { sets, cells, apartAh, limitAh } }) => ({
 		title: apartAh.high95 <= limitAh ? 'The sets are equally full' : 'Cannot tell whether the sets are equally full',

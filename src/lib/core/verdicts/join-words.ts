@@ -74,7 +74,7 @@ export const JOIN_WORDS: Words<JoinFacts> = {
 	'join-refused': (said) => ({
 		title: `${said.facts.worst} must not join the others yet`,
 		...joinFigures(said),
-		next: `${said.facts.above ? `Draw ${said.facts.worst} down, or bring the others up to it,` : `Charge ${said.facts.worst} on its own`} until it is within ${Math.floor((said.facts.limitA / (said.facts.peakA.value + 1.96 * said.facts.peakA.sd)) * said.facts.differenceV * 1000)} mV of the others.`
+		next: `${said.facts.above ? `Discharge ${said.facts.worst}, or charge the others,` : `Charge ${said.facts.worst} on its own`} until it is within ${Math.floor((said.facts.limitA / (said.facts.peakA.value + 1.96 * said.facts.peakA.sd)) * said.facts.differenceV * 1000)} mV of the others.`
 	}),
 	'join-checked': (said) => ({
 		title: 'Joining current stays within the limit',

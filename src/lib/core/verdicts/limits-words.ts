@@ -79,8 +79,8 @@ export const LIMITS_WORDS: Words<LimitsFacts> = {
 		next: 'Correct the maker’s figures or choose another strategy.'
 	}),
 	'fuse-over-cable': ({ facts: { fuseA, cableA } }) => ({
-		title: 'The fuse does not guard its cable',
-		finding: `The fuse holds ${fuseA} A, the cable carries ${cableA} A: it burns before the fuse opens.`,
+		title: 'The fuse does not protect the cable',
+		finding: `Fuse rating ${fuseA} A, cable rating ${cableA} A: the cable can burn before the fuse blows.`,
 		doubt:
 			'What a cable carries depends on its insulation, bundling and heat: take the figure of its maker for where it lies.',
 		rule: 'Main fuse ≤ what the cable carries, and ≥ 1.25 × the continuous current. Local codes come first.',

@@ -11,6 +11,8 @@ interface Links {
 	meterProved: boolean;
 	/** Readings that are not nothing and not two cells. */
 	ghosts: number;
+	/** What two cells of this chemistry in series usually read, V. */
+	twoCellsV: number;
 }
 
 export interface LinksFacts {
@@ -22,26 +24,26 @@ export interface LinksFacts {
 	'links-unproved': Links;
 }
 
-const RULE =
-	'Across each pair of neighbours, far minus to far plus, balance plug out: about 6.6 V means still linked, a ghost or zero means off. Across a gap both read 0 V and prove nothing.';
+const rule = (twoCellsV: number) =>
+	`Balance plug out. Measure from the far negative of one cell to the far positive of its neighbour. About ${twoCellsV.toFixed(1)} V, two cells: still linked. 0 V or a small drifting reading: off. Measuring across the gap proves nothing.`;
 const places = (list: readonly number[]) => list.map((i) => `${i} and ${i + 1}`).join(', ');
 
 export const LINKS_WORDS: Words<LinksFacts> = {
-	'links-still-on': ({ facts: { linked } }) => ({
-		title: `Stop: ${places(linked)} are still linked in series`,
-		finding: 'Across them stand the volts of two cells.',
+	'links-still-on': ({ facts: { linked, twoCellsV } }) => ({
+		title: `${linked.length === 1 ? 'One pair is' : `${linked.length} pairs are`} still linked in series`,
+		finding: `The voltage of two cells across ${places(linked)}.`,
 		doubt: null,
-		rule: RULE,
-		next: 'Take that link off, one hand, a cover over its neighbours, and read the pair again. Nothing is joined side by side before.'
+		rule: rule(twoCellsV),
+		next: 'Cover the neighbouring terminals. Remove the link with one hand and an insulated tool, then read the pair again. Connect nothing in parallel before.'
 	}),
-	'links-off': ({ facts: { pairs, ghosts } }) => ({
+	'links-off': ({ facts: { pairs, ghosts, twoCellsV } }) => ({
 		title: 'Every series link is off',
 		finding: `All ${pairs} pairs read as nothing${ghosts ? `, ${ghosts} of them as a ghost` : ''}.`,
 		doubt: 'As they were read: a link put back since shows only by reading again.',
-		rule: RULE,
+		rule: rule(twoCellsV),
 		next: 'Turn the cells, read each once more, and join them with the supply still off.'
 	}),
-	'links-unproved': ({ facts: { unread, unclear, balancePlugOut, meterProved } }) => ({
+	'links-unproved': ({ facts: { unread, unclear, balancePlugOut, meterProved, twoCellsV } }) => ({
 		title: 'Not proved: a series link may still be in',
 		finding: [
 			unread.length ? `Not read: ${places(unread)}.` : null,
@@ -52,7 +54,7 @@ export const LINKS_WORDS: Words<LinksFacts> = {
 			.filter(Boolean)
 			.join(' '),
 		doubt: null,
-		rule: RULE,
+		rule: rule(twoCellsV),
 		next: 'Pull the balance plug, hold the meter on one cell, and read every pair of neighbours.'
 	})
 };

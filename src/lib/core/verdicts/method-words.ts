@@ -7,6 +7,8 @@ interface Met {
 	/** Of one cell’s capacity: no further apart counts as met. */
 	metShare: number;
 	cells: number;
+	/** The one that holds most and may be discharged once more; null or missing: none may. */
+	fullest?: string | null;
 }
 
 export interface MethodFacts {
@@ -14,6 +16,8 @@ export interface MethodFacts {
 	'bottom-on-its-way': { through: number; of: number; resting: number };
 	/** A cell that holds more than a cell at the bottom after its last rest. */
 	'bottom-high': { leftAh: Interval; atMost: number };
+	/** A gentle stage that was run with far more current than it asks. */
+	'bottom-too-fast': { currentA: number; askedA: number; rate: number };
 	/** A cell that came back otherwise than such a cell does. */
 	'bottom-odd-rebound': { restedV: number; expectedV: Interval };
 	/** All met at the bottom. */
@@ -64,15 +68,18 @@ const met = (how: 'met' | 'apart' | 'unsure'): Words<{ 'bottom-met': Met }>['bot
 	};
 	const nexts = {
 		met: 'Charge them now; watch every cell in the first hours.',
-		apart: 'The fullest may be taken down once more, gently, if you mean to; never one that lies low.',
+		apart: 'Charge them now and watch every cell; balance at the top where they must meet there.',
 		unsure: 'Read them again after another night, with the meter that reads most finely; or charge, and watch them.'
 	};
-	return ({ facts: { apartAh, metShare, cells } }) => ({
+	return ({ facts: { apartAh, metShare, cells, fullest = null } }) => ({
 		title: titles[how],
 		finding: `${cells} cells are ${rangeWords(apartAh, 'Ah')} apart.`,
 		doubt: '95 %: the meter, the curve at its steep end, hysteresis.',
 		rule: `${BOTTOM_RULE} Met: no two further apart than ${percent(metShare)} of one.`,
-		next: nexts[how]
+		next:
+			how === 'apart' && fullest
+				? `You may discharge ${fullest} once more, at low current. Never discharge again a cell that already reads low.`
+				: nexts[how]
 	});
 };
 
@@ -89,14 +96,21 @@ export const METHOD_WORDS: Words<MethodFacts> = {
 		finding: `${rangeWords(leftAh, 'Ah')} are left after its last rest.`,
 		doubt: '95 %: the meter and the curve at its steep end.',
 		rule: `${BOTTOM_RULE} At the bottom: no more than ${percent(atMost)} of its capacity.`,
-		next: 'Leave it, or take it down once more gently: that is asked about first, and never done in a hurry.'
+		next: 'Leave it, or discharge it once more at low current: the app asks before that.'
+	}),
+	'bottom-too-fast': ({ subject, facts: { currentA, askedA, rate } }) => ({
+		title: `${subject.label} was discharged too fast in its gentle stage`,
+		finding: `${currentA.toFixed(1)} A, where at most ${askedA.toFixed(1)} A was asked: the load’s voltage drop ended the stage early, so the cell still holds charge.`,
+		doubt: null,
+		rule: `The second stage runs at no more than ${rate} C (default).`,
+		next: 'What its last rest says counts. Use the lower current for the cells that follow.'
 	}),
 	'bottom-odd-rebound': ({ subject, facts: { restedV, expectedV } }) => ({
 		title: `${subject.label} came back oddly`,
 		finding: `It rests at ${restedV.toFixed(3)} V; such a cell comes back to ${expectedV.low95.toFixed(3)} … ${expectedV.high95.toFixed(3)} V from where it was ended.`,
 		doubt: '95 %: curve, resistance, hysteresis and surface charge of such cells.',
 		rule: 'Drop of the load, surface and hysteresis come back in the rest (models §3).',
-		next: 'Was the meter on its own terminals? A lead that dropped volts ends a stage too early; a cell that sinks leaks.'
+		next: 'Was the meter on its own terminals? A lead that dropped volts ends a stage too early; a cell whose voltage falls at rest self-discharges.'
 	}),
 	'bottom-met': met('met'),
 	'bottom-apart': met('apart'),
@@ -104,12 +118,12 @@ export const METHOD_WORDS: Words<MethodFacts> = {
 	'empty-set': ({ facts: { chargeBy, days } }) => ({
 		title: `Charge the set by ${chargeBy.slice(0, 10)}`,
 		finding: 'Cells at the bottom stand empty.',
-		doubt: 'How fast they sink is not known of these cells.',
-		rule: `Within ${days} days of the first one (default): what is left leaks away, and below its limit a cell is harmed for good.`,
+		doubt: 'How fast these cells self-discharge is not known.',
+		rule: `Within ${days} days of the first one (default): what is left is lost by self-discharge, and below its limit a cell is harmed for good.`,
 		next: 'Build and charge it, or put some charge into each cell now.'
 	}),
 	'first-charge-over': ({ facts: { place, volts, limitV } }) => ({
-		title: `Stop: cell ${place} is at ${volts.toFixed(3)} V`,
+		title: `Cell ${place} is at ${volts.toFixed(3)} V, above its limit`,
 		finding: `Its limit is ${limitV.toFixed(2)} V.`,
 		doubt: null,
 		rule: 'In the first charge from the bottom no BMS has been proved yet: every cell is watched.',
@@ -130,7 +144,7 @@ export const METHOD_WORDS: Words<MethodFacts> = {
 		next: 'Charge on, and write its end down again.'
 	}),
 	'bottom-too-deep': ({ subject, facts: { readV, limitV } }) => ({
-		title: `Stop: ${subject.label} is below its limit`,
+		title: `${subject.label} is below its limit`,
 		finding: `It read ${readV.toFixed(3)} V; its limit is ${limitV.toFixed(2)} V.`,
 		doubt: 'Exchanged probes, or a meter on the load’s end of a lead, read the same.',
 		rule: 'A cell below its limit is being harmed, and one that is reversed is lost.',

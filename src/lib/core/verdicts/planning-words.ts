@@ -26,7 +26,7 @@ export interface PlanningFacts {
 	/** Days of the parallel top balance with the supplies in hand, and what would save most. */
 	'first-charge': { supply: string; days: number; bestSaving: string | null; savedDays: number };
 	/** No supply in hand can charge one cell. */
-	'no-supply': { unfit: readonly string[] };
+	'no-supply': { unfit: readonly string[]; balanceV: number };
 	/** The kit lacks hardware for the fixture or the build. */
 	'hardware-short': {
 		missing: readonly { item: string; missing: number }[];
@@ -136,7 +136,8 @@ export const PLANNING_WORDS: Words<PlanningFacts> = {
 	}),
 	'alternator-direct': ({ facts: { name } }) => ({
 		title: `${name} without a converter`,
-		finding: 'Lithium takes all an alternator gives until it burns, and a BMS that opens leaves it without a load.',
+		finding:
+			'A lithium battery can overload the alternator until the alternator burns out. If the BMS disconnects, the voltage surge can destroy the alternator.',
 		doubt: null,
 		rule: 'Alternator → converter → lithium; the starting battery stays where it is.',
 		next: 'Put a converter between, sized below half of the alternator’s rating.'
@@ -157,11 +158,11 @@ export const PLANNING_WORDS: Words<PlanningFacts> = {
 		rule: 'Ah to full = cells × Ah × (1 − charge); then the taper.',
 		next: null
 	}),
-	'no-supply': ({ facts: { unfit } }) => ({
+	'no-supply': ({ facts: { unfit, balanceV } }) => ({
 		title: 'Nothing in hand charges one cell',
 		finding: unfit.length ? `${unfit.join(', ')}: cannot be set as low as one cell.` : 'No supply is written down.',
 		doubt: null,
-		rule: 'A parallel balance wants a supply that holds 3.6 V.',
+		rule: `A parallel balance needs a supply that can be set to ${balanceV.toFixed(2)} V.`,
 		next: 'A bench supply of 10 A and more, or a balance by the BMS over weeks.'
 	}),
 	'hardware-short': ({ facts: { missing, missedAt, leadDays } }) => ({

@@ -10,7 +10,14 @@ export interface ProveFacts {
 	/** Temporary parts are in: nothing is proved yet. */
 	'prove-shut': { parts: readonly string[] };
 	/** A joint has more resistance than its like, for sure; heat at the present and at the rated current. */
-	'joint-loose': { mOhm: Interval; heatW: number; currentA: number; ratedHeatW: number | null; ratedA: number | null };
+	'joint-loose': {
+		mOhm: Interval;
+		heatW: number;
+		currentA: number;
+		ratedHeatW: number | null;
+		ratedA: number | null;
+		group: number;
+	};
 	/** The current was too small to show a bad joint. */
 	'joints-unclear': { seesMohm: number; currentA: number; wantedA: number };
 	/** No joint has more than its like beyond what the reading can see. */
@@ -37,6 +44,10 @@ const mOhm = ({ low95, high95 }: Interval) => `${Math.max(0, low95).toFixed(2)} 
 const ah = ({ value, sd }: Measured) => `${value.toFixed(1)} ± ${sd.toFixed(1)} Ah`;
 const signedPercent = (share: number) => `${share > 0 ? '+' : '−'}${Math.abs(share * 100).toFixed(1)} %`;
 const signedMv = (volts: number) => `${volts > 0 ? '+' : '−'}${Math.abs(volts * 1000).toFixed(0)} mV`;
+const tooMuch = (volts: number) => `${Math.abs(volts * 1000).toFixed(0)} mV too ${volts > 0 ? 'high' : 'low'}`;
+/** A channel that reads high lets its cell go too low, and one that reads low lets it go too high. */
+const limitsFor = (errorV: number) =>
+	`${errorV > 0 ? 'raise the low-voltage cut-off' : 'lower the high-voltage cut-off'} by ${Math.abs(errorV * 1000).toFixed(0)} mV`;
 const badly = (wrong: readonly string[]) => (wrong.length ? ` Came out badly: ${listWords(wrong)}.` : '');
 const JOINT_RULE =
 	'R = (V loaded − V at rest) ÷ I for each group, less the median of the others; what is left is its joint.';
@@ -68,11 +79,11 @@ export const PROVE_WORDS: Words<ProveFacts> = {
 		next: 'Take them out and tick them off in Build.'
 	}),
 	'joint-loose': ({ subject, facts }) => ({
-		title: `${subject.label} has too much resistance`,
+		title: `A joint of ${subject.label.toLowerCase()} has too much resistance`,
 		finding: `${mOhm(facts.mOhm)} more than its like: ${facts.heatW.toFixed(1)} W of heat at ${facts.currentA.toFixed(0)} A${facts.ratedHeatW === null ? '' : `, ${facts.ratedHeatW.toFixed(0)} W at the ${facts.ratedA!.toFixed(0)} A of the BMS`}.`,
 		doubt: 'The cell itself may have it: a joint changes when it is cleaned and tightened, a cell does not.',
 		rule: JOINT_RULE,
-		next: 'Load off. Clean the faces, tighten to the maker’s torque, and read again.'
+		next: `Load off. Clean and tighten joints ${facts.group - 1} and ${facts.group} to the maker’s torque, and read again.`
 	}),
 	'joints-unclear': ({ facts: { seesMohm, currentA, wantedA } }) => ({
 		title: 'Cannot tell whether every joint is sound',
@@ -83,17 +94,17 @@ export const PROVE_WORDS: Words<ProveFacts> = {
 	}),
 	'joints-even': ({ facts: { worst, mOhm: most, seesMohm, currentA } }) => ({
 		title: 'No joint stands out',
-		finding: `Most in the joint of group ${worst}: ${most.likely.toFixed(2)} mΩ over its like (${mOhm(most)}), read at ${currentA.toFixed(0)} A.`,
+		finding: `Most at group ${worst}: ${most.likely.toFixed(2)} mΩ over its like (${mOhm(most)}), read at ${currentA.toFixed(0)} A.`,
 		doubt: `What has less than ${seesMohm.toFixed(2)} mΩ too much does not show. ${OUTSIDE}`,
 		rule: JOINT_RULE,
 		next: null
 	}),
 	'bms-misreads': ({ subject, facts: { errorV, bmsV, meterV } }) => ({
-		title: `The BMS reads ${subject.label.toLowerCase()} by ${signedMv(errorV.value)}`,
-		finding: `BMS ${bmsV.toFixed(3)} V, voltmeter ${meterV.toFixed(3)} V: ${signedMv(errorV.value)} ± ${(errorV.sd * 1000).toFixed(0)} mV.`,
+		title: `The BMS reads ${subject.label.toLowerCase()} ${tooMuch(errorV.value)}`,
+		finding: `BMS ${bmsV.toFixed(3)} V, voltmeter ${meterV.toFixed(3)} V: ${tooMuch(errorV.value)}, ± ${(1.96 * errorV.sd * 1000).toFixed(0)} mV.`,
 		doubt: 'The two must be read within a minute, at rest; a voltmeter is wrong too: read a second group with it.',
 		rule: 'BMS less voltmeter, beyond what both may err (95 %).',
-		next: 'Read again at rest. If it stays: look at that lead’s crimp, calibrate the BMS, or keep its limits that much lower.'
+		next: `Read again at rest. If it stays, check that lead’s crimp and calibrate the BMS. Until then ${limitsFor(errorV.value)}.`
 	}),
 	'bms-leads': ({ facts: { groups, bmsV } }) => ({
 		title: `The BMS does not see group ${listWords(groups)}`,

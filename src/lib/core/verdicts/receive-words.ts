@@ -19,6 +19,8 @@ export interface ReceiveFacts {
 	'deep-discharged': {
 		restVoltageV: Measured;
 		limitV: number;
+		/** Highest voltage it may be brought back to, where its maker allows that. */
+		recoveryV: number;
 		chemistry: Chemistry;
 		/** `low`: may be saved; `ruined`: not for a bank; `dead`: never charged. */
 		level: 'low' | 'ruined' | 'dead';
@@ -99,7 +101,7 @@ export const RECEIVE_WORDS: Words<ReceiveFacts> = {
 			? 'Mark the true plus on the cell itself; every tray draws it turned.'
 			: 'Check the probes, read it again, mark the true plus on the cell and record it here before anything is joined.'
 	}),
-	'deep-discharged': ({ facts: { restVoltageV, limitV, chemistry, level }, subject }) => ({
+	'deep-discharged': ({ facts: { restVoltageV, limitV, recoveryV, chemistry, level }, subject }) => ({
 		title: {
 			low: `${subject.label} arrived below ${limitV.toFixed(2)} V`,
 			ruined: `${subject.label} arrived at ${volts(restVoltageV)}: not for a bank`,
@@ -109,9 +111,9 @@ export const RECEIVE_WORDS: Words<ReceiveFacts> = {
 		doubt: `Meter doubt ± ${millivolts(restVoltageV.sd)} mV cannot explain it.`,
 		rule: 'Rest voltage below the discharge limit: copper may have dissolved; a strong charge can make it dangerous.',
 		next: {
-			low: 'Set it apart and tell the supplier. Only if its maker allows: 0.05 C to 3.0 V with somebody beside it, then 14 days alone to see whether it holds.',
-			ruined: 'Set it apart, tell the supplier, do not build it in. It goes to recycling if it does not go back.',
-			dead: 'Do not charge it, whatever a charger offers: it may be shorted inside. Set it apart on stone; it goes back or to recycling.'
+			low: `Quarantine it and tell the supplier. If its maker allows recovery, charge it at 0.05 C to at most ${recoveryV.toFixed(2)} V, stay with it, then let it rest 14 days alone.`,
+			ruined: 'Quarantine it and tell the supplier. Do not build it in: it goes back or to recycling.',
+			dead: 'Do not charge it, whatever a charger offers: it may be shorted inside. Quarantine it on concrete or tiles; it goes back or to recycling.'
 		}[level]
 	}),
 	'not-one-cell': ({ facts: { restVoltageV, mostV, chemistry }, subject }) => ({
@@ -126,7 +128,7 @@ export const RECEIVE_WORDS: Words<ReceiveFacts> = {
 		finding: `It rests at ${volts(restVoltageV)}, more than a full ${chemistry} cell does.`,
 		doubt: `Meter doubt ± ${millivolts(restVoltageV.sd)} mV. A cell just off its charger falls below within the hour.`,
 		rule: 'Rest voltage above the charge limit: an overcharged cell can swell, vent or burn.',
-		next: 'Do not charge it. Set it apart on stone, away from the others, read it again in an hour, and ask its maker if it stays.'
+		next: 'Do not charge it. Quarantine it on concrete or tiles, away from the others, read it again in an hour, and ask its maker if it stays.'
 	}),
 	'voltage-outlier': ({ facts, subject }) => ({
 		title: `${subject.label} ${facts.touched ? 'came resting' : 'rests'} ${Math.round(Math.abs(facts.differenceV.value) * 1000)} mV ${facts.differenceV.value < 0 ? 'below' : 'above'} the rest`,

@@ -35,6 +35,10 @@ export interface ServeFacts {
 	'no-check': Record<never, never>;
 	/** A check kept but not judged, and why. */
 	'check-not-judged': { context: string; reason: string };
+	/** A group stands apart from the others while a load draws: a joint, a tired cell, or less charge. */
+	'load-apart': { differenceV: Measured; currentA: number; mOhm: Interval; heatW: number; group: number };
+	/** No group stands apart under load beyond what cells and meters differ by. */
+	'load-even': { spreadV: number; currentA: number; seesMohm: number };
 	/** The groups are together. */
 	'no-drift': DriftFacts;
 	/** A group is apart beyond its doubt. */
@@ -118,6 +122,20 @@ export const SERVE_WORDS: Words<ServeFacts> = {
 		doubt: null,
 		rule: 'A reading is judged only in a context that can answer.',
 		next: 'Read the groups at the end of a full charge.'
+	}),
+	'load-apart': ({ facts: { differenceV, currentA, mOhm, heatW, group }, subject }) => ({
+		title: `${subject.kind === 'group' ? subject.label : `Group ${group}`} reads ${Math.abs(differenceV.value * 1000).toFixed(0)} mV ${differenceV.value < 0 ? 'lower' : 'higher'} under load`,
+		finding: `At ${Math.abs(currentA).toFixed(0)} A against the median of the others. If a joint causes it, that joint has ${Math.max(0, mOhm.low95).toFixed(2)} to ${mOhm.high95.toFixed(2)} mΩ too much and makes ${heatW.toFixed(0)} W of heat.`,
+		doubt: `95 %: meter, unlike cells, unlike charge on the plateau. Near empty or full a group with less or more charge looks the same.`,
+		rule: 'Difference ÷ current, beyond what meters, cells (6 % of their own drop) and charge explain.',
+		next: 'Load off. Feel for a warm joint once it is off, check and tighten it, then read at rest and under load in Prove.'
+	}),
+	'load-even': ({ facts: { spreadV, currentA, seesMohm } }) => ({
+		title: 'No group stands apart under load',
+		finding: `${(spreadV * 1000).toFixed(0)} mV between highest and lowest at ${Math.abs(currentA).toFixed(0)} A.`,
+		doubt: `A joint with less than ${seesMohm.toFixed(2)} mΩ too much does not show.`,
+		rule: 'Difference ÷ current, beyond what meters, cells (6 % of their own drop) and charge explain.',
+		next: null
 	}),
 	'no-drift': drift('none'),
 	drift: drift('sure'),

@@ -69,7 +69,7 @@ export const STORAGE_WORDS: Words<StorageFacts> = {
 	}),
 	'self-discharge-unsure': ({ facts }) => ({
 		title: 'Cannot tell how much it loses',
-		finding: `${range(facts.percentPerMonth)} fit, over ${days(facts.elapsedDays)}: from a healthy cell to one that leaks.`,
+		finding: `${range(facts.percentPerMonth)} fit, over ${days(facts.elapsedDays)}: from a healthy cell to one that self-discharges too fast.`,
 		doubt: doubtOf(facts),
 		rule: ruleOf(facts),
 		next: facts.by === 'refill' ? 'Leave it longer, and refill again.' : TEST

@@ -91,7 +91,7 @@ const capacity =
 
 export const TEST_WORDS: Words<TestFacts> = {
 	'capacity-short': capacity(
-		(label) => `${label} is short`,
+		(label) => `${label} is below its rated capacity`,
 		() => 'Write to the supplier with these figures, and match it with care.'
 	),
 	'capacity-meets': capacity(

@@ -7,7 +7,13 @@ const cell = cellSubject({ id: 7, label: 'H-07' });
 
 describe('a verdict', () => {
 	it('is worded from its facts alone', () => {
-		const facts = { restVoltageV: measured(1.9, 0.002), limitV: 2.5, chemistry: 'LFP' as const, level: 'low' as const };
+		const facts = {
+			restVoltageV: measured(1.9, 0.002),
+			limitV: 2.5,
+			recoveryV: 3,
+			chemistry: 'LFP' as const,
+			level: 'low' as const
+		};
 		const verdict = say('deep-discharged', 'stop', cell, facts);
 		expect(verdict).toMatchObject({ code: 'deep-discharged', warmth: 'stop', subject: cell, members: [], facts });
 		expect(verdict.title).toBe('H-07 arrived below 2.50 V');

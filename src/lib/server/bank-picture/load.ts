@@ -21,6 +21,7 @@ import {
 import { methodOf } from '../records/method-runs/follow';
 import { currentMeters } from '../records/settings/settings';
 import { readSettings } from '../records/settings/settings';
+import { batteryChanges } from './changes';
 import { calibratedReadings, calibrator } from './calibrated-readings';
 import { codeTwins } from './code-twins';
 import { latestInspections, latestStorageTests } from './latest-of-cells';
@@ -170,6 +171,7 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		batteries: own,
 		limitPlan: planId === null ? null : await limitPlans.get(planId),
 		balanceRun,
+		changes: await batteryChanges(own, new Map(cells.map((c) => [c.id, c.label]))),
 		methodRun: methodId === null ? null : await methodOf(await methodRuns.get(methodId)),
 		wasChecked: checked
 	};

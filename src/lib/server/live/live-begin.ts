@@ -6,6 +6,7 @@ import { inTransaction } from '../db/transaction';
 import { ServiceError } from '../errors';
 import { settleLiveEvents } from '../records/live-events/settle';
 import { noteCause } from '../records/causes';
+import { refuseUnsafeStart } from '../stages/balance/may-start';
 import { refuseWhileLinked } from '../records/method-runs/follow';
 import { asServiceError, instrumentKeys } from '../services/instrument-service';
 import { clipForRun, nowOf } from '../services/rehearsal-bench';
@@ -28,7 +29,10 @@ export async function beginLiveRun(id: number, input: LiveConfirmInput): Promise
 	const run = await liveRuns.get(id);
 	if (run.state !== 'planned' && run.state !== 'waiting')
 		throw new ServiceError(409, 'not-waiting', `This run is ${run.state}: there is nothing to switch on.`);
-	if (run.balanceRunId !== null) await refuseWhileLinked(run.bankId);
+	if (run.balanceRunId !== null) {
+		await refuseWhileLinked(run.bankId);
+		await refuseUnsafeRow(run);
+	}
 	const values = await valuesToConfirm(run);
 	if (values.join('\n') !== input.confirmed.join('\n'))
 		throw new InputError([{ path: 'confirmed', message: `requires the values as they are: ${values.join(' · ')}` }]);
@@ -87,6 +91,12 @@ async function claim(run: LiveRun): Promise<LiveRun> {
 
 const giveBack = (run: LiveRun, claimed: LiveRun) =>
 	liveRuns.update(claimed.id, claimed.version, { state: run.state, startedAt: run.startedAt });
+
+/** A row that is taken up again was looked at when it began. @throws InputError naming what is missing before its supply goes on */
+async function refuseUnsafeRow({ bankId, balanceRunId }: LiveRun): Promise<void> {
+	if ((await balanceRuns.get(balanceRunId!)).startedAt) return;
+	await refuseUnsafeStart(bankId, balanceRunId, null, (await nowOf(await banks.get(bankId))).toISOString());
+}
 
 /** A balance that is followed live begins when its supply goes on. */
 async function startBalance(run: LiveRun): Promise<void> {

@@ -112,7 +112,7 @@ export const RESULTS = {
 		balanceResidual: number
 	}),
 	JoinAnswer: object({
-		...{ verdicts: list(ref('Verdict')), peakA: ref('Interval'), order: list(identity), movedAhInDay: number }
+		...{ verdicts: list(ref('Verdict')), peakA: maybe(ref('Interval')), order: list(identity), movedAhInDay: number }
 	}),
 	ForecastAnswer: object({
 		...{ usableAh: number, endsCharge: integer, endsDischarge: integer, leftAh: list(number) }
@@ -201,13 +201,18 @@ export const RESULTS = {
 	Tried: object({
 		identity: object({ text, ownClock: truth, watchdog: truth }),
 		reading: maybe(
-			object({
-				atMs: number,
-				voltageV: maybe(number),
-				currentA: maybe(number),
-				resistanceOhm: maybe(number),
-				countedAh: maybe(number)
-			})
+			object(
+				{
+					atMs: number,
+					voltageV: maybe(number),
+					currentA: maybe(number),
+					resistanceOhm: maybe(number),
+					countedAh: maybe(number),
+					on: maybe(truth),
+					setTo: object({ voltageV: number, currentA: number })
+				},
+				['setTo']
+			)
 		),
 		trouble: maybe(text)
 	}),

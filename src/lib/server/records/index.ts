@@ -32,6 +32,7 @@ export { readings, type Reading } from './readings/row';
 export { rehearsals, type Rehearsal } from './rehearsals/row';
 export { runs, type Run } from './runs/row';
 export { serviceChecks, type ServiceCheckRow } from './service-checks/row';
+export { batteryWorks, type BatteryWork } from './battery-works/row';
 export { temporaryParts, type TemporaryPart } from './temporary-parts/row';
 export { verdictChanges, type VerdictChange } from './verdict-changes/row';
 

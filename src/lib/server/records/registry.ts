@@ -39,6 +39,7 @@ import { rehearsalKind } from './rehearsals/kind';
 import { runKind } from './runs/kind';
 import { serviceCheckKind } from './service-checks/kind';
 import { storageTestKind } from './storage-tests/kind';
+import { batteryWorkKind } from './battery-works/kind';
 import { temporaryPartKind } from './temporary-parts/kind';
 import { verdictChangeKind } from './verdict-changes/kind';
 
@@ -69,6 +70,7 @@ export const RECORD_KINDS: readonly RecordKind[] = [
 	leadReadingKind,
 	jointTorqueKind,
 	temporaryPartKind,
+	batteryWorkKind,
 	loadReadingKind,
 	bmsComparisonKind,
 	chargeCountKind,

@@ -33,6 +33,22 @@ export async function keepTemporaryPart(bankId: number, fields: Fields): Promise
 	await createRecord(recordKind('temporary-parts'), { ...fields, batteryId, putInAt: new Date().toISOString() });
 }
 
+/** Whole numbers of a list as a person writes it: `3, 4`; null for a blank. @throws InputError */
+function positionsOf(text: unknown): number[] | null {
+	const parts = String(text ?? '')
+		.split(/[\s,;]+/)
+		.filter(Boolean);
+	if (parts.some((p) => !/^\d+$/.test(p)))
+		throw new InputError([{ path: 'positions', message: 'Write the numbers with commas between them, like 3, 4.' }]);
+	return parts.length ? parts.map(Number) : null;
+}
+
+/** Records what was moved, opened or changed: what was checked with it before is open again. */
+export async function keepWork(bankId: number, { positions, ...fields }: Fields): Promise<void> {
+	const { id: batteryId } = await batteryIn(bankId, fields.batteryId);
+	await createRecord(recordKind('battery-works'), { ...fields, batteryId, positions: positionsOf(positions) });
+}
+
 /** A temporary part has come out. */
 export async function takeOutPart(bankId: number, { id, version }: Fields): Promise<void> {
 	const part = await temporaryParts.get(Number(id));

@@ -71,7 +71,7 @@ async function ofCharge(run: BalanceRun): Promise<Due[]> {
 		message:
 			hours === 1
 				? 'An hour has gone: volts of each, nothing flowing.'
-				: 'A day has gone: volts of each once more. A leak shows now.',
+				: 'A day has gone: volts of each once more. A cell that self-discharges shows now.',
 		href: `/banks/${bank.id}/${place}`
 	}));
 }

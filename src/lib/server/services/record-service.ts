@@ -2,6 +2,7 @@ import type { Page, Recorded } from '../db/repository';
 import type { RecordKind } from '../records/kind';
 import { listRecords } from '../records/list';
 import { recordKind } from '../records/registry';
+import { GUARDS } from './record-guards';
 import { changeRecord, createOnce, removeRecord, restoreRecord, type Written } from '../records/write';
 
 /** A kind under the general addresses, by its name. @throws ServiceError 404 */
@@ -12,10 +13,25 @@ function openKind(name: string): RecordKind {
 
 export const listIn = async (name: string, query: URLSearchParams): Promise<Page<Recorded>> =>
 	listRecords(openKind(name), query);
-export const createIn = async (name: string, body: unknown): Promise<Written> => createOnce(openKind(name), body);
+const fieldsOf = (body: unknown): Record<string, unknown> =>
+	typeof body === 'object' && body !== null ? (body as Record<string, unknown>) : {};
+
+export async function createIn(name: string, body: unknown): Promise<Written> {
+	const kind = openKind(name);
+	await GUARDS[kind.name]?.create?.(fieldsOf(body));
+	return createOnce(kind, body);
+}
 export const readIn = async (name: string, id: number): Promise<Recorded> => openKind(name).repository.get(id);
-export const changeIn = async (name: string, id: number, body: unknown): Promise<Recorded> =>
-	changeRecord(openKind(name), id, body);
+export async function changeIn(name: string, id: number, body: unknown): Promise<Recorded> {
+	const kind = openKind(name);
+	await GUARDS[kind.name]?.change?.(id, fieldsOf(body));
+	return changeRecord(kind, id, body);
+}
 export const removeFrom = async (name: string, id: number, version: number): Promise<void> =>
 	removeRecord(openKind(name), id, version);
-export const restoreIn = async (name: string, id: number): Promise<Recorded> => restoreRecord(openKind(name), id);
+export async function restoreIn(name: string, id: number): Promise<Recorded> {
+	const kind = openKind(name);
+	const row = GUARDS[kind.name]?.restore ? await kind.repository.find(id) : null;
+	if (row?.deletedAt) await GUARDS[kind.name]!.restore!(row);
+	return restoreRecord(kind, id);
+}

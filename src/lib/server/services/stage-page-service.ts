@@ -40,8 +40,8 @@ interface StagePage {
 	verdicts: StageVerdict[];
 }
 
-/** Marks and buttons are made from the facts of what wants a look; of the calm ones a page shows the words alone. */
-const shownVerdict = (v: StageVerdict): StageVerdict => (v.warmth === 'calm' ? { ...v, facts: {} } : v);
+/** Marks and buttons are made from the facts of what wants a look, acknowledged or not; of the calm ones a page shows the words alone. */
+const shownVerdict = (v: StageVerdict): StageVerdict => (v.warmth === 'calm' && !v.setApart ? { ...v, facts: {} } : v);
 
 /** The page of a stage: its own state, and the judgement that is shown everywhere. */
 async function pageOf<Own extends object>(bankId: number, stage: Stage, own: Promise<Own>): Promise<Own & StagePage> {

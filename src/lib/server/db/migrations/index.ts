@@ -11,6 +11,7 @@ import * as planning from './009-plan-and-passings';
 import * as receiving from './010-receive-and-test';
 import * as methods from './011-balance-methods';
 import * as steps from './012-steps-from-logs';
+import * as right from './013-right';
 
 interface Migration {
 	name: string;
@@ -30,7 +31,8 @@ const MIGRATIONS: Migration[] = [
 	{ name: '009-plan-and-passings', up: planning.up },
 	{ name: '010-receive-and-test', up: receiving.up },
 	{ name: '011-balance-methods', up: methods.up },
-	{ name: '012-steps-from-logs', up: steps.up }
+	{ name: '012-steps-from-logs', up: steps.up },
+	{ name: '013-right', up: right.up }
 ];
 
 /** Knex reads migrations from this list instead of a folder, so that they are part of the build. */

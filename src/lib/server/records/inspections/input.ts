@@ -13,6 +13,7 @@ export class InspectionInput {
 	@Maybe() @OneOf(ANSWERS) vent?: Answer | null;
 	@Maybe() @OneOf(ANSWERS) leak?: Answer | null;
 	@Maybe() @OneOf(ANSWERS) smell?: Answer | null;
+	@Maybe() @OneOf(ANSWERS) heat?: Answer | null;
 	/** At the foot, in the middle, at the top. */
 	@Maybe() @MaybeMillimetres() thicknessMm?: (number | null)[] | null;
 	@Maybe() @OneOf(TERMINAL_KINDS) terminalKind?: (typeof TERMINAL_KINDS)[number] | null;

@@ -12,7 +12,20 @@ export const inspectionKind = defineKind<InspectionRow>({
 	parents: { cellId: 'cells' },
 	filters: ['cellId'],
 	columns: [
-		...['id', 'cellId', 'inspectedAt', 'dent', 'bulge', 'terminals', 'thread', 'sleeve', 'vent', 'leak', 'smell'],
+		...[
+			'id',
+			'cellId',
+			'inspectedAt',
+			'dent',
+			'bulge',
+			'terminals',
+			'thread',
+			'sleeve',
+			'vent',
+			'leak',
+			'smell',
+			'heat'
+		],
 		...['thicknessMm', 'terminalKind', 'sleeveKind', 'ventKind', 'resolved', 'notes']
 	],
 	keyed: true,

@@ -3,7 +3,13 @@ import { idOf } from '$lib/server/http/endpoint';
 import { formAction } from '$lib/server/http/form-action';
 import { viewAsked } from '$lib/server/http/last-view';
 import { loaded } from '$lib/server/http/load';
-import { keepTemporaryPart, keepTorques, keepWiringOf, takeOutPart } from '$lib/server/services/build-service';
+import {
+	keepTemporaryPart,
+	keepTorques,
+	keepWiringOf,
+	keepWork,
+	takeOutPart
+} from '$lib/server/services/build-service';
 import { buildPage } from '$lib/server/services/stage-page-service';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -23,6 +29,11 @@ export const actions: Actions = {
 		const positions = form.getAll('position').map(Number);
 		const kept = await keepTorques(idOf(params.id!, 'bank'), positions, formFields(form, kinds));
 		return { said: kept === 1 ? 'The joint is ticked.' : `${kept} joints are ticked.` };
+	}),
+	work: formAction(async (form, { params }) => {
+		const kinds = { ...batteryFields, what: 'text', positions: 'text', doneAt: 'text' } as const;
+		await keepWork(idOf(params.id!, 'bank'), formFields(form, kinds));
+		return { said: 'Recorded. What rests on it is to be checked again.' };
 	}),
 	part: formAction(async (form, { params }) => {
 		await keepTemporaryPart(idOf(params.id!, 'bank'), formFields(form, { ...batteryFields, name: 'text' }));

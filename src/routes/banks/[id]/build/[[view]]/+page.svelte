@@ -3,6 +3,7 @@
 	import { settingApart } from '$lib/client/set-apart';
 	import JointsView from '$lib/components/build/JointsView.svelte';
 	import LeadsView from '$lib/components/build/LeadsView.svelte';
+	import WorkForm from '$lib/components/build/WorkForm.svelte';
 	import PartsView from '$lib/components/build/PartsView.svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import HoldTyped from '$lib/components/forms/HoldTyped.svelte';
@@ -77,6 +78,7 @@
 			{build}
 			cellNames={data.cellNames[build.battery.id] ?? []}
 			verdicts={data.verdicts}
+			makerNm={data.overview.cellType?.torqueNm ?? null}
 			dateStyle={data.settings.dateStyle}
 			{refused}
 		/>
@@ -95,4 +97,5 @@
 	{:else if data.view === 'parts'}
 		<PartsView {build} dateStyle={data.settings.dateStyle} {refused} />
 	{/if}
+	{#if build}<WorkForm {build} {refused} />{/if}
 </StagePage>

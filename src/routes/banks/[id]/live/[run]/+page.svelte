@@ -122,13 +122,13 @@
 			<div class="flex gap-2">
 				{#if view.kind !== 'watch'}<button class="btn tap" onclick={pause} disabled={busy}>Pause</button>{/if}
 				<button class="btn btn-primary tap stop" onclick={stop} disabled={busy}
-					>{view.kind === 'watch' ? 'Stop watching' : 'Stop, outputs off'}</button
+					>{view.kind === 'watch' ? 'Stop watching' : 'Switch outputs off and stop'}</button
 				>
 			</div>
 		{:else if view.state !== 'ended'}
 			<div class="flex gap-2">
 				<button class="btn tap" onclick={stop} disabled={busy}
-					>{view.state === 'planned' ? 'Drop it' : 'End it, outputs off'}</button
+					>{view.state === 'planned' ? 'Remove this plan' : 'Switch outputs off and end'}</button
 				>
 				<button class="btn btn-primary tap" onclick={() => confirm?.ask()} disabled={busy}>
 					{view.kind === 'watch' ? 'Begin' : view.state === 'waiting' ? 'Go on …' : 'Switch on …'}

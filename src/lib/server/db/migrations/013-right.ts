@@ -1,0 +1,16 @@
+import type { Knex } from 'knex';
+import { createRecords } from './records';
+
+/** What is felt of a cell by hand; what was moved, opened or changed in a built battery. */
+export async function up(knex: Knex): Promise<void> {
+	await knex.schema.alterTable('inspections', (t) => {
+		t.string('heat', 8).comment('good: as warm as the others; bad: hotter');
+	});
+	await createRecords(knex, 'battery_works', (t) => {
+		t.integer('battery_id').unsigned().notNullable().references('id').inTable('batteries').index();
+		t.datetime('done_at', { precision: 3 }).notNullable();
+		t.string('what', 16).notNullable();
+		t.json('positions').comment('leads or joints, 0 to S; null: all');
+		t.string('notes', 4000);
+	});
+}
