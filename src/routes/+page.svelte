@@ -6,6 +6,7 @@
 	import RunningStrip from '$lib/components/frame/RunningStrip.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
 	import { STAGE_NAMES } from '$lib/core/shared';
+	import { withDates } from '$lib/core/units';
 
 	let { data } = $props();
 	const home = $derived(data.home);
@@ -62,7 +63,7 @@
 							{first.warmth === 'stop' ? 'Stop' : first.warmth === 'look' ? 'Look at this' : 'Still open'}
 						</p>
 						<p class="font-bold">{first.title}</p>
-						<p>{first.next ?? first.finding}</p>
+						<p>{withDates(first.next ?? first.finding, data.settings.dateStyle)}</p>
 						{#if needing > 1}<p class="text-sm muted">and {needing - 1} more</p>{/if}
 					{:else}<p class="muted">Nothing needs you.</p>{/if}
 				</div>

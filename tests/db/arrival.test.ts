@@ -225,7 +225,7 @@ describe('a cell that something stops', () => {
 		const all = row.map((c) => c.id);
 		expect(await rowOf(all)).toEqual({ row: all, stopped: [row[1]!.id] });
 	});
-	it('stops a charge it stands in, until it is out of it or resolved', async () => {
+	it('stops a charge it stands in, until it is out of it or was seen wrongly', async () => {
 		await make('balance-runs', {
 			...{ bankId: bank.id, supplyA: 10, leadOhm: 0.01, startedAt: TOUCHED, cellIds: row.map((c) => c.id) }
 		});
@@ -233,7 +233,10 @@ describe('a cell that something stops', () => {
 		expect(await stops()).toEqual([]);
 		const seen = await leaking();
 		expect(await stops()).toMatchObject([{ warmth: 'stop', members: [{ id: row[1]!.id }] }]);
-		await change('inspections', seen.id, { version: seen.version, resolved: 'The maker calls it sound.' });
+		// No record mends a leak; an answer that was wrong is corrected.
+		const noted = await change<typeof seen>('inspections', seen.id, { version: seen.version, resolved: 'wiped' });
+		expect(await stops()).toHaveLength(1);
+		await change('inspections', seen.id, { version: noted.version, leak: 'good' });
 		expect(await stops()).toEqual([]);
 	});
 });

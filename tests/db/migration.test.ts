@@ -157,7 +157,8 @@ describe('a database of the first release', () => {
 				'009-plan-and-passings',
 				'010-receive-and-test',
 				'011-balance-methods',
-				'012-steps-from-logs'
+				'012-steps-from-logs',
+				'013-right'
 			]
 		);
 	});

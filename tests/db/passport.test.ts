@@ -26,7 +26,7 @@ const receive = async (bankId: number) => bankVerdicts(bankId, 'receive');
 const titles = async (cell: Cell) => (await cellPassport(cell.id)).events.map((e) => e.title);
 
 describe('the passport of a cell', () => {
-	it('says first what stops it, wherever it lies, and no longer once that is resolved', async () => {
+	it('says first what stops it, wherever it lies, and no longer once the answer is corrected', async () => {
 		const { own } = await bankOf('Stops', 2);
 		const seen = await make<{ id: number; version: number }>('inspections', {
 			cellId: own[0]!.id,
@@ -46,7 +46,7 @@ describe('the passport of a cell', () => {
 		expect((await cellPassport(cell!.id)).stops.map((s) => s.title)).toEqual(['L-01 must not be used: it smells']);
 		await make('readings', { cellId: cell!.id, quantity: 'restVoltage', rawText: '1.2', takenAt: '2026-06-02' });
 		expect((await cellPassport(cell!.id)).stops).toHaveLength(2);
-		await change('inspections', seen.id, { version: seen.version, resolved: 'rain' });
+		await change('inspections', seen.id, { version: seen.version, leak: 'good' });
 		expect((await cellPassport(own[0]!.id)).stops).toEqual([]);
 	});
 	it('tells what was seen on it, and readings as their calibrated meter means them, with what was typed', async () => {
@@ -152,7 +152,7 @@ describe('a tester held against a better one', () => {
 		expect(more).toBe(false);
 		expect(changes).toContainEqual({
 			...{ bankId: bank.id, bankName: 'Tester', stage: 'test', subjectLabel: 'P-01' },
-			...{ before: null, now: 'P-01 is short' }
+			...{ before: null, now: 'P-01 is below its rated capacity' }
 		});
 		const short = (await bankVerdicts(bank.id, 'test')).find((v) => v.code === 'capacity-short')!;
 		const { capacityAh } = short.facts as unknown as { capacityAh: { value: number; sd: number } };

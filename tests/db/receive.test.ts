@@ -106,13 +106,13 @@ describe('photos and files', () => {
 });
 
 describe('a cell looked at', () => {
-	it('stops when it leaks, on until somebody says what has become of it', async () => {
+	it('stops when it leaks, whatever somebody says has become of it', async () => {
 		const { bank, own } = await bankWithCells('Leaks', 2);
 		const seen = await make<{ id: number; version: number }>('inspections', { cellId: own[0]!.id, leak: 'bad' });
 		expect(await codes(bank.id)).toEqual(expect.arrayContaining(['inspection-stop', 'not-inspected']));
 		await change('inspections', seen.id, { version: seen.version, resolved: 'wiped; dry since a week' });
 		const now = (await bankVerdicts(bank.id, 'receive')).find((v) => v.code === 'inspection-stop');
-		expect(now).toMatchObject({ warmth: 'calm', facts: { resolved: 'wiped; dry since a week' } });
+		expect(now).toMatchObject({ warmth: 'stop', facts: { resolved: 'wiped; dry since a week', lifted: false } });
 	});
 	it('is refused with two thicknesses, and keeps three', async () => {
 		const { own } = await bankWithCells('Thick', 1);

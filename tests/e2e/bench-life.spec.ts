@@ -240,7 +240,7 @@ test('two people ticking and logging see each other’s work, and nothing is ove
 	const stored = page.waitForResponse((r) => r.url().includes('/balance-runs/') && r.request().method() === 'PATCH');
 	await page.getByRole('checkbox').first().check();
 	await stored;
-	await expect(page.getByRole('button', { name: 'The supply is on' })).toBeDisabled();
+	await expect(page.getByRole('button', { name: 'Record: supply switched on' })).toBeDisabled();
 	// It is drawn back at once: a click, not a check.
 	await other.getByRole('checkbox').nth(1).click();
 	await expect(other.getByText('was changed elsewhere', { exact: false })).toBeVisible();

@@ -99,8 +99,8 @@ test('a verdict is set apart with a reason, and glows again when its facts move'
 	await page.goto(`/banks/${bankId}/receive`);
 	const verdict = page.getByRole('listitem').filter({ hasText: 'AP-01 arrived' });
 	await expect(verdict).toContainText('Stop');
-	await verdict.getByText('Rule or set apart').click();
-	const button = verdict.getByRole('button', { name: 'Set it apart' });
+	await verdict.getByText('How this was decided, acknowledge').click();
+	const button = verdict.getByRole('button', { name: 'Acknowledge with a reason' });
 	await expect(button).toBeDisabled();
 	await verdict.getByRole('textbox').fill('Sent back to the stall');
 	await button.click();

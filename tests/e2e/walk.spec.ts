@@ -96,7 +96,7 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 			await page.getByRole('button', { name: 'Store by hand' }).click();
 			await expect(cell(label!)).toContainText(Number(ah).toFixed(1));
 		}
-		await expect(page.getByRole('heading', { name: 'W-03 is short' }).first()).toBeVisible();
+		await expect(page.getByRole('heading', { name: 'W-03 is below its rated capacity' }).first()).toBeVisible();
 	});
 
 	await test.step('6 match in a worker, move by hand, accept', async () => {
@@ -127,7 +127,7 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 		await page.reload();
 		await expect(page.getByRole('heading', { name: 'Joining current stays within the limit' })).toBeVisible();
 		await page.getByRole('button', { name: 'Plan this balance' }).click();
-		const on = page.getByRole('button', { name: 'The supply is on' });
+		const on = page.getByRole('button', { name: 'Record: supply switched on' });
 		await expect(on).toBeDisabled();
 		for (const box of await page.getByRole('checkbox').all()) {
 			await box.check();
@@ -143,16 +143,16 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 		await page.getByLabel('Voltages of the 4 groups').fill('3.331 3.332 3.330 3.331');
 		await page.getByRole('button', { name: 'Ask' }).click();
 		await expect(page.getByRole('heading', { name: 'These readings cannot tell' })).toBeVisible();
-		await page.getByRole('button', { name: 'The supply is off: end the balance' }).click();
+		await page.getByRole('button', { name: 'Record: supply switched off, end' }).click();
 		// At 20 A it is not done: it is asked about, ended as such, and can be gone on with.
 		await page.getByRole('button', { name: 'Let it go on' }).click();
-		await page.getByRole('button', { name: 'The supply is off: end the balance' }).click();
+		await page.getByRole('button', { name: 'Record: supply switched off, end' }).click();
 		await page.getByRole('button', { name: 'End it, not proved balanced' }).click();
 		await expect(page.getByRole('heading', { name: /^Ended at \d+ to \d+ %, not proved balanced$/ })).toBeVisible();
 		await expect(page.getByText('leads 10 mΩ', { exact: false })).toBeVisible();
 		await page.getByRole('button', { name: 'Go on with this balance' }).click();
 		await expect(page.getByRole('button', { name: 'Log it' })).toBeVisible();
-		await page.getByRole('button', { name: 'The supply is off: end the balance' }).click();
+		await page.getByRole('button', { name: 'Record: supply switched off, end' }).click();
 		await page.getByRole('button', { name: 'End it, not proved balanced' }).click();
 		await expect(page.getByText(/Last one ended/)).toBeVisible();
 	});

@@ -1592,6 +1592,59 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/banks/{id}/exchange": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Exchange one cell; every other stays in its place */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ExchangeInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": Record<string, never>;
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/banks/{id}/export": {
         parameters: {
             query?: never;
@@ -13321,6 +13374,7 @@ export interface components {
             balanceRunId?: number;
             cellV?: number | null;
             clientKey?: string | null;
+            counterAnew?: boolean | null;
             deliveredAh?: number | null;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             readAt?: string;
@@ -13333,6 +13387,7 @@ export interface components {
             balanceRunId: number;
             cellV?: number | null;
             clientKey?: string | null;
+            counterAnew?: boolean | null;
             deliveredAh?: number | null;
             /** @description A date like 2026-03-09, or a date and time like 2026-03-09T14:05:00Z */
             readAt: string;
@@ -13924,6 +13979,12 @@ export interface components {
             shipping?: number | null;
             supplier?: string | null;
             used?: boolean | null;
+        };
+        ExchangeInput: {
+            at?: string | null;
+            despite?: string | null;
+            intoCellId?: number | null;
+            outCellId: number;
         };
         FadeObservationInput: {
             ageYears: number;
@@ -15471,6 +15532,7 @@ export interface components {
             startAt: string;
             supplies: components["schemas"]["QueueThingInput"][];
             testers: components["schemas"]["QueueThingInput"][];
+            timeZone?: string | null;
             unattendedDischarge?: boolean | null;
             waking: components["schemas"]["WakingInput"];
         };
@@ -15497,7 +15559,7 @@ export interface components {
         /** @description A judgement as data, with its sentences; the facts of each code are in docs/verdicts.md */
         Verdict: {
             /** @enum {string} */
-            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "label-agrees" | "label-alone" | "label-energy" | "label-undivided" | "label-amps" | "label-peak" | "label-chemistry" | "label-volts" | "plan-amps" | "plan-short-energy" | "plan-energy" | "charger-too-high" | "charger-too-low" | "charger-not-lithium" | "panels-too-high" | "panels-too-low" | "alternator-direct" | "charge-cold" | "first-charge" | "no-supply" | "hardware-short" | "hardware-there" | "box-short" | "box-fits" | "lift-heavy" | "year-dark" | "year-holds" | "calendar-order" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "nearly-empty" | "arrival-cumulative" | "inspection-stop" | "inspection-look" | "inspection-unsure" | "not-inspected" | "inspected-sound" | "cells-unlike" | "terminals-not-promised" | "code-unreadable" | "code-chemistry" | "code-after-arrival" | "code-older-than-promised" | "code-twice" | "age-at-arrival" | "mass-outlier" | "thickness-outlier" | "mass-under-sheet" | "read-unlike-warm" | "used-cells" | "delivery-claim" | "self-discharge-waits" | "self-discharge-high" | "self-discharge-usual" | "self-discharge-unsure" | "self-discharge-unknown" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "capacity-undecided" | "capacity-at-least" | "testers-apart" | "next-run" | "correction-refused" | "untested" | "outside-grade" | "within-grade" | "witnesses-agree" | "witness-alone" | "witness-odd" | "witnesses-disagree" | "witnesses-too-good" | "match-refused" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-resistive" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "row-stopped" | "join-polarity" | "join-unlike" | "join-refused" | "join-checked" | "joined-apart" | "links-still-on" | "links-off" | "links-unproved" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "supply-dead" | "supply-sags" | "supply-display" | "row-over" | "row-cold" | "charger-stopped-early" | "light-waits" | "light-full" | "light-short" | "light-unsure" | "light-above" | "arrival-by-charge" | "arrival-too-much" | "settle-low" | "settle-high" | "settle-waits" | "settled" | "sets-compared" | "bar-high" | "bars-alike" | "bars-untold" | "bottom-on-its-way" | "bottom-high" | "bottom-too-fast" | "bottom-odd-rebound" | "bottom-met" | "bottom-apart" | "bottom-unsure" | "empty-set" | "first-charge-over" | "first-charge-apart" | "steps-not-full" | "bottom-too-deep" | "fast-not-begun" | "fast-charging" | "fast-false-trip" | "fast-tripped" | "balancer-unfit" | "balancer-leads" | "balancer-starts-low" | "balancer-works" | "balancer-idle" | "balancer-unproved" | "balancer-smoke" | "balancer-not-read" | "balancer-days" | "balancer-never" | "units-unread" | "units-charging" | "gain-not-comparable" | "gain-made" | "gain-unproved" | "units-apart" | "repeat-in" | "unit-trips" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "standby-short" | "standby-lasts" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "load-apart" | "load-even" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged" | "evidence-lapsed";
+            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "label-agrees" | "label-alone" | "label-energy" | "label-undivided" | "label-amps" | "label-peak" | "label-chemistry" | "label-volts" | "plan-amps" | "plan-short-energy" | "plan-energy" | "charger-too-high" | "charger-too-low" | "charger-not-lithium" | "panels-too-high" | "panels-too-low" | "alternator-direct" | "charge-cold" | "first-charge" | "no-supply" | "hardware-short" | "hardware-there" | "box-short" | "box-fits" | "lift-heavy" | "year-dark" | "year-holds" | "calendar-order" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "nearly-empty" | "arrival-cumulative" | "inspection-stop" | "inspection-look" | "inspection-unsure" | "not-inspected" | "inspected-sound" | "cells-unlike" | "terminals-not-promised" | "code-unreadable" | "code-chemistry" | "code-after-arrival" | "code-older-than-promised" | "code-twice" | "age-at-arrival" | "mass-outlier" | "thickness-outlier" | "mass-under-sheet" | "read-unlike-warm" | "used-cells" | "delivery-claim" | "self-discharge-waits" | "self-discharge-high" | "self-discharge-usual" | "self-discharge-unsure" | "self-discharge-unknown" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "capacity-undecided" | "capacity-at-least" | "testers-apart" | "next-run" | "correction-refused" | "untested" | "outside-grade" | "within-grade" | "witnesses-agree" | "witness-alone" | "witness-odd" | "witnesses-disagree" | "witnesses-too-good" | "match-refused" | "match-too-uneven" | "match-uneven" | "match-even" | "match-gain" | "match-resistive" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "row-stopped" | "join-polarity" | "join-unlike" | "join-refused" | "join-checked" | "joined-apart" | "links-still-on" | "links-off" | "links-unproved" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "supply-dead" | "supply-sags" | "supply-display" | "row-over" | "counter-unclear" | "row-cold" | "charger-stopped-early" | "light-waits" | "light-full" | "light-short" | "light-unsure" | "light-above" | "arrival-by-charge" | "arrival-too-much" | "settle-low" | "settle-high" | "settle-waits" | "settled" | "sets-compared" | "bar-high" | "bars-alike" | "bars-untold" | "bottom-on-its-way" | "bottom-high" | "bottom-too-fast" | "bottom-odd-rebound" | "bottom-met" | "bottom-apart" | "bottom-unsure" | "empty-set" | "first-charge-over" | "first-charge-apart" | "steps-not-full" | "bottom-too-deep" | "fast-not-begun" | "fast-charging" | "fast-false-trip" | "fast-tripped" | "balancer-unfit" | "balancer-leads" | "balancer-starts-low" | "balancer-works" | "balancer-idle" | "balancer-unproved" | "balancer-smoke" | "balancer-not-read" | "balancer-days" | "balancer-never" | "units-unread" | "units-charging" | "gain-not-comparable" | "gain-made" | "gain-unproved" | "units-apart" | "repeat-in" | "unit-trips" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "standby-short" | "standby-lasts" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "load-apart" | "load-even" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged" | "evidence-lapsed";
             doubt: string | null;
             facts: Record<string, never>;
             finding: string;

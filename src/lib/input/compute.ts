@@ -114,6 +114,17 @@ export class MatchGroupsInput {
 	@Maybe() @IsArray() @AtMost(4096) @IsInt({ each: true }) replaces?: number[];
 }
 
+/** One cell out of its group, another into its place or none. */
+export class ExchangeInput {
+	@Whole(1, 2 ** 31) outCellId!: number;
+	/** Loose, of this bank or of the stock; missing: the place is left empty. */
+	@Maybe() @Whole(1, 2 ** 31) intoCellId?: number | null;
+	/** Now when missing. */
+	@Maybe() @When() at?: string;
+	/** Why it is built in although something speaks against it: kept on the battery. */
+	@Maybe() @Text(400) despite?: string | null;
+}
+
 /** Of a bank, or of a battery that is not kept here: then its chemistry and the capacity of a group. */
 export class BalanceQuestionInput {
 	@Maybe() @Whole(1, 2 ** 31) bankId?: number | null;

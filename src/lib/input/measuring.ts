@@ -163,6 +163,8 @@ export class TestQueueRequest {
 	@ValidateNested({ each: true })
 	@Type(() => QueueThingInput)
 	supplies!: QueueThingInput[];
+	/** IANA name of the place, for daylight saving. */
+	@Maybe() @Text(64, 1) timeZone?: string | null;
 	@Maybe() @Num(0, 1000) soakH?: number | null;
 	@Maybe() @Num(0, 1000) restH?: number | null;
 	@IsDefined({ message: 'waking is required' })

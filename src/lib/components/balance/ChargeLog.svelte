@@ -2,7 +2,7 @@
 	import Field from '$lib/components/forms/Field.svelte';
 	import WhenField from '$lib/components/forms/WhenField.svelte';
 	import type { ChargeProgress } from '$lib/core/balance';
-	import type { LoggedReading } from '$lib/core/stages';
+	import { readingsInOrder, type LoggedReading } from '$lib/core/stages';
 	import { PHASE_WORDS, unmetWords } from '$lib/core/verdicts';
 	import { formatDateTime, formatDuration, formatPercent, type Settings } from '$lib/core/units';
 
@@ -17,15 +17,18 @@
 		dateStyle: Settings['dateStyle'];
 		onlog: (reading: NewReading) => Promise<boolean>;
 		onremove: (id: number, version: number) => void;
+		/** Says of a reading whether its counter began at 0. */
+		oncounter: (id: number, version: number, anew: boolean) => void;
 		onend: () => void;
 	}
-	let { readings, progress, toDeliverAh, ended, dateStyle, onlog, onremove, onend }: Props = $props();
+	let { readings, progress, toDeliverAh, ended, dateStyle, onlog, onremove, oncounter, onend }: Props = $props();
 	const blank = () => ({ supplyV: null, supplyA: null, cellV: null, deliveredAh: null });
 	let form = $state<Record<keyof Figures, number | null>>(blank());
 	let readAt = $state<string | null>(null);
 	let readDoubtS = $state<number | null>(null);
 	let stopped = $state(false);
 
+	const asked = $derived(new Set((progress?.counterAsks ?? []).flatMap((i) => readingsInOrder(readings)[i]?.id ?? [])));
 	const unmetList = $derived((progress?.unmet ?? []).map(unmetWords).join('; '));
 	const number = (v: number | null) => (v === null || (v as unknown) === '' ? null : Number(v));
 	async function log(event: SubmitEvent) {
@@ -113,7 +116,13 @@
 						<td>{r.supplyV?.toFixed(2) ?? '–'}</td>
 						<td>{r.supplyA.toFixed(1)}</td>
 						<td>{r.cellV?.toFixed(3) ?? '–'}</td>
-						<td>{r.deliveredAh?.toFixed(1) ?? '–'}</td>
+						<td
+							>{r.deliveredAh?.toFixed(1) ?? '–'}
+							{#if asked.has(r.id)}<span class="flex flex-wrap gap-2" role="group" aria-label="The counter">
+									<button class="btn btn-sm tap" onclick={() => oncounter(r.id, r.version, true)}>began at 0</button>
+									<button class="btn btn-sm tap" onclick={() => oncounter(r.id, r.version, false)}>went on</button>
+								</span>{/if}</td
+						>
 						<td><button class="btn btn-ghost tap" onclick={() => onremove(r.id, r.version)}>Take out</button></td>
 					</tr>
 				{:else}

@@ -136,6 +136,9 @@
 		if (done) await lookAgain();
 		return done;
 	}
+	async function sayCounter(id: number, version: number, counterAnew: boolean) {
+		if (await attempt(() => api.patch(`balance-readings/${id}`, { version, counterAnew }))) await lookAgain();
+	}
 	async function removeReading(id: number, version: number) {
 		if (!(await attempt(() => api.remove(`balance-readings/${id}`, version)))) return;
 		announce(
@@ -198,6 +201,7 @@
 					dateStyle={data.settings.dateStyle}
 					onlog={log}
 					onremove={removeReading}
+					oncounter={sayCounter}
 					onend={() => undefined}
 				/>
 				{#if !proved}
@@ -287,6 +291,7 @@
 					dateStyle={data.settings.dateStyle}
 					onlog={log}
 					onremove={removeReading}
+					oncounter={sayCounter}
 					onend={() => void end()}
 				/>
 			{/if}

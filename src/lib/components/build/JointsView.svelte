@@ -6,7 +6,7 @@
 	import { usualTorque } from '$lib/core/assembly';
 	import type { BatteryBuild } from '$lib/core/stages';
 	import type { StageVerdict } from '$lib/core/verdicts';
-	import { formatDate, type Settings } from '$lib/core/units';
+	import { formatDate, type Settings, localDay } from '$lib/core/units';
 
 	interface Props {
 		build: BatteryBuild;
@@ -37,7 +37,7 @@
 	let form = $state<{ torqueNm: number | null; tightenedAt: string }>({
 		// svelte-ignore state_referenced_locally
 		torqueNm: makerNm,
-		tightenedAt: new Date().toISOString().slice(0, 10)
+		tightenedAt: localDay(new Date())
 	});
 	let fields = $derived(refused);
 	let chosen = $state<number[]>([]);

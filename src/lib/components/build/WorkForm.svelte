@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { localDay } from '$lib/core/units';
 	import { enhance } from '$app/forms';
 	import { formKept } from '$lib/client/form-kept';
 	import Field from '$lib/components/forms/Field.svelte';
@@ -26,7 +27,7 @@
 	];
 	let what = $state<BatteryWorkKind>('lead-moved');
 	let positions = $state('');
-	let day = $state(new Date().toISOString().slice(0, 10));
+	let day = $state(localDay(new Date()));
 	let fields = $derived(refused);
 	const chosen = $derived(WORKS.find((w) => w.what === what)!);
 </script>

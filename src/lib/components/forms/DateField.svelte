@@ -2,7 +2,7 @@
 	import { onMount } from 'svelte';
 	import type { HTMLInputAttributes } from 'svelte/elements';
 	import { page } from '$app/state';
-	import { formatTyped, parseDate } from '$lib/core/units';
+	import { formatTyped, parseDate, parseRoughDate } from '$lib/core/units';
 
 	interface Props extends Omit<HTMLInputAttributes, 'value'> {
 		/** `yyyy-MM-dd`, with a time `yyyy-MM-ddTHH:mm`, of whoever types; null or '' when blank. */
@@ -11,8 +11,20 @@
 		bad?: boolean;
 		error?: boolean;
 		withTime?: boolean;
+		/** A month, a year or `about` is taken, too: how far off the middle of it may be, s; null where it is exact. */
+		roughS?: number | null;
+		rough?: boolean;
 	}
-	let { value = $bindable(), bad = $bindable(false), error = false, withTime = false, name, ...rest }: Props = $props();
+	let {
+		value = $bindable(),
+		bad = $bindable(false),
+		error = false,
+		withTime = false,
+		rough = false,
+		roughS = $bindable(null),
+		name,
+		...rest
+	}: Props = $props();
 
 	/** Before the page listens the browser's own field stands there, which is sent as it is. */
 	let awake = $state(false);
@@ -25,16 +37,22 @@
 
 	function take(event: Event & { currentTarget: HTMLInputElement }) {
 		typing = event.currentTarget.value;
-		const parsed = parseDate(typing, style);
+		const read = rough ? parseRoughDate(typing, style) : parseDate(typing, style);
+		const parsed = typeof read === 'object' && read !== null ? read.local : read;
+		roughS = typeof read === 'object' && read !== null ? read.doubtS : null;
 		bad = parsed === undefined;
-		value = parsed && withTime && !parsed.includes('T') ? `${parsed}T12:00` : (parsed ?? '');
+		// What is no date goes on as it was typed: whoever stores it refuses it, and nothing becomes today.
+		if (parsed === undefined) value = typing;
+		else value = parsed && withTime && !parsed.includes('T') ? `${parsed}T12:00` : (parsed ?? '');
 	}
 	function settle() {
-		if (!bad) typing = null;
+		// A rough date stays as it was written.
+		if (!bad && roughS === null) typing = null;
 	}
 	function pick(event: Event & { currentTarget: HTMLInputElement }) {
 		value = event.currentTarget.value;
 		bad = false;
+		roughS = null;
 		typing = null;
 	}
 </script>
@@ -57,7 +75,7 @@
 			class="picker"
 			tabindex="-1"
 			aria-hidden="true"
-			value={value ?? ''}
+			value={bad ? '' : (value ?? '')}
 			oninput={pick}
 		/>
 		<button type="button" class="btn tap" aria-label="Calendar" onclick={() => picker?.showPicker()}>…</button>

@@ -20,11 +20,15 @@
 	let earlier = $state(false);
 	let typed = $state('');
 	let noDate = $state(false);
+	/** How far off the middle of a month or a year may be, s. */
+	let roughS = $state<number | null>(null);
 	let roughly = $state<Roughly>('exact');
 
 	$effect(() => {
-		at = earlier ? momentOf(typed) : null;
-		doubtS = earlier ? ROUGHLY[roughly].doubtS : null;
+		// What is typed and is no date is sent as it is, and refused: it never becomes now.
+		at = earlier ? (momentOf(typed) ?? (typed || 'no date')) : null;
+		const doubts = [ROUGHLY[roughly].doubtS, roughS].filter((s): s is number => s !== null);
+		doubtS = earlier && doubts.length ? Math.max(...doubts) : null;
 	});
 	function choose(event: Event & { currentTarget: HTMLSelectElement }) {
 		earlier = event.currentTarget.value === 'earlier';
@@ -42,11 +46,22 @@
 		<option value="earlier">earlier …</option>
 	</select>
 	{#if earlier}
-		<DateField {id} withTime bind:value={typed} bind:bad={noDate} aria-label="{label}: date and time" />
+		<DateField
+			{id}
+			withTime
+			rough
+			bind:value={typed}
+			bind:bad={noDate}
+			bind:roughS
+			aria-label="{label}: date and time"
+		/>
 		<select class="select tap" bind:value={roughly} aria-label="{label}: how exactly">
 			{#each Object.entries(ROUGHLY) as [key, { text }] (key)}<option value={key}>{text}</option>{/each}
 		</select>
-		{#if noDate}<span class="text-sm ember-text">Write a date and a time, like the one shown.</span>{/if}
+		{#if noDate}<span class="text-sm ember-text" role="alert"
+				>This is no date. Write it like the one shown, or a month and year.</span
+			>
+		{:else if roughS}<span class="text-sm muted">give or take {Math.round(roughS / 86_400)} days</span>{/if}
 	{/if}
 	{#if names && !awake}
 		<input type="datetime-local" class="input tap" name={names.at} aria-label="{label}: date and time, blank for now" />

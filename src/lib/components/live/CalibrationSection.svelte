@@ -3,7 +3,7 @@
 	import { api } from '$lib/client/api';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { CALIBRATED, CALIBRATED_FIGURES, fitCalibration, parseReading, type Calibrated } from '$lib/core/reading';
-	import { formatDate, type Settings } from '$lib/core/units';
+	import { formatDate, type Settings, localDay } from '$lib/core/units';
 
 	let { dateStyle }: { dateStyle: Settings['dateStyle'] } = $props();
 	interface Stored {
@@ -22,7 +22,7 @@
 	$effect(() => void load().catch(() => undefined));
 	let draft = $state({
 		...{ quantity: 'restVoltage' as Calibrated, meter: '', by: '', lines: '' },
-		...{ calibratedOn: new Date().toISOString().slice(0, 10), truthSd: null as number | null }
+		...{ calibratedOn: localDay(new Date()), truthSd: null as number | null }
 	});
 	let fields = $state<Record<string, string>>({});
 	const ampHours = (text: string) => {

@@ -2,7 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { formKept } from '$lib/client/form-kept';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { formatDate, type Settings } from '$lib/core/units';
+	import { formatDate, type Settings, localDay } from '$lib/core/units';
 
 	interface Props {
 		battery: { id: number; number: number };
@@ -19,7 +19,7 @@
 		dischargedAh: null
 	});
 	let tested = $state<{ capacityAh: number | null; sdAh: number | null }>({ capacityAh: null, sdAh: null });
-	let day = $state(new Date().toISOString().slice(0, 10));
+	let day = $state(localDay(new Date()));
 	const onfields = (refusals: Record<string, string>) => (fields = refusals);
 </script>
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { localDay } from '$lib/core/units';
 	import Field from '$lib/components/forms/Field.svelte';
 
 	interface Props {
@@ -18,7 +19,7 @@
 	// svelte-ignore state_referenced_locally
 	let form = $state({
 		name: 'First crate',
-		receivedOn: new Date().toISOString().slice(0, 10),
+		receivedOn: localDay(new Date()),
 		supplier: '',
 		cellCount: suggestedCount,
 		labelPrefix: suggestedPrefix,

@@ -46,6 +46,7 @@
 	let busy = $state(false);
 	const labels = $derived(new Map([...waiting, ...tested].map((c) => [c.id, c.label])));
 	const labelOf = (id: QueueId) => labels.get(Number(id)) ?? String(id);
+	const { timeZone } = Intl.DateTimeFormat().resolvedOptions();
 	/** This device's own offset at that moment, `+01:00`. */
 	function offsetAt(text: string): string {
 		const minutes = -new Date(text).getTimezoneOffset();
@@ -63,7 +64,8 @@
 			tested: tested.map(({ id, capacityAh }) => ({ id, capacityAh })),
 			ratedAh: data.overview.cellType?.ratedAh ?? null,
 			...{ wakeFromH: data.settings.wakeFromH, wakeUntilH: data.settings.wakeUntilH },
-			offset: offsetAt(own.startAt)
+			offset: offsetAt(own.startAt),
+			timeZone
 		});
 		void (api.post('test-queue', body as never) as Promise<unknown>)
 			.then((found) => {
@@ -240,7 +242,7 @@
 					class="btn tap justify-self-start"
 					href="/api/v1/banks/{bank.id}/test-queue.ics?{queueParams(form)}&offset={encodeURIComponent(
 						offsetAt(form.startAt)
-					)}"
+					)}&timeZone={encodeURIComponent(timeZone)}"
 					download>Into a calendar</a
 				>
 			</section>

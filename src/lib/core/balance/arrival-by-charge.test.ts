@@ -18,11 +18,17 @@ describe('charge on arrival, worked back', () => {
 	});
 });
 
+const judged = (low: number, high = low) => judgeArrival({ low, high }, 400, false, subject);
+
 describe('what a row arrived with', () => {
+	it('holds both answers where a counter may have begun anew', () => {
+		const share = (low: number, high?: number) => judged(low, high).facts.share as { low95: number; high95: number };
+		expect(share(200, 320)).toMatchObject({ low95: share(320).low95, high95: share(200).high95 });
+	});
 	it('is told from what went in; more than an empty one takes is nobody’s charge', () => {
-		expect(judgeArrival(200, 400, false, subject)).toMatchObject({ code: 'arrival-by-charge', warmth: 'calm' });
+		expect(judged(200)).toMatchObject({ code: 'arrival-by-charge', warmth: 'calm' });
 		// An empty row takes its own 400 Ah, and the count may be a few percent off.
-		expect(judgeArrival(408, 400, false, subject).code).toBe('arrival-by-charge');
-		expect(judgeArrival(907, 400, false, subject)).toMatchObject({ code: 'arrival-too-much', warmth: 'look' });
+		expect(judged(408).code).toBe('arrival-by-charge');
+		expect(judged(907)).toMatchObject({ code: 'arrival-too-much', warmth: 'look' });
 	});
 });

@@ -21,8 +21,16 @@ export function arrivalByCharge(deliveredAh: number, totalAh: number, tested: bo
 }
 
 /** What the row arrived with, unless more is said to have gone in than an empty one takes. */
-export function judgeArrival(deliveredAh: number, totalAh: number, tested: boolean, subject: Subject): Verdict {
-	const share = arrivalByCharge(deliveredAh, totalAh, tested);
+export function judgeArrival(
+	{ low, high }: { low: number; high: number },
+	totalAh: number,
+	tested: boolean,
+	subject: Subject
+): Verdict {
+	// A counter that may have begun anew leaves two answers: the interval holds both.
+	const [most, least] = [arrivalByCharge(low, totalAh, tested), arrivalByCharge(high, totalAh, tested)];
+	const share = { low95: least.low95, likely: (least.likely + most.likely) / 2, high95: most.high95 };
+	const deliveredAh = low === high ? high : (low + high) / 2;
 	return share.high95 > 0
 		? say('arrival-by-charge', 'calm', subject, { deliveredAh, totalAh, share })
 		: say('arrival-too-much', 'look', subject, { deliveredAh, totalAh });

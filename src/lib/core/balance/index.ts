@@ -29,5 +29,6 @@ export {
 	type BalancePlan,
 	type BalanceSetup
 } from './plan';
-export { HOLD_S, judgeProgress, type ChargeProgress, type ChargeReading, type ChargeTargets } from './progress';
+export type { ChargeReading } from './charge-reading';
+export { HOLD_S, judgeProgress, type ChargeProgress, type ChargeTargets } from './progress';
 export { estimateTopCharge, type ChargeEstimate, type ParallelCharge } from './top-charge';

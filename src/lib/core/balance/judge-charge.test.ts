@@ -4,6 +4,8 @@ import { chargeVerdicts, judgeProgress, rowOver, type ChargeProgress, type Charg
 const progress: ChargeProgress = {
 	phase: 'constant-current',
 	deliveredAh: 120,
+	deliveredWithinAh: { low: 120, high: 120 },
+	counterAsks: [],
 	remainingS: { low: 3600, high: 7200 },
 	leadOhm: 0.01,
 	done: false,

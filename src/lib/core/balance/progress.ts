@@ -1,22 +1,10 @@
 import { CoreError, requireFinite, type Interval } from '../shared';
 import type { ChargePhase, Unmet } from '../verdicts';
+import type { ChargeReading } from './charge-reading';
+import { countedCharge } from './counter-sessions';
 import { betweenSupplyAndCells } from './supply-display';
 import { secondsToTail } from './time-left';
 import type { ParallelCharge } from './top-charge';
-
-/** One look at a running parallel charge. */
-export interface ChargeReading {
-	/** Seconds since the supply was switched on. */
-	timeS: number;
-	supplyV: number | null;
-	supplyA: number;
-	/** Meter at the cells' own terminals, V. */
-	cellV: number | null;
-	/** Charge delivered so far by the supply's counter, Ah; null: integrated from the current. */
-	deliveredAh: number | null;
-	/** The charger has stopped by itself: its light, its timer; null or missing: it goes on, or nobody said. */
-	stopped?: boolean | null;
-}
 
 export interface ChargeTargets {
 	setV: number;
@@ -29,6 +17,10 @@ export interface ChargeTargets {
 export interface ChargeProgress {
 	phase: ChargePhase;
 	deliveredAh: number;
+	/** Between what that lies where a counter may have begun anew, Ah. */
+	deliveredWithinAh: { low: number; high: number };
+	/** Places of readings of which nobody can tell whether their counter began anew. */
+	counterAsks: readonly number[];
 	/** Seconds from the last reading to the tail; null when it cannot be told yet. */
 	remainingS: { low: number; high: number } | null;
 	/** Resistance of leads and clamps, Ω; null without both voltages. */
@@ -58,24 +50,6 @@ const FLAT_SHARE = 0.05;
 const FIT_READINGS = 5;
 /** Doubt of a taper fit on few readings: ± this fraction of the time left. */
 const FIT_DOUBT = 0.3;
-
-function integratedAh(readings: readonly ChargeReading[]): number {
-	const last = readings[readings.length - 1];
-	if (last!.deliveredAh !== null) return overDays(readings);
-	return readings.slice(1).reduce((sum, r, i) => {
-		const before = readings[i]!;
-		const hours = (r.timeS - before.timeS) / 3600;
-		// Switched off: it gave what it gave before until then. Switched on again: nothing flowed in between.
-		const meanA = before.supplyA === 0 ? 0 : r.supplyA === 0 ? before.supplyA : (r.supplyA + before.supplyA) / 2;
-		return sum + meanA * hours;
-	}, 0);
-}
-
-/** A supply’s counter begins anew when it is switched on: several days are added up. */
-function overDays(readings: readonly ChargeReading[]): number {
-	const counted = readings.flatMap((r) => (r.deliveredAh === null ? [] : [r.deliveredAh]));
-	return counted.reduce((sum, ah, i) => sum + (i > 0 && ah >= counted[i - 1]! ? ah - counted[i - 1]! : ah), 0);
-}
 
 /** The set current is held within this; below the set voltage by more than this it is not at its volts, V. */
 const SAG = { share: 0.9, volts: 0.05 };
@@ -131,6 +105,8 @@ export function judgeProgress(readings: readonly ChargeReading[], targets: Charg
 		return {
 			phase: 'not-started',
 			deliveredAh: 0,
+			deliveredWithinAh: { low: 0, high: 0 },
+			counterAsks: [],
 			remainingS: null,
 			leadOhm: null,
 			done: false,
@@ -143,7 +119,7 @@ export function judgeProgress(readings: readonly ChargeReading[], targets: Charg
 	const isOff = between && (between.displayV.low95 > AT_SET_V || between.displayV.high95 < -AT_SET_V);
 	const displayV = isOff ? between.displayV : null;
 	const phase = phaseOf(last!, targets, displayV);
-	const deliveredAh = integratedAh(readings);
+	const { ah: deliveredAh, low, high, asks } = countedCharge(readings);
 	const open = unmetConditions(readings, targets);
 	const flatA = open.length === 1 && open[0]!.wanted === 'tail-held' ? flatCurrent(readings, targets) : null;
 	const unmet = flatA === null ? open : [];
@@ -155,6 +131,8 @@ export function judgeProgress(readings: readonly ChargeReading[], targets: Charg
 	return {
 		phase,
 		deliveredAh,
+		deliveredWithinAh: { low, high },
+		counterAsks: asks,
 		remainingS: remaining(phase, readings, { deliveredAh, leadOhm }, targets),
 		leadOhm,
 		done: unmet.length === 0,

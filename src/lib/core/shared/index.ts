@@ -8,3 +8,4 @@ export { STAGES, STAGE_NAMES, type Stage, type StageStatus } from './stage';
 export type { RunningWork } from './running-work';
 export { intervalOf, type Interval } from './interval';
 export { MONTH_DAYS_MEAN, MONTH_NAMES } from './months';
+export { offsetAt, zoneOffsets, type ZoneOffset } from './zone-offsets';

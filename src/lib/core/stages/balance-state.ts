@@ -33,6 +33,8 @@ export interface LoggedReading {
 	deliveredAh: number | null;
 	/** The charger has stopped by itself. */
 	stopped: boolean | null;
+	/** Its counter began at 0 since the count before, or went on; null or missing: nobody said. */
+	counterAnew?: boolean | null;
 }
 
 /** An earlier row of this bank that was charged to its end. */
@@ -165,15 +167,18 @@ function planFor(
 	}
 }
 
+/** In time order. Two readings in the same instant are one: the later entry stands. */
+export const readingsInOrder = (readings: readonly LoggedReading[]): LoggedReading[] =>
+	[...new Map(readings.map((r) => [Date.parse(r.readAt), r])).entries()].sort(([a], [b]) => a - b).map(([, r]) => r);
+
 function progressOf(run: PictureBalanceRun, readings: readonly LoggedReading[], plan: BalancePlan): ChargeProgress {
 	const startMs = Date.parse(run.startedAt ?? run.createdAt);
-	// Two readings in the same instant are one: the later entry stands.
-	const byTime = new Map(readings.map((r) => [(Date.parse(r.readAt) - startMs) / 1000, r]));
-	const ordered = [...byTime]
-		.sort(([a], [b]) => a - b)
-		.map(([timeS, { supplyV, supplyA, cellV, deliveredAh, stopped }]) => ({
-			...{ timeS, supplyV, supplyA, cellV, deliveredAh, stopped }
-		}));
+	const ordered = readingsInOrder(readings).map(
+		({ readAt, supplyV, supplyA, cellV, deliveredAh, stopped, counterAnew = null }) => ({
+			timeS: (Date.parse(readAt) - startMs) / 1000,
+			...{ supplyV, supplyA, cellV, deliveredAh, stopped, counterAnew }
+		})
+	);
 	return judgeProgress(ordered, plan);
 }
 

@@ -16,7 +16,7 @@ import { snapshotBounds } from '../snapshot';
 import { followMethod, type MethodState } from '../method-run';
 import { meterSd } from '../reading';
 import { cellSubject, say, type Subject, type Verdict } from '../verdicts';
-import { isCharging, type BalanceState } from './balance-state';
+import { isCharging, readingsInOrder, type BalanceState } from './balance-state';
 import { lapseVerdicts, undoneBy } from './lapses';
 import type { BankPicture, PictureBank } from './picture';
 import { bankSubject, isInService, placedCells } from './picture-parts';
@@ -140,7 +140,7 @@ function afterwards(picture: BankPicture, { run, plan, progress, cells, earlier 
 	const tested = cells.every((c) => (inPlay.get(c.id)?.runs.length ?? 0) > 0);
 	const arrival =
 		plan && progress!.deliveredAh > TELLING * plan.totalAh
-			? [judgeArrival(progress!.deliveredAh, plan.totalAh, tested, subject)]
+			? [judgeArrival(progress!.deliveredWithinAh, plan.totalAh, tested, subject)]
 			: [];
 	return [...setsCompared(picture, { progress, cells, earlier }, meterSdV), ...settled, ...arrival];
 }
@@ -173,6 +173,19 @@ function setsCompared(
 	];
 }
 
+/** Whether a supply's counter went on or began anew, where the log fits both. */
+function counterVerdicts(picture: BankPicture, { progress, readings, plan }: BalanceState): Verdict[] {
+	if (!progress || !plan || progress.counterAsks.length === 0) return [];
+	const { low, high } = progress.deliveredWithinAh;
+	const at = progress.counterAsks.flatMap((i) => readingsInOrder(readings)[i] ?? []);
+	return [
+		say('counter-unclear', 'open', bankSubject(picture), {
+			...{ lowAh: low, highAh: high, totalAh: plan.totalAh },
+			counts: at.map((r) => r.deliveredAh ?? 0)
+		})
+	];
+}
+
 /** A cell that stands the wrong way round, or was never read, stays said while its row is charged. */
 function wrongInRow({ join }: BalanceState): Verdict[] {
 	return join && ['join-polarity', 'join-unknown'].includes(join.verdict.code) ? [join.verdict] : [];
@@ -185,11 +198,16 @@ function chargeJudgement(picture: BankPicture, state: BalanceState, done: boolea
 	const limitV = picture.cellType?.chargeLimitV ?? CHEMISTRY_FIGURES[picture.bank.chemistry].chargeLimitV;
 	const over = run && progress && !isInService(picture) ? rowOver(progress, limitV, subject) : null;
 	if (over) return { verdicts: [over], done };
-	if (progress?.done && run?.endedAt) return { verdicts: isInService(picture) ? [] : afterwards(picture, state), done };
+	const counter = counterVerdicts(picture, state);
+	if (progress?.done && run?.endedAt)
+		return { verdicts: isInService(picture) ? [] : [...counter, ...afterwards(picture, state)], done };
 	// Before cells are placed a row is only looked at: it asks nothing.
 	if (!run && placedCells(picture).length === 0) return { verdicts: [], done };
 	if (isCharging(run))
-		return { verdicts: [...wrongInRow(state), ...(progress ? whileCharging(picture, state, progress) : [])], done };
+		return {
+			verdicts: [...wrongInRow(state), ...counter, ...(progress ? whileCharging(picture, state, progress) : [])],
+			done
+		};
 	if (done || !join) return { verdicts: [], done };
 	if (!run) return { verdicts: [join.verdict], done };
 	if (run.endedAt !== null) return { verdicts: [endedVerdict(state, subject)], done };

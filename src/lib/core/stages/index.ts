@@ -1,7 +1,14 @@
 export { CRATE_REST_S } from './arrived';
 export { tellsCharge, type Touch } from './touches';
 export { judgeBalanceStage, methodStanding } from './balance';
-export { balanceState, isCharging, type BalanceState, type EarlierSet, type LoggedReading } from './balance-state';
+export {
+	balanceState,
+	isCharging,
+	readingsInOrder,
+	type BalanceState,
+	type EarlierSet,
+	type LoggedReading
+} from './balance-state';
 export { EDITION, failedStage, judgeBank, warmthRank, type BankJudgement, type SetApart } from './judge-bank';
 export { buildState, judgeBuildStage, type BatteryBuild, type BuildRecords } from './build';
 export { judgeLimitsStage, limitsState, type BatteryLimits, type LatestTest, type LimitsState } from './limits';

@@ -11,6 +11,7 @@ import {
 	type Refusal
 } from '../matching';
 import { cellSubject, say, type Verdict } from '../verdicts';
+import { fadedCapacities } from './faded';
 import { oncePerPicture } from './once-per-picture';
 import type { BankPicture } from './picture';
 import { bankSubject, batterySubject, concernedCells, isInService, placedCells, wantedCells } from './picture-parts';
@@ -52,6 +53,7 @@ export const matchState = oncePerPicture((picture): MatchState => {
 	const odd = resistiveCells(picture);
 	const arrivedWith = new Map(judgedTrays(picture).flatMap((t) => [...t.restByCell]));
 	const measuredCells = capacities.filter((c) => c.capacityAh !== null);
+	const faded = fadedCapacities(picture, capacities);
 	const spareable = measuredCells.filter((c) => !odd.has(c.cell.id)).length >= wantedCells(picture);
 	const candidates = capacities.flatMap(({ cell, capacityAh, sdAh }) =>
 		capacityAh === null
@@ -60,8 +62,8 @@ export const matchState = oncePerPicture((picture): MatchState => {
 					{
 						id: cell.id,
 						label: cell.label,
-						capacityAh,
-						capacitySdAh: sdAh,
+						capacityAh: faded.get(cell.id)?.capacityAh ?? capacityAh,
+						capacitySdAh: faded.get(cell.id)?.sdAh ?? sdAh,
 						resistanceMohm: cell.readings.acResistance?.value ?? null,
 						batch: cell.batch,
 						leftOut: spareable && odd.has(cell.id),

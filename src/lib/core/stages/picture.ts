@@ -235,6 +235,8 @@ export interface BankPicture {
 	methodRun: { run: MethodRun; world: MethodWorld } | null;
 	/** The battery has been read or tested in service. */
 	wasChecked: boolean;
+	/** The latest capacity test of each battery as a whole. */
+	batteryTests: readonly { battery: number; capacityAh: number; sdAh: number; testedAt: string }[];
 	/** What was exchanged, taken out, moved or opened in its batteries; the latest of each group and of each kind of work. */
 	changes: readonly BatteryChange[];
 }

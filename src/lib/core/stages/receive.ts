@@ -45,7 +45,10 @@ export const judgedTrays = oncePerPicture((picture): JudgedTray[] =>
 
 /** Cells that must not be used, and why: titles of what stops them. */
 export const stoppedCells = oncePerPicture((picture): ReadonlyMap<number, string[]> => {
-	const stops = judgedTrays(picture).flatMap((t) => t.verdicts.filter((v) => v.warmth === 'stop'));
+	// A cell that stands the other way round is sound: it is a stop until somebody has recorded so, and has checks of its own.
+	const stops = judgedTrays(picture).flatMap((t) =>
+		t.verdicts.filter((v) => v.warmth === 'stop' && v.code !== 'polarity')
+	);
 	return rollup(
 		stops.flatMap((v) => cellsOf(v).map((id) => ({ id, title: v.title }))),
 		(own) => own.map((s) => s.title),

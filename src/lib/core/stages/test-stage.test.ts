@@ -43,7 +43,15 @@ const picture = (cells: PictureCell[], more: Partial<BankPicture> = {}): BankPic
 		...{ chargeColdC: 0, chargeHotC: 45, dischargeColdC: -20, dischargeHotC: 55, chargeCRate: 0.5, dischargeCRate: 1 }
 	},
 	...{ clauses: [clause], currency: '€', meters: ASSUMED_METER, testerCalibrations: [], deliveries: [delivery], cells },
-	...{ batteries: [], limitPlan: null, balanceRun: null, methodRun: null, wasChecked: false, changes: [] },
+	...{
+		batteries: [],
+		limitPlan: null,
+		balanceRun: null,
+		methodRun: null,
+		wasChecked: false,
+		changes: [],
+		batteryTests: []
+	},
 	...more
 });
 const only = (own: BankPicture) => bankCapacities(own)[0]!;

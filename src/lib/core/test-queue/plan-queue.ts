@@ -1,5 +1,5 @@
 import { max, min, sum } from 'd3-array';
-import { seededRandom } from '../shared';
+import { offsetAt, seededRandom } from '../shared';
 import { hoursOf, placeSteps, type Placed } from './place-steps';
 import { prepareQueue, type Prepared, type QueueId, type QueueInput, type QueueKind } from './queue-input';
 
@@ -56,9 +56,10 @@ export function planQueue(input: QueueInput): QueuePlan {
 	};
 }
 
-/** ISO 8601 with the offset of the start. */
-function isoAt({ startMs, offsetMin }: Prepared, hour: number): string {
+/** ISO 8601 with the local offset of that moment. */
+function isoAt({ startMs, offsets }: Prepared, hour: number): string {
 	const ms = startMs + Math.round(hour * HOUR_MS);
+	const offsetMin = offsetAt(offsets, ms);
 	if (offsetMin === 0) return new Date(ms).toISOString();
 	const local = new Date(ms + offsetMin * 60_000).toISOString().slice(0, -1);
 	const size = Math.abs(offsetMin);

@@ -99,12 +99,14 @@ export interface QueueOf {
 	wakeUntilH: number;
 	/** Of local time at its start, `+01:00`; anything else is taken as UTC. */
 	offset: string;
+	/** IANA name of the place; null or missing: the offset holds all along. */
+	timeZone?: string | null;
 }
 
 /** What is asked of the planner: cells by their ids, since two deliveries may label theirs alike. */
 export const queueOf = (
 	form: QueueForm,
-	{ waiting, tested = [], ratedAh, wakeFromH, wakeUntilH, offset }: QueueOf
+	{ waiting, tested = [], ratedAh, wakeFromH, wakeUntilH, offset, timeZone = null }: QueueOf
 ): QueueInput & { cells: { id: number; capacityAh: number; soc?: number; tested?: boolean }[] } => ({
 	cells: [
 		...waiting.map(({ id }) => ({
@@ -117,5 +119,6 @@ export const queueOf = (
 	supplies: form.supplies.map((currentA, i) => ({ id: `Supply ${i + 1}`, currentA })),
 	...{ soakH: form.soakH, restH: form.restH, unattendedDischarge: form.unattended },
 	waking: { from: clockOf(wakeFromH), to: clockOf(wakeUntilH) },
+	...(timeZone ? { timeZone } : {}),
 	startAt: `${form.startAt.slice(0, 16)}:00${OFFSET.test(offset) ? offset : 'Z'}`
 });

@@ -1,4 +1,4 @@
-import { CoreError, requireNotNegative, requirePositive } from '../shared';
+import { CoreError, offsetAt, requireNotNegative, requirePositive, zoneOffsets, type ZoneOffset } from '../shared';
 
 export type QueueId = string | number;
 
@@ -16,6 +16,8 @@ export interface QueueInput {
 	waking: { from: string; to: string };
 	/** ISO 8601; its offset is the local time. */
 	startAt: string;
+	/** IANA name of the place: then local time follows daylight saving; the offset of the start holds all along when missing. */
+	timeZone?: string | null;
 	/** A discharge may go on with nobody there; without it each one lies within waking hours. */
 	unattendedDischarge?: boolean | null;
 }
@@ -42,8 +44,8 @@ export interface Prepared {
 	clock: WakingClock;
 	attended: boolean;
 	startMs: number;
-	/** Minutes local time is ahead of UTC. */
-	offsetMin: number;
+	/** How local time stands to UTC, from the start on. */
+	offsets: ZoneOffset[];
 }
 
 /** As they come out of the crate; left at for storage, fraction (default). */
@@ -54,6 +56,8 @@ export const TAPER_H = 0.7;
 export const USUAL_REST_H = 1;
 const MOST = { cells: 500, others: 64 };
 const HOUR_MS = 3_600_000;
+/** Changes of the clock are looked for so far ahead, days. */
+const HORIZON_DAYS = 400;
 
 /** Whether somebody is up, by hours from the start. */
 export interface WakingClock {
@@ -76,15 +80,21 @@ function hourOf(text: string, path: string): number {
 
 const EPSILON_H = 1e-9;
 
-/** @param dayHour local hour of the day at the start */
-export function wakingClock(fromH: number, untilH: number, dayHour: number): WakingClock {
+/** @param dayHourAt local hour of the day, 0 to 24, by hours from the start */
+export function wakingClock(fromH: number, untilH: number, dayHourAt: (hour: number) => number): WakingClock {
 	const lengthH = ((((untilH - fromH) % 24) + 24) % 24 || 24) as number;
 	/** Hours since somebody got up. */
-	const up = (hour: number) => (((dayHour + hour - fromH) % 24) + 24) % 24;
+	const up = (hour: number) => (((dayHourAt(hour) - fromH) % 24) + 24) % 24;
+	/** The next getting up after `hour`: a night in which the clocks change is an hour shorter or longer. */
+	const gettingUp = (hour: number) => {
+		const expected = hour + 24 - up(hour);
+		const since = up(expected);
+		return expected - (since > 12 ? since - 24 : since);
+	};
 	const nextAwake = (hour: number) => {
 		const since = up(hour);
 		if (lengthH >= 24 || since <= lengthH + EPSILON_H || since >= 24 - EPSILON_H) return hour;
-		return hour + 24 - since;
+		return gettingUp(hour);
 	};
 	return {
 		lengthH,
@@ -93,7 +103,7 @@ export function wakingClock(fromH: number, untilH: number, dayHour: number): Wak
 			if (lengthH >= 24) return hour;
 			const awake = nextAwake(hour);
 			const since = up(awake) >= 24 - EPSILON_H ? 0 : up(awake);
-			return since + wantedH <= lengthH + EPSILON_H ? awake : awake + 24 - since;
+			return since + wantedH <= lengthH + EPSILON_H ? awake : gettingUp(awake);
 		}
 	};
 }
@@ -124,9 +134,14 @@ export function prepareQueue(input: QueueInput): Prepared {
 	const startMs = Date.parse(input.startAt);
 	if (!Number.isFinite(startMs))
 		throw new CoreError('date', 'startAt', `startAt requires a date and time, got ${input.startAt}`);
-	const offsetMin = offsetOf(input.startAt);
-	const dayHour = (((startMs / HOUR_MS + offsetMin / 60) % 24) + 24) % 24;
-	const clock = wakingClock(hourOf(input.waking.from, 'waking.from'), hourOf(input.waking.to, 'waking.to'), dayHour);
+	const offsets = input.timeZone
+		? zoneOffsets(input.timeZone, startMs, HORIZON_DAYS)
+		: [{ fromMs: startMs, offsetMin: offsetOf(input.startAt) }];
+	const dayHourAt = (hour: number) => {
+		const ms = startMs + hour * HOUR_MS;
+		return (((ms / HOUR_MS + offsetAt(offsets, ms) / 60) % 24) + 24) % 24;
+	};
+	const clock = wakingClock(hourOf(input.waking.from, 'waking.from'), hourOf(input.waking.to, 'waking.to'), dayHourAt);
 	const attended = !input.unattendedDischarge;
 	const fastest = Math.max(...input.testers.map((t) => t.currentA));
 	const cells = input.cells.map(({ id, capacityAh, soc, tested }, i): QueuedCell => {
@@ -145,7 +160,7 @@ export function prepareQueue(input: QueueInput): Prepared {
 		return { id, capacityAh, chargeAh: (1 - began) * capacityAh, storeAh: STORE_SOC * capacityAh, tested: false };
 	});
 	return {
-		...{ cells, clock, attended, startMs, offsetMin },
+		...{ cells, clock, attended, startMs, offsets },
 		testers: [...input.testers],
 		supplies: [...input.supplies],
 		soakH: requireNotNegative(input.soakH ?? 0, 'soakH'),

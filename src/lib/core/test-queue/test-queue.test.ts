@@ -34,6 +34,31 @@ describe('the queue', () => {
 		expect(from(true)).toBe('2026-11-26T16:42:00.000Z');
 		expect(from(false)).toBe('2026-11-27T07:00:00.000Z');
 	});
+	it('follows daylight saving: people get up at seven by their own clock before and after the change', () => {
+		// In Paris the clocks go back on 25 Oct 2026 at 3:00, and forward on 28 Mar 2027 at 2:00.
+		const mornings = (startAt: string) =>
+			planQueue(
+				input({
+					startAt,
+					timeZone: 'Europe/Paris',
+					waking: { from: '07:00', to: '18:00' },
+					testers: [{ id: 't', currentA: 10 }]
+				})
+			)
+				.steps.filter((s) => s.kind === 'discharge')
+				.map((s) => s.from.slice(11));
+		for (const start of ['2026-10-23T08:00:00+02:00', '2027-03-26T08:00:00+01:00']) {
+			const at = mornings(start);
+			expect(at.length).toBe(4);
+			for (const text of at) {
+				const hourOfDay = Number(text.slice(0, 2)) + Number(text.slice(3, 5)) / 60;
+				expect(hourOfDay).toBeGreaterThanOrEqual(7);
+				expect(hourOfDay).toBeLessThanOrEqual(18);
+			}
+			expect(new Set(at.map((text) => text.slice(12))).size).toBe(2);
+		}
+		expect(() => planQueue(input({ timeZone: 'Nowhere/Land' }))).toThrow(/timeZone requires a name like/);
+	});
 	it('local time is the offset of the start', () => {
 		const { steps } = planQueue(
 			input({ startAt: '2026-11-26T23:30:00+02:00', cells: [{ id: 'a', capacityAh: 100, soc: 0.5 }] })

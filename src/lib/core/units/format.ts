@@ -1,4 +1,4 @@
-import { format, parseISO } from 'date-fns';
+import { format, isValid, parseISO } from 'date-fns';
 import type { Settings } from './units';
 
 /**
@@ -48,16 +48,32 @@ const DATE_PATTERNS: Record<Settings['dateStyle'], string> = {
 	iso: 'yyyy-MM-dd'
 };
 
-/** A calendar date (ISO text) in the chosen style; an en dash when missing. */
+/** A day is stored as its midnight in UTC: it is the same day wherever it is read. */
+const DAY_ALONE = /^\d{4}-\d{2}-\d{2}(T00:00:00(\.0+)?Z)?$/;
+
+/** The day of a moment for whoever looks; of a day alone, itself. */
+const dayOf = (iso: string): Date => (DAY_ALONE.test(iso) ? parseISO(iso.slice(0, 10)) : parseISO(iso));
+
+/** A calendar date (ISO text of a day or a moment) in the chosen style; an en dash when missing. */
 export function formatDate(iso: string | null, style: Settings['dateStyle']): string {
-	return iso === null ? '–' : format(parseISO(iso.slice(0, 10)), DATE_PATTERNS[style]);
+	return iso === null ? '–' : format(dayOf(iso), DATE_PATTERNS[style]);
 }
+
+/** Today, or the day of another moment, where whoever types is: `yyyy-MM-dd`. */
+export const localDay = (moment: Date): string => format(moment, 'yyyy-MM-dd');
+
+/** A sentence with its ISO dates in the chosen style. */
+export const withDates = (text: string, style: Settings['dateStyle']): string =>
+	text.replace(/(?<![\d-])\d{4}-\d{2}-\d{2}\b(?![T\d-])/g, (day) =>
+		isValid(parseISO(day)) ? formatDate(day, style) : day
+	);
 
 /** A typed date, as {@link parseDate} gives it, in the chosen style and with its time of day where it has one. */
 export const formatTyped = (local: string, style: Settings['dateStyle']): string =>
 	local.includes('T') ? formatDateTime(local, style) : formatDate(local, style);
 
-/** Date and wall-clock time, in the time zone of whoever looks. */
+/** Date and wall-clock time, in the time zone of whoever looks; a day that was entered without a time stays a day. */
 export function formatDateTime(iso: string | null, style: Settings['dateStyle']): string {
-	return iso === null ? '–' : format(parseISO(iso), `${DATE_PATTERNS[style]}, HH:mm`);
+	if (iso === null || DAY_ALONE.test(iso)) return formatDate(iso, style);
+	return format(parseISO(iso), `${DATE_PATTERNS[style]}, HH:mm`);
 }

@@ -1,4 +1,4 @@
-export { parseDate } from './parse-date';
+export { parseDate, parseRoughDate, type RoughDate } from './parse-date';
 export { parseNumber } from './parse-number';
 export {
 	decimalsFor,
@@ -8,6 +8,8 @@ export {
 	formatNumber,
 	formatPercent,
 	formatTyped,
+	localDay,
+	withDates,
 	formatWithDoubt
 } from './format';
 export {

@@ -3,15 +3,19 @@ import { describe, expect, it } from 'vitest';
 import {
 	decimalsFor,
 	formatDate,
+	formatDateTime,
 	formatDuration,
 	formatNumber,
 	formatPercent,
-	formatWithDoubt,
 	formatTyped,
+	formatWithDoubt,
 	fromUserUnits,
+	localDay,
 	parseDate,
+	parseRoughDate,
 	toUserUnits,
-	unitOf
+	unitOf,
+	withDates
 } from '.';
 
 describe('units', () => {
@@ -70,12 +74,46 @@ describe('typed dates', () => {
 		['9/3/2026', 'month-first', '2026-09-03'],
 		['Mar 9, 2026', 'month-first', '2026-03-09'],
 		['9 march 2026, 22:05', 'day-first', '2026-03-09T22:05'],
-		['2026-03-09T22:05', 'iso', '2026-03-09T22:05']
+		['2026-03-09T22:05', 'iso', '2026-03-09T22:05'],
+		['9 Mar 26', 'iso', '2026-03-09'],
+		['3/9/26', 'month-first', '2026-03-09'],
+		['9/3/26, 10:05 PM', 'day-first', '2026-03-09T22:05'],
+		['9 Sept. 2026 7am', 'day-first', '2026-09-09T07:00'],
+		['March 9th, 2026 12:30 a.m.', 'month-first', '2026-03-09T00:30']
 	] as const)('%s, %s, is %s', (typed, style, date) => expect(parseDate(typed, style)).toBe(date));
-	it.each(['31 Feb 2026', '9/3/2026', 'yesterday', '9 Mar 26', '9 Mar 3026'])(
+	it.each(['31 Feb 2026', '9/3/2026', 'yesterday', '9 Mar 3026', 'May 2023', 'Sept 2022'])(
 		'%s is no date in the ISO style',
 		(typed) => expect(parseDate(typed, 'iso')).toBeUndefined()
 	);
+	it.each([
+		['May 2023', '2023-05-16', 16],
+		['Sept 2022', '2022-09-16', 16],
+		['05/2024', '2024-05-16', 16],
+		['about May 2023', '2023-05-16', 31],
+		['2021', '2021-07-02', 183],
+		['ca. 2021', '2021-07-02', 366],
+		['about 9 Mar 2026', '2026-03-09', 3],
+		['9 Mar 2026', '2026-03-09', null]
+	] as const)('%s is the middle of what it says, with its doubt', (typed, local, days) =>
+		expect(parseRoughDate(typed, 'day-first')).toEqual({ local, doubtS: days === null ? null : days * 86_400 })
+	);
+	it('what is no date at all is none, roughly too', () => {
+		for (const typed of ['soon', 'about', 'May', '13/2023', 'Mayday 2023', '202'])
+			expect(parseRoughDate(typed, 'day-first')).toBeUndefined();
+		expect(parseRoughDate('  ', 'iso')).toBeNull();
+	});
+	it('a day is the same day everywhere, and never a moment', () => {
+		expect(formatDateTime('2026-03-21T00:00:00.000Z', 'day-first')).toBe('21 Mar 2026');
+		expect(formatDate('2026-03-21', 'iso')).toBe('2026-03-21');
+		expect(formatDateTime('2026-03-21T12:00:00Z', 'iso')).toMatch(/^2026-03-2[012], \d\d:\d\d$/);
+		expect(localDay(new Date(2026, 2, 9, 23, 30))).toBe('2026-03-09');
+	});
+	it('dates in a sentence follow the settings; a moment or a code is left alone', () => {
+		expect(withDates('Made 2026-03-09 by its code.', 'day-first')).toBe('Made 9 Mar 2026 by its code.');
+		expect(withDates('2026-03-09T10:00 and 2026-99-99 and 12-2026-03-09', 'day-first')).toBe(
+			'2026-03-09T10:00 and 2026-99-99 and 12-2026-03-09'
+		);
+	});
 	it('nothing typed is no date, and no fault', () => expect(parseDate('  ', 'iso')).toBeNull());
 	it('what is shown is understood, in every style', () => {
 		for (const style of ['day-first', 'month-first', 'iso'] as const)

@@ -44,6 +44,8 @@ export interface ChargeFacts {
 	settled: { cells: number; hours: number; apartAh: Interval };
 	/** Sets charged one after the other, held against each other by their tails. */
 	'sets-compared': { sets: number; cells: number; apartAh: Interval; limitAh: number };
+	/** The supply’s count after a pause may be since then, or in all. */
+	'counter-unclear': { lowAh: number; highAh: number; totalAh: number; counts: readonly number[] };
 	/** Cells of a row below the temperature they may be charged at; members are those cells. */
 	'row-cold': { cells: number; coldestC: number; limitC: number };
 	/** A bar, or its joints, that is worse than its like. */
@@ -103,6 +105,13 @@ export const CHARGE_WORDS: Words<ChargeFacts> = {
 		doubt: null,
 		rule: 'The cell maker’s charge limit, and 10 mV for the meter.',
 		next: `Keep away from the cells until every one reads below ${limitV.toFixed(2)} V; clear anything that burns. Set the supply by your meter before it is switched on again. Do not use a cell that swells or is hot.`
+	}),
+	'counter-unclear': ({ facts: { lowAh, highAh, totalAh, counts } }) => ({
+		title: 'Did the supply’s counter begin anew?',
+		finding: `A count of ${counts.map((ah) => ah.toFixed(0)).join(', ')} Ah fits both: since the supply was switched on again, or in all. ${lowAh.toFixed(0)} to ${highAh.toFixed(0)} Ah have gone into a row of ${totalAh.toFixed(0)} Ah.`,
+		doubt: null,
+		rule: 'Amperes × hours between two readings decide, within 20 %; where both fit, you are asked.',
+		next: 'Say at that reading in the log whether its counter began at 0 or went on.'
 	}),
 	'row-cold': ({ facts: { cells, coldestC, limitC } }) => ({
 		title: `${cells === 1 ? 'One cell is' : `${cells} cells are`} too cold to be charged`,

@@ -8,6 +8,7 @@ import {
 	banks,
 	batteries,
 	calibrations,
+	capacityTests,
 	cellTypes,
 	clauses,
 	deliveries,
@@ -82,6 +83,11 @@ async function batteriesOf(bankId: number, cells: readonly PlacedCell[]): Promis
 			.filter((g) => g.batteryId === battery.id)
 			.map(({ id, position }) => ({ id, position, cellIds: (held.get(id) ?? []).map((c) => c.id) }))
 	}));
+}
+
+/** The latest capacity test of each battery. */
+async function latestBatteryTests(bankId: number): Promise<BankPicture['batteryTests']> {
+	return [...new Map((await capacityTests.all({ bankId })).map((test) => [test.battery, test])).values()];
 }
 
 async function runsOf(cellIds: readonly number[]): Promise<Map<number, Run[]>> {
@@ -171,6 +177,7 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		batteries: own,
 		limitPlan: planId === null ? null : await limitPlans.get(planId),
 		balanceRun,
+		batteryTests: await latestBatteryTests(bankId),
 		changes: await batteryChanges(own, new Map(cells.map((c) => [c.id, c.label]))),
 		methodRun: methodId === null ? null : await methodOf(await methodRuns.get(methodId)),
 		wasChecked: checked

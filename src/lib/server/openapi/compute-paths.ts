@@ -241,6 +241,14 @@ export function computePaths(): Json {
 			parameters: [path('id')],
 			post: operation('Accept groups: records placements', { body: json(ref(compute.MatchGroupsInput.name)) }, 201)
 		},
+		'/api/v1/banks/{id}/exchange': {
+			parameters: [path('id')],
+			post: operation(
+				'Exchange one cell; every other stays in its place',
+				{ body: json(ref(compute.ExchangeInput.name)) },
+				201
+			)
+		},
 		'/api/v1/cells/{id}/runs': {
 			parameters: [
 				path('id'),

@@ -24,7 +24,7 @@ const refused = (message: string) => new InputError([{ path: 'groups', message }
 const sorted = (ids: readonly number[]) => [...ids].sort((a, b) => a - b).join();
 
 /**
- * Records which cell sits in which group, ending earlier placements of the bank on the same date.
+ * Records which cell sits in which group. A cell that stays in its group is left alone; those that leave are ended on the same date.
  * What should not be built in series is refused unless a reason is written, which stays on the batteries.
  * @throws InputError when groups do not fit the layout or name a cell twice; ServiceError 409 when a cell is in another bank,
  * or when the bank was matched by somebody else since
@@ -63,11 +63,16 @@ export async function acceptMatch(bankId: number, input: MatchGroupsInput): Prom
 				`${refusalWords(refusals)} Exchange those cells, or write why they are built all the same.`
 			);
 		const placedAt = input.placedAt ?? new Date().toISOString();
-		if (open.length) await placements.updateAll({ id: open.map((p) => p.id) }, { removedAt: placedAt }, tx);
-		const rows = input.groups.flatMap((group, g) =>
-			group.map((cellId) => ({ cellId, groupId: groupIds[g], placedAt }))
+		const wanted = input.groups.flatMap((group, g) =>
+			group.map((cellId) => ({ cellId, groupId: groupIds[g]!, placedAt }))
 		);
-		await placements.insertMany(rows, tx);
+		const placeOf = new Map(wanted.map((w) => [w.cellId, w.groupId]));
+		// A cell that stays where it is has not been touched: its years there go on.
+		const stays = new Set(open.filter((p) => placeOf.get(p.cellId) === p.groupId).map((p) => p.cellId));
+		const leaving = open.filter((p) => !stays.has(p.cellId));
+		if (leaving.length) await placements.updateAll({ id: leaving.map((p) => p.id) }, { removedAt: placedAt }, tx);
+		const coming = wanted.filter((w) => !stays.has(w.cellId));
+		if (coming.length) await placements.insertMany(coming, tx);
 		await batteries.updateAll({ bankId, kind: 'built' }, { builtDespite: refusals.length ? despite : null }, tx);
 		await noteCause([bankId], { kind: 'placements', recordId: null, deed: 'create' }, tx);
 		return currentPlacements(bankId, tx);

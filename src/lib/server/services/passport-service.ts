@@ -1,9 +1,10 @@
 import type { Chemistry } from '$lib/core/chemistry';
 import { judgeInspections } from '$lib/core/inspection';
 import { judgeDelivery, type MeterAccuracy, type Quantity } from '$lib/core/reading';
-import { CRATE_REST_S } from '$lib/core/stages';
+import { CRATE_REST_S, bankCapacities } from '$lib/core/stages';
 import { judgeLeakage } from '$lib/core/storage';
 import { cellSubject, cellsOf, type Verdict } from '$lib/core/verdicts';
+import { loadBankPicture } from '../bank-picture/load';
 import { calibrator } from '../bank-picture/calibrated-readings';
 import { database } from '../db/connection';
 import { bankVerdicts } from '../judgements/store';
@@ -50,6 +51,8 @@ export interface Passport {
 	bank: Bank | null;
 	/** The group it sits in now. */
 	place: (Placement & { bankName: string }) | null;
+	/** Loose cells that could take its place. */
+	replacements: { id: number; label: string; capacityAh: number | null }[];
 	/** Banks that consider it. */
 	considered: { id: number; version: number; bankName: string }[];
 	/** What stops it from being used. */
@@ -133,6 +136,16 @@ async function correctedReadings(read: readonly Reading[], meters: Record<Quanti
 	return read.map((r) => ({ typed: r, corrected: correct(r.quantity, r) }));
 }
 
+/** Cells in play of a bank that sit in no group, with what they are believed to hold. */
+async function replacementsFor(bankId: number): Promise<Passport['replacements']> {
+	const bank = await banks.find(bankId);
+	if (!bank || bank.deletedAt) return [];
+	const picture = await loadBankPicture(bankId);
+	return bankCapacities(picture)
+		.filter(({ cell }) => cell.groupId === null)
+		.map(({ cell: { id, label }, capacityAh }) => ({ id, label, capacityAh }));
+}
+
 /** Everything that is recorded of a cell, oldest first: arrival, looks, readings, runs, verdicts, placements, notes. */
 export async function cellPassport(cellId: number): Promise<Passport> {
 	const cell = await cells.get(cellId);
@@ -207,6 +220,7 @@ export async function cellPassport(cellId: number): Promise<Passport> {
 		delivery,
 		bank,
 		place: place ? { ...place, bankName: bankNames.get(place.bankId)! } : null,
+		replacements: place ? await replacementsFor(place.bankId) : [],
 		considered: wishes.map(({ id, version, bankId }) => ({ id, version, bankName: bankNames.get(bankId)! })),
 		stops: stops.map(({ title, next }) => ({ title, next })),
 		standing: stood.findLast((s) => s.refilledAt === null) ?? null,

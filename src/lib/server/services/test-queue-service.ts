@@ -20,7 +20,8 @@ export async function queueCalendar(bankId: number, params: URLSearchParams, gon
 		tested: all.flatMap(({ cell, capacityAh }) => (capacityAh === null ? [] : [{ id: cell.id, capacityAh }])),
 		ratedAh: picture.cellType?.ratedAh ?? null,
 		...{ wakeFromH: settings.wakeFromH, wakeUntilH: settings.wakeUntilH },
-		offset: params.get('offset') ?? ''
+		offset: params.get('offset') ?? '',
+		timeZone: params.get('timeZone')
 	});
 	const { steps } = await measuringOnThread({ kind: 'queue', queue }, gone);
 	const { name } = picture.bank;

@@ -68,7 +68,13 @@
 		</p>
 	{/each}
 	<div class="my-3"><Photos subjectKind="cell" subjectId={data.cell.id} label={data.cell.label} /></div>
-	<Whereabouts label={data.cell.label} place={data.place} considered={data.considered} settings={data.settings} />
+	<Whereabouts
+		label={data.cell.label}
+		place={data.place}
+		replacements={data.replacements}
+		considered={data.considered}
+		settings={data.settings}
+	/>
 	<form
 		method="POST"
 		action="?/note"

@@ -6,6 +6,9 @@ export async function up(knex: Knex): Promise<void> {
 	await knex.schema.alterTable('inspections', (t) => {
 		t.string('heat', 8).comment('good: as warm as the others; bad: hotter');
 	});
+	await knex.schema.alterTable('balance_readings', (t) => {
+		t.boolean('counter_anew').comment('began at 0 since the count before; null: nobody said');
+	});
 	await createRecords(knex, 'battery_works', (t) => {
 		t.integer('battery_id').unsigned().notNullable().references('id').inTable('batteries').index();
 		t.datetime('done_at', { precision: 3 }).notNullable();

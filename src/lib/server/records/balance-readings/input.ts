@@ -11,5 +11,7 @@ export class BalanceReadingInput {
 	@Maybe() @Num(0, 1e6) deliveredAh?: number | null;
 	/** The charger has stopped by itself: its light, its timer. */
 	@Maybe() @YesNo() stopped?: boolean | null;
+	/** The supply’s counter began at 0 since the count before, or went on. */
+	@Maybe() @YesNo() counterAnew?: boolean | null;
 	@Maybe() @ClientKey() clientKey?: string;
 }

@@ -17,7 +17,7 @@ export const balanceReadingKind = defineKind<BalanceReading>({
 	changeInput: BalanceReadingInput,
 	parents: { balanceRunId: 'balance-runs' },
 	filters: ['balanceRunId'],
-	columns: ['id', 'balanceRunId', 'readAt', 'supplyV', 'supplyA', 'cellV', 'deliveredAh'],
+	columns: ['id', 'balanceRunId', 'readAt', 'supplyV', 'supplyA', 'cellV', 'deliveredAh', 'counterAnew'],
 	keyed: true,
 	archivedWith: 'balanceRunId',
 	async check({ cellV, balanceRunId }, tx, before) {

@@ -16,7 +16,8 @@ const MOST_SETS = 8;
 const logOf = async (balanceRunId: number): Promise<LoggedReading[]> =>
 	(await balanceReadings.all({ balanceRunId })).map((r) => ({
 		...r,
-		stopped: r.stopped === null ? null : Boolean(r.stopped)
+		stopped: r.stopped === null ? null : Boolean(r.stopped),
+		counterAnew: r.counterAnew === null ? null : Boolean(r.counterAnew)
 	}));
 
 /** The latest rows that were ended before the one at hand, with their logs: where bars are short a bank is charged in sets. */

@@ -128,6 +128,16 @@
 					? `Ah ahead (+) or behind (−) the mean of the others, read ${judged.check.context} on ${formatDate(judged.check.checkedAt, data.settings.dateStyle)}.`
 					: 'No check yet that can tell drift. Read every group at the end of a full charge.'}
 			</p>
+			{#if data.placements?.length}<details class="mt-2">
+					<summary class="tap cursor-pointer">Exchange a cell, or see its passport</summary>
+					<ul class="mt-2 flex flex-wrap gap-x-4 gap-y-1">
+						{#each data.placements as p (p.cellId)}<li>
+								<a class="tap inline-flex items-center underline underline-offset-4" href="/cells/{p.cellId}#exchange"
+									>group {p.position}: {p.label}</a
+								>
+							</li>{/each}
+					</ul>
+				</details>{/if}
 		</section>
 		{#if serve.projection}
 			<section class="sheet p-4" aria-label="Capacity over the years">

@@ -1,0 +1,33 @@
+import { startLive, takeSample, type LiveEvent, type LivePhase, type LiveSample, type LiveState } from '.';
+
+export const charge = { kind: 'charge', voltageV: 3.65, currentA: 20, tailA: 5, holdS: 60 } satisfies LivePhase;
+export const rest = { kind: 'rest', durationS: 120 } satisfies LivePhase;
+export const discharge = { kind: 'discharge', currentA: 20, cutoffV: 2.5 } satisfies LivePhase;
+export const sample = (s: number, more: Partial<LiveSample> = {}): LiveSample => ({
+	atMs: 1_000_000 + s * 1000,
+	voltageV: 3.3,
+	currentA: 0,
+	cellV: null,
+	outputOn: true,
+	cutOff: false,
+	...more
+});
+
+/** Takes samples one after the other. */
+export function run(
+	phases: LivePhase[],
+	samples: (LiveSample & { afterBreak?: boolean; heardMs?: number })[],
+	expectedAh: number | null = null,
+	simulated = false
+) {
+	let state: LiveState = startLive();
+	const events: LiveEvent[] = [];
+	for (const { afterBreak = false, heardMs, ...s } of samples) {
+		const step = takeSample(phases, state, s, { heardMs: heardMs ?? s.atMs, afterBreak, simulated }, expectedAh);
+		state = step.state;
+		events.push(...step.events);
+	}
+	return { state, events };
+}
+export const steady = (from: number, to: number, every: number, more: Partial<LiveSample>) =>
+	Array.from({ length: Math.floor((to - from) / every) + 1 }, (_, k) => sample(from + k * every, more));
