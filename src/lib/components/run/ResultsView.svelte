@@ -277,6 +277,7 @@
 							cellId={selected.cell.id}
 							ways={protocolsFor(bank.chemistry, data.overview.cellType, data.clause, data.protocols)}
 							ratedAh={data.overview.cellType?.ratedAh ?? 100}
+							chemistry={bank.chemistry}
 							refused={form}
 							onhand={() => finished(selected.cell.id, selected.cell.label)}
 						/>

@@ -4,8 +4,10 @@
 	import { formKept } from '$lib/client/form-kept';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Protocols from './Protocols.svelte';
+	import ResultQuestions from './ResultQuestions.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import WhenField from '$lib/components/forms/WhenField.svelte';
+	import type { Chemistry } from '$lib/core/chemistry';
 	import type { Protocol } from '$lib/core/clauses';
 	import { formatDuration } from '$lib/core/units';
 
@@ -30,6 +32,7 @@
 		/** Ways to run a cell. */
 		ways: readonly Protocol[];
 		ratedAh: number;
+		chemistry: Chemistry;
 		refused: { fields?: Record<string, string>; typed?: Record<string, string> } | null;
 	}
 	let {
@@ -44,6 +47,7 @@
 		cellId,
 		ways,
 		ratedAh,
+		chemistry,
 		refused
 	}: Props = $props();
 	let fields = $derived(refused?.fields ?? {});
@@ -57,6 +61,8 @@
 	let hand = $state(blank());
 	let testedAt = $state<string | null>(null);
 	let testedDoubtS = $state<number | null>(null);
+	/** What was typed looks odd, and nobody has said yet that it is right. */
+	let asks = $state(false);
 	const gaps = $derived(draft?.analysis.faults.some((f) => f.code === 'gap') ?? false);
 	let over = $state(false);
 
@@ -202,8 +208,9 @@
 					placeholder="1 % of it"
 					error={fields.sdAh}
 				/>
-				<button class="btn tap" disabled={busy !== null}>Store by hand</button>
+				<button class="btn tap" disabled={busy !== null || asks}>Store by hand</button>
 			</div>
+			<ResultQuestions bind:capacityAh={hand.capacityAh} energyWh={hand.energyWh} {ratedAh} {chemistry} bind:asks />
 			<details>
 				<summary class="tap flex cursor-pointer items-center muted"
 					>How it was run: rate, cut-off, tester, when. What is known is corrected for; blank is doubt.</summary

@@ -8,6 +8,7 @@ export {
 	REPEATS_SD,
 	TESTER_GAIN_SD,
 	judgeCapacity,
+	type CapacityBound,
 	type CapacityJudgement
 } from './judge-capacity';
 export {
@@ -34,3 +35,4 @@ export {
 export { twoWireShare } from './two-wire';
 export { nextRuns, type NextRuns, type UndecidedCell } from './next-run';
 export { thinCurve } from './thin-curve';
+export { contradict, judgeRun, meanVoltage, resultQuestions, slippedResult, type SlippedResult } from './plausible-run';

@@ -12,6 +12,16 @@ export const DECISION_PROBABILITY = 0.95;
 /** A run repeats no better than this, one sd as a fraction (default). */
 export const REPEATS_SD = 0.003;
 
+/**
+ * What was run under conditions gentler than the clause's (slower, warmer up to 35 °C, to a lower cut-off) gave at least what the clause
+ * would; harsher ones at most. The figure is the one that was run, without a correction and without its doubt (models §5).
+ */
+export interface CapacityBound {
+	side: 'gentler' | 'harsher';
+	capacityAh: number;
+	sdAh: number;
+}
+
 export interface CapacityJudgement {
 	outcome: 'short' | 'meets' | 'unsure';
 	/** P(true capacity < rated). */
@@ -30,6 +40,7 @@ export interface CapacityJudgement {
  * @param sdAh one standard deviation, Ah; 0 means exact
  * @param testersApartAh between the testers it was run on, Ah; null with one
  * @param clause the promise it is held against; null: its rating
+ * @param bound what was run bounds from one side; null: from none
  * @param correction what brought its latest run to standard conditions, and the temperature that was written down
  */
 export function judgeCapacity(
@@ -39,12 +50,22 @@ export function judgeCapacity(
 	ratedAh: number,
 	testersApartAh: number | null = null,
 	correction: { fraction: number; temperatureC: number | null; standardC?: number } | null = null,
-	clause: ClauseKind | null = null
+	clause: ClauseKind | null = null,
+	bound: CapacityBound | null = null
 ): CapacityJudgement {
 	requirePositive(capacityAh, 'capacityAh');
 	requireNotNegative(sdAh, 'sdAh');
 	requirePositive(ratedAh, 'ratedAh');
-	const probabilityShort = sdAh === 0 ? Number(capacityAh < ratedAh) : normalCdf((ratedAh - capacityAh) / sdAh);
+	const shortBy = (ah: number, sd: number) => (sd === 0 ? Number(ah < ratedAh) : normalCdf((ratedAh - ah) / sd));
+	const corrected = shortBy(capacityAh, sdAh);
+	const asRun = bound ? shortBy(bound.capacityAh, bound.sdAh) : corrected;
+	// A correction's own doubt never turns a sure shortfall into “cannot tell”, nor a sure pass.
+	const probabilityShort =
+		bound?.side === 'gentler'
+			? Math.max(corrected, asRun)
+			: bound?.side === 'harsher'
+				? Math.min(corrected, asRun)
+				: corrected;
 	const disagree = testersApartAh !== null && testersApartAh > Math.abs(capacityAh - ratedAh);
 	const outcome = disagree
 		? 'unsure'

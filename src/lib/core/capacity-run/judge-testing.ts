@@ -2,7 +2,13 @@ import { WHOLE_BANK, cellSubject, measured, say, type Subject, type Verdict } fr
 import type { CapacityJudgement } from './judge-capacity';
 
 /** Why a run gave no capacity: too far from standard conditions, or not from full to the end, so that it is a lower bound. */
-export type RefusedRun = { why: 'conditions'; reason: string } | { why: 'not-full' | 'ended-early'; atLeastAh: number };
+export type RefusedRun =
+	| { why: 'conditions'; reason: string }
+	| { why: 'not-full' | 'ended-early'; atLeastAh: number }
+	/** Runs that exclude each other: none is used. */
+	| { why: 'contradict'; runsAh: readonly number[] }
+	/** A single result so far from the rating that a digit slipped; what may have been meant. */
+	| { why: 'slipped'; capacityAh: number; meantAh: number | null };
 
 export interface TestedCell {
 	id: number;
@@ -14,6 +20,8 @@ export interface TestedCell {
 	/** Temperature of the run its capacity comes from, °C; null when nobody wrote it down. */
 	temperatureC: number | null;
 	tested: boolean;
+	/** What it is rated; null or missing: not known. */
+	ratedAh?: number | null;
 }
 
 /** From so many on, cells that nothing speaks against are one verdict. */
@@ -21,9 +29,18 @@ const TOGETHER_FROM = 3;
 
 function refusedVerdict(cell: TestedCell, refused: RefusedRun): Verdict {
 	const subject = cellSubject(cell);
-	return refused.why === 'conditions'
-		? say('correction-refused', 'look', subject, { reason: refused.reason })
-		: say('capacity-at-least', 'look', subject, { atLeastAh: refused.atLeastAh, why: refused.why });
+	switch (refused.why) {
+		case 'conditions':
+			return say('correction-refused', 'look', subject, { reason: refused.reason });
+		case 'contradict':
+			return say('runs-contradict', 'look', subject, { runsAh: refused.runsAh });
+		case 'slipped':
+			return say('run-slipped', 'look', subject, {
+				...{ capacityAh: refused.capacityAh, meantAh: refused.meantAh, ratedAh: cell.ratedAh ?? 0 }
+			});
+		default:
+			return say('capacity-at-least', 'look', subject, { atLeastAh: refused.atLeastAh, why: refused.why });
+	}
 }
 
 /** A cell that is short with this probability has something against it. */

@@ -96,13 +96,37 @@ export interface BroughtToStandard {
 	/** The latest that does, and how it was brought to standard. */
 	used: PictureRun | null;
 	correction: RunCorrection | null;
+	/** All its runs were made under conditions gentler than the protocol's, or all under harsher ones; null: neither, or not known. */
+	side: 'gentler' | 'harsher' | null;
+}
+
+/** Warmer than this a cell no longer gives more, °C (default). */
+const GENTLE_UP_TO_C = 35;
+
+/** Whether a run was made under conditions that are gentler than the protocol's in nothing less, or harsher; null: mixed or not known. */
+function sideOf(
+	{ temperatureC, cutoffV, leadOhm }: PictureRun,
+	cRate: number | null,
+	standard: { cRate: number; temperatureC: number },
+	endV: number
+): BroughtToStandard['side'] {
+	if (temperatureC === null || cRate === null) return null;
+	const endedV = cutoffV ?? endV;
+	const gentler =
+		cRate <= standard.cRate * 1.001 &&
+		temperatureC >= standard.temperatureC &&
+		temperatureC <= GENTLE_UP_TO_C &&
+		endedV <= endV + 0.005 &&
+		!leadOhm;
+	const harsher = cRate >= standard.cRate * 0.999 && temperatureC <= standard.temperatureC && endedV >= endV - 0.005;
+	return gentler && !harsher ? 'gentler' : harsher && !gentler ? 'harsher' : null;
 }
 
 /** A cell's runs brought to standard conditions. */
 export function standardRuns(cell: PictureCell, picture: BankPicture): BroughtToStandard {
 	const { bank, cellType } = picture;
 	const latest = cell.runs.at(-1);
-	const brought: BroughtToStandard = { standard: [], refused: null, used: null, correction: null };
+	const brought: BroughtToStandard = { standard: [], refused: null, used: null, correction: null, side: null };
 	if (!latest) return brought;
 	const { nominalV } = CHEMISTRY_FIGURES[bank.chemistry];
 	const endV = endOf(picture);
@@ -112,6 +136,7 @@ export function standardRuns(cell: PictureCell, picture: BankPicture): BroughtTo
 		cRate: clause?.dischargeCRate ?? USUAL_CONDITIONS.dischargeCRate,
 		temperatureC: clause?.temperatureC ?? USUAL_CONDITIONS.temperatureC
 	};
+	const sides: BroughtToStandard['side'][] = [];
 	for (const run of cell.runs.filter((r) => Date.parse(r.testedAt) >= since)) {
 		const atLeast = onlyAtLeast(run, endV);
 		if (atLeast) {
@@ -136,6 +161,7 @@ export function standardRuns(cell: PictureCell, picture: BankPicture): BroughtTo
 			const tester = off.includes('tester') ? `${run.tester ?? ''} (run ${run.id})` : run.tester;
 			brought.standard.push({ cellId: cell.id, tester, ...to });
 			brought.used = run;
+			sides.push(sideOf(run, cRate, standard, endV));
 			brought.correction = {
 				...{ fraction: correctionFraction, temperatureC: run.temperatureC, cRate },
 				...{
@@ -149,5 +175,6 @@ export function standardRuns(cell: PictureCell, picture: BankPicture): BroughtTo
 			brought.refused = { why: 'conditions', reason: error.message };
 		}
 	}
-	return brought.standard.length ? { ...brought, refused: null } : brought;
+	const side = sides[0] && sides.every((s) => s === sides[0]) ? sides[0] : null;
+	return brought.standard.length ? { ...brought, refused: null, side } : brought;
 }

@@ -1,9 +1,13 @@
 import {
 	TESTER_GAIN_SD,
+	contradict,
+	judgeRun,
+	slippedResult,
 	jointCapacities,
 	judgeCapacity,
 	judgeTesting,
 	nextRuns,
+	type CapacityBound,
 	type CapacityJudgement,
 	type JointCapacity,
 	type NextRuns,
@@ -51,18 +55,41 @@ export function promisedTo(cell: PictureCell, { deliveries, clauses, cellType }:
 	return cellType && { capacityAh: cellType.ratedAh, clause: null };
 }
 
+/** What the runs say before they are corrected: under conditions gentler or harsher than the clause's that bounds it from one side. */
+function bound(
+	{ capacityAh, sdAh }: JointCapacity,
+	side: BroughtToStandard['side'],
+	correction: RunCorrection | null,
+	sharedSd: number
+): CapacityBound | null {
+	if (side === null || !correction) return null;
+	const asRun = 1 / (1 + correction.fraction);
+	const own = Math.sqrt(Math.max(0, (sdAh / capacityAh) ** 2 - sharedSd ** 2));
+	return { side, capacityAh: capacityAh * asRun, sdAh: capacityAh * asRun * own };
+}
+
 function capacityOf(
 	cell: PictureCell,
 	wanted: Promised | null,
 	joint: JointCapacity | null,
-	{ refused, used, correction }: BroughtToStandard
+	{ refused, used, correction, side, standard }: BroughtToStandard
 ): CellCapacity {
+	const sharedSd = Math.max(0, ...standard.map((r) => r.sharedSd ?? 0));
 	// The figure and its date are of one run: a later one that gave none is told as refused.
 	const run = used ?? cell.runs.at(-1) ?? null;
 	if (!joint) return { cell, run, capacityAh: null, sdAh: null, refused, correction: null, judgement: null };
 	const { capacityAh, sdAh, testersApartAh } = joint;
 	const judgement = wanted
-		? judgeCapacity(cell, capacityAh, sdAh, wanted.capacityAh, testersApartAh, correction, wanted.clause)
+		? judgeCapacity(
+				cell,
+				capacityAh,
+				sdAh,
+				wanted.capacityAh,
+				testersApartAh,
+				correction,
+				wanted.clause,
+				bound(joint, side, correction, sharedSd)
+			)
 		: null;
 	return { cell, run, capacityAh, sdAh, refused: null, correction, judgement };
 }
@@ -100,9 +127,52 @@ function nextVerdict({ runs, decides, hours }: NextRuns, picture: BankPicture): 
 	);
 }
 
+/** Runs that exclude each other, and a single one that can only be a slip, give no capacity: they are named and asked about. */
+function onlyBelievable(brought: BroughtToStandard, cell: PictureCell, picture: BankPicture): BroughtToStandard {
+	const { standard } = brought;
+	const none = (refused: RefusedRun): BroughtToStandard => ({
+		...brought,
+		standard: [],
+		used: null,
+		correction: null,
+		refused
+	});
+	if (contradict(standard)) return none({ why: 'contradict', runsAh: standard.map((r) => r.capacityAh) });
+	const [only] = standard;
+	const slipped = standard.length === 1 ? slippedResult(only!.capacityAh, ratedOf(cell, picture)) : null;
+	return slipped ? none({ why: 'slipped', ...slipped, capacityAh: brought.used!.capacityAh }) : brought;
+}
+
+/** What a cell is rated: by its delivery, else by its type; null where nobody said. */
+const ratedOf = (cell: PictureCell, picture: BankPicture): number | null =>
+	picture.cellType?.ratedAh ?? promisedTo(cell, picture)?.capacityAh ?? null;
+
+/** What is odd about the run that each cell's figure is of. */
+function runVerdicts(picture: BankPicture, capacities: readonly CellCapacity[]): Verdict[] {
+	const { chemistry } = picture.bank;
+	const { nominalV } = CHEMISTRY_FIGURES[chemistry];
+	return capacities.flatMap(({ cell, run, capacityAh }) =>
+		run === null || capacityAh === null
+			? []
+			: judgeRun(
+					cell,
+					{
+						...{ capacityAh: run.capacityAh, energyWh: run.energyWh },
+						sdAh: run.sdAh ?? TESTER_GAIN_SD * run.capacityAh,
+						cRate: cRateOf(run, picture.cellType, nominalV)
+					},
+					ratedOf(cell, picture),
+					chemistry
+				)
+	);
+}
+
 const bankTesting = oncePerPicture(
 	(picture): { capacities: CellCapacity[]; apart: TestersApart | null; standard: StandardRun[] } => {
-		const own = picture.cells.map((cell) => ({ cell, brought: standardRuns(cell, picture) }));
+		const own = picture.cells.map((cell) => ({
+			cell,
+			brought: onlyBelievable(standardRuns(cell, picture), cell, picture)
+		}));
 		const standard = own.flatMap((c) => c.brought.standard);
 		const { byCell, apart } = jointCapacities(standard);
 		const capacities = own.map(({ cell, brought }) =>
@@ -150,13 +220,14 @@ export function judgeTestStage(picture: BankPicture): StageJudgement {
 	const tested = capacities.filter(asked).map((c) => ({
 		...{ id: c.cell.id, label: c.cell.label, judgement: c.judgement, refused: c.refused },
 		temperatureC: c.correction?.temperatureC ?? null,
-		tested: c.capacityAh !== null
+		tested: c.capacityAh !== null,
+		ratedAh: ratedOf(c.cell, picture)
 	}));
 	const own = capacities.filter((c) => concerned.has(c.cell.id));
 	const grades = picture.deliveries.flatMap((d) => gradeVerdicts(picture, d, own));
 	return {
 		verdicts: [
-			...setAside(judgeTesting(tested, bankSubject(picture)), concerned),
+			...setAside([...judgeTesting(tested, bankSubject(picture)), ...runVerdicts(picture, capacities)], concerned),
 			...grades,
 			...(next ? [nextVerdict(next, picture)] : []),
 			...(apart ? [testersVerdict(apart, bankSubject(picture))] : [])

@@ -31,6 +31,14 @@ export interface TestFacts {
 	'capacity-undecided': { lowestAh: Measured; ratedAh: number; cells: number; withoutTemperature: number };
 	/** A run that did not go from full to the end: a lower bound. */
 	'capacity-at-least': { atLeastAh: number; why: 'not-full' | 'ended-early' };
+	/** Runs of one cell that exclude each other: none of them is used. */
+	'runs-contradict': { runsAh: readonly number[] };
+	/** A single result so far from the rating that a digit may have slipped; it is not used until another run says the same. */
+	'run-slipped': { capacityAh: number; meantAh: number | null; ratedAh: number };
+	/** Wh over Ah of a run is not the mean voltage of such a discharge. */
+	'run-mean-voltage': { meanV: number; expectedV: Measured; capacityAh: number; energyWh: number };
+	/** A run that gave more than a cell of that rating has. */
+	'run-too-good': { capacityAh: Measured; ratedAh: number; share: number; limit: number };
 	/** Two testers that the same cells were run on: how much more one reads. */
 	'testers-apart': { high: string | null; low: string | null; fraction: Measured };
 	/** The run, or the two cells that change testers, that decides most for its hours; how many cells that is on average. */
@@ -117,6 +125,34 @@ export const TEST_WORDS: Words<TestFacts> = {
 		doubt: 'How much more it holds this run does not tell.',
 		rule: 'A capacity is what comes out from full to the end.',
 		next: why === 'not-full' ? 'Charge it full to the tail, and run it again.' : 'Run it again to its end.'
+	}),
+	'runs-contradict': ({ subject, facts: { runsAh } }) => ({
+		title: `The runs of ${subject.label} contradict each other`,
+		finding: `${runsAh.map((ah) => ah.toFixed(1)).join(' and ')} Ah: no cell gave both. None of them is used.`,
+		doubt: null,
+		rule: 'Runs of one cell within a year differ by less than 10 % (default) and by less than their uncertainty explains.',
+		next: 'Open its passport: remove the wrong run, or move it to the cell it is of. If you cannot tell, run it again.'
+	}),
+	'run-slipped': ({ subject, facts: { capacityAh, meantAh, ratedAh } }) => ({
+		title: `Is the result of ${subject.label} typed right?`,
+		finding: `${capacityAh} Ah from a cell rated ${ratedAh} Ah${meantAh === null ? '' : `; ${meantAh} Ah may have been meant`}. It is not used.`,
+		doubt: null,
+		rule: 'A single result below 40 % or above 150 % of the rating (default) needs a second run that says the same.',
+		next: 'Open its passport: correct or remove the result, or run the cell again.'
+	}),
+	'run-mean-voltage': ({ subject, facts: { meanV, expectedV, capacityAh, energyWh } }) => ({
+		title: `Wh and Ah of ${subject.label} do not fit each other`,
+		finding: `${energyWh.toFixed(0)} Wh ÷ ${capacityAh.toFixed(1)} Ah is ${meanV.toFixed(2)} V; such a discharge has ${expectedV.value.toFixed(2)} ± ${(1.96 * expectedV.sd).toFixed(2)} V.`,
+		doubt: 'Which of the two counters is wrong this run cannot tell.',
+		rule: 'Mean voltage of the chemistry at this rate, beyond 3 sd of curve and counters.',
+		next: 'Check units and digits of both; compare the tester with another counter.'
+	}),
+	'run-too-good': ({ subject, facts: { capacityAh, ratedAh, share, limit } }) => ({
+		title: `${subject.label} gave ${(100 * share).toFixed(0)} % more than it is rated`,
+		finding: `${capacityAh.value.toFixed(1)} ± ${(1.96 * capacityAh.sd).toFixed(1)} Ah against ${ratedAh.toFixed(0)} Ah.`,
+		doubt: 'A counter that reads too much is likelier than such a cell.',
+		rule: `More than ${(100 * limit).toFixed(0)} % above rated, beyond the tester’s uncertainty, is questioned.`,
+		next: 'Compare the tester with a second counter before you rely on this.'
 	}),
 	'testers-apart': ({ facts: { high, low, fraction } }) => ({
 		title: `${testerName(high)} reads ${(fraction.value * 100).toFixed(1)} % more than ${testerName(low)}`,

@@ -1,2 +1,2 @@
 export { combineWitnesses, type Combined } from './combine';
-export { WITNESS_KINDS, statementOf, type Witness } from './witness';
+export { MEAN_VOLTS, WITNESS_KINDS, statementOf, type Witness } from './witness';

@@ -5,6 +5,7 @@ import { CRATE_REST_S, bankCapacities } from '$lib/core/stages';
 import { judgeLeakage } from '$lib/core/storage';
 import { cellSubject, cellsOf, type Verdict } from '$lib/core/verdicts';
 import { loadBankPicture } from '../bank-picture/load';
+import { touchesOf } from '../bank-picture/touches';
 import { calibrator } from '../bank-picture/calibrated-readings';
 import { database } from '../db/connection';
 import { bankVerdicts } from '../judgements/store';
@@ -27,6 +28,7 @@ import {
 	type InspectionRow,
 	type Placement,
 	type Reading,
+	type Run,
 	type StorageTestRow
 } from '../records';
 import { currentMeters } from '../records/settings/settings';
@@ -51,6 +53,10 @@ export interface Passport {
 	bank: Bank | null;
 	/** The group it sits in now. */
 	place: (Placement & { bankName: string }) | null;
+	/** Its capacity results, oldest first, with what each needs to be removed or moved. */
+	runs: Pick<Run, 'id' | 'version' | 'source' | 'capacityAh' | 'testedAt' | 'tester' | 'fileName'>[];
+	/** Other cells of its delivery, to which a run may belong. */
+	siblings: { id: number; label: string }[];
 	/** Loose cells that could take its place. */
 	replacements: { id: number; label: string; capacityAh: number | null }[];
 	/** Banks that consider it. */
@@ -170,9 +176,12 @@ export async function cellPassport(cellId: number): Promise<Passport> {
 	const bankIds = [...new Set([...placed, ...wishes].map(({ bankId }) => bankId))];
 	const bankNames = new Map(await Promise.all(bankIds.map(async (id) => [id, await nameOf(id)] as const)));
 	const place = placed.find((p) => p.removedAt === null);
+	const touched = (await touchesOf([cellId])).get(cellId) ?? [];
 	const disturbedMs = Math.max(
 		...[0, ...run.map((r) => Date.parse(r.testedAt)), ...placed.map((p) => Date.parse(p.placedAt))],
-		...stood.map((s) => Date.parse(s.refilledAt ?? s.chargedAt))
+		...stood.map((s) => Date.parse(s.refilledAt ?? s.chargedAt)),
+		// A charge in a row or by steps disturbs it like a run of its own; one that goes on, until now.
+		...touched.map((t) => (t.until === null ? Infinity : Date.parse(t.until)))
 	);
 	const still = measured
 		.filter(
@@ -180,6 +189,7 @@ export async function cellPassport(cellId: number): Promise<Passport> {
 		)
 		.map((m) => m.corrected)
 		.filter((r) => r.value > 0);
+	const siblings = await cells.all({ deliveryId: cell.deliveryId });
 	const stored = await storedProof(cell, chemistry, still);
 	const last = { receive: [read.at(-1)?.takenAt, looked.at(-1)?.inspectedAt], test: [run.at(-1)?.testedAt] };
 	const dated = OF_CELLS.flatMap((stage) => {
@@ -220,6 +230,10 @@ export async function cellPassport(cellId: number): Promise<Passport> {
 		delivery,
 		bank,
 		place: place ? { ...place, bankName: bankNames.get(place.bankId)! } : null,
+		runs: run.map(({ id, version, source, capacityAh, testedAt, tester, fileName }) => ({
+			...{ id, version, source, capacityAh, testedAt, tester, fileName }
+		})),
+		siblings: siblings.filter((c) => c.id !== cellId).map(({ id, label }) => ({ id, label })),
 		replacements: place ? await replacementsFor(place.bankId) : [],
 		considered: wishes.map(({ id, version, bankId }) => ({ id, version, bankName: bankNames.get(bankId)! })),
 		stops: stops.map(({ title, next }) => ({ title, next })),

@@ -7,6 +7,7 @@
 	import TopBar from '$lib/components/frame/TopBar.svelte';
 	import Photos from '$lib/components/photos/Photos.svelte';
 	import StorageTest from '$lib/components/stock/StorageTest.svelte';
+	import RunList from '$lib/components/stock/RunList.svelte';
 	import Whereabouts from '$lib/components/stock/Whereabouts.svelte';
 	import { formatDateTime } from '$lib/core/units';
 
@@ -75,6 +76,7 @@
 		considered={data.considered}
 		settings={data.settings}
 	/>
+	<RunList label={data.cell.label} runs={data.runs} siblings={data.siblings} settings={data.settings} />
 	<form
 		method="POST"
 		action="?/note"
