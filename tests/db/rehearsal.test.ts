@@ -1,10 +1,11 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Finding } from '$lib/core/rehearsal';
-import { cells, deliveries, readings, type Bank, type Cell } from '$lib/server/records';
+import { calibrationsFor, cells, deliveries, readings, type Bank, type Cell } from '$lib/server/records';
 import { bundledInstruments } from '$lib/server/services/instrument-service';
 import { measureCell } from '$lib/server/services/reading-service';
 import { acceptMatch } from '$lib/server/services/match-service';
+import { createIn } from '$lib/server/services/record-service';
 import {
 	moveHands,
 	readProbes,
@@ -16,6 +17,7 @@ import { startBench, type BenchServer } from '../../stand-ins/bench-server';
 import { exportText, importText } from '../support/bank-file';
 import { expectOneVoice } from '../support/consistency';
 import { freshDatabase } from '../support/database';
+import { remove } from '../support/records';
 
 let pool: Knex;
 let bench: BenchServer;
@@ -98,6 +100,21 @@ describe('a rehearsal', () => {
 		expect(back).toMatchObject({ wiring: 'series', timeFactor: 500 });
 		expect(back.timeS).toBeGreaterThanOrEqual(before);
 		expect((await rehearsalState(other.id)).bench).toBeNull();
+	});
+	it('keeps the calibration of a simulated meter to itself', async () => {
+		const { name } = (await bundledInstruments()).voltmeter;
+		const pairs = [{ shown: 3.3, truth: 3.2 }];
+		const { record } = await createIn('calibrations', {
+			...{ quantity: 'restVoltage', meter: name, calibratedOn: '2026-01-01', truthSd: 0.001, pairs }
+		});
+		expect(record).toMatchObject({ bankId: bank.id });
+		const of = async (on: { id: number; rehearsal: boolean } | null) =>
+			(await calibrationsFor(on)).map((c) => c.id).includes(record.id);
+		expect(await of(bank)).toBe(true);
+		expect(await of({ id: bank.id + 1, rehearsal: true })).toBe(false);
+		expect(await of({ id: bank.id + 2, rehearsal: false })).toBe(false);
+		expect(await of(null)).toBe(false);
+		await remove('calibrations', record.id, record.version);
 	});
 	it('sets truth beside conclusions at the end, once', async () => {
 		const scenario = bench.world.bench().scenario;

@@ -205,3 +205,55 @@ describe('one cell is exchanged', () => {
 	});
 	const make0 = async ({ id }: Bank): Promise<Bank> => (await import('$lib/server/records')).banks.get(id);
 });
+
+describe('what cannot have been read is asked about, not stored', () => {
+	async function charging(name: string) {
+		const own = await bankOf(name, 2);
+		for (const cell of own.tray) await read(cell, '3.295');
+		const run = await make<BalanceRun>('balance-runs', {
+			...{ bankId: own.bank.id, supplyA: 20, leadOhm: 0.01, startedAt: now(), cellIds: own.tray.map((c) => c.id) }
+		});
+		const line = (more: object) =>
+			createIn('balance-readings', {
+				...{ balanceRunId: run.id, readAt: now(), supplyV: 3.6, supplyA: 20, cellV: 3.4, ...more }
+			});
+		return { ...own, run, line };
+	}
+	it('a line of a charge in the future, and one of a row in series', async () => {
+		const { line } = await charging('Lines');
+		const inADay = new Date(Date.now() + 86_400_000).toISOString();
+		await expect(line({ readAt: inADay })).rejects.toMatchObject({ faults: [{ path: 'readAt' }] });
+		await expect(line({ supplyV: 14.6 })).rejects.toMatchObject({
+			faults: [{ path: 'supplyV', message: expect.stringContaining('5 cells in series') }]
+		});
+		const kept = (await line({})).record;
+		await expect(
+			changeIn('balance-readings', kept.id, { version: kept.version, readAt: inADay })
+		).rejects.toMatchObject({ faults: [{ path: 'readAt' }] });
+	});
+	it('a supply at the cells’ limit wants a reason; above it no reason is one', async () => {
+		const { bank } = await bankOf('Set', 2);
+		const planned = (setV: number, setVReason?: string) =>
+			createIn('balance-runs', { bankId: bank.id, supplyA: 20, leadOhm: 0.01, setV, setVReason });
+		await expect(planned(3.65)).rejects.toMatchObject({ faults: [{ path: 'setV' }] });
+		expect((await planned(3.65, 'The maker’s sheet says 3.65 V, the supply is checked')).record).toMatchObject({
+			...{ setV: 3.65, setVReason: 'The maker’s sheet says 3.65 V, the supply is checked' }
+		});
+		await expect(planned(3.7, 'I want it full')).rejects.toMatchObject({
+			faults: [{ path: 'setV', message: expect.stringContaining('no supply is set above it') }]
+		});
+	});
+});
+
+describe('the report claims at once what is sure without a test', () => {
+	it('a dented cell, while nothing is tested', async () => {
+		const { tray } = await bankOf('Dented', 3);
+		const { deliveryReport } = await import('$lib/server/services/delivery-report-service');
+		const of = () => deliveryReport(tray[0]!.deliveryId);
+		expect(await of()).toMatchObject({ toReturn: 0, untested: 3 });
+		await make('inspections', { cellId: tray[1]!.id, dent: 'bad' });
+		const report = await of();
+		expect(report.cells.map((c) => c.claimed?.why ?? null)).toEqual([null, 'damaged', null]);
+		expect(report).toMatchObject({ toReturn: 1, untested: 2 });
+	});
+});

@@ -61,7 +61,7 @@ test('the codes of a crate are read off one photo, put to the cells by where the
 	await expect(page.getByText('Q-07: nothing is read from its code').filter({ visible: true }).first()).toBeVisible();
 });
 
-test('looked at on a phone: a leak stops its cell until it is resolved, the rest are good in one go', async ({
+test('inspected on a phone: no record lifts a leak, a mistaken answer is changed, the rest are sound in one go', async ({
 	page
 }) => {
 	test.setTimeout(120_000);
@@ -70,23 +70,27 @@ test('looked at on a phone: a leak stops its cell until it is resolved, the rest
 	await page.goto(`${base}/receive/look`);
 	await page.waitForSelector('html[data-awake]');
 	const ask = (question: string) => page.getByRole('group', { name: question });
-	await ask('Dry all over?').getByRole('button', { name: 'no', exact: true }).click();
+	await ask('Case').getByRole('button', { name: 'wet or crusted' }).click();
 	await expect(page.getByRole('alert')).toContainText('must not be used: it leaks');
 	const photo = await sharp({ create: { width: 600, height: 400, channels: 3, background: '#445' } })
 		.jpeg()
 		.toBuffer();
 	await page.locator('input[type=file]').setInputFiles({ name: 'wet.jpg', mimeType: 'image/jpeg', buffer: photo });
 	await expect(page.getByRole('img', { name: /Q-01.*wet.jpg/ })).toBeVisible({ timeout: 20_000 });
-	await page.getByRole('button', { name: 'The rest are all good' }).click();
-	await expect(page.getByText(`${CELLS} of ${CELLS} looked at`)).toBeVisible({ timeout: 30_000 });
+	await page.getByRole('button', { name: 'Mark all remaining cells sound' }).click();
+	await expect(page.getByText(`${CELLS} of ${CELLS} done`)).toBeVisible({ timeout: 30_000 });
 	// It is said wherever this cell is met.
 	const { items } = await (await page.request.get(`/api/v1${base}/verdicts`)).json();
 	expect(items.find((v: { code: string }) => v.code === 'inspection-stop')).toMatchObject({
 		...{ warmth: 'stop', subject: { id: cells[0]!.id } }
 	});
 	await page.getByRole('button', { name: /^Q-01/ }).first().click();
-	await page.getByLabel('What has become of it').fill('Rain from the lid; wiped, dry since a week');
-	await page.getByRole('button', { name: 'It is resolved' }).click();
+	await page.getByLabel('What was done with it').fill('Wiped and left outdoors');
+	await page.getByRole('button', { name: 'Record what was done' }).click();
+	await expect(page.getByLabel('What was done with it')).toHaveValue('');
+	await expect(page.getByRole('alert')).toContainText('must not be used');
+	// It was rain from the lid: the answer itself is changed.
+	await ask('Case').getByRole('button', { name: 'dry' }).click();
 	await expect(page.getByRole('alert')).toBeHidden();
 });
 

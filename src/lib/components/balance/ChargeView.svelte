@@ -42,6 +42,7 @@
 		setV: (data.balance.run?.endedAt ? null : data.balance.supply.setV) as number | null,
 		leadMohm: (data.balance.supply.leadOhm * 1000) as number | null
 	});
+	let setVReason = $state('');
 	/** Ticked here, whether or not the server has heard of it yet. */
 	let ticked = $state<Record<string, boolean>>({});
 	const checks = $derived<Record<string, boolean>>({ ...run?.checklist, ...ticked });
@@ -75,6 +76,7 @@
 					supplyA: Number(supply.supplyA),
 					leadOhm: Number(supply.leadMohm) / 1000,
 					setV: supply.setV ?? plan?.setV ?? null,
+					...(setVReason.trim() ? { setVReason: setVReason.trim() } : {}),
 					cellIds: data.mayStand.filter((c) => c.inRow).map((c) => c.id),
 					checklist: {}
 				})
@@ -240,6 +242,12 @@
 						placeholder={plan.setV.toFixed(2)}
 						hint="{plan.setV.toFixed(2)} fills them to half a percent"
 					/>
+					{#if plan && supply.setV !== null && Number(supply.setV) > plan.setV + 0.001}<Field
+							label="Reason to set it above {plan.setV.toFixed(2)} V"
+							bind:value={setVReason}
+							maxlength={400}
+							hint="up to the cell maker’s charge limit; do not leave cells held there"
+						/>{/if}
 					<button class="btn {run ? '' : 'btn-primary'} tap"
 						>{run ? 'Plan another balance' : 'Plan this balance'}</button
 					>

@@ -51,7 +51,7 @@
 	const unread = $derived(parsed.indexOf(null));
 	const figures = $derived(CALIBRATED_FIGURES[draft.quantity]);
 	const shownFit = (quantity: Calibrated, list: readonly { shown: number; truth: number }[], truthSd: number) => {
-		const { gain, offset } = fitCalibration(list, truthSd);
+		const { gain, offset } = fitCalibration(list, truthSd, draft.quantity === 'capacity');
 		const { unit, decimals } = CALIBRATED_FIGURES[quantity];
 		const signed = (v: number, digits: number) => `${v < 0 ? '−' : '+'}${Math.abs(v).toFixed(digits)}`;
 		return `${gain ? `${signed(100 * gain, 3)} % and ` : ''}${signed(offset, decimals + 1)} ${unit}`;

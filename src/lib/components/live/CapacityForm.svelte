@@ -1,6 +1,9 @@
 <script lang="ts" module>
 	import type { BodyFor } from '$lib/client/api-shapes';
 
+	/** Of the cell before, min; null: the default. */
+	const lastRest: { min: number | null } = $state({ min: null });
+
 	/** A capacity run as it was filled in; temperature in the user's unit. */
 	export interface CapacityPlan {
 		instruments: BodyFor<'post', 'live-runs'>['instruments'];
@@ -65,13 +68,17 @@
 		shunt: null as number | null
 	});
 	let intervalMs = $state<number | null>(null);
-	const round = (amperes: number) => Number(amperes.toPrecision(2));
+	/** Two digits, never above what it is taken from: a default is not refused by a limit it was rounded past. */
+	const round = (amperes: number) => {
+		const step = 10 ** (Math.floor(Math.log10(Math.max(amperes, 1e-9))) - 1);
+		return Number((Math.floor(amperes / step + 1e-9) * step).toPrecision(2));
+	};
 	// svelte-ignore state_referenced_locally
 	let values = $state({
 		voltageV: limits.chargeLimitV as number | null,
 		chargeA: round(Math.min(60, limits.chargeCRate * limits.ratedAh)) as number | null,
 		tailA: round(0.05 * limits.ratedAh) as number | null,
-		restMin: 30 as number | null,
+		restMin: (lastRest.min ?? 30) as number | null,
 		dischargeA: round(Math.min(150, 0.2 * limits.ratedAh)) as number | null,
 		cutoffV: limits.dischargeLimitV as number | null,
 		backAh: round(0.5 * limits.ratedAh) as number | null,
@@ -114,6 +121,8 @@
 
 	function plan(event: SubmitEvent) {
 		event.preventDefault();
+		// The next cell rests as long as this one, until somebody says otherwise.
+		lastRest.min = values.restMin;
 		const charge = {
 			kind: 'charge' as const,
 			voltageV: Number(values.voltageV),

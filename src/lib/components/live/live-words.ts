@@ -36,15 +36,18 @@ export interface ShownLive {
 	runId: number | null;
 }
 
+/** As much of a figure as a person sets: three digits. */
+const amount = (value: number): number => Number(value.toPrecision(3));
+
 /** A phase in a few words, with its end. */
 export function phaseWords(phase: LivePhase): string {
 	switch (phase.kind) {
 		case 'charge':
-			return `Charge at ${phase.currentA} A to ${phase.voltageV.toFixed(2)} V, ${phase.stopAh ? `for ${phase.stopAh} Ah` : `until ${phase.tailA} A`}`;
+			return `Charge at ${amount(phase.currentA)} A to ${phase.voltageV.toFixed(2)} V, ${phase.stopAh ? `for ${amount(phase.stopAh)} Ah` : `until ${amount(phase.tailA)} A`}`;
 		case 'rest':
 			return `Rest ${Math.round(phase.durationS / 60)} min`;
 		case 'discharge':
-			return `Discharge at ${phase.currentA} A to ${phase.cutoffV.toFixed(2)} V`;
+			return `Discharge at ${amount(phase.currentA)} A to ${phase.cutoffV.toFixed(2)} V`;
 		default:
 			return 'Watch until stopped';
 	}

@@ -23,7 +23,7 @@
 	const { nominalV } = $derived(CHEMISTRY_FIGURES[chemistry]);
 	const series = $derived(batteries[0]?.length ?? 0);
 	const WAYS = $derived<{ name: string; balance: Balance; says: string }[]>([
-		{ name: 'Unbalanced, as they came', balance: 'none', says: 'each end is met by another' },
+		{ name: 'Unbalanced, as they came', balance: 'none', says: 'as much as the cells’ state of charge allows' },
 		{ name: 'Top', balance: 'top', says: 'all full together; the smallest ends the discharge' },
 		{ name: 'Bottom', balance: 'bottom', says: 'all empty together; the smallest ends the charge' },
 		{ name: 'Active', balance: { activeA, hours }, says: 'the weakest are lifted while it works' }

@@ -24,7 +24,7 @@
 		...{ stopV: null as number | null },
 		...{ startV: null as number | null, triggerMv: null as number | null, hoursADay: null as number | null },
 		...{ growthAhADay: null as number | null, leadMohm: null as number | null },
-		...{ leastSeries: null as number | null, mostSeries: null as number | null },
+		...{ leastSeries: null as number | null, mostSeries: null as number | null, mostCellAh: null as number | null },
 		...{ madeFor: '' as Chemistry | '' },
 		...{ units: '', unitAh: null as number | null, unitCells: null as number | null }
 	});
@@ -93,22 +93,30 @@
 		{:else if method === 'bottom'}
 			<Field label="Load for one cell" unit="A" type="number" min="0" bind:value={setup.currentA} />
 		{:else if method === 'balancer'}
-			<Field label="It moves" unit="A" type="number" min="0" bind:value={setup.balancerA} />
+			<Field label="Balancing current, its limit" unit="A" type="number" min="0" bind:value={setup.balancerA} />
 			<Field label="Hours a day near full" unit="h" type="number" min="0" max="24" bind:value={setup.hoursADay} />
 			<Field label="Starts at" unit="V" type="number" bind:value={setup.startV} />
 			<Field label="Cuts off below" unit="V" type="number" bind:value={setup.stopV} hint="as it starts when blank" />
-			<Field label="when apart by" unit="mV" type="number" bind:value={setup.triggerMv} />
+			<Field label="Starts at a difference of" unit="mV" type="number" bind:value={setup.triggerMv} />
 			<Field label="One of its leads" unit="mΩ" type="number" min="0" bind:value={setup.leadMohm} />
 			<Field
-				label="They part by"
-				unit="Ah a day"
+				label="Drift"
+				unit="Ah per day"
 				type="number"
 				min="0"
 				bind:value={setup.growthAhADay}
 				hint="blank: not known"
 			/>
-			<Field label="Made for, least" unit="in series" type="number" bind:value={setup.leastSeries} />
-			<Field label="and most" unit="in series" type="number" bind:value={setup.mostSeries} />
+			<Field
+				label="Largest cell it is made for"
+				unit="Ah"
+				type="number"
+				min="0"
+				bind:value={setup.mostCellAh}
+				hint="by its maker"
+			/>
+			<Field label="Fewest cells in series" type="number" bind:value={setup.leastSeries} />
+			<Field label="Most cells in series" type="number" bind:value={setup.mostSeries} />
 		{:else}
 			<div class="col-span-full">
 				<Field

@@ -22,7 +22,13 @@ export const STEP_NAMES: Record<string, string> = {
 	...{ 'stage-1': 'first discharge', 'rested-1': 'first rest', 'stage-2': 'second discharge', 'rested-2': 'last rest' },
 	...{ again: 'taken down once more', 'charge-began': 'charge began', 'first-charge': 'watched in the first charge' },
 	...{ began: 'charge in series began', tripped: 'the BMS stopped it', 'links-read': 'links read', finished: 'full' },
-	...{ read: 'read near full', clamp: 'clamp on a lead', smoke: 'smoke', 'made-safe': 'made safe' },
+	...{
+		read: 'read near full',
+		clamp: 'clamp on a lead, balancer on',
+		'clamp-off': 'clamp, balancer off',
+		smoke: 'smoke',
+		'made-safe': 'made safe'
+	},
 	...{ 'off-evening': 'evening, off', 'off-morning': 'morning, off' },
 	...{ 'on-evening': 'evening, on', 'on-morning': 'morning, on' },
 	...{ rest: 'at rest', joined: 'joined', full: 'full side by side', before: 'run before', after: 'run after' },

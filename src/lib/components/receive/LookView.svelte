@@ -128,6 +128,13 @@
 		list[point] = mm;
 		void desk.change(cell.id, { thicknessMm: list });
 	}
+	async function turn({ id }: { id: number }, plusTurned: boolean) {
+		await attempt(async () => {
+			const { version } = await api.get(`cells/${id}`);
+			await api.patch(`cells/${id}`, { version, plusTurned });
+		});
+		await lookAgain();
+	}
 	async function resolve() {
 		if (!cell || !resolving.trim()) return;
 		await desk.change(cell.id, { resolved: resolving.trim() });
@@ -235,6 +242,17 @@
 					>
 				{/each}
 			</div>
+			<label class="max-w-80"
+				><span class="field-label">Plus by the meter</span>
+				<select
+					class="select tap w-full"
+					value={cell.plusTurned ? 'turned' : 'printed'}
+					onchange={(e) => cell && void turn(cell, e.currentTarget.value === 'turned')}
+				>
+					<option value="printed">where it is printed</option>
+					<option value="turned">on the other side</option>
+				</select></label
+			>
 			<Photos subjectKind="cell" subjectId={cell.id} label={cell.label} />
 			<p class="muted">
 				Glasses and gloves. Quarantine a cell that leaks, smells or has swollen first, outdoors on concrete or tiles;
@@ -284,6 +302,19 @@
 	@media (max-width: 640px) {
 		.questions {
 			grid-template-columns: minmax(0, 1fr);
+		}
+		.questions li {
+			display: grid;
+			gap: 0.25rem;
+		}
+		.answers {
+			display: grid;
+			grid-template-columns: repeat(3, minmax(0, 1fr));
+		}
+		.answers .btn {
+			height: auto;
+			padding-inline: 0.25rem;
+			line-height: 1.15;
 		}
 	}
 </style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import type { ClaimReason } from '$lib/core/claim';
 	import type { Snippet } from 'svelte';
 	import { api } from '$lib/client/api';
 	import { settingApart } from '$lib/client/set-apart';
@@ -29,6 +30,13 @@
 			})
 			.catch((error: unknown) => (trouble = error instanceof Error ? error.message : 'The report could not be made.'));
 	});
+	const CLAIMED: Record<Exclude<ClaimReason, 'short'>, string> = {
+		stop: 'must not be used',
+		damaged: 'damaged',
+		older: 'older than promised',
+		'other-kind': 'not of the kind ordered',
+		resistance: 'more resistance than promised'
+	};
 	const claimed = $derived(report?.cells.filter((c) => c.claimed) ?? []);
 	const open = $derived(report?.cells.filter((c) => !c.claimed && c.notClaimed) ?? []);
 	const good = $derived(report?.cells.filter((c) => !c.claimed && !c.notClaimed) ?? []);
@@ -67,9 +75,9 @@
 								<strong>{c.label}</strong>
 								<span class="figure">{ah(c.capacityAh, c.sdAh)}</span>
 								<span
-									>{c.claimed?.why === 'stop'
-										? 'must not be used'
-										: `short by ${c.claimed?.shortAh.toFixed(1)} Ah at least`}{c.code ? `; code ${c.code}` : ''}</span
+									>{c.claimed?.why === 'short'
+										? `at least ${c.claimed.shortAh.toFixed(1)} Ah below the promise`
+										: CLAIMED[c.claimed!.why]}{c.code ? `; code ${c.code}` : ''}</span
 								>
 								<span class="muted">{[...c.found, ...c.strip.map(tickWords)].filter(Boolean).join(' · ')}</span>
 								{#if c.photos.length}<span class="flex gap-1"
@@ -82,7 +90,8 @@
 						{/each}
 					</ul>
 					<p>
-						In all <strong class="figure">{report.shortAh.toFixed(1)} Ah</strong> beyond doubt{report.worth === null
+						In all at least <strong class="figure">{report.shortAh.toFixed(1)} Ah</strong> below the promise (95 %){report.worth ===
+						null
 							? '; enter what one cell cost (Order) for its worth'
 							: `, and with the cells that must not be used worth ${report.worth.toFixed(2)} ${report.currency} at the price paid`}.
 					</p>

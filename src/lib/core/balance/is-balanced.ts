@@ -39,8 +39,8 @@ const LOADED_C_RATE = 0.06;
 
 /**
  * "Is it balanced?" answered by the interval that the readings support: balanced when all of it lies within 1 % of a group's
- * capacity, apart when none of it does. What no group can have is named and not judged; units of several cells can be shown
- * apart, never balanced: what is inside is not seen. At the bottom of a battery that was balanced at the top the groups part
+ * capacity, apart when none of it does. What no group can have is named and not judged; the voltages of units of several cells tell
+ * nothing of what is inside. At the bottom of a battery that was balanced at the top the groups part
  * by their capacities: no fault.
  * @param subject the battery that was read
  * @throws CoreError `no-readings`, `not-a-number`, `not-positive`
@@ -60,6 +60,7 @@ export function isBalanced(question: BalanceQuestion, subject: Subject = WHOLE_B
 	requireFinite(question.currentA, 'currentA');
 	const read = whatWasRead(volts, chemistry, cellsPerReading);
 	if (read.kind !== 'groups') return { answer: 'cannot-tell', apartAh: null, verdict: misread(read, subject) };
+	if (cellsPerReading > 1) return ofUnits(question, subject);
 	const cellV = volts.map((v) => v / cellsPerReading);
 	const { apartAh: readAh, soc } = snapshotBounds({
 		...question,
@@ -68,6 +69,28 @@ export function isBalanced(question: BalanceQuestion, subject: Subject = WHOLE_B
 	});
 	const apartAh = narrowed(readAh, question.passings ? apartByPassings(question.passings) : null);
 	return answered(question, cellV, apartAh, soc as number[], subject);
+}
+
+/**
+ * A voltage over several cells bounds no cell inside: one full cell among eight at the plateau reads like eight that are a little higher
+ * (models §9). Only the Ah counted between the units may be said.
+ */
+function ofUnits(
+	{ groupVoltagesV: volts, groupAh, passings, cellsPerReading = 1 }: BalanceQuestion,
+	subject: Subject
+): BalanceAnswer {
+	const countedAh = passings ? apartByPassings(passings) : null;
+	const facts = {
+		...{ spreadV: Math.max(...volts) - Math.min(...volts), units: volts.length, cellsPerReading },
+		apartAh: countedAh,
+		limitAh: BALANCED_SHARE * groupAh
+	};
+	const isApart = countedAh !== null && countedAh.low95 > BALANCED_SHARE * groupAh;
+	return {
+		answer: isApart ? 'apart' : 'cannot-tell',
+		apartAh: countedAh,
+		verdict: say('balance-units', isApart ? 'look' : 'open', subject, facts)
+	};
 }
 
 /** What is said of readings that cannot be those of groups. */
@@ -112,8 +135,7 @@ function answered(
 	if (end === 'bottom' && balancedAt === 'top' && onPlateau < cellV.length)
 		return tell('cannot-tell', say('parted-at-bottom', 'calm', subject, facts));
 	if (apartAh.low95 > limitAh) return tell('apart', say(`apart-${end}`, 'look', subject, facts));
-	if (apartAh.high95 <= limitAh && cellsPerReading === 1)
-		return tell('balanced', say(`balanced-${end}`, 'calm', subject, facts));
+	if (apartAh.high95 <= limitAh) return tell('balanced', say(`balanced-${end}`, 'calm', subject, facts));
 	if (Math.abs(currentA) > LOADED_C_RATE * groupAh)
 		return tell('cannot-tell', say('balance-loaded', 'open', subject, { ...facts, currentA }));
 	if (onPlateau === cellV.length) return tell('cannot-tell', say('balance-plateau', 'open', subject, facts));

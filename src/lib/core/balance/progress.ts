@@ -63,7 +63,12 @@ function supplyFault(last: ChargeReading, { setV, setA, tailA }: ChargeTargets):
 	return neither && last.supplyA > tailA ? 'sags' : null;
 }
 
+/** Nothing flows and the supply does not stand at its voltage: it is off, and that is no tail. */
+const inCircuit = ({ supplyA, supplyV, stopped }: ChargeReading, { setV }: Pick<ChargeTargets, 'setV'>): boolean =>
+	stopped === true || supplyA > 0 || (supplyV !== null && supplyV >= setV - AT_SET_V);
+
 function phaseOf(last: ChargeReading, targets: ChargeTargets, display: Interval | null): ChargeProgress['phase'] {
+	if (!inCircuit(last, targets)) return 'off';
 	if (last.supplyA >= BELOW_FULL * targets.setA) return 'constant-current';
 	// A supply that gives less than it shows is not held back by its leads.
 	if (!display && last.cellV !== null && last.cellV < targets.setV - AT_SET_V && last.supplyA > targets.tailA)
@@ -149,6 +154,7 @@ function remaining(
 	targets: ChargeTargets
 ): ChargeProgress['remainingS'] {
 	const last = readings[readings.length - 1];
+	if (phase === 'off') return null;
 	if (phase === 'held') return { low: 0, high: HOLD_S };
 	if (phase === 'taper') {
 		const fitted = taperRemainingS(readings, targets);
@@ -179,7 +185,7 @@ function unmetConditions(readings: readonly ChargeReading[], targets: ChargeTarg
 	if (last!.supplyV === null || last!.supplyV < setV - AT_SET_V) unmet.push({ wanted: 'supply-at-set', setV });
 	if (last!.cellV === null) unmet.push({ wanted: 'meter-at-cells' });
 	else if (Math.abs(last!.cellV - setV) > AT_SET_V) unmet.push({ wanted: 'cells-at-set', setV, cellV: last!.cellV });
-	const lastAbove = readings.map((r) => r.supplyA > tailA).lastIndexOf(true);
+	const lastAbove = readings.map((r) => r.supplyA > tailA || !inCircuit(r, { setV })).lastIndexOf(true);
 	const tailFrom = readings[lastAbove + 1];
 	if (!tailFrom || last!.timeS - tailFrom.timeS < HOLD_S)
 		unmet.push({ wanted: 'tail-held', tailA, minutes: HOLD_S / 60 });

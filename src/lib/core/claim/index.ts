@@ -1,1 +1,9 @@
-export { claimOf, judgeClaim, type ClaimTerms, type ClaimedCell, type DeliveryClaim } from './delivery-claim';
+export {
+	claimOf,
+	judgeClaim,
+	type ClaimReason,
+	type ClaimTerms,
+	type ClaimedCell,
+	type ClaimedDefect,
+	type DeliveryClaim
+} from './delivery-claim';

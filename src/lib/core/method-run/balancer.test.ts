@@ -40,11 +40,26 @@ describe('by a balancer', () => {
 		expect(logged.high95).toBeGreaterThan(0.194);
 		expect(logged.high95 - logged.low95).toBeLessThan(bare.high95 - bare.low95);
 	});
-	it('is proved by a clamp: 0.4 of its own amperes is work, a tenth is not', () => {
-		const clamp = (currentA: number) => codes(run('balancer', [entry('clamp', 1, { currentA })], { balancerA: 2 }));
-		expect(clamp(1.9)).toContain('balancer-works');
-		expect(clamp(-1.9)).toContain('balancer-works');
-		expect(clamp(0.2)).toContain('balancer-idle');
+	it('is proved by what a clamp shows more with it on than off: 0.4 of its own amperes is work, a tenth is not', () => {
+		const clamp = (offA: number, onA: number) =>
+			codes(
+				run('balancer', [entry('clamp-off', 0, { currentA: offA }), entry('clamp', 1, { currentA: onA })], {
+					balancerA: 2
+				})
+			);
+		expect(clamp(0.1, 1.9)).toContain('balancer-works');
+		expect(clamp(0, -1.9)).toContain('balancer-works');
+		expect(clamp(0, 0.2)).toContain('balancer-idle');
+		// A clamp that shows 1.9 A of nothing proves nothing.
+		expect(clamp(1.8, 1.9)).toContain('balancer-idle');
+		// One figure alone leaves its zero open.
+		const alone = codes(run('balancer', [entry('clamp', 1, { currentA: 1.9 })], { balancerA: 2 }));
+		expect(alone).toContain('balancer-clamp-alone');
+		expect(alone).not.toContain('balancer-works');
+	});
+	it('is not for cells larger than it is made for', () => {
+		expect(codes(run('balancer', [], { mostCellAh: 50 }))).toContain('balancer-unfit');
+		expect(codes(run('balancer', [], { mostCellAh: 400 }))).not.toContain('balancer-unfit');
 	});
 	it('is proved by a night off and a night on, or told to be unproved', () => {
 		const night = (which: string, from: number, evening: number[], morning: number[]) => [

@@ -47,10 +47,12 @@ function nightAh(
 }
 
 /** Whether it fits this battery at all. */
-function fitVerdicts({ setup }: MethodRun, world: MethodWorld): Verdict[] {
+function fitVerdicts(run: MethodRun, world: MethodWorld): Verdict[] {
+	const { setup } = run;
 	const { madeFor, leastSeries, mostSeries, balancerA, leadOhm, triggerV, startV, stopV } = setup;
 	const wrong = [
 		...(madeFor && madeFor !== world.chemistry ? (['chemistry'] as const) : []),
+		...(setup.mostCellAh && world.cellAh > setup.mostCellAh ? (['cell-size'] as const) : []),
 		...((leastSeries && world.series < leastSeries) || (mostSeries && world.series > mostSeries)
 			? (['series'] as const)
 			: [])
@@ -111,18 +113,19 @@ function workVerdicts(run: MethodRun, world: MethodWorld): Verdict[] {
 	const { subject } = world;
 	const ratedA = run.setup.balancerA ?? null;
 	const clamp = ofStep(run, 'clamp').at(-1)?.currentA ?? null;
+	const clampOff = ofStep(run, 'clamp-off').at(-1)?.currentA ?? null;
 	// The one it takes from is followed in both nights.
 	const worked = ofStep(run, 'on-evening').at(-1)?.volts ?? [];
 	const highest = worked.indexOf(Math.max(...worked));
 	const [off, on] = (['off', 'on'] as const).map((which) => nightAh(run, world, which, highest));
 	if (clamp !== null && ratedA !== null) {
-		const works = Math.abs(clamp) >= AT_WORK_SHARE * ratedA;
+		// One figure proves nothing: a clamp has a zero error of its own. The difference between off and on does (models §10).
+		if (clampOff === null) return [say('balancer-clamp-alone', 'open', subject, { clampA: Math.abs(clamp), ratedA })];
+		const movesA = Math.abs(clamp - clampOff);
+		const works = movesA >= AT_WORK_SHARE * ratedA;
 		return [
 			say(works ? 'balancer-works' : 'balancer-idle', works ? 'calm' : 'look', subject, {
-				clampA: Math.abs(clamp),
-				ratedA,
-				movedAh: null,
-				hours: null
+				...{ clampA: movesA, ratedA, movedAh: null, hours: null }
 			})
 		];
 	}
@@ -183,8 +186,13 @@ export const followBalancer: FollowMethod = (run, world) => {
 				{ also: ['currentA'], count: world.series, mostV }
 			),
 			step(
+				'clamp-off',
+				'Balancer off: zero the clamp, put it on the lead of the highest group, and write down its amperes with their sign.',
+				['currentA']
+			),
+			step(
 				'clamp',
-				'While it should work: a clamp on the lead of the highest or lowest group. Write down its amperes.',
+				`Balancer on, groups above its start voltage${run.setup.startV ? ` of ${run.setup.startV.toFixed(2)} V` : ''} and further apart than its trigger: the same clamp, the same lead, the same way round.`,
 				['currentA']
 			),
 			step('off-evening', 'Balancer off, charge ended, nothing drawn: read every group near full.', volts, {

@@ -52,6 +52,8 @@ export interface MethodSetup {
 	madeFor?: Chemistry | null;
 	leastSeries?: number | null;
 	mostSeries?: number | null;
+	/** Largest cell it is made for, Ah, by its maker. */
+	mostCellAh?: number | null;
 	/** Ready-made batteries, by name, and what each is. */
 	units?: readonly string[] | null;
 	unitAh?: number | null;

@@ -14,10 +14,10 @@ describe('a label against itself', () => {
 		],
 		[
 			{ ratedAh: 100, ratedWh: 1280, nominalV: 12 },
-			{ consistent: true, likelyChemistry: 'LFP', perCellV: 3.2 },
+			{ consistent: true, likelyChemistry: 'LFP', perCellV: 3 },
 			['label-agrees']
 		],
-		[{ series: 16, nominalV: 48 }, { consistent: true, likelyChemistry: 'LFP', perCellV: 3.2 }, ['label-agrees']],
+		[{ series: 16, nominalV: 48 }, { consistent: true, likelyChemistry: 'LFP', perCellV: 3 }, ['label-agrees']],
 		[{ series: 15, nominalV: 48 }, { consistent: true, likelyChemistry: 'LFP', perCellV: 3.2 }, ['label-agrees']],
 		[
 			{ series: 13, nominalV: 48, fullV: 54.6 },
@@ -27,7 +27,7 @@ describe('a label against itself', () => {
 		// Another chemistry than the one named.
 		[
 			{ chemistry: 'LFP', series: 4, fullV: 16.8 },
-			{ consistent: false, likelyChemistry: 'NMC', perCellV: null },
+			{ consistent: false, likelyChemistry: 'NMC', perCellV: 4.2 },
 			['label-chemistry']
 		],
 		[
@@ -40,21 +40,26 @@ describe('a label against itself', () => {
 			{ consistent: false, likelyChemistry: 'LTO', perCellV: 2.3 },
 			['label-chemistry']
 		],
-		// Sold by its charger's volts.
+		// Four or sixteen cells of LFP by their charger, or as many of NMC by their nominal volts: named both, claimed nothing.
 		[
 			{ chemistry: 'LFP', ratedAh: 100, ratedWh: 1460, nominalV: 14.6 },
-			{ consistent: false, likelyChemistry: 'LFP', perCellV: 3.2 },
+			{ consistent: true, likelyChemistry: null, perCellV: 3.65 },
 			['label-peak']
 		],
+		[{ chemistry: 'LFP', nominalV: 58.4 }, { consistent: true, likelyChemistry: null, perCellV: 3.65 }, ['label-peak']],
+		// Full at 14.6 V, too: only the charger's of LFP is left.
 		[
 			{ series: 4, nominalV: 14.6, fullV: 14.6 },
-			{ consistent: false, likelyChemistry: 'LFP', perCellV: 3.2 },
+			{ consistent: false, likelyChemistry: 'LFP', perCellV: 3.65 },
 			['label-peak']
 		],
+		// Twenty cells: 82 V is no cell's nominal voltage; 74 V is that of NMC, whatever chemistry was named.
+		[{ series: 20, nominalV: 82 }, { consistent: false, likelyChemistry: null, perCellV: 4.1 }, ['label-volts']],
+		[{ series: 20, nominalV: 74 }, { consistent: true, likelyChemistry: 'NMC', perCellV: 3.7 }, ['label-agrees']],
 		[
-			{ chemistry: 'LFP', nominalV: 58.4 },
-			{ consistent: false, likelyChemistry: 'LFP', perCellV: 3.2 },
-			['label-peak']
+			{ chemistry: 'LFP', series: 20, nominalV: 74 },
+			{ consistent: false, likelyChemistry: 'NMC', perCellV: 3.7 },
+			['label-chemistry']
 		],
 		// Four cells of NMC, or LFP by its charger: a question.
 		[{ series: 4, nominalV: 14.6 }, { consistent: true, likelyChemistry: 'NMC', perCellV: 3.65 }, ['label-peak']],

@@ -22,7 +22,7 @@ export interface LabelCheck {
 	consistent: boolean | null;
 	/** Whose voltages it has; null where nothing tells. */
 	likelyChemistry: Chemistry | null;
-	/** Nominal volts of one cell by the label; null while it or the cells in series are not known. */
+	/** The label’s nominal volts, else Wh ÷ Ah, else its full volts, of one cell; null while it or the cells in series are not known. */
 	perCellV: number | null;
 	verdicts: Verdict[];
 }
@@ -67,7 +67,7 @@ export function checkLabelFigures(label: Label): LabelCheck {
 		(hasVolts && (series ?? chemistry) !== null);
 	const contradicts = verdicts.some((v) => v.warmth === 'look' || v.warmth === 'stop');
 	const cells = best?.series ?? series;
-	const perCellV = perCell(volts, cells, best);
+	const perCellV = perCell(volts, cells);
 	if (verdicts.length === 0)
 		verdicts.push(
 			compared
@@ -76,18 +76,17 @@ export function checkLabelFigures(label: Label): LabelCheck {
 		);
 	return {
 		consistent: contradicts ? false : compared ? true : null,
-		likelyChemistry: best?.chemistry ?? (hasVolts ? null : chemistry),
+		likelyChemistry:
+			best?.way === 'peak' && otherNominal(volts, best) ? null : (best?.chemistry ?? (hasVolts ? null : chemistry)),
 		perCellV,
 		verdicts
 	};
 }
 
-/** Nominal volts of a cell, as the label means them. */
-function perCell({ nominalV, impliedV }: LabelVolts, series: number | null, best: LabelReading | null): number | null {
-	if (series === null) return null;
-	const byCells = best && best.way !== 'nominal' ? best.series * CHEMISTRY_FIGURES[best.chemistry].nominalV : null;
-	const volts = byCells ?? nominalV ?? impliedV;
-	return volts === null ? null : volts / series;
+/** What the label’s own volts come to for one cell: nominal, else Wh ÷ Ah, else full. */
+function perCell({ nominalV, impliedV, fullV }: LabelVolts, series: number | null): number | null {
+	const volts = nominalV ?? impliedV ?? fullV;
+	return series === null || volts === null ? null : volts / series;
 }
 
 /** Labels write whole watt-hours, and volts to a tenth. */
@@ -103,7 +102,7 @@ function energyVerdict({ ratedAh, ratedWh, nominalV }: Label, impliedV: number |
 function voltsVerdicts(label: Label, volts: LabelVolts, best: LabelReading | null): Verdict[] {
 	const { chemistry = null, series = null } = label;
 	const cells = best?.series ?? series;
-	const perCellV = perCell(volts, cells, best);
+	const perCellV = perCell(volts, cells);
 	const fullCellV = volts.fullV !== null && cells !== null ? volts.fullV / cells : null;
 	if (!best) {
 		if (cells !== null)
@@ -119,9 +118,14 @@ function voltsVerdicts(label: Label, volts: LabelVolts, best: LabelReading | nul
 	const peak = best.way === 'peak' ? best : peakOf(volts, best, chemistry);
 	if (!peak || calledV === null) return [];
 	const realV = peak.series * CHEMISTRY_FIGURES[peak.chemistry].nominalV;
-	const facts = { nominalV: calledV, series: peak.series, realV, chemistry: peak.chemistry };
-	return [say('label-peak', best.way === 'peak' ? 'look' : 'open', WHOLE_BANK, facts)];
+	const or = otherNominal(volts, peak)?.chemistry ?? null;
+	const facts = { nominalV: calledV, series: peak.series, realV, chemistry: peak.chemistry, or };
+	return [say('label-peak', best.way === 'peak' && or === null ? 'look' : 'open', WHOLE_BANK, facts)];
 }
+
+/** Cells of another chemistry whose nominal volts these are: then nobody knows which of the two it is. */
+const otherNominal = (volts: LabelVolts, peak: LabelReading): LabelReading | null =>
+	labelReadings(volts, peak.series, null).find((r) => r.way === 'nominal' && r.chemistry !== peak.chemistry) ?? null;
 
 /** The same volts may be the charger's of LFP where nobody named a chemistry: 14.6 V is four cells of either. */
 const peakOf = (volts: LabelVolts, best: LabelReading, named: Chemistry | null): LabelReading | null =>

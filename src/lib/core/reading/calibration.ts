@@ -34,9 +34,10 @@ const WANDERS = 0.25;
 /**
  * Gain and offset from pairs, by least squares; the offset alone where they lie too close together to tell a gain.
  * @param truthSd of the better meter, in the quantity's unit
+ * @param gainOnly a counter that reads nothing shows nothing: what it is off by is a factor, however few its pairs
  * @throws CoreError `too-few`, `not-a-number`, `negative`
  */
-export function fitCalibration(pairs: readonly CalibrationPair[], truthSd: number): Calibration {
+export function fitCalibration(pairs: readonly CalibrationPair[], truthSd: number, gainOnly = false): Calibration {
 	if (pairs.length === 0) throw new CoreError('too-few', 'pairs', 'pairs requires one pair or more, got none');
 	pairs.forEach(({ shown, truth }, i) => {
 		requireFinite(shown, `pairs.${i}.shown`);
@@ -48,6 +49,7 @@ export function fitCalibration(pairs: readonly CalibrationPair[], truthSd: numbe
 	const meanError = pairs.reduce((sum, p) => sum + p.shown - p.truth, 0) / n;
 	const span = Math.max(...pairs.map((p) => p.truth)) - Math.min(...pairs.map((p) => p.truth));
 	const sxx = pairs.reduce((sum, p) => sum + (p.truth - mean) ** 2, 0);
+	if (gainOnly) return factorOf(pairs, truthSd);
 	const hasGain = n > 1 && span > TELLS_GAIN * Math.abs(mean);
 	const gain = hasGain
 		? pairs.reduce((sum, p) => sum + (p.truth - mean) * (p.shown - p.truth - meanError), 0) / sxx
@@ -60,6 +62,23 @@ export function fitCalibration(pairs: readonly CalibrationPair[], truthSd: numbe
 		gain,
 		offset,
 		sdAt: (truth) => Math.hypot(truthSd, scatter * Math.sqrt(1 + 1 / n + (hasGain ? (truth - mean) ** 2 / sxx : 0)))
+	};
+}
+
+/** A gain alone, by least squares through nought; its doubt grows with what is read. */
+function factorOf(pairs: readonly CalibrationPair[], truthSd: number): Calibration {
+	const squares = pairs.reduce((sum, p) => sum + p.truth ** 2, 0);
+	if (squares === 0)
+		throw new CoreError('out-of-range', 'pairs', 'pairs requires a pair that is not nought: a factor is told from it');
+	const gain = pairs.reduce((sum, p) => sum + (p.shown - p.truth) * p.truth, 0) / squares;
+	const n = pairs.length;
+	const left = pairs.reduce((sum, p) => sum + (p.shown - (1 + gain) * p.truth) ** 2, 0);
+	const mean = Math.sqrt(squares / n);
+	const scatter = Math.max(n > 1 ? Math.sqrt(left / (n - 1)) / mean : 0, LEAST_SHARE);
+	return {
+		gain,
+		offset: 0,
+		sdAt: (truth) => Math.abs(truth) * Math.hypot(truthSd / mean, scatter * Math.sqrt(1 + 1 / n))
 	};
 }
 
@@ -112,5 +131,5 @@ export function correctedBy(
 	const found = nearestCalibration(all, quantity, meter, at);
 	if (!found) return null;
 	const years = (Date.parse(at) - Date.parse(found.calibratedOn)) / YEAR_MS;
-	return calibrated(value, fitCalibration(found.pairs, found.truthSd), years, sheetHalfWidth);
+	return calibrated(value, fitCalibration(found.pairs, found.truthSd, quantity === 'capacity'), years, sheetHalfWidth);
 }

@@ -36,6 +36,8 @@ export interface DeliveryContext {
 	arrivalRestS?: number;
 	/** The maker's figure, mΩ; null when not given. */
 	ratedResistanceMohm: number | null;
+	/** What the delivery was promised with at most, mΩ; null or missing: nothing was. */
+	promisedResistanceMohm?: number | null;
 }
 
 export interface DeliveryJudgement {
@@ -79,6 +81,7 @@ export function judgeDelivery(
 		...nearlyEmptyVerdicts(withVoltage, context, socByCell),
 		...voltageVerdicts(comparable, cameWith),
 		...resistanceVerdicts(likeResistances(cells, socByCell), context, subject),
+		...overPromise(cells, context.promisedResistanceMohm ?? null),
 		...(unread.length ? [missingVerdict(unread, cells.length, subject)] : []),
 		...chargeVerdict(comparable, cameWith, subject)
 	];
@@ -198,6 +201,27 @@ function resistanceVerdicts(all: readonly ArrivedCell[], context: DeliveryContex
 		})
 	];
 }
+
+/** Above the promise by more than that share a cell is not what was sold (default). */
+const OVER_PROMISE = 0.1;
+
+/** Cells with more resistance than they were promised with, four wires, beyond what their meter may err. */
+const overPromise = (cells: readonly ArrivedCell[], promisedMohm: number | null): Verdict[] =>
+	promisedMohm === null
+		? []
+		: cells.flatMap((c) => {
+				const [mohm, sd] = [c.acResistanceMohm, c.acResistanceSdMohm ?? 0];
+				if (mohm === null || c.probe === 'two-wire') return [];
+				const isOver = mohm > promisedMohm * (1 + OVER_PROMISE) && mohm - 1.96 * sd > promisedMohm;
+				return isOver
+					? [
+							say('resistance-over-promise', 'look', cellSubject(c), {
+								resistanceMohm: measured(mohm, sd),
+								promisedMohm
+							})
+						]
+					: [];
+			});
 
 function chargeVerdict(cells: readonly WithVoltage[], soc: Record<number, SocBounds>, subject: Subject): Verdict[] {
 	const bounds = cells.map((c) => soc[c.id]!);

@@ -59,14 +59,14 @@ export function judgeBalanceStage(picture: BankPicture, state: BalanceState): St
 		return change ? [{ battery, lapse: { evidence: 'balance' as const, change } }] : [];
 	});
 	const lapsed = lapses.flatMap(({ battery, lapse }) => lapseVerdicts(picture, battery, [lapse]));
-	const done =
-		(isInService(picture) && lapsed.length === 0) ||
-		stepped ||
-		(progress?.done === true && of > 0 && missed.length === 0);
+	const proved = stepped || (progress?.done === true && of > 0 && missed.length === 0);
 	const misses =
 		missed.length && !isInService(picture)
 			? [say('balance-misses', 'look', subject, { cells: missed.length, of }, missed.map(cellSubject))]
 			: [];
+	// In service nobody is asked to balance; it is done only where it was.
+	const done = proved && lapsed.length === 0;
+	const quiet = done || (isInService(picture) && lapsed.length === 0);
 	const { stopped, run } = state;
 	const stops =
 		stopped.length && run && run.endedAt === null && !isInService(picture)
@@ -75,8 +75,8 @@ export function judgeBalanceStage(picture: BankPicture, state: BalanceState): St
 	const charging = isCharging(run) && !isInService(picture);
 	const cold = charging ? rowCold(picture, state, state.readings.at(-1)?.readAt ?? run!.startedAt!) : null;
 	const steps = methodState(picture);
-	const { verdicts } = chargeJudgement(picture, state, done);
-	const joined = isCharging(state.run) || !done ? joinedVerdicts(picture.cells) : [];
+	const { verdicts } = chargeJudgement(picture, state, quiet);
+	const joined = isCharging(state.run) || !quiet ? joinedVerdicts(picture.cells) : [];
 	return {
 		verdicts: [
 			...stops,

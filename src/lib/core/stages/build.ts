@@ -150,5 +150,5 @@ export function judgeBuildStage(picture: BankPicture, records: BuildRecords): St
 	const isBuilt = (b: BatteryBuild) =>
 		b.whole && b.leads?.pass === true && b.torques.length > b.battery.series && b.temporaryParts.length === 0;
 	const stands = builds.every((b) => b.lapses.length === 0);
-	return { verdicts, done: (inService && stands) || builds.every(isBuilt) };
+	return { verdicts, done: stands && builds.every(isBuilt) };
 }

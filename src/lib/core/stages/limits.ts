@@ -63,13 +63,31 @@ function limitsOf(
 	}
 }
 
+/** What was measured last of a battery: itself as a whole, where that was after its cells; Ah of its smallest group. */
+function newestOf(
+	{ batteryTests, cells }: BankPicture,
+	battery: PictureBattery,
+	smallestAh: number | null
+): number | null {
+	const test = batteryTests.find((t) => t.battery === battery.number);
+	if (!test) return smallestAh;
+	const own = new Set(battery.groups.flatMap((g) => g.cellIds));
+	const ranAt = cells.filter((c) => own.has(c.id)).flatMap((c) => c.runs.map((r) => Date.parse(r.testedAt)));
+	return ranAt.every((at) => at < Date.parse(test.testedAt))
+		? Math.min(test.capacityAh, smallestAh ?? Infinity)
+		: smallestAh;
+}
+
 /** The values for every battery built here under the bank's strategy (middle road until one is chosen), the chain checked. */
 export function limitsState(picture: BankPicture): LimitsState {
 	const { groups } = matchState(picture);
 	const { cellType, batteries, limitPlan: plan } = picture;
 	if (!cellType) return { plan, batteries: [] };
 	const built = batteries.filter((b) => b.kind === 'built');
-	return { plan, batteries: built.map((b) => limitsOf(picture, b, cellType, smallestOf(b, groups))) };
+	return {
+		plan,
+		batteries: built.map((b) => limitsOf(picture, b, cellType, newestOf(picture, b, smallestOf(b, groups))))
+	};
 }
 
 /** The latest capacity test of a battery in service. */

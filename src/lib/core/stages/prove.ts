@@ -214,5 +214,5 @@ export function judgeProveStage(picture: BankPicture, records: ProveRecords): St
 	const isProved = (p: BatteryProof) =>
 		p.temporaryParts.length === 0 && Object.values(p.checks).every((state) => state === 'checked');
 	const stands = proofs.every((p) => p.lapses.length === 0);
-	return { verdicts, done: (inService && stands) || (proofs.length > 0 && proofs.every(isProved)) };
+	return { verdicts, done: stands && proofs.length > 0 && proofs.every(isProved) };
 }

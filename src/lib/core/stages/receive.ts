@@ -1,6 +1,6 @@
 import { group, rollup } from 'd3-array';
 import type { SocBounds } from '../chemistry';
-import { claimOf, judgeClaim, type ClaimTerms, type ClaimedCell } from '../claim';
+import { claimOf, judgeClaim, type ClaimTerms, type ClaimedCell, type ClaimedDefect } from '../claim';
 import type { RestRead } from '../forecast';
 import { judgeCodes } from '../identity';
 import { judgeInspections, judgePromisedTerminals, judgeUnlike } from '../inspection';
@@ -70,7 +70,8 @@ function judgeTray(picture: BankPicture, { delivery, cells }: DeliveryTray, subj
 		arrived,
 		{
 			...{ chemistry: bank.chemistry, restS, arrivalRestS },
-			ratedResistanceMohm: delivery.promisedResistanceMohm ?? cellType?.acResistanceMohm ?? null
+			ratedResistanceMohm: delivery.promisedResistanceMohm ?? cellType?.acResistanceMohm ?? null,
+			promisedResistanceMohm: delivery.promisedResistanceMohm
 		},
 		subject
 	);
@@ -106,10 +107,19 @@ function usedVerdict(cells: readonly PictureCell[], subject: Subject): Verdict {
 }
 
 const DAY_MS = 86_400_000;
+/** What is claimed at once, whatever a cell holds. */
+const DEFECTS: Readonly<Record<string, ClaimedDefect>> = {
+	'inspection-look': 'damaged',
+	'code-older-than-promised': 'older',
+	'code-chemistry': 'other-kind',
+	'terminals-not-promised': 'other-kind',
+	'resistance-over-promise': 'resistance'
+};
 
 /** What a delivery comes to, with every cell tested or not: in one sentence, and cell by cell. */
 export function deliveryClaim(picture: BankPicture, { delivery, cells, verdicts }: JudgedTray) {
-	const stopped = new Set(verdicts.filter((v) => v.warmth === 'stop').flatMap(cellsOf));
+	// A plus on the other side is told, and no reason to send a cell back.
+	const stopped = new Set(verdicts.filter((v) => v.warmth === 'stop' && v.code !== 'polarity').flatMap(cellsOf));
 	const byCell = new Map(bankCapacities(picture).map((c) => [c.cell.id, c]));
 	const wanted = cells[0] ? promisedTo(cells[0], picture) : null;
 	const untilMs = Date.parse(delivery.receivedOn) + (delivery.claimDays ?? CLAIM_DAYS) * DAY_MS;
@@ -117,10 +127,16 @@ export function deliveryClaim(picture: BankPicture, { delivery, cells, verdicts 
 		...{ cellPrice: delivery.cellPrice, soldAh: wanted?.capacityAh ?? null, currency: picture.currency },
 		claimUntil: new Date(untilMs).toISOString().slice(0, 10)
 	};
+	const defects = new Map(
+		verdicts.flatMap((v) => {
+			const defect = DEFECTS[v.code];
+			return defect ? cellsOf(v).map((id) => [id, defect] as const) : [];
+		})
+	);
 	const claimed = cells.map(({ id, label }): ClaimedCell => {
 		const judgement = byCell.get(id)?.judgement ?? null;
 		return {
-			...{ id, label, stopped: stopped.has(id) },
+			...{ id, label, stopped: stopped.has(id), defect: defects.get(id) ?? null },
 			capacity: judgement && {
 				...{ outcome: judgement.outcome, capacityAh: judgement.capacityAh, sdAh: judgement.sdAh },
 				wantedAh: judgement.ratedAh

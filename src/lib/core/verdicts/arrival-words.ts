@@ -54,6 +54,8 @@ export interface ArrivalFacts {
 	'code-twice': { code: string; cells: number };
 	/** Age of the cells at arrival, by their codes. */
 	'age-at-arrival': { cells: number; youngestMonths: number; oldestMonths: number; oldMonths: number };
+	/** A cell with more AC resistance than was promised, beyond its meter’s doubt. */
+	'resistance-over-promise': { resistanceMohm: Measured; promisedMohm: number };
 	/** A cell thicker or thinner than the others. */
 	'thickness-outlier': { thicknessMm: Measured; medianMm: number; differenceMm: number };
 	/** A cell whose mass stands apart. */
@@ -70,6 +72,8 @@ export interface ArrivalFacts {
 		toReturn: number;
 		/** Of those: must not be used at all. */
 		stopped: number;
+		/** Of those: damaged, older or other than promised. */
+		defects: number;
 		cannotTell: number;
 		untested: number;
 		shortAh: number;
@@ -238,6 +242,13 @@ export const ARRIVAL_WORDS: Words<ArrivalFacts> = {
 		next:
 			oldestMonths > oldMonths ? 'Charge them soon, and test their capacity and what they lose by themselves.' : null
 	}),
+	'resistance-over-promise': ({ subject, facts: { resistanceMohm, promisedMohm } }) => ({
+		title: `${subject.label} has more resistance than promised`,
+		finding: `${resistanceMohm.value.toFixed(3)} mΩ against ${promisedMohm.toFixed(3)} mΩ promised.`,
+		doubt: `Meter ± ${(1.96 * resistanceMohm.sd).toFixed(3)} mΩ (95 %). A colder cell or a two-wire reading shows more, too.`,
+		rule: 'Above the promise by more than the meter’s uncertainty and 10 % (default), at 1 kHz and four wires.',
+		next: 'Read it again with four wires at about 25 °C; then it goes into the report.'
+	}),
 	'mass-outlier': ({ facts: { massKg, medianKg, relativeDifference }, subject }) => ({
 		title: `${subject.label} is ${percent(Math.abs(relativeDifference))} % ${relativeDifference < 0 ? 'lighter' : 'heavier'} than the others`,
 		finding: `${massKg.value.toFixed(3)} kg against ${medianKg.toFixed(3)} kg in the middle.`,
@@ -277,8 +288,9 @@ export const ARRIVAL_WORDS: Words<ArrivalFacts> = {
 		title: claimSentence(facts),
 		finding: [
 			facts.stopped ? `${facts.stopped} must not be used.` : null,
+			facts.defects ? `${facts.defects} damaged, or not as promised.` : null,
 			facts.shortAh > 0
-				? `Short beyond doubt by ${facts.shortAh.toFixed(1)} Ah in all${facts.worth === null ? '' : `, worth ${facts.worth.toFixed(2)} ${facts.currency} at the price paid${facts.stopped ? ', with the cells that must not be used' : ''}`}.`
+				? `At least ${facts.shortAh.toFixed(1)} Ah below the promise in all${facts.worth === null ? '' : `, worth ${facts.worth.toFixed(2)} ${facts.currency} at the price paid${facts.stopped ? ', with the cells that must not be used' : ''}`}.`
 				: null,
 			facts.toReturn ? null : 'Nothing is claimed.'
 		]

@@ -3,11 +3,12 @@ import type { Interval } from '../shared';
 import { rangeWords } from './range-words';
 import type { Said, Words } from './verdict';
 
-export type ChargePhase = 'not-started' | 'constant-current' | 'lead-limited' | 'taper' | 'held';
+export type ChargePhase = 'not-started' | 'off' | 'constant-current' | 'lead-limited' | 'taper' | 'held';
 
 /** The phases of a parallel charge in words. */
 export const PHASE_WORDS: Record<ChargePhase, string> = {
 	'not-started': 'not started',
+	off: 'switched off',
 	'constant-current': 'at full current',
 	'lead-limited': 'held back by its leads',
 	taper: 'in the taper',
@@ -16,6 +17,7 @@ export const PHASE_WORDS: Record<ChargePhase, string> = {
 
 const UNMET_TITLES: Record<ChargePhase, string> = {
 	'not-started': 'The charge has not started',
+	off: 'The supply is off',
 	'constant-current': 'Still charging at full current',
 	'lead-limited': 'Still charging, held back by its leads',
 	taper: 'Still charging, in the taper',
@@ -79,6 +81,14 @@ export interface BalanceFacts {
 	'balance-partly': ApartFacts & { onPlateau: number };
 	/** At an end of the curve, and yet too near the limit to be sure; or whole units, whose cells are not seen. */
 	'balance-unsure': ApartFacts;
+	/** Voltages of whole units: what is inside does not show; Ah counted between units, where somebody counted. */
+	'balance-units': {
+		spreadV: number;
+		units: number;
+		cellsPerReading: number;
+		apartAh: Interval | null;
+		limitAh: number;
+	};
 	/** At the bottom of a battery that was balanced at the top: its groups part there by their capacities. */
 	'parted-at-bottom': ApartFacts;
 	/** The voltages rise from reading to reading: each was read from the battery's negative. */
@@ -219,6 +229,14 @@ export const BALANCE_WORDS: Words<BalanceFacts> = {
 				? 'Read every cell, or trust each unit’s own BMS for what is inside.'
 				: 'Read again an hour of charge later, or with a finer meter.'
 		),
+	'balance-units': ({ facts: { spreadV, units, cellsPerReading, apartAh, limitAh } }) => ({
+		title: apartAh && apartAh.low95 > limitAh ? 'The units are apart' : 'Voltages of whole units cannot tell',
+		finding: `${Math.round(spreadV * 1000)} mV between ${units} units of ${cellsPerReading} cells.${apartAh ? ` Counted between them: ${rangeWords(apartAh, 'Ah')}.` : ''}`,
+		doubt:
+			'One full cell among others on the plateau reads like all of them a little higher: no cell inside is bounded by this.',
+		rule: 'A voltage over several cells is judged only together with readings of the cells inside it.',
+		next: 'Read every cell; or count the Ah between the units as each reaches the knee.'
+	}),
 	'parted-at-bottom': ({ facts }) => ({
 		title: 'Parted at the bottom, as it should be',
 		finding: `${mv(facts)} between highest and lowest: ${rangeWords(facts.apartAh, 'Ah')} apart.`,

@@ -25,7 +25,7 @@ interface Parting {
 
 export interface BalancerFacts {
 	/** A balancer that is not made for this battery. */
-	'balancer-unfit': { wrong: ('chemistry' | 'series')[]; series: number; madeFor: string | null };
+	'balancer-unfit': { wrong: ('chemistry' | 'series' | 'cell-size')[]; series: number; madeFor: string | null };
 	/** Its leads and the cells drop more than it starts at. */
 	'balancer-leads': { errorV: number; neighbourV: number; cellV: number; triggerV: number; balancerA: number };
 	/** It works where voltages say nothing of charge. */
@@ -58,21 +58,25 @@ export interface BalancerFacts {
 	'units-apart': Parting;
 	/** How often they want to be levelled. */
 	'repeat-in': Parting;
+	/** A clamp read only while it should work: its zero is not known. */
+	'balancer-clamp-alone': { clampA: number; ratedA: number };
 	/** Which of them stopped it. */
 	'unit-trips': { unit: string; times: number; of: number; end: 'empty' | 'full' };
 }
 
 const seen = ({ clampA, ratedA, movedAh, hours }: Work) =>
 	clampA !== null
-		? `The clamp shows ${clampA.toFixed(2)} A${ratedA ? ` of ${ratedA.toFixed(2)} A` : ''}.`
+		? `Switched on, the clamp shows ${clampA.toFixed(2)} A more than off${ratedA ? `, of ${ratedA.toFixed(2)} A` : ''}.`
 		: `In ${hours!.toFixed(0)} h with it the highest group lost ${rangeWords(movedAh!, 'Ah')} more than without.`;
 const WORK_RULE =
-	'Amperes by a clamp on a group’s lead, at least 0.4 of its own (default); or a night near full with it off, and one with it on.';
+	'The difference of a clamp on a group’s lead between off and on, at least 0.4 of its own (default); or a night near full with it off, and one with it on.';
 const work = (title: string, next: string | null): Words<{ 'balancer-works': Work }>['balancer-works'] => {
 	return ({ facts }) => ({
 		title,
 		finding: seen(facts),
-		doubt: facts.movedAh ? '95 %: curve, hysteresis and meter; what both nights share falls out.' : 'A clamp’s zero.',
+		doubt: facts.movedAh
+			? '95 %: curve, hysteresis and meter; what both nights share falls out.'
+			: 'The clamp must not have moved or been zeroed between the two.',
 		rule: WORK_RULE,
 		next
 	});
@@ -108,10 +112,17 @@ export const BALANCER_WORDS: Words<BalancerFacts> = {
 	'balancer-unfit': ({ facts: { wrong, series, madeFor } }) => ({
 		title: 'This balancer is not for this battery',
 		finding: wrong
-			.map((w) => (w === 'chemistry' ? `It is made for ${madeFor}.` : `It does not take ${series} in series.`))
+			.map(
+				(w) =>
+					({
+						chemistry: `It is made for ${madeFor}.`,
+						series: `It does not take ${series} in series.`,
+						'cell-size': 'These cells are larger than it is made for.'
+					})[w]
+			)
 			.join(' '),
 		doubt: null,
-		rule: 'Chemistry and count of groups have to be those it is made for.',
+		rule: 'Chemistry, count of groups and size of cell have to be those it is made for.',
 		next: 'Do not plug it in. Its sheet says what it takes.'
 	}),
 	'balancer-leads': ({ facts: { errorV, neighbourV, cellV, triggerV, balancerA } }) => ({
@@ -196,6 +207,13 @@ export const BALANCER_WORDS: Words<BalancerFacts> = {
 		'Side by side with a charge to the tail, as before.'
 	),
 	'repeat-in': parting(({ everyMonths }) => `Level them again every ${months(everyMonths)}`, null),
+	'balancer-clamp-alone': ({ facts: { clampA, ratedA } }) => ({
+		title: 'One clamp reading does not prove the balancer',
+		finding: `${clampA.toFixed(2)} A of ${ratedA.toFixed(2)} A; a clamp shows amperes of its own with nothing flowing.`,
+		doubt: null,
+		rule: WORK_RULE,
+		next: 'Switch the balancer off and read the same clamp on the same lead: the difference counts.'
+	}),
 	'unit-trips': ({ facts: { unit, times, of, end } }) => ({
 		title: `${unit} stops at ${end}`,
 		finding: `${times} of ${of} times.`,

@@ -20,7 +20,7 @@ export interface LabelFacts {
 	/** Amperes where ampere-hours are meant. */
 	'label-amps': { claimedA: number; ratedAh: number | null };
 	/** Sold by the voltage of its charger. */
-	'label-peak': { nominalV: number; series: number; realV: number; chemistry: Chemistry };
+	'label-peak': { nominalV: number; series: number; realV: number; chemistry: Chemistry; or: Chemistry | null };
 	/** Its volts are those of another chemistry than the one named. */
 	'label-chemistry': CellVolts & { named: Chemistry; likely: Chemistry };
 	/** Its volts are of no chemistry that is known here, or not of the one named. */
@@ -78,12 +78,14 @@ export const LABEL_WORDS: Words<LabelFacts> = {
 		rule: 'Ampere-hours are what it holds, amperes what flows.',
 		next: 'Ask for the continuous current of the BMS, in amperes.'
 	}),
-	'label-peak': ({ facts: { nominalV, series, realV, chemistry } }) => ({
-		title: `${nominalV} V is the voltage of its charger`,
-		finding: `${series} ${chemistry} cells work at ${realV.toFixed(1)} V; energy reckoned with ${nominalV} V is ${Math.round((nominalV / realV - 1) * 100)} % too much.`,
-		doubt: null,
+	'label-peak': ({ facts: { nominalV, series, realV, chemistry, or } }) => ({
+		title: or ? `${nominalV} V: ${chemistry} at its charger, or ${or}?` : `${nominalV} V is the voltage of its charger`,
+		finding: `${series} ${chemistry} cells work at ${realV.toFixed(1)} V; energy reckoned with ${nominalV} V is ${Math.round((nominalV / realV - 1) * 100)} % too much.${or ? ` As nominal volts they are those of ${series} ${or} cells.` : ''}`,
+		doubt: or ? 'The label alone cannot tell the two apart.' : null,
 		rule: 'Nominal volts are cells × nominal, not cells × charge limit.',
-		next: `Reckon with ${realV.toFixed(1)} V.`
+		next: or
+			? `Ask for the cell’s sheet, or read one cell at rest and full, before anything is charged: ${chemistry} and ${or} have unlike limits.`
+			: `Calculate with ${realV.toFixed(1)} V.`
 	}),
 	'label-chemistry': ({ facts }) => ({
 		title: `Is it ${facts.likely} and not ${facts.named}?`,

@@ -7,7 +7,7 @@ import {
 	balanceRuns,
 	banks,
 	batteries,
-	calibrations,
+	calibrationsFor,
 	capacityTests,
 	cellTypes,
 	clauses,
@@ -137,7 +137,7 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		latestStorageTests(ids),
 		codeTwins(cells),
 		readSettings(),
-		calibrations.all({}),
+		calibrationsFor(bank),
 		touchesOf(ids)
 	]);
 	const calibrated = calibrator(comparisons, meters);

@@ -163,14 +163,18 @@ function checkKind(input: LiveRunInput, phases: readonly LivePhase[]): void {
 export const placeOf = async (run: LiveRun): Promise<string> =>
 	run.cellId ? (await cells.get(run.cellId)).label : run.kind === 'balance' ? 'the row of cells' : 'the battery';
 
+/** As much of a figure as a person sets: three digits. */
+const amount = (value: number): number => Number(value.toPrecision(3));
+
 /** The values that will be set, in words: what a person must have seen before anything is switched on. */
 export async function valuesToConfirm(run: LiveRun): Promise<string[]> {
 	const name = (role: LiveRole) => run.instruments.find((i) => i.role === role)?.name ?? role;
 	const place = await placeOf(run);
 	const lines = run.phases.map((p) => {
 		if (p.kind === 'charge')
-			return `${name('supply')} on ${place}: ${p.voltageV.toFixed(2)} V, at most ${p.currentA} A, ${p.stopAh ? `for ${p.stopAh} Ah` : `until ${p.tailA} A`}${p.holdS ? ` for ${Math.round(p.holdS / 60)} min` : ''}`;
-		if (p.kind === 'discharge') return `${name('load')} on ${place}: ${p.currentA} A, off at ${p.cutoffV.toFixed(2)} V`;
+			return `${name('supply')} on ${place}: ${p.voltageV.toFixed(2)} V, at most ${amount(p.currentA)} A, ${p.stopAh ? `for ${amount(p.stopAh)} Ah` : `until ${amount(p.tailA)} A`}${p.holdS ? ` for ${Math.round(p.holdS / 60)} min` : ''}`;
+		if (p.kind === 'discharge')
+			return `${name('load')} on ${place}: ${amount(p.currentA)} A, off at ${p.cutoffV.toFixed(2)} V`;
 		if (p.kind === 'rest') return `Rest ${Math.round(p.durationS / 60)} min`;
 		return `Watch only: ${run.instruments.map((i) => i.name).join(', ')}; nothing is set`;
 	});

@@ -41,4 +41,4 @@ export { clauses, type ClauseRow } from './clauses/row';
 export { inspections, type InspectionRow } from './inspections/row';
 export { notedRuns, type NotedRunRow } from './noted-runs/row';
 export { storageTests, type StorageTestRow } from './storage-tests/row';
-export { calibrations, type CalibrationRow } from './calibrations/row';
+export { calibrations, calibrationsFor, type CalibrationRow } from './calibrations/row';

@@ -1,4 +1,5 @@
 import type { Tick } from '$lib/core/clauses';
+import type { ClaimReason } from '$lib/core/claim';
 import { readCellCode } from '$lib/core/identity';
 import { bankCapacities, deliveryClaim, judgedTrays, protocolStrip, type CellCapacity } from '$lib/core/stages';
 import { cellsOf } from '$lib/core/verdicts';
@@ -22,7 +23,7 @@ export interface ReportedCell {
 	strip: Tick[];
 	tester: string | null;
 	/** Null: nothing. */
-	claimed: { why: 'stop' | 'short'; shortAh: number } | null;
+	claimed: { why: ClaimReason; shortAh: number } | null;
 	/** What was found against it, in words. */
 	found: string[];
 	/** Why nothing is claimed of it, where something is open. */
@@ -59,7 +60,8 @@ export async function deliveryReport(id: number) {
 		const capacity = capacities.get(cell.id) ?? null;
 		const found = tray.verdicts.filter(
 			(v) =>
-				(v.warmth === 'look' || v.warmth === 'stop' || v.code === 'voltage-outlier') && cellsOf(v).includes(cell.id)
+				(v.warmth === 'look' || v.warmth === 'stop' || v.code === 'voltage-outlier' || v.code === 'polarity') &&
+				cellsOf(v).includes(cell.id)
 		);
 		return {
 			...{ id: cell.id, label: cell.label, code: cell.code },
@@ -82,7 +84,9 @@ export async function deliveryReport(id: number) {
 		delivery,
 		cellType: picture.cellType && { name: picture.cellType.name, ratedAh: picture.cellType.ratedAh },
 		wanted,
-		sentence: verdicts[0]?.title ?? 'Nothing has been tested yet.',
+		sentence:
+			verdicts[0]?.title ??
+			'Nothing is claimed yet: no cell is tested, and nothing was seen that is sure without a test.',
 		verdict: verdicts[0] ?? null,
 		...{ good: claim.good, toReturn: claim.toReturn, cannotTell: claim.cannotTell, untested: claim.untested },
 		...{ shortAh: claim.shortAh, worth: claim.worth, currency: terms.currency, claimUntil: terms.claimUntil },

@@ -11,7 +11,7 @@ import { database } from '../db/connection';
 import { bankVerdicts } from '../judgements/store';
 import {
 	banks,
-	calibrations,
+	calibrationsFor,
 	candidates,
 	cells,
 	deliveries,
@@ -137,8 +137,8 @@ async function storedProof(
 }
 
 /** A cell's readings as typed, and with what its meters show too much taken out. */
-async function correctedReadings(read: readonly Reading[], meters: Record<Quantity, MeterAccuracy>) {
-	const correct = calibrator(await calibrations.all({}), meters);
+async function correctedReadings(bank: Bank | null, read: readonly Reading[], meters: Record<Quantity, MeterAccuracy>) {
+	const correct = calibrator(await calibrationsFor(bank), meters);
 	return read.map((r) => ({ typed: r, corrected: correct(r.quantity, r) }));
 }
 
@@ -170,7 +170,7 @@ export async function cellPassport(cellId: number): Promise<Passport> {
 		currentMeters()
 	]);
 	const chemistry = bank?.chemistry ?? 'LFP';
-	const measured = await correctedReadings(read, meters);
+	const measured = await correctedReadings(bank, read, meters);
 	// A bank that was put away keeps its name here.
 	const nameOf = async (id: number) => (await banks.find(id))?.name ?? 'a bank';
 	const bankIds = [...new Set([...placed, ...wishes].map(({ bankId }) => bankId))];

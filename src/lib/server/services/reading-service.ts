@@ -43,7 +43,8 @@ export async function measureCell(bankId: number, input: MeasureInput): Promise<
 			cellId: input.cellId,
 			quantity,
 			rawText,
-			takenAt: new Date(reading.atMs).toISOString(),
+			// A simulated meter tells the time of its bench; a real one's clock may be set wrong, and ours orders what is typed.
+			takenAt: new Date(instrument.bundled ? reading.atMs : Date.now()).toISOString(),
 			meter: instrument.name
 		};
 		return await createOnce(

@@ -18,8 +18,10 @@ const fieldsOf = (body: unknown): Record<string, unknown> =>
 
 export async function createIn(name: string, body: unknown): Promise<Written> {
 	const kind = openKind(name);
-	await GUARDS[kind.name]?.create?.(fieldsOf(body));
-	return createOnce(kind, body);
+	const guard = GUARDS[kind.name];
+	await guard?.create?.(fieldsOf(body));
+	const added = await guard?.adds?.(fieldsOf(body));
+	return createOnce(kind, body, added && (async () => added));
 }
 export const readIn = async (name: string, id: number): Promise<Recorded> => openKind(name).repository.get(id);
 export async function changeIn(name: string, id: number, body: unknown): Promise<Recorded> {

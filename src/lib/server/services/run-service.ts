@@ -109,6 +109,24 @@ function cutOffAh(samples: readonly StoredSample[]): number {
 	return (Math.abs(before!.currentA) * (last.atMs - before!.atMs)) / 3_600_000;
 }
 
+/** What the run itself did before its discharge: a charge to its tail, and the rest after it. */
+function heldBefore(
+	{ phases, progress }: LiveRun,
+	discharge: number
+): { startedFull: boolean | null; restS: number | null } {
+	const before = phases.slice(0, discharge);
+	const charge = before.findLastIndex((p) => p.kind === 'charge');
+	// Each of these phases ran to its end, or the discharge would not have begun; one that stopped at so many Ah is not full.
+	const isFull = charge >= 0 && (before[charge] as { stopAh?: number }).stopAh === undefined;
+	const ended = (i: number) => progress.sums[i]?.endedMs ?? null;
+	const from = charge >= 0 ? ended(charge) : null;
+	const begun = progress.sums[discharge]?.startedMs ?? null;
+	return {
+		startedFull: isFull ? true : null,
+		restS: from !== null && begun !== null ? Math.max(0, (begun - from) / 1000) : null
+	};
+}
+
 /** The discharge of a live run as a capacity result of its cell, by the instruments' calibration of that day; gaps not counted. */
 export async function storeLiveCapacity(live: LiveRun, samples: readonly StoredSample[]): Promise<Run> {
 	const load = live.instruments.find((i) => i.role === 'load')!;
@@ -156,6 +174,7 @@ export async function storeLiveCapacity(live: LiveRun, samples: readonly StoredS
 				endVoltageV: volts(samples.filter((s) => s.currentA < meanA / 2).at(-1) ?? samples[samples.length - 1]!),
 				temperatureC: live.temperatureC,
 				cutoffV: discharge.cutoffV,
+				...heldBefore(live, phase),
 				testedAt: new Date(sums!.endedMs!).toISOString(),
 				tester: load.name,
 				faults

@@ -9,6 +9,12 @@ export async function up(knex: Knex): Promise<void> {
 	await knex.schema.alterTable('balance_readings', (t) => {
 		t.boolean('counter_anew').comment('began at 0 since the count before; null: nobody said');
 	});
+	await knex.schema.alterTable('calibrations', (t) => {
+		t.integer('bank_id').unsigned().references('id').inTable('banks').comment('of a rehearsal: its bench alone');
+	});
+	await knex.schema.alterTable('balance_runs', (t) => {
+		t.string('set_v_reason', 400).comment('why it is set above what meter and supply leave to the limit');
+	});
 	await createRecords(knex, 'battery_works', (t) => {
 		t.integer('battery_id').unsigned().notNullable().references('id').inTable('batteries').index();
 		t.datetime('done_at', { precision: 3 }).notNullable();

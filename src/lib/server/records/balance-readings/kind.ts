@@ -20,12 +20,21 @@ export const balanceReadingKind = defineKind<BalanceReading>({
 	columns: ['id', 'balanceRunId', 'readAt', 'supplyV', 'supplyA', 'cellV', 'deliveredAh', 'counterAnew'],
 	keyed: true,
 	archivedWith: 'balanceRunId',
-	async check({ cellV, balanceRunId }, tx, before) {
-		if (cellV === null || cellV === before?.cellV) return;
+	async check({ cellV, supplyV, balanceRunId }, tx, before) {
+		const same = (cellV === null || cellV === before?.cellV) && (supplyV === null || supplyV === before?.supplyV);
+		if (same) return;
 		const { bankId } = await balanceRuns.get(balanceRunId, tx);
 		const { chemistry } = await banks.get(bankId, tx);
 		const mostV = NO_CELL_ABOVE * CHEMISTRY_FIGURES[chemistry].chargeLimitV;
-		if (cellV > mostV)
+		const { nominalV } = CHEMISTRY_FIGURES[chemistry];
+		if (supplyV !== null && supplyV > mostV)
+			throw new InputError([
+				{
+					path: 'supplyV',
+					message: `${supplyV} V is about ${Math.round(supplyV / nominalV)} cells in series: this row stands in parallel, at the voltage of one cell. Is the row wired in parallel, and the decimal point right?`
+				}
+			]);
+		if (cellV !== null && cellV > mostV)
 			throw new InputError([
 				{
 					path: 'cellV',

@@ -1,5 +1,5 @@
 import { ArrayMinSize, IsArray, IsInt } from 'class-validator';
-import { AtMost, Maybe, Num, Ticks, When, Whole } from '$lib/input/fields';
+import { AtMost, Maybe, Num, Text, Ticks, When, Whole } from '$lib/input/fields';
 
 export class BalanceRunInput {
 	@Whole(1, 2 ** 31) bankId!: number;
@@ -7,6 +7,8 @@ export class BalanceRunInput {
 	@Num(0, 1) leadOhm!: number;
 	/** What the supply is set to, V; the default of the chemistry when missing. */
 	@Maybe() @Num(1, 5) setV?: number | null;
+	/** Why it is set above what meter and supply leave to the cells’ limit. */
+	@Maybe() @Text(400) setVReason?: string | null;
 	@Maybe() @When() startedAt?: string | null;
 	@Maybe() @When() endedAt?: string | null;
 	/** Checklist item key → done. */

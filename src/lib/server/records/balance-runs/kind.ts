@@ -20,7 +20,8 @@ export const balanceRunKind = defineKind<BalanceRun>({
 	async check(run, tx, before) {
 		const { startedAt, endedAt } = run;
 		if (startedAt && !endedAt && !before?.startedAt) await refuseWhileLinked(run.bankId, tx);
-		if (run.setV !== (before?.setV ?? null)) await checkSetVoltage(run, tx);
+		if (run.setV !== (before?.setV ?? null) || run.setVReason !== (before?.setVReason ?? null))
+			await checkSetVoltage(run, tx);
 		if (startedAt && endedAt && endedAt < startedAt)
 			throw new InputError([{ path: 'endedAt', message: 'endedAt is before startedAt' }]);
 	},

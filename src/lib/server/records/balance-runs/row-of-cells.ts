@@ -34,19 +34,24 @@ export async function standInRow(run: BalanceRun, cellIds: readonly number[] | u
 }
 
 /** @throws InputError for a set voltage that meter and supply could carry past the cells' limit */
-export async function checkSetVoltage({ bankId, setV }: BalanceRun, tx: Knex): Promise<void> {
+export async function checkSetVoltage({ bankId, setV, setVReason }: BalanceRun, tx: Knex): Promise<void> {
 	if (setV === null) return;
 	const { chemistry, cellTypeId } = await banks.get(bankId, tx);
 	const type = cellTypeId === null ? null : await cellTypes.get(cellTypeId, tx);
-	const mostV = highestSetV({
-		chemistry,
-		chargeLimitV: type?.chargeLimitV ?? CHEMISTRY_FIGURES[chemistry].chargeLimitV
-	});
-	if (setV > mostV + 1e-9)
+	const chargeLimitV = type?.chargeLimitV ?? CHEMISTRY_FIGURES[chemistry].chargeLimitV;
+	if (setV > chargeLimitV + 1e-9)
 		throw new InputError([
 			{
 				path: 'setV',
-				message: `setV requires at most ${mostV.toFixed(2)} V: the cells’ limit less what meter and supply may be off, got ${setV} V`
+				message: `The cells’ charge limit is ${chargeLimitV.toFixed(2)} V: no supply is set above it. You entered ${setV} V.`
+			}
+		]);
+	const mostV = highestSetV({ chemistry, chargeLimitV });
+	if (setV > mostV + 1e-9 && !setVReason?.trim())
+		throw new InputError([
+			{
+				path: 'setV',
+				message: `Above ${mostV.toFixed(2)} V meter and supply may carry the cells past their limit of ${chargeLimitV.toFixed(2)} V. Lower it, or write down why it is set to ${setV} V (setVReason).`
 			}
 		]);
 }

@@ -19,6 +19,7 @@ export class MethodSetupInput {
 	@Maybe() @OneOf(CHEMISTRIES) madeFor?: Chemistry | null;
 	@Maybe() @Whole(1, 64) leastSeries?: number | null;
 	@Maybe() @Whole(1, 64) mostSeries?: number | null;
+	@Maybe() @Num(0.1, 10_000) mostCellAh?: number | null;
 	/** Ready-made batteries by name, in series from the negative. */
 	@Maybe()
 	@IsArray()
