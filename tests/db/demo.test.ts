@@ -21,7 +21,8 @@ const idOf = async (name: string) => (await banks.all({ name }))[0]!.id;
 it('shows every kind of verdict on cells and years', async () => {
 	const receive = (await traysOf(await idOf('Heronry')))[0]!.verdicts.map((v) => v.code);
 	expect(receive).toEqual([
-		...['deep-discharged', 'voltage-outlier', 'resistance-outlier', 'not-read', 'charge-unknown'],
+		...['deep-discharged', 'voltage-outlier', 'resistance-outlier', 'resistance-over-promise'],
+		...['not-read', 'charge-unknown'],
 		...['inspection-look', 'inspection-unsure', 'not-inspected', 'code-older-than-promised', 'age-at-arrival']
 	]);
 	const outcomes = (await capacitiesOf(await idOf('Cogwheel'))).map((c) => c.judgement?.outcome);

@@ -69,7 +69,13 @@ test('keys: help, quantity, a refused word, and bad lines of a paste are named',
 		const event = new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true });
 		document.getElementById('entry-field')!.dispatchEvent(event);
 	});
-	await expect(page.getByText('Not a number, left out: B-02: "broken"')).toBeVisible();
+	// Nothing is stored before it is looked at beside its cells.
+	const laid = page.getByRole('list', { name: 'Values beside their cells' });
+	await expect(laid.getByRole('listitem').nth(1)).toContainText('B-02');
+	await expect(laid.getByRole('listitem').nth(1)).toContainText('no number: left out');
+	await expect(page.getByText('No value for B-04: it stays as it is.')).toBeVisible();
+	await expect(cell(page, 'B-03')).toContainText('·');
+	await page.getByRole('button', { name: 'Enter 2 values' }).click();
 	await expect(cell(page, 'B-03')).toContainText('3.293');
 	await expect(cell(page, 'B-02')).toContainText('·');
 });

@@ -61,11 +61,12 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 		await cell('W-01').click();
 		await page.evaluate(() => {
 			const data = new DataTransfer();
-			data.setData('text', '0.350\n0.352\n0.349\n0.351\n0.353\n0.480');
+			data.setData('text', 'Resistance\n0.350\n0.352\n0.349\n0.351\n0.353\n0.480');
 			document
 				.getElementById('entry-field')!
 				.dispatchEvent(new ClipboardEvent('paste', { clipboardData: data, bubbles: true, cancelable: true }));
 		});
+		await page.getByRole('button', { name: 'Enter 6 values' }).click();
 		await expect(cell('W-06')).toContainText('0.480');
 		await expect(page.getByRole('heading', { name: /W-06 reads 37 % more resistance/ }).first()).toBeVisible();
 		await page.reload();

@@ -21,6 +21,8 @@
 	import { warmestOf } from '$lib/core/shared';
 	import { cellsOf } from '$lib/core/verdicts';
 	import LowTray from './LowTray.svelte';
+	import SeenPoints from './SeenPoints.svelte';
+	import { SEEN } from './seen-words';
 	import { InspectionDesk } from './inspection-desk.svelte';
 	import type { ReceiveData } from './receive-data';
 
@@ -47,19 +49,6 @@
 	);
 	const own = $derived(cell ? desk.of(cell) : {});
 
-	/** What is looked at, and what is seen where it is good and where it is not. An answer names the thing: never yes or no. */
-	const SEEN: Record<Seen, { what: string } & Record<Exclude<Answer, 'unsure'>, string>> = {
-		leak: { what: 'Case', good: 'dry', bad: 'wet or crusted' },
-		smell: { what: 'Smell', good: 'none', bad: 'smells' },
-		bulge: { what: 'Sides', good: 'flat', bad: 'bulged' },
-		vent: { what: 'Vent', good: 'closed', bad: 'open or pressed out' },
-		dent: { what: 'Dents', good: 'none', bad: 'dented' },
-		terminals: { what: 'Terminals', good: 'square, clean', bad: 'crooked or dirty' },
-		thread: { what: 'Thread, or stud and weld', good: 'sound', bad: 'worn or loose' },
-		sleeve: { what: 'Sleeve', good: 'whole', bad: 'torn' },
-		heat: { what: 'Warmth by hand (optional)', good: 'as the others', bad: 'hotter' }
-	};
-	const answerWords = (key: Seen, value: Answer) => (value === 'unsure' ? 'not sure' : SEEN[key][value]);
 	const KINDS = [
 		{ key: 'terminalKind', label: 'Terminals', kinds: TERMINAL_KINDS },
 		{ key: 'sleeveKind', label: 'Sleeve', kinds: SLEEVE_KINDS },
@@ -199,24 +188,7 @@
 					</div>
 				</div>
 			{/if}
-			<ul class="questions">
-				{#each [...INSPECTED, ...ALSO_FELT] as key (key)}
-					<li>
-						<span id="ask-{key}">{SEEN[key].what}</span>
-						<div class="answers" role="group" aria-labelledby="ask-{key}">
-							{#each ['good', 'unsure', 'bad'] as const as value (value)}
-								<button
-									class="btn tap"
-									class:chosen={own[key] === value}
-									data-answer={value}
-									aria-pressed={own[key] === value}
-									onclick={() => answer(key, value)}>{answerWords(key, value)}</button
-								>
-							{/each}
-						</div>
-					</li>
-				{/each}
-			</ul>
+			<SeenPoints inspection={own} onanswer={answer} />
 			<div class="grid grid-cols-3 gap-3">
 				{#each POINTS as point, i (point)}
 					<PlanNumber
@@ -263,58 +235,11 @@
 </StagePage>
 
 <style>
-	.questions {
-		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(22rem, 1fr));
-		gap: 0.4rem 1.5rem;
-	}
-	.questions li {
-		display: flex;
-		align-items: center;
-		justify-content: space-between;
-		gap: 0.75rem;
-		border-top: 1px solid var(--line);
-		padding-top: 0.4rem;
-	}
-	.answers {
-		display: flex;
-		gap: 0.25rem;
-		flex: none;
-	}
-	.answers .btn {
-		padding-inline: 0.8rem;
-	}
-	.chosen {
-		background: var(--color-base-content);
-		color: var(--color-base-100);
-	}
-	.chosen[data-answer='bad'] {
-		background: var(--color-error, oklch(55% 0.2 33));
-		color: white;
-	}
 	.stop {
 		border: 2px solid var(--ember-3, oklch(55% 0.2 33));
 		border-radius: 0.75rem;
 		padding: 0.75rem;
 		display: grid;
 		gap: 0.4rem;
-	}
-	@media (max-width: 640px) {
-		.questions {
-			grid-template-columns: minmax(0, 1fr);
-		}
-		.questions li {
-			display: grid;
-			gap: 0.25rem;
-		}
-		.answers {
-			display: grid;
-			grid-template-columns: repeat(3, minmax(0, 1fr));
-		}
-		.answers .btn {
-			height: auto;
-			padding-inline: 0.25rem;
-			line-height: 1.15;
-		}
 	}
 </style>

@@ -11,6 +11,7 @@
 	import MeterBar from '$lib/components/receive/MeterBar.svelte';
 	import HowRead from '$lib/components/receive/HowRead.svelte';
 	import EntryBar from '$lib/components/receive/EntryBar.svelte';
+	import PastePreview from '$lib/components/receive/PastePreview.svelte';
 	import ShortcutHelp from '$lib/components/receive/ShortcutHelp.svelte';
 	import UnpackForm from '$lib/components/receive/UnpackForm.svelte';
 	import { TrayEntry } from '$lib/components/receive/entry.svelte';
@@ -221,6 +222,7 @@
 				/>
 			</div>
 		</div>
+		{#if entry.pasted}<PastePreview {entry} units={data.settings.units} ondone={() => bar?.focus()} />{/if}
 		{#if entry.quantity === 'restVoltage' || entry.quantity === 'acResistance'}
 			<HowRead bind:how={entry.how} resistance={entry.quantity === 'acResistance'} />
 			<MeterBar

@@ -4,13 +4,15 @@ import {
 	parseReading,
 	questionReading,
 	shownUnit,
-	splitPasted,
+	readPasted,
 	type Quantity,
 	type Question,
 	type Probe,
 	type ReadState
 } from '$lib/core/reading';
 import { CoreError } from '$lib/core/shared';
+import { LaidColumn } from './laid-column.svelte';
+import { browserDraft, type DraftStore } from './entry-draft';
 import type { Settings } from '$lib/core/units';
 
 export interface EntryCell {
@@ -34,18 +36,6 @@ interface Asked {
 	quantity: Quantity;
 	question: Question;
 }
-
-/** What was typed and not yet entered, where it outlives the page. */
-export interface DraftStore {
-	read(): { cellId: number; quantity: Quantity; text: string } | null;
-	write(draft: { cellId: number; quantity: Quantity; text: string } | null): void;
-}
-const DRAFT_KEY = 'kind-ember-typed-reading';
-const browserDraft: DraftStore = {
-	read: () => JSON.parse(localStorage.getItem(DRAFT_KEY) ?? 'null') as ReturnType<DraftStore['read']>,
-	write: (draft) =>
-		draft ? localStorage.setItem(DRAFT_KEY, JSON.stringify(draft)) : localStorage.removeItem(DRAFT_KEY)
-};
 
 /** One typed step that can be taken back. */
 interface Typed {
@@ -83,6 +73,8 @@ export class TrayEntry {
 	questions = $state<Asked[]>([]);
 	how = $state<HowItIsRead>({ state: 'loose', stateA: null, takenAt: null, takenDoubtS: null });
 	waiting = $state(0);
+	/** Pasted and not yet entered; null: nothing. */
+	pasted = $state<LaidColumn | null>(null);
 	/** Values typed here, by `cell/quantity`, shown before the server answers; null: taken back. */
 	private local = $state<Record<string, number | null>>({});
 	private history = $state<Typed[]>([]);
@@ -144,7 +136,11 @@ export class TrayEntry {
 	}
 
 	get selected(): EntryCell | null {
-		return this.hooks.cells().find((c) => c.id === this.selectedId) ?? null;
+		return this.selectedId === null ? null : this.cellOf(this.selectedId);
+	}
+
+	cellOf(id: number): EntryCell | null {
+		return this.hooks.cells().find((c) => c.id === id) ?? null;
 	}
 
 	get canUndo(): boolean {
@@ -182,26 +178,34 @@ export class TrayEntry {
 		this.selectedId = (this.nextUnread(at) ?? cells[(at + 1) % cells.length]!).id;
 	}
 
-	/** A column from a spreadsheet, down the tray from the selected cell. Lines that are no number are reported and left out. */
+	/** A column from a spreadsheet: laid beside the cells from the selected one on; nothing is entered before it is confirmed. */
 	paste(column: string): void {
 		const cells = this.hooks.cells();
 		const from = Math.max(
 			0,
 			cells.findIndex((c) => c.id === this.selectedId)
 		);
-		const lines = splitPasted(column);
-		const bad: string[] = [];
-		lines.forEach((line, i) => {
-			const cell = cells[from + i];
-			if (line !== null && cell && !this.take(cell, line)) bad.push(`${cell.label}: "${line}"`);
-		});
-		this.error = bad.length
-			? `Not a number, left out: ${bad.join(', ')}`
-			: lines.length > cells.length - from
-				? `${lines.length - (cells.length - from)} lines too many were left out.`
-				: null;
+		const { quantity } = this;
 		this.empty();
-		this.selectedId = cells[Math.min(cells.length - 1, from + lines.length)]!.id;
+		this.error = null;
+		this.pasted = new LaidColumn(
+			readPasted(column, quantity, (line) => this.withUnit(line, quantity)),
+			cells,
+			from
+		);
+	}
+
+	/** What lies beside the cells is entered as if it had been typed. */
+	enterPasted(): void {
+		const { pasted } = this;
+		if (!pasted) return;
+		this.pasted = null;
+		for (const { cell, line } of pasted.rows) {
+			const own = this.cellOf(cell.id);
+			if (own && line && line.value !== null) this.take(own, line.text!);
+		}
+		const cells = this.hooks.cells();
+		this.selectedId = (this.nextUnread(pasted.last) ?? cells[Math.min(cells.length - 1, pasted.last + 1)]!).id;
 	}
 
 	/** Corrects the questioned value to the suggestion. */
@@ -237,11 +241,15 @@ export class TrayEntry {
 		this.questions = this.questions.filter((q) => q.cell.id !== cellId || q.quantity !== quantity);
 	}
 
+	/** A bare number is in the unit shown beside the field. */
+	private withUnit(typed: string, quantity: Quantity): string {
+		const unit = shownUnit(quantity, this.hooks.units());
+		const bare = /^[\d.,+\-−\s]+$/.test(typed) && unit !== shownUnit(quantity, 'metric');
+		return bare ? `${typed.trim()} ${unit}` : typed;
+	}
+
 	private take(cell: EntryCell, typed: string, quantity = this.quantity): boolean {
-		// A bare number is in the unit shown beside the field.
-		const bare =
-			/^[\d.,+\-−\s]+$/.test(typed) && shownUnit(quantity, this.hooks.units()) !== shownUnit(quantity, 'metric');
-		const text = bare ? `${typed.trim()} ${shownUnit(quantity, this.hooks.units())}` : typed;
+		const text = this.withUnit(typed, quantity);
 		try {
 			const { value } = parseReading(text, quantity);
 			const neighbours = this.hooks

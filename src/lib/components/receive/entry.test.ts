@@ -197,23 +197,45 @@ describe('undo', () => {
 });
 
 describe('a pasted column', () => {
-	it('goes down from the selected cell and keeps holes', async () => {
+	it('lies beside the cells from the selected one on, and stores nothing before it is confirmed', async () => {
 		const { entry, shown, sent } = bench();
 		entry.pick(2);
 		entry.paste('3.291\n\n3.293\n');
+		await settled();
+		expect(sent).toEqual([]);
+		expect(entry.pasted!.rows.map(({ cell, line }) => [cell.label, line?.text ?? null])).toEqual([
+			['E-02', '3.291'],
+			['E-03', null],
+			['E-04', '3.293']
+		]);
+		entry.enterPasted();
 		expect(shown()).toEqual([null, 3.291, null, 3.293]);
-		expect(entry.error).toBeNull();
+		expect(entry.pasted).toBeNull();
 		await settled();
 		expect(sent).toHaveLength(2);
 	});
-	it('names lines that are no number and counts those beyond the tray', () => {
+	it('a head shifts nothing; it is moved by hand where it lies beside the wrong cell', () => {
+		const { entry, shown } = bench();
+		entry.paste('Volts\n3.291\n3.292');
+		expect(entry.pasted!.header).toEqual(['Volts']);
+		entry.pasted!.move(-1);
+		expect(entry.pasted!.from).toBe(0);
+		entry.pasted!.move(1);
+		entry.enterPasted();
+		expect(shown()).toEqual([null, 3.291, 3.292, null]);
+	});
+	it('names a word among numbers, cells that get nothing and values that no cell is left for', () => {
 		const { entry, shown } = bench();
 		entry.paste('3.291\nx\n3.293');
-		expect(entry.error).toBe('Not a number, left out: E-02: "x"');
+		expect(entry.pasted!.rows[1]).toMatchObject({ cell: { label: 'E-02' }, line: { text: 'x', value: null } });
+		expect(entry.pasted!.without.map((c) => c.label)).toEqual(['E-04']);
+		entry.enterPasted();
 		expect(shown()).toEqual([3.291, null, 3.293, null]);
 		entry.pick(3);
 		entry.paste('3.1\n3.2\n3.3\n3.4');
-		expect(entry.error).toBe('2 lines too many were left out.');
+		expect(entry.pasted).toMatchObject({ values: 2, leftOver: 2 });
+		entry.pasted = null;
+		expect(shown()).toEqual([3.291, null, 3.293, null]);
 	});
 });
 

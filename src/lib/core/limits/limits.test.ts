@@ -139,6 +139,23 @@ describe('wiring', () => {
 		// A fuse that does not guard its cable is nothing to go on with.
 		expect(verdicts.some((v) => v.warmth === 'stop')).toBe(codes.includes('fuse-over-cable'));
 	});
+	it.each([
+		// 2 kW through an inverter of 90 % at 12.4 V: 179 A, and 224 A with room.
+		[100, 'look', ['BMS', 'main fuse', 'cable']],
+		[200, 'open', ['BMS', 'main fuse']],
+		[225, 'calm', []]
+	])('a BMS, fuse and cable of %s A under 2 kW at 12.4 V', (ratedA, warmth, parts) => {
+		const load = { peakW: 2000 / 0.9, leastV: 12.4 };
+		const under = (own: object) => checkWiring({ fuseA: ratedA, cableA: ratedA, bmsA: ratedA, load, ...own });
+		const found = under({}).find((v) => v.code === 'wiring-under-load');
+		expect(found?.warmth ?? 'calm').toBe(warmth);
+		expect((found?.facts as { parts: { part: string }[] } | undefined)?.parts.map((p) => p.part) ?? []).toEqual(parts);
+		if (ratedA === 225) expect(under({ fuseA: 285, cableA: 300 }).map((v) => v.code)).toEqual(['wiring-holds']);
+	});
+	it('two kilowatts are no question where nobody has planned any load', () =>
+		expect(checkWiring({ fuseA: 125, cableA: 130, bmsA: 100, load: null }).map((v) => v.code)).toEqual([
+			'wiring-holds'
+		]));
 	it('says what is blank: it is not in order because nobody wrote it down', () =>
 		expect(checkWiring({ fuseA: null, cableA: 120, bmsA: null })[0]).toMatchObject({
 			warmth: 'open',

@@ -1,18 +1,11 @@
-import {
-	STANDBY_DAYS,
-	checkChain,
-	checkWiring,
-	computeLimits,
-	standbyDays,
-	type LimitValue,
-	type LimitsInput
-} from '../limits';
+import { STANDBY_DAYS, checkChain, computeLimits, standbyDays, type LimitValue, type LimitsInput } from '../limits';
 import { CoreError } from '../shared';
 import { measured, say, type Verdict } from '../verdicts';
 import { matchState, type PlacedGroup } from './match';
 import type { BankPicture, PictureBattery, PictureCellType } from './picture';
 import { bankSubject, batterySubject, placedCells } from './picture-parts';
 import type { StageJudgement } from './stage-judgement';
+import { wiringVerdicts } from './wiring';
 
 export interface BatteryLimits {
 	battery: PictureBattery;
@@ -133,7 +126,7 @@ export function judgeLimitsStage(picture: BankPicture, tests: readonly LatestTes
 	// Of a ready-made battery only what somebody said of its fuse and cable can be compared.
 	const wiring = picture.batteries.flatMap((b) => {
 		const known = b.kind === 'built' ? plan !== null || b.fuseA !== null : b.fuseA !== null && b.cableA !== null;
-		return known ? checkWiring(b, batterySubject(picture, b)) : [];
+		return known ? wiringVerdicts(picture, b) : [];
 	});
 	const since = state.batteries.flatMap((b) => capacitySince(picture, b, tests));
 	const judged = [...wiring, ...state.batteries.map((b) => b.verdict)];

@@ -233,6 +233,8 @@ export interface BankPicture {
 	balanceRun: PictureBalanceRun | null;
 	/** The latest that goes step by step; null: none. */
 	methodRun: { run: MethodRun; world: MethodWorld } | null;
+	/** What the loads of its plan may draw together, W from the batteries; null or missing: nobody has written any down. */
+	plannedPeakW?: number | null;
 	/** The battery has been read or tested in service. */
 	wasChecked: boolean;
 	/** The latest capacity test of each battery as a whole. */

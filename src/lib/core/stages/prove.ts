@@ -1,6 +1,5 @@
 import { judgeJoints, jointVerdicts, leadVerdict, type Joint } from '../assembly';
 import { CHEMISTRY_FIGURES } from '../chemistry';
-import { checkWiring } from '../limits';
 import { USUAL_BMS_SD_V, bmsVerdicts, capacityForecastVerdict, counterVerdict } from '../proving';
 import { meterSd } from '../reading';
 import { CoreError } from '../shared';
@@ -12,6 +11,7 @@ import { lapseVerdicts, undoneBy, type Lapse } from './lapses';
 import type { BankPicture, PictureBattery } from './picture';
 import { batterySubject, groupSubjects, isInService } from './picture-parts';
 import type { StageJudgement } from './stage-judgement';
+import { wiringVerdicts } from './wiring';
 
 /** What was written down while a bank was proved: the latest of each battery. */
 export interface ProveRecords {
@@ -137,7 +137,6 @@ function ownVerdicts(
 function proofOf(picture: BankPicture, battery: PictureBattery, records: ProveRecords): BatteryProof {
 	const latest = <T extends { batteryId: number }>(all: readonly T[]) =>
 		all.filter((r) => r.batteryId === battery.id).at(-1) ?? null;
-	const subject = batterySubject(picture, battery);
 	// Read twice within a minute by one meter: its gain does the same to both.
 	const pairMeter = { ...picture.meters.restVoltage, percentOfReading: 0 };
 	const meterSdV = meterSd(pairMeter, CHEMISTRY_FIGURES[picture.bank.chemistry].nominalV);
@@ -163,7 +162,7 @@ function proofOf(picture: BankPicture, battery: PictureBattery, records: ProveRe
 		leads: build?.leads ? stateOf([leadVerdict(build.leads)]) : 'open',
 		// An unusual torque is Build's question: the maker's sheet may ask for it.
 		torques: (build?.torques.length ?? 0) > battery.series ? 'checked' : 'open',
-		wiring: stateOf(checkWiring(battery, subject)),
+		wiring: stateOf(wiringVerdicts(picture, battery)),
 		limits: limitsChecked(picture, battery),
 		joints: stateOf(own.joints),
 		bms: read || stateOf(own.bms) === 'wrong' ? stateOf(own.bms) : 'open',

@@ -36,6 +36,14 @@ export interface LimitsFacts {
 	'bms-over-cable': { bmsA: number; cableA: number };
 	/** The main fuse has no room above what the BMS lets through; `margin`: how many times it is to be. */
 	'fuse-under-bms': { bmsA: number; fuseA: number; margin: number };
+	/** What may run from the battery together draws more than a part of its wiring carries, or leaves it no room. */
+	'wiring-under-load': {
+		parts: readonly { part: 'BMS' | 'main fuse' | 'cable'; ratedA: number; wantedA: number }[];
+		peakW: number;
+		leastV: number;
+		loadA: number;
+		margin: number;
+	};
 	/** Main fuse, cable or BMS are not known, and so cannot be compared. */
 	'wiring-unknown': { blank: readonly string[] };
 	/** Main fuse, cable and BMS fit each other. */
@@ -100,6 +108,18 @@ export const LIMITS_WORDS: Words<LimitsFacts> = {
 		doubt: 'A fuse that is loaded to its rating ages and opens without a fault.',
 		rule: `Main fuse ≥ ${margin} × continuous current, and ≤ what the cable carries.`,
 		next: 'Fit a larger fuse if the cable carries it, or set the BMS’s over-current trip lower.'
+	}),
+	'wiring-under-load': ({ facts: { parts, peakW, leastV, loadA, margin } }) => ({
+		title: parts.some((p) => p.ratedA < loadA)
+			? 'The loads of your plan draw more than the wiring carries'
+			: 'The loads of your plan leave the wiring no room',
+		finding: `${peakW.toFixed(0)} W together are ${loadA.toFixed(0)} A at ${leastV.toFixed(1)} V. ${parts
+			.map((p) => `The ${p.part} is rated ${p.ratedA} A, wanted is ${p.wantedA.toFixed(0)} A.`)
+			.join(' ')}`,
+		doubt:
+			'By the loads of the plan that may run in the same hour, the inverter’s loss included. Batteries side by side do not share evenly.',
+		rule: `BMS and main fuse ≥ ${margin} × what runs together at the lowest voltage; cable ≥ that.`,
+		next: 'Fit a larger part, run less at once, or share it between batteries.'
 	}),
 	'wiring-unknown': ({ facts: { blank } }) => ({
 		title: 'Cannot tell whether fuse, cable and BMS fit',

@@ -27,6 +27,7 @@ import { calibratedReadings, calibrator } from './calibrated-readings';
 import { codeTwins } from './code-twins';
 import { latestInspections, latestStorageTests } from './latest-of-cells';
 import { latestReadings } from './latest-readings';
+import { plannedPeakW } from './planned-peak';
 import { arrivalRests, runWithRests } from './rests';
 import { touchesOf } from './touches';
 
@@ -180,6 +181,7 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		batteryTests: await latestBatteryTests(bankId),
 		changes: await batteryChanges(own, new Map(cells.map((c) => [c.id, c.label]))),
 		methodRun: methodId === null ? null : await methodOf(await methodRuns.get(methodId)),
+		plannedPeakW: await plannedPeakW(bankId),
 		wasChecked: checked
 	};
 }
