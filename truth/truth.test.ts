@@ -43,6 +43,7 @@ describe('what is stated, in worlds that differ from the model', () => {
 			'earliest end of a queue (a bound, never broken)',
 			'gain of a tester',
 			'joint beyond its like, mΩ',
+			'joint told from a check under load, mΩ',
 			'largest current when all are joined at once',
 			'missing a day after a light',
 			'peak current at joining',

@@ -17,6 +17,7 @@ import { sampling } from './sampling';
 import { smallestGroup } from './smallest-group';
 import { snapshot } from './snapshot';
 import { testers } from './testers';
+import { underLoad } from './under-load';
 import { year } from './year';
 import { years } from './years';
 
@@ -29,6 +30,7 @@ export const QUESTIONS: readonly Question[] = [
 	snapshot,
 	leads,
 	joints,
+	underLoad,
 	fade,
 	testers,
 	passings,

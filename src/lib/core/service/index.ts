@@ -22,4 +22,5 @@ export {
 	type DriftSlope,
 	type ServiceCheck
 } from './service-check';
+export { judgeUnderLoad } from './under-load';
 export { EFC_PER_YEAR, gainWorth, yearsToEnd, type Gain } from './gain-worth';

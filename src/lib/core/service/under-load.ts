@@ -3,9 +3,9 @@ import { LOADED_OHM_AH } from '../cell-model';
 import { measured, say, type Subject, type Verdict } from '../verdicts';
 
 /** Resistance of sound groups differs by this share of itself, one sd (default). */
-const CELLS_SD = 0.06;
+const CELLS_SD = 0.045;
 /** Unlike charge on the plateau, and a moment between two readings, one sd, V (default). */
-const CHARGE_SD_V = 0.006;
+const CHARGE_SD_V = 0.004;
 /** Less is no joint worth looking for, Ω (default). */
 const LEAST_OHM = 0.0002;
 const Z95 = 1.96;

@@ -1,0 +1,60 @@
+import { createCells, refreshCells, stepCell, stepDecay, terminalVoltageV } from '$lib/core/cell-model';
+import { normalDraw } from '$lib/core/shared';
+import { between, drawCell, oneOf, type TruthWorld } from './world';
+
+/** A sound joint, its bars and its sense point, Ω. */
+const SOUND = { mean: 0.00008, sd: 0.00002 };
+const STEP_S = 5;
+
+/** A battery in the middle of its charge, one joint of it loose in half of the worlds. */
+export interface LoadedBattery {
+	parallel: number;
+	/** By group, Ω. */
+	jointOhm: number[];
+	/** Place of the group behind the loose one; -1: all are tight. */
+	loose: number;
+	/** Each group as it stands, from joint to joint, V. @param amps positive into the battery */
+	groupV(amps: number): number[];
+	/** A current flows for so long, A and s. */
+	flow(amps: number, seconds: number): void;
+}
+
+/** @param socSd how unlike the charge of its groups is, one sd */
+export function loadedBattery(world: TruthWorld, socSd: number): LoadedBattery {
+	const { random, nature } = world;
+	const groups = oneOf(random, [4, 8, 16]);
+	const parallel = oneOf(random, [1, 1, 2, 4]);
+	const loose = random() < 0.5 ? Math.floor(random() * groups) : -1;
+	const looseOhm = between(random, 0.0001, 0.001);
+	const jointOhm = Array.from(
+		{ length: groups },
+		(_, g) => Math.max(0.00002, normalDraw(random, SOUND.mean, SOUND.sd)) + (g === loose ? looseOhm : 0)
+	);
+	const soc = between(random, 0.3, 0.9);
+	const specs = Array.from({ length: groups * parallel }, () => ({
+		parameters: drawCell(world),
+		soc: soc + normalDraw(random, 0, socSd),
+		branch: 0
+	}));
+	const cells = createCells(specs, between(random, 10, 30), nature);
+	return {
+		...{ parallel, jointOhm, loose },
+		groupV: (amps) =>
+			jointOhm.map((ohm, g) => {
+				// Cells of a group share the current about alike; their mean is the group.
+				const own = Array.from({ length: parallel }, (_, p) =>
+					terminalVoltageV(cells, g * parallel + p, amps / parallel)
+				);
+				return own.reduce((a, b) => a + b, 0) / parallel + ohm * amps;
+			}),
+		flow(amps, seconds) {
+			const decay = stepDecay(STEP_S);
+			for (let t = 0; t < seconds; t += STEP_S)
+				for (let i = 0; i < specs.length; i++) {
+					cells.currentA[i] = amps / parallel;
+					stepCell(cells, i, decay);
+				}
+			refreshCells(cells);
+		}
+	};
+}
