@@ -32,7 +32,7 @@ test('every link is proved off, pair by pair; one that is still in stops it', as
 	await page.getByLabel('The balance plug is out').check();
 	await page.getByLabel('The meter has just read one cell right').check();
 	await page.getByLabel('2 and 3').fill('6,61');
-	await expect(said).toContainText('Stop: 2 and 3 are still linked in series');
+	await expect(said).toContainText('One pair is still linked in series');
 	await expect(page.getByRole('link', { name: 'On to the charge side by side' })).toBeHidden();
 	await page.getByLabel('2 and 3').fill('0.02');
 	await page.getByLabel('3 and 4').fill('0,31');

@@ -257,7 +257,14 @@ export class TrayEntry {
 				.filter((c) => c.id !== cell.id)
 				.map((c) => this.valueOf(c, quantity))
 				.filter((v): v is number => v !== null);
-			const asked = questionReading(value, quantity, this.hooks.chemistry(), neighbours, this.hooks.expected());
+			const asked = questionReading(value, quantity, this.hooks.chemistry(), neighbours, {
+				...this.hooks.expected(),
+				own: {
+					restVoltage: this.valueOf(cell, 'restVoltage'),
+					acResistance: this.valueOf(cell, 'acResistance'),
+					mass: this.valueOf(cell, 'mass') ?? undefined
+				}
+			});
 			this.forget(cell.id, quantity);
 			if (asked) this.questions = [...this.questions, { cell, quantity, question: asked }];
 			this.error = null;

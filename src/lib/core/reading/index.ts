@@ -30,7 +30,7 @@ export {
 	type Quantity,
 	type QuantityFigures
 } from './quantity';
-export { questionReading, type Question } from './question';
+export { questionReading, type ExpectedReadings, type Question } from './question';
 export { readPasted, type PastedColumn, type PastedLine } from './pasted-column';
 export { INSTRUMENT_KINDS, INSTRUMENT_SHEETS, type InstrumentKind, type InstrumentSheet } from './instrument-sheet';
 export { READ_STATES, READ_STATE_NAMES, type ReadState } from './read-state';

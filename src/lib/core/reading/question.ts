@@ -4,7 +4,7 @@ import { QUANTITY_FIGURES, plausibleRange, type Quantity } from './quantity';
 
 /** A doubt about one typed value, asked at once and never blocking. */
 export interface Question {
-	code: 'sign' | 'decimal' | 'unit' | 'range' | 'neighbours';
+	code: 'sign' | 'quantity' | 'decimal' | 'unit' | 'range' | 'neighbours';
 	text: string;
 	/** A value that would fit better, in the quantity's unit; null when there is no good guess. */
 	suggestion: number | null;
@@ -34,6 +34,32 @@ function whyOf({ factor, code }: (typeof SLIPS)[number], quantity: Quantity): st
 	return factor < 1 ? UNITS_TAKEN[quantity].tooMuch : UNITS_TAKEN[quantity].tooLittle;
 }
 
+/** What is known of a cell and its type beside the reading; null or missing: nothing. */
+export interface ExpectedReadings {
+	acResistanceMohm: number | null;
+	massKg: number | null;
+	thicknessMm?: number | null;
+	/** What this cell itself read before, in the units of the quantities. */
+	own?: Partial<Record<Quantity, number | null>>;
+}
+
+/** The same figure again is one of this cell’s voltage; within so much of a mass it may be that. */
+const SAME_VOLTS = 0.01;
+const SAME_MASS_SHARE = 0.1;
+
+/** A column of another quantity: the cell's own volts, or its mass, where milliohms are asked for, and the other way round. */
+function otherQuantity(value: number, quantity: Quantity, { own = {}, massKg }: ExpectedReadings): string | null {
+	const { restVoltage, acResistance, mass = massKg } = own;
+	const isMass = mass != null && Math.abs(value / mass - 1) <= SAME_MASS_SHARE;
+	if (quantity === 'acResistance') {
+		if (restVoltage != null && Math.abs(value - restVoltage) <= SAME_VOLTS) return 'the voltage of this cell';
+		return isMass ? 'its mass in kilograms' : null;
+	}
+	if (quantity === 'restVoltage' && acResistance != null && Math.abs(value / acResistance - 1) <= 0.005)
+		return 'the resistance of this cell';
+	return null;
+}
+
 /**
  * Whether a value should be questioned before it is believed: sign, slipped decimal, wrong unit or range.
  * @param neighbours values of the same quantity already taken, any order
@@ -44,7 +70,7 @@ export function questionReading(
 	quantity: Quantity,
 	chemistry: Chemistry,
 	neighbours: readonly number[],
-	expected: { acResistanceMohm: number | null; massKg: number | null; thicknessMm?: number | null } = {
+	expected: ExpectedReadings = {
 		acResistanceMohm: null,
 		massKg: null
 	}
@@ -58,6 +84,13 @@ export function questionReading(
 			code: 'sign',
 			text: `${show(value)}: leads reversed, or polarity printed wrong? Meter the terminals before going on.`,
 			suggestion: fits(-value) ? -value : null
+		};
+	const other = otherQuantity(value, quantity, expected);
+	if (other)
+		return {
+			code: 'quantity',
+			text: `${show(value)}: is this ${other} once more? A ${label} is asked for here.`,
+			suggestion: null
 		};
 	const centre = neighbours.length >= 3 ? median(neighbours) : null;
 	const oddAmongNeighbours =

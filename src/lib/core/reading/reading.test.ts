@@ -74,6 +74,16 @@ describe('questions', () => {
 		expect(questionReading(-3.29, 'restVoltage', 'LFP', neighbours)).toMatchObject({ code: 'sign', suggestion: 3.29 });
 	});
 	it('lets an ordinary value and a genuine outlier through', () => {
+		// A column of another quantity, pasted into the wrong one.
+		const own = { acResistanceMohm: null, massKg: 4.1, own: { restVoltage: 3.298, acResistance: 0.182 } };
+		for (const [value, quantity] of [
+			[3.298, 'acResistance'],
+			[4.05, 'acResistance'],
+			[0.182, 'restVoltage']
+		] as const)
+			expect(questionReading(value, quantity, 'LFP', [], own)).toMatchObject({ code: 'quantity', suggestion: null });
+		expect(questionReading(0.18, 'acResistance', 'LFP', [], own)).toBeNull();
+		expect(questionReading(3.298, 'restVoltage', 'LFP', [], own)).toBeNull();
 		expect(questionReading(3.298, 'restVoltage', 'LFP', neighbours)).toBeNull();
 		expect(questionReading(3.1, 'restVoltage', 'LFP', neighbours)).toBeNull();
 	});
