@@ -223,7 +223,7 @@
 							<span class="field-label">Lead {lead} against battery +, V</span>
 							<input
 								class="input tap figure w-40"
-								inputmode="decimal"
+								inputmode="text"
 								bind:value={positive[lead]}
 								onchange={keep}
 								name="positive"

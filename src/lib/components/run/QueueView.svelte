@@ -20,6 +20,7 @@
 		type QueueId,
 		type QueuePlan
 	} from '$lib/core/test-queue';
+	import ClaimDeadline from './ClaimDeadline.svelte';
 	import QueueChart from './QueueChart.svelte';
 	import type { TestData } from './test-data';
 
@@ -209,6 +210,7 @@
 						? 'No plan with these things ends earlier.'
 						: `Best found; none can end before ${formatDateTime(plan.boundEndsAt, style)}.`}
 				</p>
+				<ClaimDeadline {plan} waiting={data.waitingForTest} {labelOf} {style} />
 				<QueueChart {plan} {labelOf} settings={data.settings} />
 				<p class="muted text-sm">
 					Light: charge. Dark: discharge. Middle: back to half. Grey: night. Each begins while somebody is up.

@@ -1,6 +1,7 @@
 import type { ShownInstrument } from '$lib/components/live/instrument-choice';
 import type { RefusedRun } from '$lib/core/capacity-run';
 import type { Clause, Protocol, Tick } from '$lib/core/clauses';
+import type { WaitingForTest } from '$lib/core/claim';
 import type { SpotNote } from '$lib/core/run-notes';
 import type { PictureBank, PictureCellType, PictureRun, RunCorrection } from '$lib/core/stages';
 import type { Settings } from '$lib/core/units';
@@ -46,6 +47,8 @@ export interface TestData {
 	protocols: (Protocol & { id: number; version: number })[];
 	/** What the maker promises, the least of it; null: nothing is written. */
 	clause: Clause | null;
+	/** Cells of the bank with the last day of their claim. */
+	waitingForTest: WaitingForTest[];
 	notedRuns: StoredNotes[];
 	settings: Settings;
 	verdicts: StageVerdict[];

@@ -73,3 +73,4 @@ export {
 export { whereWasI, type WhereWasI } from './where-was-i';
 export { bankCapacities, judgeTestStage, promisedTo, protocolStrip, type CellCapacity, type Promised } from './test';
 export type { RunCorrection } from './standard-runs';
+export { waitingForTest } from './waiting-for-test';

@@ -1,10 +1,9 @@
 import { group, rollup } from 'd3-array';
 import type { SocBounds } from '../chemistry';
-import { claimOf, judgeClaim, type ClaimTerms, type ClaimedCell, type ClaimedDefect } from '../claim';
+import { claimOf, claimUntilOf, judgeClaim, type ClaimTerms, type ClaimedCell, type ClaimedDefect } from '../claim';
 import type { RestRead } from '../forecast';
 import { judgeCodes } from '../identity';
 import { judgeInspections, judgePromisedTerminals, judgeUnlike } from '../inspection';
-import { CLAIM_DAYS } from '../planning';
 import { judgeBodies, judgeDelivery, type Quantity } from '../reading';
 import { judgeStorageTest } from '../storage';
 import { cellSubject, cellsOf, say, type Subject, type Verdict } from '../verdicts';
@@ -106,7 +105,6 @@ function usedVerdict(cells: readonly PictureCell[], subject: Subject): Verdict {
 	return say('used-cells', untested.length ? 'open' : 'calm', subject, facts, untested.map(cellSubject));
 }
 
-const DAY_MS = 86_400_000;
 /** What is claimed at once, whatever a cell holds. */
 const DEFECTS: Readonly<Record<string, ClaimedDefect>> = {
 	'inspection-look': 'damaged',
@@ -122,10 +120,9 @@ export function deliveryClaim(picture: BankPicture, { delivery, cells, verdicts 
 	const stopped = new Set(verdicts.filter((v) => v.warmth === 'stop' && v.code !== 'polarity').flatMap(cellsOf));
 	const byCell = new Map(bankCapacities(picture).map((c) => [c.cell.id, c]));
 	const wanted = cells[0] ? promisedTo(cells[0], picture) : null;
-	const untilMs = Date.parse(delivery.receivedOn) + (delivery.claimDays ?? CLAIM_DAYS) * DAY_MS;
 	const terms: ClaimTerms = {
 		...{ cellPrice: delivery.cellPrice, soldAh: wanted?.capacityAh ?? null, currency: picture.currency },
-		claimUntil: new Date(untilMs).toISOString().slice(0, 10)
+		claimUntil: claimUntilOf(delivery)
 	};
 	const defects = new Map(
 		verdicts.flatMap((v) => {

@@ -15,6 +15,7 @@ import {
 	type CellCapacity,
 	type DeliveryTray,
 	stoppedCells,
+	waitingForTest,
 	type BankPicture
 } from '$lib/core/stages';
 import { cellsOf, type StageVerdict } from '$lib/core/verdicts';
@@ -120,6 +121,7 @@ export const testPage = (bankId: number) =>
 			const picture = await loadBankPicture(bankId);
 			const ids = picture.cells.map((c) => c.id);
 			return {
+				waitingForTest: waitingForTest(picture),
 				capacities: bankCapacities(picture).map((c) => shownCapacity(picture, c)),
 				instruments: await instrumentChoices(),
 				roomC: await roomTemperatureC(bankId),
