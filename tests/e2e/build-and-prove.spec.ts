@@ -61,7 +61,7 @@ test('what leads, joints and BMS hide is found in Build and Prove, and concluded
 	await page.getByRole('button', { name: /^Read every group with/ }).click();
 	await expect(page.getByLabel('The voltmeter says, group 8, volts')).not.toHaveValue('');
 	await page.getByRole('button', { name: 'Compare them' }).click();
-	await expect(page.getByRole('heading', { name: /The BMS reads group 6 by \+2\d mV/ }).first()).toBeVisible();
+	await expect(page.getByRole('heading', { name: /The BMS reads group 6 2\d mV too high/ }).first()).toBeVisible();
 
 	await page.goto(`${base}/prove/joints`);
 	await page.getByRole('button', { name: /^Read at rest with/ }).click();

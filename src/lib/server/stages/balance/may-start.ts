@@ -3,6 +3,7 @@ import { InputError } from '$lib/input/validate';
 import { loadBankPicture } from '../../bank-picture/load';
 import { database } from '../../db/connection';
 import { balanceCells, liveRuns } from '../../records';
+import { refuseWhileLinked } from '../../records/method-runs/follow';
 
 /** Charges and tests that drive one of these cells now, other than this row. */
 async function busyCells(
@@ -47,6 +48,8 @@ export async function refuseUnsafeStart(
 	cellIds: readonly number[] | null,
 	nowIso = new Date().toISOString()
 ): Promise<void> {
+	// A link that is still in makes a short circuit of any row: said first.
+	await refuseWhileLinked(bankId);
 	const picture = await loadBankPicture(bankId);
 	const asked = runId === null ? { ...picture, balanceRun: null } : picture;
 	const state = balanceState(asked, [], nowIso, cellIds);
