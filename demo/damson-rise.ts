@@ -126,7 +126,7 @@ async function builtAndProved(random: Random, batteryId: number, now: Date): Pro
 		...{ batteryId, readAt: builtAt, readingsV: staircase, positiveV, notes: 'Plug out, twice.' }
 	});
 	for (let position = 0; position <= 16; position++)
-		await make('joint-torques', { batteryId, position, torqueNm: position === 16 ? 7 : 5, tightenedAt: builtAt });
+		await make('joint-torques', { batteryId, position, torqueNm: 6, tightenedAt: builtAt });
 	const restV = volts(3.331, 0.0008);
 	const loadV = restV.map((v, g) => {
 		const ohm = GROUP_OHM * (1 + normalDraw(random, 0, 0.05)) + (g + 1 === LOOSE_JOINT.group ? LOOSE_JOINT.ohm : 0);

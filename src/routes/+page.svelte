@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { WARMTH_WORDS } from '$lib/components/verdicts/warmth-words';
 	import { goto } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
@@ -59,9 +60,7 @@
 							</li>{/each}
 					</ol>
 					{#if first}
-						<p class="text-sm font-bold ember-text">
-							{first.warmth === 'stop' ? 'Stop' : first.warmth === 'look' ? 'Look at this' : 'Still open'}
-						</p>
+						<p class="text-sm font-bold ember-text">{WARMTH_WORDS[first.warmth]}</p>
 						<p class="font-bold">{first.title}</p>
 						<p>{withDates(first.next ?? first.finding, data.settings.dateStyle)}</p>
 						{#if needing > 1}<p class="text-sm muted">and {needing - 1} more</p>{/if}

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { shownUnit } from '$lib/core/reading';
+	import { QUANTITY_FIGURES, shownUnit, shownValue } from '$lib/core/reading';
 	import type { Settings } from '$lib/core/units';
 	import type { TrayEntry } from './entry.svelte';
 
@@ -36,8 +36,9 @@
 			<li class:odd={line!.why !== null}>
 				<strong>{cell.label}</strong>
 				<span class="figure"
-					>{line!.text ?? 'blank'}{#if line!.value !== null && !/[a-zΩ°]/i.test(line!.text!)}
-						{shownUnit(entry.quantity, units)}{/if}</span
+					>{line!.text ?? 'blank'}{line!.value !== null && !/[a-zΩ°]/i.test(line!.text!)
+						? ` ${shownUnit(entry.quantity, units)}`
+						: ''}</span
 				>
 				<span class="muted"
 					>{line!.why
@@ -45,7 +46,7 @@
 						: line!.text === null
 							? 'stays as it is'
 							: before !== null
-								? 'replaces what is there'
+								? `replaces ${shownValue(before, entry.quantity, units).toFixed(QUANTITY_FIGURES[entry.quantity].decimals)}`
 								: ''}</span
 				>
 			</li>

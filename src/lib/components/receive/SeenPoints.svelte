@@ -61,6 +61,8 @@
 		}
 		.questions li {
 			display: grid;
+			align-items: stretch;
+			justify-content: stretch;
 			gap: 0.25rem;
 		}
 		.answers {

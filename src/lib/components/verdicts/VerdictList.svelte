@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { WARMTH_WORDS } from './warmth-words';
 	import { page } from '$app/state';
 	import { warmestFirst } from '$lib/core/shared';
 	import { cellsOf, type ShownVerdict } from '$lib/core/verdicts';
@@ -26,7 +27,6 @@
 	/** Where a stop of this bank is mended. */
 	const remedy = (v: ShownVerdict) =>
 		page.route.id?.startsWith('/banks/[id]') ? remedyOf(v, Number(page.params.id), page.url.pathname) : null;
-	const WORDS = { stop: 'Stop', look: 'Check', open: 'To do', calm: '' } as const;
 	/** Dates in sentences follow the settings. */
 	const dated = (text: string) => withDates(text, page.data.settings?.dateStyle ?? 'day-first');
 	const ordered = $derived(warmestFirst(verdicts));
@@ -36,8 +36,10 @@
 <ol class="grid gap-3" aria-label="Verdicts, most urgent first">
 	{#each shown as verdict, i (verdict.code + verdict.title + i)}
 		<li class="verdict sheet" data-warmth={verdict.warmth} data-code={verdict.code}>
-			{#if WORDS[verdict.warmth]}<p class="text-sm font-bold {verdict.warmth === 'open' ? 'muted' : 'ember-text'}">
-					{WORDS[verdict.warmth]}
+			{#if WARMTH_WORDS[verdict.warmth]}<p
+					class="text-sm font-bold {verdict.warmth === 'open' ? 'muted' : 'ember-text'}"
+				>
+					{WARMTH_WORDS[verdict.warmth]}
 				</p>{/if}
 			<h3 class="font-bold leading-snug">{dated(verdict.title)}</h3>
 			<p class="mt-1 text-[0.95rem] leading-snug">{dated(verdict.finding)}</p>
