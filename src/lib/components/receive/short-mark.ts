@@ -14,6 +14,8 @@ export function shortMark({ code, facts, title }: Pick<Verdict, 'code' | 'facts'
 	switch (code) {
 		case 'deep-discharged':
 			return 'too low';
+		case 'chemistry-doubted':
+			return `${String(facts.or)}?`;
 		case 'overcharged':
 			return 'too high';
 		case 'not-one-cell':

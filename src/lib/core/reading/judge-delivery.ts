@@ -3,6 +3,7 @@ import { MONTH_DAYS_MEAN, median } from '../shared';
 import { WHOLE_BANK, cellSubject, measured, say, type Subject, type Verdict } from '../verdicts';
 import { likeResistances, type Probe } from './like-resistance';
 import { MIN_FOR_SPREAD, ROBUST_Z_LIMIT, findOutliers, type OutlierFinding } from './outlier';
+import { otherChemistryOf } from './other-chemistry';
 import { outsideLimits } from './outside-limits';
 import { QUANTITY_FIGURES } from './quantity';
 
@@ -73,9 +74,12 @@ export function judgeDelivery(
 		.filter((c) => c.restVoltageV >= dischargeLimitV && c.restVoltageV <= plausibleRestV[1]);
 	const cameWith = boundsOf(comparable, context.arrivalRestS ?? context.restS);
 	const unread = cells.filter((c) => c.restVoltageV === null || c.acResistanceMohm === null);
+	const volts = withVoltage.map((c) => c.restVoltageV);
+	const other = otherChemistryOf(context.chemistry, volts);
 	const verdicts = [
 		...polarityVerdicts(read),
-		...withVoltage.flatMap(
+		...(other ? [chemistryDoubted(context.chemistry, other, withVoltage, subject)] : []),
+		...(other ? [] : withVoltage).flatMap(
 			(c) => outsideLimits(context.chemistry, c.restVoltageV, c.restVoltageSdV, cellSubject(c)) ?? []
 		),
 		...nearlyEmptyVerdicts(withVoltage, context, socByCell),
@@ -101,6 +105,12 @@ function missingVerdict(unread: readonly ArrivedCell[], total: number, subject: 
 		withoutResistance: unread.filter((c) => c.acResistanceMohm === null).length
 	};
 	return say('not-read', 'open', subject, facts, unread.map(cellSubject));
+}
+
+/** Which of the two they are nobody knows from volts: nothing is claimed, nothing is charged. */
+function chemistryDoubted(named: Chemistry, or: Chemistry, cells: readonly WithVoltage[], subject: Subject): Verdict {
+	const facts = { named, or, middleV: median(cells.map((c) => c.restVoltageV))!, cells: cells.length };
+	return say('chemistry-doubted', 'stop', subject, facts, cells.map(cellSubject));
 }
 
 const polarityVerdicts = (cells: readonly WithVoltage[]): Verdict[] =>

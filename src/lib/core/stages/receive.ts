@@ -105,6 +105,8 @@ function usedVerdict(cells: readonly PictureCell[], subject: Subject): Verdict {
 	return say('used-cells', untested.length ? 'open' : 'calm', subject, facts, untested.map(cellSubject));
 }
 
+/** Stops that ask what something is: they are told, and claim nothing. */
+const ASKED: readonly string[] = ['polarity', 'chemistry-doubted'];
 /** What is claimed at once, whatever a cell holds. */
 const DEFECTS: Readonly<Record<string, ClaimedDefect>> = {
 	'inspection-look': 'damaged',
@@ -116,8 +118,7 @@ const DEFECTS: Readonly<Record<string, ClaimedDefect>> = {
 
 /** What a delivery comes to, with every cell tested or not: in one sentence, and cell by cell. */
 export function deliveryClaim(picture: BankPicture, { delivery, cells, verdicts }: JudgedTray) {
-	// A plus on the other side is told, and no reason to send a cell back.
-	const stopped = new Set(verdicts.filter((v) => v.warmth === 'stop' && v.code !== 'polarity').flatMap(cellsOf));
+	const stopped = new Set(verdicts.filter((v) => v.warmth === 'stop' && !ASKED.includes(v.code)).flatMap(cellsOf));
 	const byCell = new Map(bankCapacities(picture).map((c) => [c.cell.id, c]));
 	const wanted = cells[0] ? promisedTo(cells[0], picture) : null;
 	const terms: ClaimTerms = {

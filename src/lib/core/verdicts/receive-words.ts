@@ -27,6 +27,8 @@ export interface ReceiveFacts {
 	};
 	/** A reading that no one cell can have. */
 	'not-one-cell': { restVoltageV: Measured; mostV: number; chemistry: Chemistry };
+	/** All cells rest where those of another chemistry do, and none of the one that was named does. */
+	'chemistry-doubted': { named: Chemistry; or: Chemistry; middleV: number; cells: number };
 	/** A cell that rests above a full one. */
 	overcharged: { restVoltageV: Measured; limitV: number; chemistry: Chemistry };
 	/** A cell whose rest voltage stands apart from its delivery’s. */
@@ -122,6 +124,13 @@ export const RECEIVE_WORDS: Words<ReceiveFacts> = {
 		doubt: 'A slipped decimal, or probes across more than one cell.',
 		rule: `Above ${mostV.toFixed(2)} V it is no reading of one ${chemistry} cell. It is left out of the comparison.`,
 		next: `Read ${subject.label} again, both probes on its own terminals, and type it over this one.`
+	}),
+	'chemistry-doubted': ({ facts: { named, or, middleV, cells } }) => ({
+		title: `Are these ${or} cells, and not ${named}?`,
+		finding: `All ${cells} rest near ${middleV.toFixed(2)} V: no ${named} cell should, ${or} cells do.`,
+		doubt: `Volts cannot tell ${or} cells from ${named} cells that were all charged or emptied too far.`,
+		rule: 'All of a delivery outside the limits of the chemistry that was named, alike, and within those of another.',
+		next: 'Charge and join nothing yet. Read the code and the label, ask the seller; then correct the chemistry of the bank, or read them again.'
 	}),
 	overcharged: ({ facts: { restVoltageV, limitV, chemistry }, subject }) => ({
 		title: `${subject.label} rests above ${limitV.toFixed(2)} V`,
