@@ -32,12 +32,12 @@
 	</ul>
 	<ol class="rows" aria-label="Values beside their cells">
 		{#each laid.rows.filter((r) => r.line !== null) as { cell, line } (cell.id)}
-			{@const before = entry.valueOf(entry.cellOf(cell.id)!, entry.quantity)}
+			{@const before = entry.valueOf(cell, laid.quantity)}
 			<li class:odd={line!.why !== null}>
 				<strong>{cell.label}</strong>
 				<span class="figure"
 					>{line!.text ?? 'blank'}{line!.value !== null && !/[a-zΩ°]/i.test(line!.text!)
-						? ` ${shownUnit(entry.quantity, units)}`
+						? ` ${shownUnit(laid.quantity, units)}`
 						: ''}</span
 				>
 				<span class="muted"
@@ -46,7 +46,7 @@
 						: line!.text === null
 							? 'stays as it is'
 							: before !== null
-								? `replaces ${shownValue(before, entry.quantity, units).toFixed(QUANTITY_FIGURES[entry.quantity].decimals)}`
+								? `replaces ${shownValue(before, laid.quantity, units).toFixed(QUANTITY_FIGURES[laid.quantity].decimals)}`
 								: ''}</span
 				>
 			</li>

@@ -190,6 +190,7 @@ export class TrayEntry {
 		this.error = null;
 		this.pasted = new LaidColumn(
 			readPasted(column, quantity, (line) => this.withUnit(line, quantity)),
+			quantity,
 			cells,
 			from
 		);
@@ -200,10 +201,9 @@ export class TrayEntry {
 		const { pasted } = this;
 		if (!pasted) return;
 		this.pasted = null;
-		for (const { cell, line } of pasted.rows) {
-			const own = this.cellOf(cell.id);
-			if (own && line && line.value !== null) this.take(own, line.text!);
-		}
+		// As what and beside which cells it was laid, whatever is shown meanwhile.
+		for (const { cell, line } of pasted.rows)
+			if (line && line.value !== null) this.take(cell, line.text!, pasted.quantity);
 		const cells = this.hooks.cells();
 		this.selectedId = (this.nextUnread(pasted.last) ?? cells[Math.min(cells.length - 1, pasted.last + 1)]!).id;
 	}

@@ -224,6 +224,14 @@ describe('a pasted column', () => {
 		entry.enterPasted();
 		expect(shown()).toEqual([null, 3.291, 3.292, null]);
 	});
+	it('is entered as what it was pasted for, whatever is shown meanwhile', () => {
+		const { entry, cells } = bench();
+		entry.paste('3.291\n3.292');
+		entry.switchQuantity('acResistance');
+		entry.enterPasted();
+		expect(cells.map((c) => entry.valueOf(c, 'restVoltage'))).toEqual([3.291, 3.292, null, null]);
+		expect(cells.map((c) => entry.valueOf(c, 'acResistance'))).toEqual([null, null, null, null]);
+	});
 	it('names a word among numbers, cells that get nothing and values that no cell is left for', () => {
 		const { entry, shown } = bench();
 		entry.paste('3.291\nx\n3.293');

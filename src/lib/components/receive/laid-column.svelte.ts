@@ -1,9 +1,5 @@
-import type { PastedColumn, PastedLine } from '$lib/core/reading';
-
-interface LaidCell {
-	id: number;
-	label: string;
-}
+import type { PastedColumn, PastedLine, Quantity } from '$lib/core/reading';
+import type { EntryCell } from './entry.svelte';
 
 /** A pasted column beside the cells it is meant for; it can be moved before it is entered. */
 export class LaidColumn {
@@ -15,7 +11,8 @@ export class LaidColumn {
 
 	constructor(
 		private readonly column: PastedColumn,
-		private readonly cells: readonly LaidCell[],
+		readonly quantity: Quantity,
+		private readonly cells: readonly EntryCell[],
 		from: number
 	) {
 		this.from = from;
@@ -27,7 +24,7 @@ export class LaidColumn {
 	}
 
 	/** Each cell from the first on, with the line beside it; a line without a cell is left over. */
-	get rows(): { cell: LaidCell; line: PastedLine | null }[] {
+	get rows(): { cell: EntryCell; line: PastedLine | null }[] {
 		const lines = this.withHeader ? [...this.head, ...this.column.lines] : this.column.lines;
 		return this.cells.slice(this.from).map((cell, i) => ({ cell, line: lines[i] ?? null }));
 	}
@@ -47,7 +44,7 @@ export class LaidColumn {
 	}
 
 	/** Cells below that get nothing. */
-	get without(): LaidCell[] {
+	get without(): EntryCell[] {
 		return this.rows.filter(({ line }) => line === null).map(({ cell }) => cell);
 	}
 

@@ -18,7 +18,8 @@
 	const missed = $derived(
 		testsAgainstClaims(
 			plan.steps.filter((s) => s.kind === 'discharge').map((s) => ({ cellId: Number(s.cellId), endsAt: s.to })),
-			waiting
+			waiting,
+			plan.steps.reduce((first, s) => (s.from < first ? s.from : first), plan.endsAt)
 		)
 	);
 	const names = (ids: readonly number[]) => ids.map(labelOf).join(', ');

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { claimUntilOf, testsAgainstClaims } from '.';
 
 describe('a timetable of tests against the claims', () => {
+	const BEGINS = '2026-12-01T08:00:00Z';
 	const waiting = (ids: number[], claimUntil: string, odd: number[] = []) =>
 		ids.map((id) => ({ id, claimUntil, odd: odd.includes(id) }));
 	const tests = (days: Record<number, string>) =>
@@ -14,7 +15,7 @@ describe('a timetable of tests against the claims', () => {
 	it('on the last day is in time, the morning after is not', () => {
 		const cells = waiting([1, 2], '2026-12-04');
 		const at = (second: string) =>
-			testsAgainstClaims(tests({ 1: '2026-12-03T10:00:00Z', 2: second }), cells).map((late) => late.late);
+			testsAgainstClaims(tests({ 1: '2026-12-03T10:00:00Z', 2: second }), cells, BEGINS).map((late) => late.late);
 		expect(at('2026-12-04T23:00:00Z')).toEqual([]);
 		expect(at('2026-12-05T06:00:00Z')).toEqual([[2]]);
 	});
@@ -24,7 +25,7 @@ describe('a timetable of tests against the claims', () => {
 			...{ 1: '2026-12-02T10:00:00Z', 2: '2026-12-05T10:00:00Z' },
 			...{ 3: '2026-12-06T10:00:00Z', 4: '2026-12-06T20:00:00Z' }
 		});
-		expect(testsAgainstClaims(plan, cells)).toEqual([
+		expect(testsAgainstClaims(plan, cells, BEGINS)).toEqual([
 			{
 				...{ claimUntil: '2026-12-04', endsAt: '2026-12-06T20:00:00.000Z', lateDays: 2 },
 				...{ late: [2, 3, 4], first: [4] }
@@ -37,10 +38,16 @@ describe('a timetable of tests against the claims', () => {
 			...{ 1: '2026-12-02T10:00:00Z', 2: '2026-12-03T10:00:00Z' },
 			...{ 3: '2026-12-04T10:00:00Z', 4: '2026-12-05T10:00:00Z' }
 		});
-		expect(testsAgainstClaims(plan, cells)).toMatchObject([{ claimUntil: '2026-12-04', late: [4], first: [4] }]);
+		expect(testsAgainstClaims(plan, cells, BEGINS)).toMatchObject([
+			{ claimUntil: '2026-12-04', late: [4], first: [4] }
+		]);
 	});
+	it('of a claim that had ended before the first test nothing is said', () =>
+		expect(
+			testsAgainstClaims(tests({ 1: '2026-12-06T10:00:00Z' }), waiting([1], '2026-11-30'), '2026-12-01T08:00:00Z')
+		).toEqual([]));
 	it('has nothing to say of no tests, and of cells it does not know', () => {
-		expect(testsAgainstClaims([], waiting([1], '2020-01-01'))).toEqual([]);
-		expect(testsAgainstClaims(tests({ 9: '2026-12-06T10:00:00Z' }), waiting([1], '2020-01-01'))).toEqual([]);
+		expect(testsAgainstClaims([], waiting([1], '2027-01-01'), BEGINS)).toEqual([]);
+		expect(testsAgainstClaims(tests({ 9: '2026-12-06T10:00:00Z' }), waiting([1], '2026-12-02'), BEGINS)).toEqual([]);
 	});
 });

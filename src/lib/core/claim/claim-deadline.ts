@@ -31,11 +31,13 @@ export interface LateTests {
 /**
  * A timetable of tests held against the claims of the deliveries the cells came in. A test counts when it ends on the last day.
  * @param tests end of each cell’s discharge, ISO; cells without one are left out @param waiting cells of any delivery
+ * @param beginsAt of the timetable, ISO: a claim that had ended by then is past, and no order of tests meets it
  * @returns one entry a day of claim that is missed, earliest first
  */
 export function testsAgainstClaims(
 	tests: readonly { cellId: number; endsAt: string }[],
-	waiting: readonly WaitingForTest[]
+	waiting: readonly WaitingForTest[],
+	beginsAt: string
 ): LateTests[] {
 	const known = new Map(waiting.map((cell) => [cell.id, cell]));
 	const order = tests
@@ -49,7 +51,7 @@ export function testsAgainstClaims(
 	return days.flatMap((claimUntil) => {
 		const own = order.filter((c) => c.claimUntil === claimUntil);
 		const late = own.filter((c) => c.endsMs > closesMs(claimUntil));
-		if (late.length === 0) return [];
+		if (late.length === 0 || closesMs(claimUntil) <= Date.parse(beginsAt)) return [];
 		const lastMs = late.at(-1)!.endsMs;
 		const odd = late.filter((c) => c.odd);
 		const lessUrgent = order.filter((c) => c.claimUntil > claimUntil && c.endsMs <= late[0]!.endsMs).length;
