@@ -19,8 +19,11 @@ export interface LoadedBattery {
 	flow(amps: number, seconds: number): void;
 }
 
-/** @param socSd how unlike the charge of its groups is, one sd */
-export function loadedBattery(world: TruthWorld, socSd: number): LoadedBattery {
+/**
+ * @param socSd how unlike the charge of its groups is, one sd
+ * @param aged years of work: resistances have parted by 12 % (ln-sd), and it stands anywhere between nearly empty and nearly full
+ */
+export function loadedBattery(world: TruthWorld, socSd: number, aged = false): LoadedBattery {
 	const { random, nature } = world;
 	const groups = oneOf(random, [4, 8, 16]);
 	const parallel = oneOf(random, [1, 1, 2, 4]);
@@ -30,9 +33,9 @@ export function loadedBattery(world: TruthWorld, socSd: number): LoadedBattery {
 		{ length: groups },
 		(_, g) => Math.max(0.00002, normalDraw(random, SOUND.mean, SOUND.sd)) + (g === loose ? looseOhm : 0)
 	);
-	const soc = between(random, 0.3, 0.9);
+	const soc = aged ? between(random, 0.08, 0.97) : between(random, 0.3, 0.9);
 	const specs = Array.from({ length: groups * parallel }, () => ({
-		parameters: drawCell(world),
+		parameters: drawCell(world, aged ? { resistanceFactor: Math.exp(normalDraw(random, 0.2, 0.12)) } : {}),
 		soc: soc + normalDraw(random, 0, socSd),
 		branch: 0
 	}));

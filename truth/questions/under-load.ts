@@ -12,16 +12,21 @@ export const underLoad: Question = {
 		const { random, ratedAh } = world;
 		const meter = drawMeter(random, 'restVoltage');
 		// In service the groups have drifted further apart than at the build.
-		const battery = loadedBattery(world, 0.01);
+		const battery = loadedBattery(world, 0.01, true);
 		const { parallel, jointOhm } = battery;
 		const groupAh = ratedAh * parallel;
 		const currentA = (random() < 0.8 ? -1 : 1) * between(random, 0.1, 0.5) * groupAh;
 		battery.flow(currentA, between(random, 60, 900));
 		const groupVoltagesV = battery.groupV(currentA).map(meter.read);
 		const subjects = jointOhm.map((_, i) => ({ kind: 'group' as const, id: i, label: `Group ${i + 1}` }));
-		const verdicts = judgeUnderLoad({ currentA, groupVoltagesV }, { meterSdV: meter.pairSd, groupAh }, subjects, {
-			...{ kind: 'battery', id: 1, label: 'battery' }
-		});
+		const verdicts = judgeUnderLoad(
+			{ currentA, groupVoltagesV },
+			{ meterSdV: meter.pairSd, groupAh, chemistry: 'LFP' },
+			subjects,
+			{
+				...{ kind: 'battery', id: 1, label: 'battery' }
+			}
+		);
 		const apart = verdicts.filter((v) => v.code === 'load-apart');
 		const excess = jointOhm.map((ohm, g) => ohm - median(jointOhm.filter((_, k) => k !== g))!);
 		const seesOhm = Math.max(0.0003, 8 / 1000 / Math.abs(currentA));
