@@ -5,6 +5,7 @@
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import type { BodyFor } from '$lib/client/api-shapes';
+	import BeforeSupply from './BeforeSupply.svelte';
 	import AfterCharge from '$lib/components/balance/AfterCharge.svelte';
 	import ChargeLog, { type NewReading } from '$lib/components/balance/ChargeLog.svelte';
 	import PlanFigures from '$lib/components/balance/PlanFigures.svelte';
@@ -14,7 +15,6 @@
 	import { BALANCE_CHECKLIST } from '$lib/components/balance/checklist';
 	import Field from '$lib/components/forms/Field.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
-	import BalanceLive from '$lib/components/live/BalanceLive.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, type DrawnCell } from '$lib/components/tray/tray-cell';
 	import { planLive } from '$lib/client/plan-live';
@@ -22,7 +22,7 @@
 	import { cellsOf } from '$lib/core/verdicts';
 	import type { BalanceData } from './balance-data';
 	import { settingApart } from '$lib/client/set-apart';
-	import { formatDateTime, fromUserUnits, toUserUnits, unitOf } from '$lib/core/units';
+	import { formatDateTime, fromUserUnits } from '$lib/core/units';
 
 	interface Props {
 		data: BalanceData;
@@ -254,42 +254,15 @@
 					{#if run?.endedAt}<p>Last one ended {formatDateTime(run.endedAt, data.settings.dateStyle)}.</p>{/if}
 				</form>
 			{:else if !running}
-				<section class="sheet p-4" aria-label="Before the supply goes on">
-					<h2>Before the supply goes on</h2>
-					<ul class="my-2">
-						{#each BALANCE_CHECKLIST as item (item.key)}
-							<li>
-								<label class="tap flex items-center gap-3"
-									><input
-										type="checkbox"
-										class="checkbox"
-										checked={checks[item.key] ?? false}
-										onchange={(e) => tick(item.key, e.currentTarget.checked)}
-									/>{item.text(plan.setV.toFixed(2), plan.setA.toFixed(0))}</label
-								>
-							</li>
-						{/each}
-					</ul>
-					{#if !bank.rehearsal}
-						<button
-							class="btn btn-primary tap"
-							disabled={!allChecked || balance.join?.verdict.warmth === 'stop'}
-							onclick={() => change(() => ({ startedAt: new Date().toISOString() }))}>Record: supply switched on</button
-						>
-					{/if}
-					<BalanceLive
-						instruments={data.instruments}
-						rehearsal={bank.rehearsal}
-						bankId={bank.id}
-						ready={allChecked && balance.join?.verdict.warmth !== 'stop'}
-						temperatureUnit={unitOf('temperature', data.settings.units)}
-						roomTemperature={toUserUnits(data.roomC, 'temperature', data.settings.units)}
-						onfollow={followLive}
-					/>
-					{#if balance.join?.verdict.warmth === 'stop'}<p class="mt-2 ember-text font-semibold">
-							{balance.join.verdict.title}. {balance.join.verdict.next}
-						</p>{/if}
-				</section>
+				<BeforeSupply
+					{data}
+					{plan}
+					{checks}
+					{allChecked}
+					ontick={tick}
+					onstart={() => change(() => ({ startedAt: new Date().toISOString() }))}
+					onfollow={followLive}
+				/>
 			{:else}
 				<ChargeLog
 					readings={balance.readings}

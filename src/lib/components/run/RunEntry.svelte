@@ -2,11 +2,10 @@
 	import { enhance } from '$app/forms';
 	import type { AnswerFor } from '$lib/client/api-shapes';
 	import { formKept } from '$lib/client/form-kept';
-	import Choice from '$lib/components/forms/Choice.svelte';
+	import HandConditions from './HandConditions.svelte';
 	import Protocols from './Protocols.svelte';
 	import ResultQuestions from './ResultQuestions.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
-	import WhenField from '$lib/components/forms/WhenField.svelte';
 	import type { Chemistry } from '$lib/core/chemistry';
 	import type { Protocol } from '$lib/core/clauses';
 	import { formatDuration } from '$lib/core/units';
@@ -216,62 +215,7 @@
 					>How it was run: rate, cut-off, tester, when. What is known is corrected for; blank is doubt.</summary
 				>
 				<div class="pt-2"><Protocols {ways} onfollow={follow} /></div>
-				<div class="grid grid-cols-2 gap-3 pt-2 sm:grid-cols-4">
-					<Field
-						label="Energy"
-						unit="Wh"
-						type="number"
-						name="energyWh"
-						bind:value={hand.energyWh}
-						error={fields.energyWh}
-					/>
-					<Field
-						label="Current"
-						unit="A"
-						type="number"
-						name="currentA"
-						bind:value={hand.currentA}
-						error={fields.currentA}
-						placeholder={hand.powerW === null ? '' : 'or watts'}
-					/>
-					<Field label="or power" unit="W" type="number" name="powerW" bind:value={hand.powerW} error={fields.powerW} />
-					<Field
-						label="Cut-off"
-						unit="V"
-						type="number"
-						name="cutoffV"
-						bind:value={hand.cutoffV}
-						error={fields.cutoffV}
-					/>
-					<Field
-						label="Rest before it"
-						unit="h"
-						type="number"
-						name="restS"
-						bind:value={hand.restH}
-						error={fields.restS}
-					/>
-					<Field label="Tester" name="tester" bind:value={hand.tester} error={fields.tester} />
-					<div class="col-span-2">
-						<Choice
-							label="Was it full at the start?"
-							name="startedFull"
-							bind:value={hand.full}
-							options={[
-								{ value: 'yes', text: 'yes' },
-								{ value: 'no', text: 'no' },
-								{ value: 'unknown', text: 'not known' }
-							]}
-						/>
-					</div>
-					<div class="col-span-full">
-						<WhenField
-							bind:at={testedAt}
-							bind:doubtS={testedDoubtS}
-							names={{ at: 'testedAt', doubtS: 'testedDoubtS' }}
-						/>
-					</div>
-				</div>
+				<HandConditions bind:hand bind:testedAt bind:testedDoubtS {fields} />
 			</details>
 		</form>
 	{/if}

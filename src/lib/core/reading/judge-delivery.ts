@@ -39,6 +39,8 @@ export interface DeliveryContext {
 	ratedResistanceMohm: number | null;
 	/** What the delivery was promised with at most, mΩ; null or missing: nothing was. */
 	promisedResistanceMohm?: number | null;
+	/** Codes of its cells say the chemistry that was named; missing: nobody knows. */
+	chemistryKnown?: boolean;
 }
 
 export interface DeliveryJudgement {
@@ -75,7 +77,7 @@ export function judgeDelivery(
 	const cameWith = boundsOf(comparable, context.arrivalRestS ?? context.restS);
 	const unread = cells.filter((c) => c.restVoltageV === null || c.acResistanceMohm === null);
 	const volts = withVoltage.map((c) => c.restVoltageV);
-	const other = otherChemistryOf(context.chemistry, volts);
+	const other = context.chemistryKnown ? null : otherChemistryOf(context.chemistry, volts);
 	const verdicts = [
 		...polarityVerdicts(read),
 		...(other ? [chemistryDoubted(context.chemistry, other, withVoltage, subject)] : []),

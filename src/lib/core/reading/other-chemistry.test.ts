@@ -20,8 +20,9 @@ describe('cells of another chemistry than was said', () => {
 			...{ id: i + 1, label: `X-${i + 1}`, restVoltageV, restVoltageSdV: 0.002 },
 			...{ acResistanceMohm: 0.2, acResistanceSdMohm: 0.004 }
 		}));
-	const judge = (volts: number[]) =>
-		judgeDelivery(cells(volts), { chemistry: 'LFP', restS: 86_400, ratedResistanceMohm: null }).verdicts;
+	const judge = (volts: number[], chemistryKnown = false) =>
+		judgeDelivery(cells(volts), { chemistry: 'LFP', restS: 86_400, ratedResistanceMohm: null, chemistryKnown })
+			.verdicts;
 	it('are named by both, stopped, and not called overcharged one by one', () => {
 		const verdicts = judge([3.95, 3.94, 3.96, 3.95]);
 		expect(verdicts.map((v) => v.code)).not.toContain('overcharged');
@@ -30,6 +31,12 @@ describe('cells of another chemistry than was said', () => {
 		expect(said!.members).toHaveLength(4);
 		expect(said!.title).toContain('NMC');
 	});
+	it('by a code that says LFP they are what they read: overcharged, each of them', () =>
+		expect(
+			judge([3.95, 3.94, 3.96], true)
+				.map((v) => v.code)
+				.filter((code) => /over|chem/.test(code))
+		).toEqual(['overcharged', 'overcharged', 'overcharged']));
 	it('one overcharged cell among sound ones stays what it is', () =>
 		expect(judge([3.29, 3.3, 3.29, 3.95]).map((v) => v.code)).toContain('overcharged'));
 });

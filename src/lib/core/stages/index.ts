@@ -11,7 +11,7 @@ export {
 } from './balance-state';
 export { EDITION, failedStage, judgeBank, warmthRank, type BankJudgement, type SetApart } from './judge-bank';
 export { buildState, judgeBuildStage, type BatteryBuild, type BuildRecords } from './build';
-export { judgeLimitsStage, limitsState, type BatteryLimits, type LatestTest, type LimitsState } from './limits';
+export { judgeLimitsStage, limitsState, type BatteryLimits, type LimitsState } from './limits';
 export {
 	buildRefusals,
 	judgeMatchStage,

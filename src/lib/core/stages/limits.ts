@@ -83,20 +83,12 @@ export function limitsState(picture: BankPicture): LimitsState {
 	};
 }
 
-/** The latest capacity test of a battery in service. */
-export interface LatestTest {
-	battery: number;
-	capacityAh: number;
-	sdAh: number;
-	testedAt: string;
-}
-
 /** A test must have found less by so many of its own sd before it is news. */
 const LESS_BY_SDS = 2;
 
 /** What was measured since of a battery whose limits reckon with more. */
-function capacitySince(picture: BankPicture, own: BatteryLimits, tests: readonly LatestTest[]): Verdict[] {
-	const test = tests.find((t) => t.battery === own.battery.number);
+function capacitySince(picture: BankPicture, own: BatteryLimits): Verdict[] {
+	const test = picture.batteryTests.find((t) => t.battery === own.battery.number);
 	const usedAh = own.values.find((v) => v.key === 'capacityAh')?.value ?? null;
 	if (!test || usedAh === null || test.capacityAh + LESS_BY_SDS * test.sdAh >= usedAh) return [];
 	const facts = { usedAh, testedAh: measured(test.capacityAh, test.sdAh), testedOn: test.testedAt };
@@ -117,8 +109,8 @@ function standby(picture: BankPicture, { battery, values, measuredGroupAh }: Bat
 	return [days < visited ? say('standby-short', 'look', subject, facts) : say('standby-lasts', 'calm', subject, facts)];
 }
 
-/** The verdicts on the limits of a bank. @param tests the latest capacity test of each battery */
-export function judgeLimitsStage(picture: BankPicture, tests: readonly LatestTest[] = []): StageJudgement {
+/** The verdicts on the limits of a bank. */
+export function judgeLimitsStage(picture: BankPicture): StageJudgement {
 	const state = limitsState(picture);
 	const { plan } = state;
 	const subject = bankSubject(picture);
@@ -128,7 +120,7 @@ export function judgeLimitsStage(picture: BankPicture, tests: readonly LatestTes
 		const known = b.kind === 'built' ? plan !== null || b.fuseA !== null : b.fuseA !== null && b.cableA !== null;
 		return known ? wiringVerdicts(picture, b) : [];
 	});
-	const since = state.batteries.flatMap((b) => capacitySince(picture, b, tests));
+	const since = state.batteries.flatMap((b) => capacitySince(picture, b));
 	const judged = [...wiring, ...state.batteries.map((b) => b.verdict)];
 	const own = [...judged, ...since, ...state.batteries.flatMap((b) => standby(picture, b))];
 	const isCalm = (v: Verdict) => v.warmth === 'calm';

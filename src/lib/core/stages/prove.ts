@@ -5,7 +5,7 @@ import { meterSd } from '../reading';
 import { CoreError } from '../shared';
 import { say, type Verdict } from '../verdicts';
 import { buildState, type BuildRecords } from './build';
-import { limitsState, type LatestTest } from './limits';
+import { limitsState } from './limits';
 import { matchState } from './match';
 import { lapseVerdicts, undoneBy, type Lapse } from './lapses';
 import type { BankPicture, PictureBattery } from './picture';
@@ -30,7 +30,6 @@ export interface ProveRecords {
 		meterV: readonly (number | null)[];
 	}[];
 	chargeCounts: readonly { batteryId: number; countedAt: string; chargedAh: number; dischargedAh: number }[];
-	tests: readonly LatestTest[];
 }
 
 /** What must have been looked at before a bank is handed over. */
@@ -57,7 +56,7 @@ export interface BatteryProof {
 	loadReading: ProveRecords['loadReadings'][number] | null;
 	comparison: ProveRecords['bmsComparisons'][number] | null;
 	count: ProveRecords['chargeCounts'][number] | null;
-	test: LatestTest | null;
+	test: BankPicture['batteryTests'][number] | null;
 	/** Smallest group by matching, Ah; null while a group is not measured. */
 	forecastAh: number | null;
 	temporaryParts: readonly string[];
@@ -149,7 +148,7 @@ function proofOf(picture: BankPicture, battery: PictureBattery, records: ProveRe
 	const loadReading = standing('joints', latest(records.loadReadings), (r) => r.readAt);
 	const comparison = standing('bms', latest(records.bmsComparisons), (r) => r.readAt);
 	const count = standing('counters', latest(records.chargeCounts), (r) => r.countedAt);
-	const ownTest = records.tests.find((t) => t.battery === battery.number) ?? null;
+	const ownTest = picture.batteryTests.find((t) => t.battery === battery.number) ?? null;
 	const test = standing('capacity', ownTest, (t) => t.testedAt);
 	const joints = jointsOf(loadReading, battery, meterSdV);
 	const forecast = smallestGroup(picture, battery);

@@ -2,7 +2,7 @@ import { group, rollup } from 'd3-array';
 import type { SocBounds } from '../chemistry';
 import { claimOf, claimUntilOf, judgeClaim, type ClaimTerms, type ClaimedCell, type ClaimedDefect } from '../claim';
 import type { RestRead } from '../forecast';
-import { judgeCodes } from '../identity';
+import { judgeCodes, readCellCode } from '../identity';
 import { judgeInspections, judgePromisedTerminals, judgeUnlike } from '../inspection';
 import { judgeBodies, judgeDelivery, type Quantity } from '../reading';
 import { judgeStorageTest } from '../storage';
@@ -69,6 +69,7 @@ function judgeTray(picture: BankPicture, { delivery, cells }: DeliveryTray, subj
 		arrived,
 		{
 			...{ chemistry: bank.chemistry, restS, arrivalRestS },
+			chemistryKnown: cells.some(({ code }) => code && readCellCode(code).chemistry === bank.chemistry),
 			ratedResistanceMohm: delivery.promisedResistanceMohm ?? cellType?.acResistanceMohm ?? null,
 			promisedResistanceMohm: delivery.promisedResistanceMohm
 		},

@@ -1,4 +1,3 @@
-import type { Chemistry } from '../chemistry';
 import type { Measured, Words } from './verdict';
 
 export interface ArrivalFacts {
@@ -42,18 +41,6 @@ export interface ArrivalFacts {
 	};
 	/** Terminals other than the delivery was promised with. */
 	'terminals-not-promised': { promised: string; found: readonly string[] };
-	/** A code of which nothing can be read. */
-	'code-unreadable': { code: string; why: string };
-	/** A code of another chemistry. */
-	'code-chemistry': { code: string; says: Chemistry; wanted: Chemistry };
-	/** A code that claims a day after the cell arrived. */
-	'code-after-arrival': { code: string; producedOn: string; receivedOn: string };
-	/** Made earlier than promised. */
-	'code-older-than-promised': { code: string; producedOn: string; promisedOn: string };
-	/** One code on more than one cell of the stock. */
-	'code-twice': { code: string; cells: number };
-	/** Age of the cells at arrival, by their codes. */
-	'age-at-arrival': { cells: number; youngestMonths: number; oldestMonths: number; oldMonths: number };
 	/** A cell with more AC resistance than was promised, beyond its meter’s doubt. */
 	'resistance-over-promise': { resistanceMohm: Measured; promisedMohm: number };
 	/** A cell thicker or thinner than the others. */
@@ -107,7 +94,6 @@ const list = (words: readonly string[]) =>
 	words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words.at(-1)}` : (words[0] ?? '');
 const percent = (fraction: number) => (100 * fraction).toFixed(1);
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
-const CLAIM = 'a code is a claim: codes are forged, and engraved anew';
 
 export const ARRIVAL_WORDS: Words<ArrivalFacts> = {
 	'nearly-empty': ({ facts, subject }) => ({
@@ -195,52 +181,6 @@ export const ARRIVAL_WORDS: Words<ArrivalFacts> = {
 		doubt: null,
 		rule: 'As seen on inspection, against the promise of the delivery.',
 		next: 'Tell the supplier before anything is screwed on: bars, screws and torques follow the terminals.'
-	}),
-	'code-unreadable': ({ facts: { code, why }, subject }) => ({
-		title: `${subject.label}: nothing is read from its code`,
-		finding: `${code}: ${why}`,
-		doubt: null,
-		rule: `24 characters by the national rule; ${CLAIM}.`,
-		next: 'Read it again, by camera or letter by letter.'
-	}),
-	'code-chemistry': ({ facts: { code, says, wanted }, subject }) => ({
-		title: `${subject.label}: its code says ${says}, not ${wanted}`,
-		finding: `Character 5 of ${code}.`,
-		doubt: `A digit misread, or another cell; ${CLAIM}.`,
-		rule: 'Chemistry by character 5 of the code, against that of the bank.',
-		next: 'Measure it: charged full and rested, each chemistry stands at its own voltage. Keep it out until then.'
-	}),
-	'code-after-arrival': ({ facts: { producedOn, receivedOn }, subject }) => ({
-		title: `${subject.label}: made after it arrived, by its code`,
-		finding: `The code says ${producedOn}; it came on ${receivedOn}.`,
-		doubt: `A digit misread, or a code that was engraved anew; ${CLAIM}.`,
-		rule: 'A cell is made before it arrives.',
-		next: 'Read it again; ask the supplier if it stays.'
-	}),
-	'code-older-than-promised': ({ facts: { producedOn, promisedOn }, subject }) => ({
-		title: `${subject.label} is older than promised`,
-		finding: `Made ${producedOn} by its code; promised ${promisedOn} or later.`,
-		doubt: `${CLAIM[0]!.toUpperCase()}${CLAIM.slice(1)}.`,
-		rule: 'Production date by the code against the promise.',
-		next: 'It goes into the report to the supplier.'
-	}),
-	'code-twice': ({ facts: { code, cells } }) => ({
-		title: `One code on ${cells} cells`,
-		finding: `${code} is borne by more than one cell of the stock.`,
-		doubt: 'Typed or scanned twice, or copied onto them.',
-		rule: 'A code is borne by one cell.',
-		next: 'Scan both again.'
-	}),
-	'age-at-arrival': ({ facts: { cells, youngestMonths, oldestMonths, oldMonths } }) => ({
-		title:
-			oldestMonths > oldMonths
-				? `Up to ${oldestMonths.toFixed(0)} months old on arrival`
-				: `${oldestMonths.toFixed(0)} months old on arrival, at most`,
-		finding: `${count(cells, 'code tells', 'codes tell')} of ${youngestMonths.toFixed(0)} to ${oldestMonths.toFixed(0)} months.`,
-		doubt: `${CLAIM[0]!.toUpperCase()}${CLAIM.slice(1)}; a date printed on a label may be that of a test standard.`,
-		rule: `Older than ${oldMonths} months is worth a word (default).`,
-		next:
-			oldestMonths > oldMonths ? 'Charge them soon, and test their capacity and what they lose by themselves.' : null
 	}),
 	'resistance-over-promise': ({ subject, facts: { resistanceMohm, promisedMohm } }) => ({
 		title: `${subject.label} has more resistance than promised`,

@@ -130,7 +130,7 @@ export const RECEIVE_WORDS: Words<ReceiveFacts> = {
 		finding: `All ${cells} rest near ${middleV.toFixed(2)} V: no ${named} cell should, ${or} cells do.`,
 		doubt: `Volts cannot tell ${or} cells from ${named} cells that were all charged or emptied too far.`,
 		rule: 'All of a delivery outside the limits of the chemistry that was named, alike, and within those of another.',
-		next: 'Charge and join nothing yet. Read the code and the label, ask the seller; then correct the chemistry of the bank, or read them again.'
+		next: 'Charge and join nothing yet. Enter the code of one cell (it names the chemistry), look at the label, ask the seller; then correct the chemistry of the bank, or read them again.'
 	}),
 	overcharged: ({ facts: { restVoltageV, limitV, chemistry }, subject }) => ({
 		title: `${subject.label} rests above ${limitV.toFixed(2)} V`,

@@ -5,6 +5,7 @@ import { BALANCE_WORDS, type BalanceFacts } from './balance-words';
 import { BALANCER_WORDS, type BalancerFacts } from './balancer-words';
 import { BUILD_WORDS, type BuildFacts } from './build-words';
 import { CHARGE_WORDS, type ChargeFacts } from './charge-words';
+import { CODE_WORDS, type CodeFacts } from './code-words';
 import { GRADE_WORDS, type GradeFacts } from './grade-words';
 import { JOIN_WORDS, type JoinFacts } from './join-words';
 import { LABEL_WORDS, type LabelFacts } from './label-words';
@@ -30,6 +31,7 @@ export interface FactsByCode
 		PlanningFacts,
 		ReceiveFacts,
 		ArrivalFacts,
+		CodeFacts,
 		StorageFacts,
 		TestFacts,
 		GradeFacts,
@@ -55,6 +57,7 @@ const WORDS: { [C in VerdictCode]: (said: Said<FactsByCode[C]>) => Sentences } =
 	...PLANNING_WORDS,
 	...RECEIVE_WORDS,
 	...ARRIVAL_WORDS,
+	...CODE_WORDS,
 	...STORAGE_WORDS,
 	...TEST_WORDS,
 	...GRADE_WORDS,

@@ -1,5 +1,4 @@
 import { judgeLimitsStage } from '$lib/core/stages';
-import { latestTests } from '../latest-tests';
-import { defineStage } from '../stage';
+import { defineStage, noFacts } from '../stage';
 
-export const limitsStage = defineStage({ name: 'limits', facts: latestTests, judge: judgeLimitsStage });
+export const limitsStage = defineStage({ name: 'limits', facts: noFacts, judge: judgeLimitsStage });

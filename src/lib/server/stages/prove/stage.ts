@@ -2,26 +2,23 @@ import { judgeProveStage, type BankPicture, type ProveRecords } from '$lib/core/
 import { bmsComparisons, chargeCounts, loadReadings } from '../../records';
 import { buildFacts } from '../build/stage';
 import { latestBy } from '../latest-by';
-import { latestTests } from '../latest-tests';
 import { defineStage } from '../stage';
 
 /** What was written down while a bank was proved, and while it was built. */
 export async function proveFacts(picture: BankPicture): Promise<ProveRecords> {
 	const batteryId = picture.batteries.map((b) => b.id);
 	const ofEach = <Row extends { batteryId: number }>(rows: Row[]) => latestBy(rows, (r) => String(r.batteryId));
-	const [build, loads, comparisons, counts, tests] = await Promise.all([
+	const [build, loads, comparisons, counts] = await Promise.all([
 		buildFacts(picture),
 		batteryId.length ? loadReadings.all({ batteryId }) : [],
 		batteryId.length ? bmsComparisons.all({ batteryId }) : [],
-		batteryId.length ? chargeCounts.all({ batteryId }) : [],
-		latestTests(picture)
+		batteryId.length ? chargeCounts.all({ batteryId }) : []
 	]);
 	return {
 		build,
 		loadReadings: ofEach(loads),
 		bmsComparisons: ofEach(comparisons),
-		chargeCounts: ofEach(counts),
-		tests
+		chargeCounts: ofEach(counts)
 	};
 }
 
