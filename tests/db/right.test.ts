@@ -153,6 +153,24 @@ describe('one cell is exchanged', () => {
 		// Joint 0, at the battery negative, was not touched.
 		expect(verdicts[1]!.facts).toMatchObject({ joints: [1, 2] });
 	});
+	it('of two cells side by side names the one that came, not the one that stayed', async () => {
+		const { bank, tray } = await bankOf('Pair', 3);
+		const { version } = await make0(bank);
+		await change('banks', bank.id, { version, series: 1, parallel: 2 });
+		const [a, b, c] = tray as [Cell, Cell, Cell];
+		for (const cell of tray) {
+			await read(cell, '3.295');
+			await make('runs', { cellId: cell.id, capacityAh: 101, temperatureC: 25, testedAt: '2026-01-05' });
+		}
+		await acceptMatch(bank.id, { groups: [[b.id, c.id]], placedAt: '2026-01-20T10:00:00Z' });
+		const [battery] = (await batteries.all({ bankId: bank.id })) as [Battery];
+		await make('lead-readings', {
+			...{ batteryId: battery.id, readAt: PROVED, readingsV: [0, 3.295], positiveV: [-3.295, null] }
+		});
+		await exchangeCell(bank.id, { outCellId: b.id, intoCellId: a.id, at: '2026-03-01T10:00:00Z' });
+		const lapsed = (await bankVerdicts(bank.id, 'build')).find((v) => v.code === 'evidence-lapsed')!;
+		expect(lapsed.finding).toContain(`${b.label} in group 1 was exchanged for ${a.label}`);
+	});
 	it('a lead that was moved, recorded, opens the leads alone', async () => {
 		const { bank, battery } = await built('Lead');
 		await make('battery-works', { batteryId: battery.id, doneAt: '2026-02-02', what: 'lead-moved', positions: [1] });

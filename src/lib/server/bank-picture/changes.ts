@@ -12,6 +12,8 @@ interface Removal {
 	cell_id: number;
 	label: string;
 	removed_at: Date | string;
+	/** The one that came into the group for it; null: none did. */
+	into_label: string | null;
 }
 
 /** The last cell that left each group of some batteries for good. */
@@ -31,18 +33,24 @@ async function removalsOf(batteryIds: readonly number[], db: Knex): Promise<Remo
 				.whereRaw('again.placed_at <= date_add(p.removed_at, interval ? microsecond)', [SAME_ACT_MS * 1000])
 		)
 		.orderBy('p.removed_at')
-		.select('p.group_id', 'p.cell_id', 'c.label', 'p.removed_at');
+		.select('p.group_id', 'p.cell_id', 'c.label', 'p.removed_at', {
+			into_label: db('placements as n')
+				.join('cells as x', 'x.id', 'n.cell_id')
+				.whereRaw('n.group_id = p.group_id and n.removed_at is null and n.deleted_at is null')
+				.whereRaw('n.placed_at >= p.removed_at')
+				.orderBy('n.placed_at')
+				.limit(1)
+				.select('x.label')
+		});
 }
 
 const iso = (at: Date | string): string => new Date(at).toISOString();
 
 /**
  * What was exchanged, taken out, moved or opened in the batteries of a bank; the latest of each group and of each kind of work.
- * @param labels of the cells in play, by id
  */
 export async function batteryChanges(
 	batteries: readonly PictureBattery[],
-	labels: ReadonlyMap<number, string>,
 	db: Knex = database()
 ): Promise<BatteryChange[]> {
 	const built = batteries.filter((b) => b.kind === 'built');
@@ -64,7 +72,7 @@ export async function batteryChanges(
 					...{ batteryId: battery.id, at: iso(removal.removed_at), positions: [group.position] },
 					kind: isWhole ? 'cell-exchanged' : 'cell-taken-out',
 					out: removal.label,
-					into: isWhole ? (labels.get(group.cellIds.at(-1)!) ?? null) : null
+					into: isWhole ? removal.into_label : null
 				}
 			];
 		}),

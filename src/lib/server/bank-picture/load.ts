@@ -179,7 +179,7 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		limitPlan: planId === null ? null : await limitPlans.get(planId),
 		balanceRun,
 		batteryTests: await latestBatteryTests(bankId),
-		changes: await batteryChanges(own, new Map(cells.map((c) => [c.id, c.label]))),
+		changes: await batteryChanges(own),
 		methodRun: methodId === null ? null : await methodOf(await methodRuns.get(methodId)),
 		plannedPeakW: await plannedPeakW(bankId),
 		wasChecked: checked
