@@ -13,13 +13,8 @@ import {
 import { CoreError } from '$lib/core/shared';
 import { LaidColumn } from './laid-column.svelte';
 import { browserDraft, type DraftStore } from './entry-draft';
+import type { EntryCell } from './entry-cell';
 import type { Settings } from '$lib/core/units';
-
-export interface EntryCell {
-	id: number;
-	label: string;
-	readings: Partial<Record<Quantity, { id: number; value: number; version: number }>>;
-}
 
 /** How and when what is typed is read; the moment null: now. */
 export interface HowItIsRead {

@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { TrayEntry, type EntryCell } from './entry.svelte';
+import { TrayEntry } from './entry.svelte';
+import type { EntryCell } from './entry-cell';
 
 /** A tray of four cells, a server that stores or refuses, and what the page would be told. */
 function bench(answer: (body: { rawText: string }) => Response | Promise<Response> = stored) {

@@ -1,5 +1,5 @@
 import type { PastedColumn, PastedLine, Quantity } from '$lib/core/reading';
-import type { EntryCell } from './entry.svelte';
+import type { EntryCell } from './entry-cell';
 
 /** A pasted column beside the cells it is meant for; it can be moved before it is entered. */
 export class LaidColumn {

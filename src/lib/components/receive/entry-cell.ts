@@ -1,0 +1,8 @@
+import type { Quantity } from '$lib/core/reading';
+
+/** A cell of the tray that readings are typed for. */
+export interface EntryCell {
+	id: number;
+	label: string;
+	readings: Partial<Record<Quantity, { id: number; value: number; version: number }>>;
+}
