@@ -50,6 +50,8 @@ describe('what is stated, in worlds that differ from the model', () => {
 			'self-discharge by a refill',
 			'self-discharge by rest voltages',
 			'share of days that end empty',
+			'share of full after so much was given back',
+			'share of full it came with, by its first charge',
 			'state of charge from a rest voltage',
 			'the same by its voltage alone',
 			'time to the end by spot notes',
@@ -73,6 +75,8 @@ describe('what is stated, in worlds that differ from the model', () => {
 	/** Wide is not a way out. */
 	it.each([
 		['state of charge from a rest voltage', 0.26],
+		['share of full after so much was given back', 0.07],
+		['share of full it came with, by its first charge', 0.07],
 		['capacity at 25 °C and 0.2 C', 0.065],
 		['charge between fullest and emptiest group', 0.2],
 		['drift of a group at the top', 0.08],

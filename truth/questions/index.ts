@@ -2,6 +2,7 @@ import type { Question } from '../answer';
 import { arrivalCharge } from './arrival-charge';
 import { bottom } from './bottom';
 import { capacity } from './capacity';
+import { chargeAccount } from './charge-account';
 import { delivery } from './delivery';
 import { fade } from './fade';
 import { fast } from './fast';
@@ -24,6 +25,7 @@ import { years } from './years';
 /** Everything that is asked of every world. A new verdict brings its question here. */
 export const QUESTIONS: readonly Question[] = [
 	arrivalCharge,
+	chargeAccount,
 	delivery,
 	capacity,
 	join,

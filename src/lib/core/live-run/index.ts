@@ -1,4 +1,5 @@
 export { currentsTold } from './agreement';
+export { deedsOfLive } from './deeds';
 export {
 	followRun,
 	startFollowing,

@@ -1,4 +1,5 @@
 import { CHEMISTRY_FIGURES, socBounds, type Chemistry, type SocBounds } from '../chemistry';
+import { bothOf, type Bounds } from '../charge-account';
 import { MONTH_DAYS_MEAN, median } from '../shared';
 import { WHOLE_BANK, cellSubject, measured, say, type Subject, type Verdict } from '../verdicts';
 import { likeResistances, type Probe } from './like-resistance';
@@ -6,6 +7,9 @@ import { MIN_FOR_SPREAD, ROBUST_Z_LIMIT, findOutliers, type OutlierFinding } fro
 import { otherChemistryOf } from './other-chemistry';
 import { outsideLimits } from './outside-limits';
 import { QUANTITY_FIGURES } from './quantity';
+
+/** What a first charge that was counted tells no closer than this, share of full, tells nothing (default). */
+const TOLD_BY_CHARGE = 0.15;
 
 export interface ArrivedCell {
 	id: number;
@@ -23,6 +27,8 @@ export interface ArrivedCell {
 	touched?: boolean;
 	/** What it read before that; null: nothing was read; missing: it is as it came, and the reading above says so. */
 	arrival?: { restVoltageV: number; restVoltageSdV: number } | null;
+	/** What it came with by its own first charge, share of full, 95 %; missing: none was counted to its end. */
+	workedBack?: Bounds;
 	/** Somebody has recorded that its plus is on the other side than printed. */
 	plusTurned?: boolean;
 }
@@ -74,7 +80,12 @@ export function judgeDelivery(
 		.filter(hasVoltage)
 		.map(upright)
 		.filter((c) => c.restVoltageV >= dischargeLimitV && c.restVoltageV <= plausibleRestV[1]);
-	const cameWith = boundsOf(comparable, context.arrivalRestS ?? context.restS);
+	const cameWith = Object.fromEntries(
+		Object.entries(boundsOf(comparable, context.arrivalRestS ?? context.restS)).map(([id, fits]) => [
+			id,
+			narrowed(fits, comparable.find((c) => c.id === Number(id))!.workedBack)
+		])
+	);
 	const unread = cells.filter((c) => c.restVoltageV === null || c.acResistanceMohm === null);
 	const volts = withVoltage.map((c) => c.restVoltageV);
 	const other = context.chemistryKnown ? null : otherChemistryOf(context.chemistry, volts);
@@ -92,6 +103,18 @@ export function judgeDelivery(
 		...chargeVerdict(comparable, cameWith, subject)
 	];
 	return { verdicts, socByCell };
+}
+
+/** Beside a rest voltage on the plateau a charge that was counted to its end tells more. */
+function narrowed(fits: SocBounds, workedBack: Bounds | undefined): SocBounds {
+	if (!workedBack) return fits;
+	const { low, high } = bothOf({ low: fits.lowFraction, high: fits.highFraction }, workedBack);
+	return {
+		...fits,
+		lowFraction: low,
+		highFraction: high,
+		verdict: fits.verdict === 'wide' && high - low <= TOLD_BY_CHARGE ? 'resolved' : fits.verdict
+	};
 }
 
 function hasVoltage(c: ArrivedCell): c is WithVoltage {
@@ -246,7 +269,8 @@ function chargeVerdict(cells: readonly WithVoltage[], soc: Record<number, SocBou
 			wide,
 			chargeLow: Math.min(...bounds.map((b) => b.lowFraction)),
 			chargeHigh: Math.max(...bounds.map((b) => b.highFraction)),
-			hysteresisV: first.parts.hysteresisV
+			hysteresisV: first.parts.hysteresisV,
+			counted: cells.filter((c) => c.workedBack).length
 		})
 	];
 }

@@ -2,10 +2,8 @@ import type { RestRead } from '../forecast';
 import type { ArrivedCell } from '../reading';
 import { whatWasRead } from '../snapshot';
 import type { BankPicture, PictureCell, PictureReading } from './picture';
-import { readingSd } from './picture-parts';
-
-/** Rest assumed of a cell as it comes out of its crate, s: two days of transport. */
-export const CRATE_REST_S = 2 * 86400;
+import { arrivedWith } from './charge-of-cells';
+import { CRATE_REST_S, readingSd } from './picture-parts';
 
 interface RestVoltages {
 	/** Of each cell, V; null where none was read. */
@@ -54,11 +52,13 @@ export function arrivedCells(picture: BankPicture, cells: readonly PictureCell[]
 	);
 	const arrived = cells.map(({ id, label, plusTurned, touches, readings }, i): ArrivedCell => {
 		const resistance = readings.acResistance;
+		const workedBack = arrivedWith(picture, cells[i]!);
 		const [arrivalV, arrivalSdV] = [came.voltsV[i]!, came.sdsV[i]!];
 		return {
 			...{ id, label, plusTurned, touched: touches.length > 0 },
 			...{ restVoltageV: latest.voltsV[i]!, restVoltageSdV: latest.sdsV[i]! },
 			arrival: arrivalV === null || arrivalSdV === null ? null : { restVoltageV: arrivalV, restVoltageSdV: arrivalSdV },
+			...(workedBack ? { workedBack } : {}),
 			acResistanceMohm: resistance?.value ?? null,
 			acResistanceSdMohm: resistance ? readingSd(resistance, picture.meters.acResistance) : null,
 			temperatureC: readings.temperature?.value ?? null,

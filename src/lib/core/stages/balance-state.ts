@@ -9,33 +9,27 @@ import {
 } from '../balance';
 import { CHEMISTRY_FIGURES, socBounds } from '../chemistry';
 import { CoreError } from '../shared';
-import { LOST_A_DAY, halfWidth } from '../reading';
-import { CRATE_REST_S } from './arrived';
+import { halfWidth } from '../reading';
+import { chargeOfCell } from './charge-of-cells';
+import { readingsInOrder } from './readings-in-order';
 import type { BankPicture, PictureBalanceRun, PictureCell, PictureReading } from './picture';
-import { bankSubject, concernedCells, isInService, placedCells, readingSd } from './picture-parts';
+import {
+	CRATE_REST_S,
+	bankSubject,
+	concernedCells,
+	isInService,
+	ownTypeOf,
+	placedCells,
+	readingSd
+} from './picture-parts';
 import { judgedTrays, stoppedCells } from './receive';
 import { bankCapacities } from './test';
-import { tellsCharge } from './touches';
+import { tellsCharge, type LoggedReading } from './touches';
 
 /** What a person has at the bench until they say otherwise (default). */
 const ASSUMED_SUPPLY = { supplyA: 20, leadOhm: 0.01, setV: null };
 /** A supply that was set by a meter holds its voltage to so much, half-width, V (default). */
 const SUPPLY_HALF_WIDTH_V = 0.005;
-
-/** One look at a charge that is logged. */
-export interface LoggedReading {
-	id: number;
-	version: number;
-	readAt: string;
-	supplyV: number | null;
-	supplyA: number;
-	cellV: number | null;
-	deliveredAh: number | null;
-	/** The charger has stopped by itself. */
-	stopped: boolean | null;
-	/** Its counter began at 0 since the count before, or went on; null or missing: nobody said. */
-	counterAnew?: boolean | null;
-}
 
 /** An earlier row of this bank that was charged to its end. */
 export interface EarlierSet {
@@ -103,7 +97,15 @@ function tellingRest(
 	return reading && tellsCharge(reading.takenAt, cell.touches, at, run?.id ?? null) ? reading : null;
 }
 
-const DAY_MS = 86_400_000;
+/** When the row begins, ms. The bench of a rehearsal has a clock of its own: before it begins, after all that was done. */
+const beginOf = (cell: RowCell, run: PictureBalanceRun | null, nowIso: string): number =>
+	run?.startedAt
+		? Date.parse(run.startedAt)
+		: Math.max(
+				Date.parse(nowIso),
+				...cell.touches.flatMap((t) => (t.until === null ? [] : [Date.parse(t.until)])),
+				Date.parse(cell.readings.restVoltage?.takenAt ?? nowIso)
+			);
 
 /** The cells of the row with what is known of their charge as it begins. */
 function balanceCells(
@@ -112,13 +114,14 @@ function balanceCells(
 	run: PictureBalanceRun | null,
 	nowIso: string
 ): BalanceState['cells'] {
-	const { bank, cellType, meters } = picture;
+	const { bank, meters } = picture;
+	const inPlay = new Map(picture.cells.map((c) => [c.id, ownTypeOf(picture, c)?.ratedAh ?? null]));
 	const ofTrays = new Map(judgedTrays(picture).flatMap((t) => Object.entries(t.socByCell)));
 	const byCell = new Map(bankCapacities(picture).map((c) => [c.cell.id, c]));
-	const beginMs = Date.parse(run?.startedAt ?? nowIso);
 	return row.map((cell) => {
 		const { id, label, plusTurned, readings } = cell;
 		const rest = tellingRest(picture, cell, run, nowIso);
+		const capacityAh = byCell.get(id)?.capacityAh ?? inPlay.get(id) ?? picture.cellType?.ratedAh ?? 100;
 		// Its tray knows whether it was read along a string.
 		const bounds =
 			rest &&
@@ -129,13 +132,15 @@ function balanceCells(
 					readingSd(rest, meters.restVoltage),
 					rest.restS ?? CRATE_REST_S
 				));
-		const stoodDays = rest ? Math.max(0, beginMs - Date.parse(rest.takenAt)) / DAY_MS : 0;
+		const rests =
+			rest && bounds
+				? [{ atMs: Date.parse(rest.takenAt), share: { low: bounds.lowFraction, high: bounds.highFraction } }]
+				: [];
+		const { share } = chargeOfCell(picture, cell, capacityAh, rests, beginOf(cell, run, nowIso), run?.id ?? null);
 		return {
 			id,
 			label,
-			capacityAh: byCell.get(id)?.capacityAh ?? cellType?.ratedAh ?? 100,
-			socLow: bounds ? Math.max(0, bounds.lowFraction - LOST_A_DAY * stoodDays) : 0,
-			socHigh: bounds?.highFraction ?? 1,
+			...{ capacityAh, socLow: share.low, socHigh: share.high },
 			plusTurned,
 			polarityOpen: (readings.restVoltage?.value ?? 0) < 0 && !plusTurned,
 			// A cell that read negative is turned before it is joined.
@@ -166,10 +171,6 @@ function planFor(
 		return { plan: null, noPlan: error.message };
 	}
 }
-
-/** In time order. Two readings in the same instant are one: the later entry stands. */
-export const readingsInOrder = (readings: readonly LoggedReading[]): LoggedReading[] =>
-	[...new Map(readings.map((r) => [Date.parse(r.readAt), r])).entries()].sort(([a], [b]) => a - b).map(([, r]) => r);
 
 function progressOf(run: PictureBalanceRun, readings: readonly LoggedReading[], plan: BalancePlan): ChargeProgress {
 	const startMs = Date.parse(run.startedAt ?? run.createdAt);

@@ -7,10 +7,11 @@ import {
 	type LeadsJudgement,
 	type TightenedJoint
 } from '../assembly';
-import { CHEMISTRY_FIGURES } from '../chemistry';
+import { CHEMISTRY_FIGURES, restVoltageCurve } from '../chemistry';
 import { meterSd } from '../reading';
 import { mean } from '../shared';
 import { say, type Verdict } from '../verdicts';
+import { chargeNow } from './charge-of-cells';
 import { lapseVerdicts, undoneBy, type Lapse } from './lapses';
 import type { BankPicture, PictureBattery, PictureCell } from './picture';
 import { batterySubject, isInService } from './picture-parts';
@@ -73,7 +74,31 @@ function cellsKnown(picture: BankPicture, battery: PictureBattery, readAt: strin
 	});
 	if (ownV.length === battery.series && !ownV.includes(null)) return { cellsV: ownV as number[] };
 	const { nominalV, plausibleRestV } = CHEMISTRY_FIGURES[picture.bank.chemistry];
-	return { low: LEAST_OF_NOMINAL * nominalV, high: plausibleRestV[1] };
+	const anywhere = { low: LEAST_OF_NOMINAL * nominalV, high: plausibleRestV[1] };
+	const own = battery.groups.flatMap((g) => g.cellIds.flatMap((id) => byId.get(id) ?? []));
+	return voltsByCharge(picture, own, readAt) ?? anywhere;
+}
+
+/** A cell rests so far off its curve, V (default): hysteresis, the curve's own doubt, and the meter. */
+const OFF_CURVE_V = 0.02;
+
+/** Between what the cells of a battery must rest by what was charged and discharged, V; null where one of them may hold anything. */
+function voltsByCharge(
+	picture: BankPicture,
+	cells: readonly PictureCell[],
+	readAt: string | null
+): { low: number; high: number } | null {
+	const held = cells.map((cell) => chargeNow(picture, cell, readAt));
+	if (held.length === 0 || held.some((a) => a.by === 'nothing')) return null;
+	const curve = restVoltageCurve(picture.bank.chemistry);
+	const highest = Math.max(...held.map((a) => a.share.high));
+	return {
+		low: curve.at(Math.min(...held.map((a) => a.share.low))) - OFF_CURVE_V,
+		// What was charged to its tail keeps its surface charge for days.
+		high: held.some((a) => a.by === 'full')
+			? CHEMISTRY_FIGURES[picture.bank.chemistry].plausibleRestV[1]
+			: curve.at(highest) + OFF_CURVE_V
+	};
 }
 
 function batteryBuild(picture: BankPicture, battery: PictureBattery, records: BuildRecords): BatteryBuild {

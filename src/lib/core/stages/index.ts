@@ -1,14 +1,7 @@
-export { CRATE_REST_S } from './arrived';
-export { tellsCharge, type Touch } from './touches';
+export { tellsCharge, type ChargedRow, type LoggedReading, type Touch } from './touches';
+export { readingsInOrder } from './readings-in-order';
 export { judgeBalanceStage, methodStanding } from './balance';
-export {
-	balanceState,
-	isCharging,
-	readingsInOrder,
-	type BalanceState,
-	type EarlierSet,
-	type LoggedReading
-} from './balance-state';
+export { balanceState, isCharging, type BalanceState, type EarlierSet } from './balance-state';
 export { EDITION, failedStage, judgeBank, warmthRank, type BankJudgement, type SetApart } from './judge-bank';
 export { buildState, judgeBuildStage, type BatteryBuild, type BuildRecords } from './build';
 export { judgeLimitsStage, limitsState, type BatteryLimits, type LimitsState } from './limits';
@@ -36,7 +29,7 @@ export type {
 	PictureReading,
 	PictureRun
 } from './picture';
-export { bankSubject, isInService, placedCells } from './picture-parts';
+export { CRATE_REST_S, bankSubject, isInService, placedCells } from './picture-parts';
 export { bankPlanState, doneSteps, judgePlanStage, type PlanFactsOfBank } from './plan';
 export {
 	PROVE_CHECKS,

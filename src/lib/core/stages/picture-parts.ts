@@ -1,6 +1,16 @@
 import type { Subject } from '../verdicts';
 import { meterSd, type MeterAccuracy } from '../reading';
-import type { BankPicture, PictureBattery, PictureCell, PictureDelivery, PictureReading } from './picture';
+import type {
+	BankPicture,
+	PictureBattery,
+	PictureCell,
+	PictureCellType,
+	PictureDelivery,
+	PictureReading
+} from './picture';
+
+/** Rest assumed of a cell as it comes out of its crate, s: two days of transport. */
+export const CRATE_REST_S = 2 * 86400;
 
 export const bankSubject = ({ bank }: BankPicture): Subject => ({ kind: 'bank', id: bank.id, label: bank.name });
 
@@ -37,6 +47,12 @@ export function concernedCells(picture: BankPicture): readonly PictureCell[] {
 /** Places for cells in the batteries built here. */
 export const wantedCells = ({ batteries }: BankPicture): number =>
 	batteries.filter((b) => b.kind === 'built').reduce((sum, b) => sum + b.series * b.parallel, 0);
+
+/** What a cell is: by the bank it was ordered for where that is of another type, else the type of this bank. */
+export const ownTypeOf = (
+	{ deliveries, cellType }: BankPicture,
+	{ deliveryId }: Pick<PictureCell, 'deliveryId'>
+): PictureCellType | null => deliveries.find((d) => d.id === deliveryId)?.ownType ?? cellType;
 
 export const deliverySubject = ({ id, name }: PictureDelivery): Subject => ({ kind: 'delivery', id, label: name });
 

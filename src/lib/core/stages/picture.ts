@@ -172,6 +172,8 @@ export interface PictureDelivery {
 	promisedGrade: string | null;
 	promisedTerminals: TerminalKind | null;
 	promisedAh: number | null;
+	/** What its cells are by the bank they were ordered for, where that is another type than this bank's; null or missing: the same. */
+	ownType?: PictureCellType | null;
 	promisedClause: ClauseKind | null;
 	promisedResistanceMohm: number | null;
 	/** The person’s own line for that grade. */

@@ -7,6 +7,7 @@ import { judgeInspections, judgePromisedTerminals, judgeUnlike } from '../inspec
 import { judgeBodies, judgeDelivery, type Quantity } from '../reading';
 import { judgeStorageTest } from '../storage';
 import { cellSubject, cellsOf, say, type Subject, type Verdict } from '../verdicts';
+import { capacityNear } from './charge-of-cells';
 import { arrivedCells } from './arrived';
 import { oncePerPicture } from './once-per-picture';
 import type { BankPicture, PictureCell, PictureDelivery } from './picture';
@@ -56,7 +57,8 @@ export const stoppedCells = oncePerPicture((picture): ReadonlyMap<number, string
 });
 
 function judgeTray(picture: BankPicture, { delivery, cells }: DeliveryTray, subject: Subject) {
-	const { bank, cellType } = picture;
+	const { bank } = picture;
+	const cellType = delivery.ownType ?? picture.cellType;
 	const { cells: arrived, restS, arrivalRestS, differencesV, restByCell } = arrivedCells(picture, cells);
 	const of = (cell: PictureCell, quantity: Quantity) => cell.readings[quantity]?.value ?? null;
 	const bodies = cells.map((cell) => ({
@@ -95,10 +97,6 @@ function judgeTray(picture: BankPicture, { delivery, cells }: DeliveryTray, subj
 	];
 	return { ...judged, restByCell, verdicts: [...judged.verdicts, ...seen] };
 }
-
-/** What a cell holds as far as anybody knows, Ah: its latest run, else its rating. */
-const capacityNear = ({ cellType }: BankPicture, cell: PictureCell): number | null =>
-	cell.runs.at(-1)?.capacityAh ?? cellType?.ratedAh ?? null;
 
 function usedVerdict(cells: readonly PictureCell[], subject: Subject): Verdict {
 	const untested = cells.filter((c) => c.runs.length === 0);

@@ -12,6 +12,7 @@ import { OTHER_END_V, USUAL_CONDITIONS, bindingClause, type Clause } from '../cl
 import { correctedBy, type StoredCalibration } from '../reading';
 import { CoreError } from '../shared';
 import type { BankPicture, PictureCell, PictureCellType, PictureRun } from './picture';
+import { ownTypeOf } from './picture-parts';
 
 /** Runs of a cell that are this much older than its latest are of another cell, so to say, ms: a cell ages. */
 const SAME_AGE_MS = 365.25 * 86400e3;
@@ -124,7 +125,8 @@ function sideOf(
 
 /** A cell's runs brought to standard conditions. */
 export function standardRuns(cell: PictureCell, picture: BankPicture): BroughtToStandard {
-	const { bank, cellType } = picture;
+	const { bank } = picture;
+	const cellType = ownTypeOf(picture, cell);
 	const latest = cell.runs.at(-1);
 	const brought: BroughtToStandard = { standard: [], refused: null, used: null, correction: null, side: null };
 	if (!latest) return brought;

@@ -22,7 +22,15 @@ import { judgeGrade } from '../grading';
 import { cellSubject, measured, say, type Subject, type Verdict } from '../verdicts';
 import { oncePerPicture } from './once-per-picture';
 import type { BankPicture, PictureCell, PictureDelivery, PictureRun } from './picture';
-import { bankSubject, concernedCells, deliverySubject, isInService, readingSd, wantedCells } from './picture-parts';
+import {
+	bankSubject,
+	concernedCells,
+	deliverySubject,
+	isInService,
+	ownTypeOf,
+	readingSd,
+	wantedCells
+} from './picture-parts';
 import { cRateOf, clauseOf, endOf, standardRuns, type BroughtToStandard, type RunCorrection } from './standard-runs';
 import { setAside, type StageJudgement } from './stage-judgement';
 
@@ -50,6 +58,7 @@ export interface Promised {
 export function promisedTo(cell: PictureCell, { deliveries, clauses, cellType }: BankPicture): Promised | null {
 	const delivery = deliveries.find((d) => d.id === cell.deliveryId);
 	if (delivery?.promisedAh) return { capacityAh: delivery.promisedAh, clause: delivery.promisedClause };
+	if (delivery?.ownType) return { capacityAh: delivery.ownType.ratedAh, clause: null };
 	const clause = clauses.find((c) => c.kind === delivery?.promisedClause) ?? bindingClause(clauses);
 	if (clause) return { capacityAh: clause.capacityAh, clause: clause.kind };
 	return cellType && { capacityAh: cellType.ratedAh, clause: null };
@@ -145,7 +154,7 @@ function onlyBelievable(brought: BroughtToStandard, cell: PictureCell, picture: 
 
 /** What a cell is rated: by its delivery, else by its type; null where nobody said. */
 const ratedOf = (cell: PictureCell, picture: BankPicture): number | null =>
-	picture.cellType?.ratedAh ?? promisedTo(cell, picture)?.capacityAh ?? null;
+	ownTypeOf(picture, cell)?.ratedAh ?? promisedTo(cell, picture)?.capacityAh ?? null;
 
 /** What is odd about the run that each cell's figure is of. */
 function runVerdicts(picture: BankPicture, capacities: readonly CellCapacity[]): Verdict[] {
@@ -159,7 +168,7 @@ function runVerdicts(picture: BankPicture, capacities: readonly CellCapacity[]):
 					{
 						...{ capacityAh: run.capacityAh, energyWh: run.energyWh },
 						sdAh: run.sdAh ?? TESTER_GAIN_SD * run.capacityAh,
-						cRate: cRateOf(run, picture.cellType, nominalV)
+						cRate: cRateOf(run, ownTypeOf(picture, cell), nominalV)
 					},
 					ratedOf(cell, picture),
 					chemistry

@@ -1,3 +1,5 @@
+import type { ChargeDeed } from '../charge-account';
+
 /** Something that changed a cell's charge: a test, a charge in a row, a step of a balance, work. */
 export interface Touch {
 	from: string;
@@ -7,6 +9,35 @@ export interface Touch {
 	balanceRunId: number | null;
 	/** It is the work of the bank it sits in. */
 	atWork: boolean;
+	/** What it moved, part by part; missing: nobody counted. */
+	deeds?: readonly ChargeDeed[] | undefined;
+	/** What was read of the row it was charged in; missing: nothing, or no row. */
+	row?: ChargedRow | undefined;
+}
+
+/** A row of cells in parallel, as far as its log tells. */
+export interface ChargedRow {
+	cellIds: readonly number[];
+	setV: number | null;
+	supplyA: number;
+	leadOhm: number;
+	startedAt: string;
+	readings: readonly LoggedReading[];
+}
+
+/** One look at a charge that is logged. */
+export interface LoggedReading {
+	id: number;
+	version: number;
+	readAt: string;
+	supplyV: number | null;
+	supplyA: number;
+	cellV: number | null;
+	deliveredAh: number | null;
+	/** The charger has stopped by itself. */
+	stopped: boolean | null;
+	/** Its counter began at 0 since the count before, or went on; null or missing: nobody said. */
+	counterAnew?: boolean | null;
 }
 
 /** A cell of a bank at work that is read by itself was taken out of it, and goes back no sooner than after that (default), ms. */

@@ -57,6 +57,8 @@ interface ChargeFacts {
 	chargeLow: number;
 	chargeHigh: number;
 	hysteresisV: number;
+	/** Cells whose own first charge was counted to its end. */
+	counted: number;
 }
 
 const percent = (fraction: number) => Math.round(fraction * 100);
@@ -72,7 +74,7 @@ const charge =
 	(known: boolean) =>
 	({ facts }: Said<ChargeFacts>) => ({
 		title: known ? 'Charge on arrival is known' : 'Charge on arrival: cannot tell closely',
-		finding: `The rest voltages fit ${percent(facts.chargeLow)} to ${percent(facts.chargeHigh)} %${known ? '' : `; ${facts.wide} of ${facts.cells} sit on the plateau`}.`,
+		finding: `${facts.counted === 0 ? 'The rest voltages fit' : facts.counted === facts.cells ? 'Their rest voltages and their own first charges fit' : `The rest voltages, and the first charges of ${facts.counted}, fit`} ${percent(facts.chargeLow)} to ${percent(facts.chargeHigh)} %${known ? '' : `; ${facts.wide} of ${facts.cells} sit on the plateau`}.`,
 		doubt: `Bounds include meter doubt, ± ${(facts.hysteresisV * 1000).toFixed(0)} mV hysteresis and the rest time.`,
 		rule: 'Inverse of the rest-voltage curve as an interval, never a point.',
 		next: known ? null : 'Nothing to do: the balance charge will show it.'

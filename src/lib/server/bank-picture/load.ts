@@ -27,6 +27,7 @@ import { calibratedReadings, calibrator } from './calibrated-readings';
 import { codeTwins } from './code-twins';
 import { latestInspections, latestStorageTests } from './latest-of-cells';
 import { latestReadings } from './latest-readings';
+import { ownTypes } from './own-types';
 import { plannedPeakW } from './planned-peak';
 import { arrivalRests, runWithRests } from './rests';
 import { touchesOf } from './touches';
@@ -145,7 +146,8 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 	const trueReadings = calibratedReadings(readings, calibrated);
 	const latestRest = new Map(ids.map((id) => [id, readings.get(id)?.restVoltage ?? null]));
 	const known = { latestRest, touches, calibrated: (reading: PictureReading) => calibrated('restVoltage', reading) };
-	const [arrived, balanceRun] = await Promise.all([
+	const [typesOf, arrived, balanceRun] = await Promise.all([
+		ownTypes(bank, crates),
 		arrivalRests(ids, known),
 		balanceId === null ? null : runWithRests(await balanceRuns.get(balanceId), await rowOf(balanceId), known)
 	]);
@@ -156,7 +158,11 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		currency: settings.currency,
 		meters,
 		testerCalibrations: comparisons.filter((c) => c.quantity === 'capacity'),
-		deliveries: crates.map((d) => ({ ...d, used: d.used === null ? null : Boolean(d.used) })),
+		deliveries: crates.map((d) => ({
+			...d,
+			used: d.used === null ? null : Boolean(d.used),
+			ownType: typesOf.get(d.id) ?? null
+		})),
 		cells: cells.map(({ id, label, deliveryId, position, batch, code, plusTurned, groupId }): PictureCell => ({
 			id,
 			label,

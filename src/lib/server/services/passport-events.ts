@@ -18,6 +18,7 @@ export interface PassportEvent {
 		| 'said-before'
 		| 'placement'
 		| 'removal'
+		| 'group'
 		| 'note';
 	title: string;
 	detail: string | null;

@@ -34,6 +34,7 @@ import {
 import { currentMeters } from '../records/settings/settings';
 import { measuringOnThread } from '../threads/measuring';
 import { bankOfCell } from './bank-of-cell';
+import { yearsInGroups } from './passport-group';
 import {
 	event,
 	inspectionEvent,
@@ -223,6 +224,7 @@ export async function cellPassport(cellId: number): Promise<Passport> {
 		...dated,
 		...before,
 		...placed.flatMap((p) => placementEvents(p, bankNames.get(p.bankId)!)),
+		...(await yearsInGroups(placed)),
 		...noted.map((n) => event(n.writtenAt, 'note', n.text))
 	];
 	return {

@@ -25,6 +25,7 @@
 		'said-before': 'Judged before',
 		placement: 'Placed',
 		removal: 'Taken out',
+		group: 'In its group',
 		note: 'Note'
 	} as const;
 

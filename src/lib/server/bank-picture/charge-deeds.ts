@@ -1,0 +1,70 @@
+import { group } from 'd3-array';
+import { countedAh, type ChargeDeed } from '$lib/core/charge-account';
+import { deedsOfLive } from '$lib/core/live-run';
+import type { ChargedRow } from '$lib/core/stages';
+import { balanceCells, balanceReadings, balanceRuns, liveRuns, storageTests } from '../records';
+
+/** Steps of a bottom balance that leave a cell at its bottom. */
+const AT_BOTTOM = ['rested-2', 'again'];
+export const isEmptied = (step: string | null): boolean => step !== null && AT_BOTTOM.includes(step);
+export const emptiedAt = (ms: number): ChargeDeed => ({ fromMs: ms, untilMs: ms, end: 'empty', movedAh: null });
+
+const iso = (ms: number) => new Date(ms).toISOString();
+
+/** What live runs moved, with their times by the clock of their samples; one that has read nothing has no entry. */
+export async function deedsOfLiveRuns(
+	ids: readonly number[]
+): Promise<Map<number, { runId: number | null; from: string; until: string | null; deeds: ChargeDeed[] }>> {
+	const all = ids.length ? await liveRuns.all({ id: [...ids] }) : [];
+	return new Map(
+		all.flatMap((run) => {
+			const deeds = deedsOfLive(run.phases, run.progress, run.state === 'ended');
+			const [first, last] = [deeds[0], deeds.at(-1)];
+			if (!first || !last) return [];
+			return [
+				[
+					run.id,
+					{
+						...{ runId: run.runId, deeds, from: iso(first.fromMs) },
+						until: last.untilMs === null ? null : iso(last.untilMs)
+					}
+				] as const
+			];
+		})
+	);
+}
+
+/** Cells that were charged full to stand, and again. */
+export async function deedsOfStorageTests(ids: readonly number[]): Promise<Map<number, ChargeDeed[]>> {
+	const all = ids.length ? await storageTests.all({ id: [...ids] }) : [];
+	return new Map(
+		all.map(({ id, chargedAt, refilledAt, refillAh }) => {
+			const full = (at: string, ah: number | null): ChargeDeed => ({
+				fromMs: Date.parse(at),
+				untilMs: Date.parse(at),
+				end: 'full',
+				movedAh: ah === null ? null : countedAh(ah)
+			});
+			return [id, [full(chargedAt, null), ...(refilledAt ? [full(refilledAt, refillAh ?? null)] : [])]];
+		})
+	);
+}
+
+/** The logs of rows that were charged; one without a reading has no entry. */
+export async function chargedRows(ids: readonly number[]): Promise<Map<number, ChargedRow>> {
+	if (ids.length === 0) return new Map();
+	const [rows, cells, readings] = await Promise.all([
+		balanceRuns.all({ id: [...ids] }),
+		balanceCells.all({ balanceRunId: [...ids] }),
+		balanceReadings.all({ balanceRunId: [...ids] })
+	]);
+	const [cellsOf, readingsOf] = [group(cells, (c) => c.balanceRunId), group(readings, (r) => r.balanceRunId)];
+	return new Map(
+		rows.flatMap(({ id, setV, supplyA, leadOhm, startedAt }) => {
+			const own = readingsOf.get(id);
+			if (!own || startedAt === null) return [];
+			const cellIds = (cellsOf.get(id) ?? []).map((c) => c.cellId);
+			return [[id, { cellIds, setV, supplyA, leadOhm, startedAt, readings: own }] as const];
+		})
+	);
+}
