@@ -1,9 +1,12 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { bankCapacities } from '$lib/core/stages';
+import { loadBankPicture } from '$lib/server/bank-picture/load';
 import { bankVerdicts } from '$lib/server/judgements/store';
-import { cells, type Bank, type Cell, type Delivery } from '$lib/server/records';
+import { cells, runs, type Bank, type Cell, type Delivery } from '$lib/server/records';
 import { calibrationChanges } from '$lib/server/services/calibration-service';
 import { bankCalendar } from '$lib/server/services/calendar-service';
+import { acceptMatch } from '$lib/server/services/match-service';
 import { cellPassport } from '$lib/server/services/passport-service';
 import { freshDatabase } from '../support/database';
 import { change, make, remove } from '../support/records';
@@ -177,5 +180,46 @@ describe('a tester held against a better one', () => {
 		await expect(make('runs', { ...body, correctionsOff: ['luck'] })).rejects.toMatchObject({
 			faults: [{ path: 'correctionsOff' }]
 		});
+	});
+});
+
+describe('an instrument found to count too much', () => {
+	it('changes what its live runs are judged by, and not what they counted', async () => {
+		const { bank, own } = await bankOf('Found later', 1);
+		const load = await make<{ id: number; version: number }>('instruments', {
+			...{ name: 'Shed load', kind: 'load', host: '127.0.0.1', port: 5025 }
+		});
+		const counted = await runs.insert({
+			...{ cellId: own[0]!.id, source: 'live', capacityAh: 204, sdAh: 0.6, energyWh: null, meanVoltageV: null },
+			...{ currentA: -40, cRate: 0.2, durationS: 18_360, endVoltageV: 2.5, temperatureC: 25, cutoffV: 2.5 },
+			...{ powerW: null, restS: 3600, startedFull: true, testedDoubtS: null, testedAt: '2026-06-05T10:00:00Z' },
+			...{ tester: 'Shed load', leadOhm: null, correctionsOff: null, fileName: null, faults: null },
+			instrumentId: load.id
+		});
+		const told = async () => bankCapacities(await loadBankPicture(bank.id))[0]!.capacityAh!;
+		expect(await told()).toBeCloseTo(204, 6);
+		await change('instruments', load.id, { version: load.version, currentGainPercent: 3 });
+		// By hand: 204 Ah by a load that shows 3 % too much.
+		expect(await told()).toBeCloseTo(204 / 1.03, 6);
+		expect((await bankVerdicts(bank.id, 'test')).map((v) => v.code)).toContain('capacity-short');
+		expect((await runs.get(counted.id)).capacityAh).toBe(204);
+	});
+});
+
+describe('a cell that sat in a group for years', () => {
+	it('holds them in its passport: what its group read, and what its battery gave', async () => {
+		const { bank, own } = await bankOf('Years', 2);
+		for (const cell of own) await make('runs', { cellId: cell.id, capacityAh: 203, testedAt: '2026-06-02' });
+		await acceptMatch(bank.id, { groups: own.map((c) => [c.id]), placedAt: '2026-06-10T00:00:00Z' });
+		const check = { bankId: bank.id, context: 'full', currentA: 2 };
+		await make('service-checks', { ...check, checkedAt: '2026-08-01', groupVoltagesV: [3.46, 3.42] });
+		await make('service-checks', { ...check, checkedAt: '2026-06-05', groupVoltagesV: [3.5, 3.4] });
+		await make('capacity-tests', { bankId: bank.id, testedAt: '2026-09-01', capacityAh: 201, sdAh: 1 });
+		const { events } = await cellPassport(own[1]!.id);
+		// The check of before it was placed is none of its own. By hand: 3.42 V against a mean of 3.44 V.
+		expect(events.filter((e) => e.kind === 'group')).toMatchObject([
+			{ title: 'Its group was read once in 2026', detail: expect.stringContaining('at most 20 mV') as string },
+			{ title: 'Its battery held 201.0 ± 2.0 Ah' }
+		]);
 	});
 });

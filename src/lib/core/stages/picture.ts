@@ -111,6 +111,8 @@ export interface PictureRun {
 	temperatureC: number | null;
 	testedAt: string;
 	tester: string | null;
+	/** What the instrument that counted it is known to show too much, as a share; null or missing: nobody knows. */
+	shownTooMuch?: number | null;
 	/** Of both leads of a two-wire tester, Ω; null or missing: four wires, or nobody said. */
 	leadOhm?: number | null;
 	/** Corrections that are not to be made of it. */

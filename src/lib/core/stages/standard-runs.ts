@@ -66,16 +66,18 @@ function missedByLeads(
 
 /** What a run counted, with its doubt; by its tester's calibration where there is one. */
 function countedBy(
-	{ capacityAh, sdAh, tester, testedAt }: PictureRun,
+	{ capacityAh: shownAh, sdAh: shownSdAh, tester, testedAt, shownTooMuch }: PictureRun,
 	calibrations: readonly StoredCalibration[]
 ): { capacityAh: number; sdAh: number } {
-	const stated = { capacityAh, sdAh: sdAh ?? capacityAh * TESTER_GAIN_SD };
-	const counted = { value: capacityAh, meter: tester, at: testedAt };
-	const corrected = correctedBy(calibrations, 'capacity', counted, Math.sqrt(3) * TESTER_GAIN_SD * capacityAh);
-	if (!corrected) return stated;
+	// A comparison in Ah was made with what the instrument shows; without one, what the instrument is set to be off by.
+	const factor = 1 + (shownTooMuch ?? 0);
+	const sdAh = shownSdAh ?? shownAh * TESTER_GAIN_SD;
+	const counted = { value: shownAh, meter: tester, at: testedAt };
+	const corrected = correctedBy(calibrations, 'capacity', counted, Math.sqrt(3) * TESTER_GAIN_SD * shownAh);
+	if (!corrected) return { capacityAh: shownAh / factor, sdAh: sdAh / factor };
 	// The gain is known now: what is left of the stated doubt is the run's own.
-	const own = Math.sqrt(Math.max(0, stated.sdAh ** 2 - (TESTER_GAIN_SD * capacityAh) ** 2));
-	return { capacityAh: corrected.value, sdAh: Math.hypot(corrected.sd, Math.max(own, REPEATS_SD * capacityAh)) };
+	const own = Math.sqrt(Math.max(0, sdAh ** 2 - (TESTER_GAIN_SD * shownAh) ** 2));
+	return { capacityAh: corrected.value, sdAh: Math.hypot(corrected.sd, Math.max(own, REPEATS_SD * shownAh)) };
 }
 
 /** How a run was brought to the conditions of its protocol. */
@@ -149,7 +151,9 @@ export function standardRuns(cell: PictureCell, picture: BankPicture): BroughtTo
 			const cRate = cRateOf(run, cellType, nominalV);
 			const off = run.correctionsOff ?? [];
 			const measured = {
-				...countedBy(run, off.includes('tester') ? [] : picture.testerCalibrations),
+				...(off.includes('tester')
+					? countedBy({ ...run, shownTooMuch: null }, [])
+					: countedBy(run, picture.testerCalibrations)),
 				missedShare: missedByLeads(run, cRate, cellType, bank.chemistry, endV)
 			};
 			const { correctionFraction, steps, ...to } = toStandardConditions(

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { bankCapacities, buildRefusals, judgeReceiveStage, judgeTestStage, protocolStrip } from '.';
 import type { Clause } from '../clauses';
 import { cell, clause, delivery, picture, run } from './example-picture';
-import type { BankPicture, PictureCell, PictureDelivery, PictureRun } from './picture';
+import type { BankPicture, PictureRun } from './picture';
 
 const only = (own: BankPicture) => bankCapacities(own)[0]!;
 const states = (own: BankPicture) =>
@@ -98,4 +98,23 @@ describe('what is to be built together', () => {
 		expect(unknown).toContain('self-discharge-unknown');
 		expect(unknown).not.toContain('self-discharge-waits');
 	});
+});
+
+describe('a run that an instrument counted', () => {
+	const calibration = {
+		...{ quantity: 'capacity' as const, meter: 'A', calibratedOn: '2026-03-09T00:00:00Z', truthSd: 0.2 },
+		pairs: [{ shown: 102, truth: 100 }]
+	};
+	const ah = (more: Partial<PictureRun>, own: Partial<BankPicture> = {}) =>
+		only(picture([cell(1, [run({ capacityAh: 284, ...more })])], own)).capacityAh!;
+	it('is judged by what the instrument is known to show too much, whenever that was found', () =>
+		// By hand: a load that shows 2 % too much.
+		expect(ah({ shownTooMuch: 0.02 }) / ah({})).toBeCloseTo(1 / 1.02, 9));
+	it('by a comparison in Ah alone where there is one: the same fault is not taken out twice', () =>
+		expect(ah({ shownTooMuch: 0.02 }, { testerCalibrations: [calibration] })).toBeCloseTo(
+			ah({}, { testerCalibrations: [calibration] }),
+			9
+		));
+	it('and as shown where its tester’s correction is switched off', () =>
+		expect(ah({ shownTooMuch: 0.02, correctionsOff: ['tester'] })).toBeCloseTo(ah({ correctionsOff: ['tester'] }), 9));
 });

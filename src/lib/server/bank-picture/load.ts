@@ -13,6 +13,7 @@ import {
 	clauses,
 	deliveries,
 	groups,
+	instruments,
 	limitPlans,
 	methodRuns,
 	runs,
@@ -92,9 +93,17 @@ async function latestBatteryTests(bankId: number): Promise<BankPicture['batteryT
 	return [...new Map((await capacityTests.all({ bankId })).map((test) => [test.battery, test])).values()];
 }
 
-async function runsOf(cellIds: readonly number[]): Promise<Map<number, Run[]>> {
+/** Capacity results, each with what the instrument that counted it is known to show too much today. */
+async function runsOf(cellIds: readonly number[]): Promise<Map<number, (Run & { shownTooMuch: number | null })[]>> {
 	const all = cellIds.length ? await runs.all({ cellId: cellIds }) : [];
-	return group(all, (r) => r.cellId);
+	const ids = [...new Set(all.flatMap((r) => r.instrumentId ?? []))];
+	const gains = new Map(
+		(ids.length ? await instruments.all({ id: ids }) : []).map((i) => [i.id, i.currentGainPercent / 100])
+	);
+	return group(
+		all.map((r) => ({ ...r, shownTooMuch: r.instrumentId === null ? null : (gains.get(r.instrumentId) ?? null) })),
+		(r) => r.cellId
+	);
 }
 
 /** What all stages of a bank share: a handful of queries, whatever the history. @throws ServiceError 404 */

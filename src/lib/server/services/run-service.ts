@@ -127,7 +127,7 @@ function heldBefore(
 	};
 }
 
-/** The discharge of a live run as a capacity result of its cell, by the instruments' calibration of that day; gaps not counted. */
+/** The discharge of a live run as a capacity result of its cell, as its load counted: what that is known to be off by is taken out when it is judged. Gaps are not counted. */
 export async function storeLiveCapacity(live: LiveRun, samples: readonly StoredSample[]): Promise<Run> {
 	const load = live.instruments.find((i) => i.role === 'load')!;
 	const meter = live.instruments.find((i) => i.role === 'voltmeter');
@@ -135,7 +135,9 @@ export async function storeLiveCapacity(live: LiveRun, samples: readonly StoredS
 	const phase = live.phases.findIndex((p) => p.kind === 'discharge');
 	const discharge = live.phases[phase] as { cutoffV: number };
 	const sums = live.progress.sums[phase];
-	const capacityAh = -sums!.ah;
+	// The run itself goes by true amperes.
+	const shown = 1 + load.currentGainPercent / 100;
+	const capacityAh = -sums!.ah * shown;
 	const seconds = (sums!.endedMs! - sums!.startedMs) / 1000 - sums!.gapS;
 	const meanA = -(capacityAh * 3600) / seconds;
 	const { cellTypeId } = await banks.get(live.bankId);
@@ -163,10 +165,10 @@ export async function storeLiveCapacity(live: LiveRun, samples: readonly StoredS
 				// The load's own accuracy and that of an uncompared tester, what the gaps may hide, and when it cut off.
 				sdAh: Math.hypot(
 					capacityAh * Math.max(TESTER_GAIN_SD, accuracyPercent / 100 / Math.sqrt(3)),
-					sums!.gapAh / Math.sqrt(3),
+					(sums!.gapAh * shown) / Math.sqrt(3),
 					cutOffAh(samples) / Math.sqrt(12)
 				),
-				energyWh: -sums!.wh,
+				energyWh: -sums!.wh * shown,
 				meanVoltageV: sums!.wh / sums!.ah,
 				currentA: meanA,
 				cRate: cellType ? -meanA / cellType.ratedAh : null,
@@ -177,17 +179,17 @@ export async function storeLiveCapacity(live: LiveRun, samples: readonly StoredS
 				...heldBefore(live, phase),
 				testedAt: new Date(sums!.endedMs!).toISOString(),
 				tester: load.name,
+				instrumentId: load.id,
 				faults
 			},
 			tx
 		);
-		const gain = 1 + load.currentGainPercent / 100;
 		await insertRunSamples(
 			run.id,
 			{
 				timeS: samples.map((s) => (s.atMs - samples[0]!.atMs) / 1000),
 				voltageV: samples.map(volts),
-				currentA: samples.map((s) => s.currentA / gain)
+				currentA: samples.map((s) => s.currentA)
 			},
 			tx
 		);

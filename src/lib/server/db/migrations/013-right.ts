@@ -15,6 +15,13 @@ export async function up(knex: Knex): Promise<void> {
 	await knex.schema.alterTable('balance_runs', (t) => {
 		t.string('set_v_reason', 400).comment('why it is set above what meter and supply leave to the limit');
 	});
+	await knex.schema.alterTable('runs', (t) => {
+		t.integer('instrument_id')
+			.unsigned()
+			.references('id')
+			.inTable('instruments')
+			.comment('load of a live run; its count is stored as shown');
+	});
 	await createRecords(knex, 'battery_works', (t) => {
 		t.integer('battery_id').unsigned().notNullable().references('id').inTable('batteries').index();
 		t.datetime('done_at', { precision: 3 }).notNullable();

@@ -3,6 +3,7 @@ import { defineKind } from '../kind';
 import { refuseRemovalUnderRun } from '../live-runs/under-run';
 import { checkAddress } from './address';
 import { InstrumentInput } from './input';
+import { banksOfCells } from '../touched-banks';
 import { instruments, type Instrument } from './row';
 
 export const instrumentKind = defineKind<Instrument>({
@@ -30,5 +31,6 @@ export const instrumentKind = defineKind<Instrument>({
 	}),
 	check: async (instrument) => checkAddress(instrument),
 	checkRemoval: ({ id }) => refuseRemovalUnderRun('instruments', id),
-	banksOf: async () => []
+	// What it counted is judged by what it is known to be off by.
+	banksOf: async ({ id }, tx) => banksOfCells(await tx('runs').where({ instrument_id: id }).pluck('cell_id'), tx)
 });

@@ -36,6 +36,7 @@ export class LogFaultInput {
 
 export class StoredRunInput extends RunInput {
 	@OneOf(['log', 'hand', 'live']) source!: 'log' | 'hand' | 'live';
+	@Maybe() @Whole(1, 2 ** 31) instrumentId?: number | null;
 	@Maybe() @Num(-1000, 1000) cRate?: number | null;
 	@Maybe() @Num(0, 1e9) durationS?: number | null;
 	@Maybe() @Num(-100, 100) endVoltageV?: number | null;

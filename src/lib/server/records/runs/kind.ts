@@ -11,7 +11,7 @@ export const runKind = defineKind<Run>({
 	createInput: RunInput,
 	changeInput: RunInput,
 	storedInput: StoredRunInput,
-	parents: { cellId: 'cells' },
+	parents: { cellId: 'cells', instrumentId: 'instruments?' },
 	filters: ['cellId', 'source'],
 	columns: [
 		'id',

@@ -20,6 +20,8 @@ export type Run = Recorded & {
 	testedDoubtS: number | null;
 	testedAt: string;
 	tester: string | null;
+	/** The load of a live run, which counted it; null: it was not live. */
+	instrumentId: number | null;
 	leadOhm: number | null;
 	correctionsOff: Correction[] | null;
 	fileName: string | null;
