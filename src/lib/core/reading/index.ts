@@ -1,3 +1,4 @@
+export { judgeTypeFigures, type SeenOfType, type TypeFigures } from './type-figures';
 export {
 	CALIBRATED,
 	CALIBRATED_FIGURES,

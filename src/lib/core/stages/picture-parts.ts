@@ -54,6 +54,12 @@ export const ownTypeOf = (
 	{ deliveryId }: Pick<PictureCell, 'deliveryId'>
 ): PictureCellType | null => deliveries.find((d) => d.id === deliveryId)?.ownType ?? cellType;
 
+export const typeFigures = ({ ratedAh, acResistanceMohm, massKg }: PictureCellType) => ({
+	ratedAh,
+	acResistanceMohm,
+	massKg: massKg ?? null
+});
+
 export const deliverySubject = ({ id, name }: PictureDelivery): Subject => ({ kind: 'delivery', id, label: name });
 
 /** One sd of a reading: a typed one by the meter as the settings describe it today, one read live or calibrated by its own. */

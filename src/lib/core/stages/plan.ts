@@ -10,9 +10,10 @@ import {
 	type PlanState,
 	type PlanTime
 } from '../planning';
+import { judgeTypeFigures } from '../reading';
 import { say, type Verdict } from '../verdicts';
 import type { BankPicture, PictureBattery } from './picture';
-import { bankSubject } from './picture-parts';
+import { bankSubject, typeFigures } from './picture-parts';
 import type { StageJudgement } from './stage-judgement';
 
 const nominalV = ({ bank }: BankPicture, battery: PictureBattery) =>
@@ -78,6 +79,13 @@ function beforeBuying(picture: BankPicture, { plan, time }: PlanFactsOfBank): Ve
 	return judgeBankPlan(plan, bankPlanState(picture, plan, time), classV, bankSubject(picture), time.nowMs);
 }
 
+/** Once cells are read, Receive holds the figures of their type against them. */
+function typeVerdicts(picture: BankPicture): Verdict[] {
+	const { bank, cellType, cells } = picture;
+	if (cellType === null || cells.some((c) => c.readings.acResistance)) return [];
+	return judgeTypeFigures(bank.chemistry, typeFigures(cellType), [], bankSubject(picture));
+}
+
 /** What to think of a bank's plan. A bank of ready-made batteries alone needs no cell type. */
 export function judgePlanStage(picture: BankPicture, facts: PlanFactsOfBank = NOTHING_WRITTEN): StageJudgement {
 	const builds = picture.batteries.some((b) => b.kind === 'built');
@@ -86,7 +94,7 @@ export function judgePlanStage(picture: BankPicture, facts: PlanFactsOfBank = NO
 	// What is wrong with a plan is mended before anything is bought; with cells at hand it goes on.
 	const isMended = picture.cells.length > 0 || before.every((v) => v.warmth === 'calm' || v.warmth === 'open');
 	return {
-		verdicts: [...own, ...layoutVerdicts(picture), ...before],
+		verdicts: [...own, ...typeVerdicts(picture), ...layoutVerdicts(picture), ...before],
 		done: (!builds || picture.cellType !== null) && isMended
 	};
 }

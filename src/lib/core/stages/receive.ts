@@ -1,17 +1,17 @@
 import { group, rollup } from 'd3-array';
-import type { SocBounds } from '../chemistry';
+import type { Chemistry, SocBounds } from '../chemistry';
 import { claimOf, claimUntilOf, judgeClaim, type ClaimTerms, type ClaimedCell, type ClaimedDefect } from '../claim';
 import type { RestRead } from '../forecast';
 import { judgeCodes, readCellCode } from '../identity';
 import { judgeInspections, judgePromisedTerminals, judgeUnlike } from '../inspection';
-import { judgeBodies, judgeDelivery, type Quantity } from '../reading';
+import { judgeBodies, judgeDelivery, judgeTypeFigures, type Quantity, type SeenOfType } from '../reading';
 import { judgeStorageTest } from '../storage';
 import { cellSubject, cellsOf, say, type Subject, type Verdict } from '../verdicts';
 import { capacityNear } from './charge-of-cells';
 import { arrivedCells } from './arrived';
 import { oncePerPicture } from './once-per-picture';
-import type { BankPicture, PictureCell, PictureDelivery } from './picture';
-import { bankSubject, concernedCells, deliverySubject, isInService, wantedCells } from './picture-parts';
+import type { BankPicture, PictureCell, PictureCellType, PictureDelivery } from './picture';
+import { bankSubject, concernedCells, deliverySubject, isInService, typeFigures, wantedCells } from './picture-parts';
 import { setAside, type StageJudgement } from './stage-judgement';
 import { bankCapacities, promisedTo } from './test';
 
@@ -86,6 +86,7 @@ function judgeTray(picture: BankPicture, { delivery, cells }: DeliveryTray, subj
 			subject
 		),
 		...judgePromisedTerminals(cells, delivery.promisedTerminals, subject),
+		...(cellType ? typeVerdicts(bank.chemistry, cellType, cells, subject) : []),
 		...judgeBodies(bodies, cellType?.massKg ?? null, subject),
 		...judgeCodes(
 			cells.map((c) => ({ ...c, twins: c.codeTwins })),
@@ -102,6 +103,21 @@ function usedVerdict(cells: readonly PictureCell[], subject: Subject): Verdict {
 	const untested = cells.filter((c) => c.runs.length === 0);
 	const facts = { cells: cells.length, untested: untested.length };
 	return say('used-cells', untested.length ? 'open' : 'calm', subject, facts, untested.map(cellSubject));
+}
+
+/** Readings that may be held against the type's own: two-wire ones hold the leads. */
+const seenOf = (cells: readonly PictureCell[]): SeenOfType[] =>
+	cells.map(({ readings: { acResistance, mass } }) => ({
+		acResistanceMohm: acResistance && acResistance.probe !== 'two-wire' ? acResistance.value : null,
+		massKg: mass?.value ?? null
+	}));
+
+/** Before a resistance is read, Plan asks about the type's. */
+function typeVerdicts(chemistry: Chemistry, type: PictureCellType, cells: readonly PictureCell[], subject: Subject) {
+	const figures = typeFigures(type);
+	const isRead = cells.some((c) => c.readings.acResistance);
+	const asked = isRead ? figures : { ...figures, acResistanceMohm: null };
+	return judgeTypeFigures(chemistry, asked, seenOf(cells), subject);
 }
 
 /** Stops that ask what something is: they are told, and claim nothing. */
