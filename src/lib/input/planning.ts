@@ -12,6 +12,7 @@ export class LabelRequest {
 	@Maybe() @Num(0.1, 2000) nominalV?: number | null;
 	@Maybe() @Num(0.1, 2000) fullV?: number | null;
 	@Maybe() @Num(0.01, 1_000_000) claimedA?: number | null;
+	@Maybe() @Num(0.001, 1_000_000) claimedKw?: number | null;
 }
 
 /** Panels that face one way: tilt from the horizontal, azimuth from north over east (180: south). */

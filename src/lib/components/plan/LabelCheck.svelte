@@ -6,8 +6,10 @@
 	import { CoreError } from '$lib/core/shared';
 	import Fold from './Fold.svelte';
 
-	let label = $state<Record<'series' | 'ratedAh' | 'ratedWh' | 'nominalV' | 'fullV' | 'claimedA', number | null>>({
-		...{ series: null, ratedAh: null, ratedWh: null, nominalV: null, fullV: null, claimedA: null }
+	let label = $state<
+		Record<'series' | 'ratedAh' | 'ratedWh' | 'nominalV' | 'fullV' | 'claimedA' | 'claimedKw', number | null>
+	>({
+		...{ series: null, ratedAh: null, ratedWh: null, nominalV: null, fullV: null, claimedA: null, claimedKw: null }
 	});
 	let chemistry = $state<Chemistry | ''>('');
 	const FIELDS = [
@@ -16,7 +18,8 @@
 		{ key: 'nominalV', name: 'Voltage', unit: 'V' },
 		{ key: 'fullV', name: 'Charged to', unit: 'V' },
 		{ key: 'series', name: 'Cells in series', unit: '' },
-		{ key: 'claimedA', name: 'Called amps', unit: 'A' }
+		{ key: 'claimedA', name: 'Called amps', unit: 'A' },
+		{ key: 'claimedKw', name: 'Called kilowatts', unit: 'kW' }
 	] as const;
 	const given = $derived(Object.values(label).some((v) => v !== null));
 	const check = $derived.by((): LabelCheck | string | null => {

@@ -18,7 +18,7 @@
 		type PlacedCode
 	} from '$lib/core/identity';
 	import { warmestOf } from '$lib/core/shared';
-	import { formatDate } from '$lib/core/units';
+	import { formatDate, parseRoughDate } from '$lib/core/units';
 	import { cellsOf } from '$lib/core/verdicts';
 	import CameraView from './CameraView.svelte';
 	import LowTray from './LowTray.svelte';
@@ -53,7 +53,7 @@
 				figure: c.code ? (code?.productionDate ? code.productionDate.slice(0, 7) : '?') : null,
 				minor: c.code ? c.code.slice(-7) : null,
 				shade: null,
-				warmth: warmestOf(data.verdicts.filter((v) => v.code.startsWith('code-') && cellsOf(v).includes(c.id))),
+				warmth: warmestOf(data.verdicts.filter((v) => /^(code|print)-/.test(v.code) && cellsOf(v).includes(c.id))),
 				turned: c.plusTurned,
 				mark: null
 			};
@@ -65,6 +65,27 @@
 	let job: CodeJob | null = null;
 	let input = $state<HTMLInputElement>();
 	let watching = $state(false);
+
+	/** Year and month as typed, in any of the usual ways; undefined: no month. */
+	const monthOf = (text: string): string | null | undefined => {
+		const rough = parseRoughDate(text, style);
+		return rough ? rough.local.slice(0, 7) : rough;
+	};
+	let month = $state<string | null>(null);
+	const printed = $derived(month ?? cell?.printedMonth ?? '');
+	async function keepMonth() {
+		if (!cell || month === null) return;
+		const printedMonth = monthOf(month);
+		if (printedMonth === undefined) return announce('Write the month like 05/2024 or May 2024.');
+		const { id } = cell;
+		const isKept = await attempt(async () => {
+			const { version } = await api.get(`cells/${id}`);
+			await api.patch(`cells/${id}`, { printedMonth, version });
+		});
+		if (!isKept) return;
+		month = null;
+		await lookAgain();
+	}
 
 	const store = async (cellId: number, code: string | null) => {
 		const { version } = await api.get(`cells/${cellId}`);
@@ -140,6 +161,7 @@
 			onpick={(id) => {
 				selectedId = id;
 				typed = null;
+				month = null;
 			}}
 			label="Codes of {tray.delivery.name}"
 		/>
@@ -156,6 +178,19 @@
 						spellcheck="false"
 						bind:value={() => shown, (v) => (typed = v)}
 						onkeydown={(e) => e.key === 'Enter' && void keep()}
+					/>
+				</div>
+				<div>
+					<label class="field-label" for="month-field">Month printed on it</label>
+					<input
+						id="month-field"
+						class="input tap figure w-32"
+						placeholder="05/2024"
+						autocomplete="off"
+						maxlength="30"
+						bind:value={() => printed, (v) => (month = v)}
+						onkeydown={(e) => e.key === 'Enter' && void keepMonth()}
+						onblur={() => void keepMonth()}
 					/>
 				</div>
 				<button class="btn btn-primary tap" disabled={typed === null} onclick={() => void keep()}

@@ -4,7 +4,7 @@ import type { Settings } from '$lib/core/units';
 import type { StageVerdict } from '$lib/core/verdicts';
 
 /** A cell of a delivery as the views of Receive draw it. */
-export type ShownCell = Pick<PictureCell, 'id' | 'label' | 'plusTurned' | 'readings' | 'code' | 'inspection'>;
+export type ShownCell = Pick<PictureCell, 'id' | 'label' | 'plusTurned' | 'readings' | 'code' | 'printedMonth' | 'inspection'>;
 
 /** What the page of Receive is given. */
 export interface ReceiveData {

@@ -50,6 +50,7 @@ export function shortMark({ code, facts, title }: Pick<Verdict, 'code' | 'facts'
 		case 'code-twice':
 			return 'code?';
 		case 'code-older-than-promised':
+		case 'print-older-than-promised':
 			return 'older';
 		default:
 			return title;

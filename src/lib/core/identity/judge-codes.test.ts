@@ -35,4 +35,22 @@ describe('the codes of a delivery', () => {
 		expect(twice).toHaveLength(1);
 		expect([twice[0]!.subject, ...twice[0]!.members].map((s) => s.id).sort()).toEqual([1, 2, 9]);
 	});
+	describe('and what is printed on a cell', () => {
+		const printed = (printedMonth: string, own: string | null = null) => ({ ...cell(1, own), printedMonth });
+		it('dates it where it has no code', () => {
+			const [age] = judged([printed('2025-05')]);
+			expect(age).toMatchObject({ code: 'age-at-arrival', warmth: 'open', facts: { cells: 1 } });
+			// By hand: from the middle of May 2025 to 20 November 2026.
+			expect(age!.facts.oldestMonths).toBeCloseTo(18.2, 1);
+		});
+		it('is older than promised only when its whole month is', () => {
+			expect(codes([printed('2026-02')], '2026-03-01')).toEqual(['print-older-than-promised', 'age-at-arrival']);
+			expect(codes([printed('2026-03')], '2026-03-15')).toEqual(['age-at-arrival']);
+		});
+		it('contradicts its code beyond two months, and else leaves the word to it', () => {
+			expect(codes([printed('2024-05', code('G51', 1))])).toEqual(['print-and-code-apart', 'age-at-arrival']);
+			expect(codes([printed('2026-06', code('G51', 1))])).toEqual(['age-at-arrival']);
+		});
+		it('cannot be of after it came', () => expect(codes([printed('2026-12')])).toEqual(['print-after-arrival']));
+	});
 });

@@ -8,6 +8,8 @@ export interface CodedCell {
 	id: number;
 	label: string;
 	code: string | null;
+	/** Year and month printed on it, `2024-05`; null or missing: none was typed. */
+	printedMonth?: string | null;
 	/** Other cells of the stock that bear the same code, wherever they are. */
 	twins: readonly { id: number; label: string }[];
 }
@@ -29,7 +31,9 @@ export function judgeCodes(cells: readonly CodedCell[], context: CodeContext, de
 	const read = cells.flatMap((cell) =>
 		cell.code && plainCode(cell.code) !== '' ? [{ cell, code: plainCode(cell.code), ...readCellCode(cell.code) }] : []
 	);
-	if (read.length === 0) return [];
+	const printed = cells.flatMap((cell) => (cell.printedMonth ? [{ cell, month: cell.printedMonth }] : []));
+	if (read.length === 0 && printed.length === 0) return [];
+	const codeDate = new Map(read.map((r) => [r.cell.id, r.productionDate]));
 	const arrivedMs = Date.parse(context.receivedOn);
 	const own = read.flatMap(({ cell, code, productionDate, chemistry, warnings }): Verdict[] => {
 		const subject = cellSubject(cell);
@@ -63,8 +67,43 @@ export function judgeCodes(cells: readonly CodedCell[], context: CodeContext, de
 	return [
 		...own,
 		...twinVerdicts(read.map(({ cell, code }) => ({ cell, code }))),
-		...ageVerdict(read, arrivedMs, delivery)
+		...printed.flatMap(({ cell, month }) => printVerdicts(cell, month, codeDate.get(cell.id) ?? null, context)),
+		...ageVerdict([...read, ...onlyPrinted(printed, codeDate)], arrivedMs, delivery)
 	];
+}
+
+/** The last day of a month like `2024-05`, ISO. */
+const lastOf = (month: string): string =>
+	new Date(Date.UTC(Number(month.slice(0, 4)), Number(month.slice(5, 7)), 0)).toISOString().slice(0, 10);
+/** Cells dated by their print alone. */
+const onlyPrinted = (
+	printed: readonly { cell: CodedCell; month: string }[],
+	codeDate: ReadonlyMap<number, string | null>
+) =>
+	printed
+		.filter(({ cell }) => (codeDate.get(cell.id) ?? null) === null)
+		.map(({ month }) => ({ productionDate: `${month}-15` }));
+/** A print and a code of one cell this far apart contradict each other (default), days. */
+const PRINT_APART_DAYS = 62;
+const DAY_MS = 86_400_000;
+
+/** What the month printed on a cell says against its code, the promise and the day it came. */
+function printVerdicts(
+	cell: CodedCell,
+	month: string,
+	codeDate: string | null,
+	{ promisedProducedOn, receivedOn }: CodeContext
+): Verdict[] {
+	const subject = cellSubject(cell);
+	const apartDays = codeDate === null ? 0 : Math.abs(Date.parse(codeDate) - Date.parse(`${month}-15`)) / DAY_MS;
+	if (apartDays > PRINT_APART_DAYS)
+		return [say('print-and-code-apart', 'look', subject, { month, producedOn: codeDate! })];
+	if (codeDate !== null) return [];
+	if (`${month}-01` > receivedOn.slice(0, 10))
+		return [say('print-after-arrival', 'look', subject, { month, receivedOn: receivedOn.slice(0, 10) })];
+	if (promisedProducedOn !== null && lastOf(month) < promisedProducedOn.slice(0, 10))
+		return [say('print-older-than-promised', 'look', subject, { month, promisedOn: promisedProducedOn.slice(0, 10) })];
+	return [];
 }
 
 /** A code is borne by one cell. */

@@ -79,7 +79,7 @@ describe('a label against itself', () => {
 		[
 			{ ratedWh: 3584, nominalV: 12.8, claimedA: 280 },
 			{ consistent: false, likelyChemistry: 'LFP', perCellV: 3.2 },
-			['label-amps']
+			['label-amps', 'label-ampere-hours']
 		],
 		[{ claimedA: 280 }, { consistent: null, likelyChemistry: null, perCellV: null }, ['label-amps']],
 		[
@@ -148,4 +148,26 @@ describe('a label against itself', () => {
 		[{ ratedAh: -1 }, /ratedAh/],
 		[{ chemistry: 'XYZ' as never }, /chemistry/]
 	])('refuses %j', (label, message) => expect(() => checkLabelFigures(label)).toThrow(message));
+});
+
+describe('energy under other names', () => {
+	it('kilowatts with the figure of the kilowatt-hours are asked about', () => {
+		const verdict = checkLabelFigures({ ratedAh: 280, nominalV: 51.2, claimedKw: 14.3 }).verdicts.find(
+			(v) => v.code === 'label-kilowatts'
+		)!;
+		// By hand: 280 Ah × 51.2 V = 14.3 kWh.
+		expect(verdict.warmth).toBe('look');
+		expect(verdict.facts.kwh).toBeCloseTo(14.336, 3);
+		expect(codes({ ratedAh: 280, nominalV: 51.2, claimedKw: 5 })).not.toContain('label-kilowatts');
+		expect(codes({ claimedKw: 14.3 })).toContain('label-kilowatts');
+	});
+	it('watt-hours over volts are told in ampere-hours, by the volts the cells work at', () => {
+		const ah = (label: Label) =>
+			checkLabelFigures(label).verdicts.find((v) => v.code === 'label-ampere-hours')?.facts.ampereHours;
+		expect(ah({ ratedWh: 1280, nominalV: 12.8 })).toBeCloseTo(100, 9);
+		// 14.6 V is the charger's: four cells of 3.2 V.
+		expect(ah({ ratedWh: 1280, nominalV: 14.6, series: 4, chemistry: 'LFP' })).toBeCloseTo(100, 6);
+		expect(ah({ ratedWh: 1280, ratedAh: 100, nominalV: 12.8 })).toBeUndefined();
+	});
+	it('no kilowatts below nought', () => expect(() => checkLabelFigures({ claimedKw: -1 })).toThrow(/claimedKw/));
 });

@@ -15,6 +15,8 @@ export interface Label {
 	fullV?: number | null;
 	/** A figure that is called amps. */
 	claimedA?: number | null;
+	/** A figure that is called kilowatts. */
+	claimedKw?: number | null;
 }
 
 export interface LabelCheck {
@@ -28,7 +30,7 @@ export interface LabelCheck {
 }
 
 function checkLabel(label: Label): void {
-	for (const key of ['ratedAh', 'ratedWh', 'nominalV', 'fullV', 'claimedA'] as const)
+	for (const key of ['ratedAh', 'ratedWh', 'nominalV', 'fullV', 'claimedA', 'claimedKw'] as const)
 		if (label[key] != null) requirePositive(label[key], key);
 	const { series, chemistry } = label;
 	if (series != null && !(Number.isInteger(series) && series >= 1 && series <= MOST_SERIES))
@@ -59,7 +61,8 @@ export function checkLabelFigures(label: Label): LabelCheck {
 	const verdicts = [
 		...(apart ? [apart] : []),
 		...(hasVolts ? voltsVerdicts(label, volts, best) : []),
-		...amperes(label, impliedV)
+		...amperes(label, impliedV),
+		...kilowatts(label, impliedV)
 	];
 	const compared =
 		impliedV !== null ||
@@ -74,6 +77,7 @@ export function checkLabelFigures(label: Label): LabelCheck {
 				? say('label-agrees', 'calm', WHOLE_BANK, { perCellV, series: cells, chemistry: best?.chemistry ?? chemistry })
 				: say('label-alone', 'open', WHOLE_BANK, {})
 		);
+	verdicts.push(...ampereHours(label, best));
 	return {
 		consistent: contradicts ? false : compared ? true : null,
 		likelyChemistry:
@@ -132,6 +136,23 @@ const peakOf = (volts: LabelVolts, best: LabelReading, named: Chemistry | null):
 	named === null && best.chemistry !== 'LFP'
 		? (labelReadings(volts, best.series, 'LFP').find((r) => r.way === 'peak') ?? null)
 		: null;
+
+/** Kilowatts say how fast, kilowatt-hours how much: the same figure for both is the second under the name of the first. */
+function kilowatts({ claimedKw, ratedAh, ratedWh, nominalV }: Label, impliedV: number | null): Verdict[] {
+	if (claimedKw == null) return [];
+	const volts = nominalV ?? impliedV;
+	const wh = ratedWh ?? (ratedAh != null && volts != null ? ratedAh * volts : null);
+	if (wh === null) return [say('label-kilowatts', 'open', WHOLE_BANK, { claimedKw, kwh: null, hours: null })];
+	const facts = { claimedKw, kwh: wh / 1000, hours: wh / 1000 / claimedKw };
+	return isSame(claimedKw * 1000, wh) ? [say('label-kilowatts', 'look', WHOLE_BANK, facts)] : [];
+}
+
+/** What its energy is in ampere-hours, where the label does not say them; at the volts of its charger they are too few. */
+function ampereHours({ ratedAh, ratedWh, nominalV }: Label, best: LabelReading | null): Verdict[] {
+	const volts = best?.way === 'peak' ? best.series * CHEMISTRY_FIGURES[best.chemistry].nominalV : nominalV;
+	if (ratedAh != null || ratedWh == null || volts == null) return [];
+	return [say('label-ampere-hours', 'calm', WHOLE_BANK, { ratedWh, volts, ampereHours: ratedWh / volts })];
+}
 
 function amperes({ claimedA, ratedAh, ratedWh, nominalV }: Label, impliedV: number | null): Verdict[] {
 	if (claimedA == null) return [];

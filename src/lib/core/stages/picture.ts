@@ -140,6 +140,8 @@ export interface PictureCell {
 	batch: string | null;
 	/** As scanned or typed; null: not read. */
 	code: string | null;
+	/** Year and month printed on it, `2024-05`; null or missing: none was typed. */
+	printedMonth?: string | null;
 	/** Other cells of the stock that bear the same code. */
 	codeTwins: readonly { id: number; label: string }[];
 	/** The latest; null: nobody has looked at it. */

@@ -126,6 +126,7 @@ const ASKED: readonly string[] = ['polarity', 'chemistry-doubted'];
 const DEFECTS: Readonly<Record<string, ClaimedDefect>> = {
 	'inspection-look': 'damaged',
 	'code-older-than-promised': 'older',
+	'print-older-than-promised': 'older',
 	'code-chemistry': 'other-kind',
 	'terminals-not-promised': 'other-kind',
 	'resistance-over-promise': 'resistance'

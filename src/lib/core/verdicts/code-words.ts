@@ -10,9 +10,15 @@ export interface CodeFacts {
 	'code-after-arrival': { code: string; producedOn: string; receivedOn: string };
 	/** Made earlier than promised. */
 	'code-older-than-promised': { code: string; producedOn: string; promisedOn: string };
+	/** The month printed on a cell and the date of its code exclude each other. */
+	'print-and-code-apart': { month: string; producedOn: string };
+	/** A printed month after the cell arrived. */
+	'print-after-arrival': { month: string; receivedOn: string };
+	/** Made earlier than promised, by what is printed on it. */
+	'print-older-than-promised': { month: string; promisedOn: string };
 	/** One code on more than one cell of the stock. */
 	'code-twice': { code: string; cells: number };
-	/** Age of the cells at arrival, by their codes. */
+	/** Age of the cells at arrival, by their codes or what is printed on them. */
 	'age-at-arrival': { cells: number; youngestMonths: number; oldestMonths: number; oldMonths: number };
 }
 
@@ -48,6 +54,27 @@ export const CODE_WORDS: Words<CodeFacts> = {
 		rule: 'Production date by the code against the promise.',
 		next: 'It goes into the report to the supplier.'
 	}),
+	'print-and-code-apart': ({ facts: { month, producedOn }, subject }) => ({
+		title: `${subject.label}: its print says ${month}, its code ${producedOn.slice(0, 7)}`,
+		finding: 'They are more than two months apart.',
+		doubt: `A printed date may be that of a test standard or of the packing; ${CLAIM}.`,
+		rule: 'Print and code of one cell tell of the same month.',
+		next: 'Take a photo of both, read the code again, and ask the supplier which is right.'
+	}),
+	'print-after-arrival': ({ facts: { month, receivedOn }, subject }) => ({
+		title: `${subject.label}: made after it arrived, by its print`,
+		finding: `${month} is printed on it; it came on ${receivedOn}.`,
+		doubt: 'A digit misread, or the date of something else.',
+		rule: 'A cell is made before it arrives.',
+		next: 'Look at the print again.'
+	}),
+	'print-older-than-promised': ({ facts: { month, promisedOn }, subject }) => ({
+		title: `${subject.label} is older than promised`,
+		finding: `${month} is printed on it; promised ${promisedOn} or later.`,
+		doubt: 'A printed date may be that of a test standard: the code tells more, where there is one.',
+		rule: 'The month printed on it against the promise.',
+		next: 'Take a photo of the print: it goes into the report to the supplier.'
+	}),
 	'code-twice': ({ facts: { code, cells } }) => ({
 		title: `One code on ${cells} cells`,
 		finding: `${code} is borne by more than one cell of the stock.`,
@@ -60,7 +87,7 @@ export const CODE_WORDS: Words<CodeFacts> = {
 			oldestMonths > oldMonths
 				? `Up to ${oldestMonths.toFixed(0)} months old on arrival`
 				: `${oldestMonths.toFixed(0)} months old on arrival, at most`,
-		finding: `${count(cells, 'code tells', 'codes tell')} of ${youngestMonths.toFixed(0)} to ${oldestMonths.toFixed(0)} months.`,
+		finding: `${count(cells, 'date tells', 'dates tell')} of ${youngestMonths.toFixed(0)} to ${oldestMonths.toFixed(0)} months.`,
 		doubt: `${CLAIM[0]!.toUpperCase()}${CLAIM.slice(1)}; a date printed on a label may be that of a test standard.`,
 		rule: `Older than ${oldMonths} months is worth a word (default).`,
 		next:

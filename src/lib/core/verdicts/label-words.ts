@@ -19,6 +19,10 @@ export interface LabelFacts {
 	'label-undivided': { impliedV: number };
 	/** Amperes where ampere-hours are meant. */
 	'label-amps': { claimedA: number; ratedAh: number | null };
+	/** Kilowatts where kilowatt-hours are meant; null: no energy is given. */
+	'label-kilowatts': { claimedKw: number; kwh: number | null; hours: number | null };
+	/** What its watt-hours are in ampere-hours, which it does not say. */
+	'label-ampere-hours': { ratedWh: number; volts: number; ampereHours: number };
 	/** Sold by the voltage of its charger. */
 	'label-peak': { nominalV: number; series: number; realV: number; chemistry: Chemistry; or: Chemistry | null };
 	/** Its volts are those of another chemistry than the one named. */
@@ -77,6 +81,23 @@ export const LABEL_WORDS: Words<LabelFacts> = {
 		doubt: 'A battery that gives its ampere-hours as amperes in one hour would have the same figure.',
 		rule: 'Ampere-hours are what it holds, amperes what flows.',
 		next: 'Ask for the continuous current of the BMS, in amperes.'
+	}),
+	'label-kilowatts': ({ facts: { claimedKw, kwh, hours } }) => ({
+		title: `“${claimedKw} kW” probably means kilowatt-hours`,
+		finding:
+			kwh === null || hours === null
+				? 'Kilowatts say how fast, kilowatt-hours how much; no energy is given.'
+				: `It is the figure of its ${kwh.toFixed(1)} kWh: as power it would empty the battery in ${hours < 1.5 ? 'about an hour' : `${hours.toFixed(1)} hours`}.`,
+		doubt: 'A battery that gives all it holds within an hour would have the same figure.',
+		rule: 'Kilowatt-hours are what it holds, kilowatts what it gives at once.',
+		next: 'Ask for the continuous current of the BMS, in amperes, and for the energy in kWh.'
+	}),
+	'label-ampere-hours': ({ facts: { ratedWh, volts, ampereHours } }) => ({
+		title: `${ratedWh} Wh are ${Number(ampereHours.toPrecision(3))} Ah`,
+		finding: `At ${Number(volts.toPrecision(3))} V, what its cells work at.`,
+		doubt: null,
+		rule: 'Ah = Wh ÷ V, by the nominal voltage and not that of the charger.',
+		next: null
 	}),
 	'label-peak': ({ facts: { nominalV, series, realV, chemistry, or } }) => ({
 		title: or ? `${nominalV} V: ${chemistry} at its charger, or ${or}?` : `${nominalV} V is the voltage of its charger`,

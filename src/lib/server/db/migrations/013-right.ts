@@ -22,6 +22,9 @@ export async function up(knex: Knex): Promise<void> {
 			.inTable('instruments')
 			.comment('load of a live run; its count is stored as shown');
 	});
+	await knex.schema.alterTable('cells', (t) => {
+		t.string('printed_month', 7).comment('year and month printed on it, 2024-05');
+	});
 	await createRecords(knex, 'battery_works', (t) => {
 		t.integer('battery_id').unsigned().notNullable().references('id').inTable('batteries').index();
 		t.datetime('done_at', { precision: 3 }).notNullable();

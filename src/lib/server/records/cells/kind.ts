@@ -17,7 +17,7 @@ export const cellKind = defineKind<Cell>({
 	changeInput: CellInput,
 	parents: { deliveryId: 'deliveries' },
 	filters: ['deliveryId', 'batch'],
-	columns: ['id', 'deliveryId', 'position', 'label', 'batch', 'code', 'plusTurned'],
+	columns: ['id', 'deliveryId', 'position', 'label', 'batch', 'code', 'printedMonth', 'plusTurned'],
 	archivedWith: 'deliveryId',
 	async check(cell, tx, before) {
 		if (!before || before.deliveryId === cell.deliveryId) return;
