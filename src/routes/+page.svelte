@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { layoutText } from '$lib/core/planning';
 	import { WARMTH_WORDS } from '$lib/components/verdicts/warmth-words';
 	import { goto } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
@@ -49,7 +50,7 @@
 							? ''
 							: bank.bankUse}{cellTypeName ? `${bank.bankUse === 'other' ? '' : ' · '}${cellTypeName}` : ''}
 					</p>
-					<p class="figure my-2">{bank.series}S{bank.parallel}P{bank.batteries > 1 ? ` × ${bank.batteries}` : ''}</p>
+					<p class="figure my-2">{layoutText(bank.series, bank.parallel, bank.batteries, bank.readyMade)}</p>
 					<MiniTray series={bank.series} parallel={bank.parallel} batteries={bank.batteries} />
 				</a>
 				<div class="min-w-0">

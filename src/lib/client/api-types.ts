@@ -13484,6 +13484,7 @@ export interface components {
             maker?: string | null;
             mostInSeries?: number | null;
             name?: string | null;
+            newOn?: string | null;
             nominalV?: number | null;
             number?: number | null;
             parallel?: number | null;
@@ -13516,6 +13517,7 @@ export interface components {
             maker?: string | null;
             mostInSeries?: number | null;
             name?: string | null;
+            newOn?: string | null;
             nominalV?: number | null;
             number?: number | null;
             parallel?: number | null;

@@ -2,12 +2,13 @@
 	import type { Snippet } from 'svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import { settingApart } from '$lib/client/set-apart';
+	import { bankLayout } from '$lib/core/planning';
 	import { judgeLinksOff, linkState } from '$lib/core/links';
 	import type { BalanceData } from './balance-data';
 
 	let { data, views }: { data: BalanceData; views: Snippet } = $props();
 	const bank = $derived(data.overview.bank);
-	const pairs = $derived(Math.max(1, bank.series * bank.batteries - 1));
+	const pairs = $derived(Math.max(1, bank.series * (bankLayout(data.overview.batteries).built || 1) - 1));
 	let typed = $state<string[]>([]);
 	let plugOut = $state(false);
 	let meterProved = $state(false);

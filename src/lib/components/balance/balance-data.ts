@@ -1,3 +1,4 @@
+import type { SizedBattery } from '$lib/core/planning';
 import type { BenchClock } from '$lib/client/bank-clock';
 import type { ShownInstrument } from '$lib/components/live/instrument-choice';
 import type { AfterPause } from '$lib/core/balance';
@@ -8,7 +9,7 @@ import type { StageVerdict } from '$lib/core/verdicts';
 
 /** What the page of Balance is given. */
 export interface BalanceData {
-	overview: { bank: PictureBank; cellType: PictureCellType | null };
+	overview: { bank: PictureBank; batteries: readonly SizedBattery[]; cellType: PictureCellType | null };
 	balance: BalanceState;
 	/** Cells that may stand in its row. */
 	mayStand: {

@@ -4,6 +4,7 @@
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { CHEMISTRIES, CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
+	import { bankLayout, type SizedBattery } from '$lib/core/planning';
 	import type { PictureCellType } from '$lib/core/stages';
 	import type { Settings } from '$lib/core/units';
 	import { TYPE_PREFIX } from '$lib/input/bank-form';
@@ -31,6 +32,8 @@
 			version: number;
 		} | null;
 		cellTypes: CellTypeRecord[];
+		/** Its batteries as they are; empty for a new bank. */
+		batteries?: readonly SizedBattery[];
 		settings: Settings;
 		/** Why the form was refused before the page was awake, by field, and what was typed. */
 		refused: { fields?: Record<string, string>; typed?: Record<string, string> } | null;
@@ -38,7 +41,7 @@
 		action: string;
 		to?: string;
 	}
-	let { bank, cellTypes, settings, refused, action, to }: Props = $props();
+	let { bank, cellTypes, batteries = [], settings, refused, action, to }: Props = $props();
 
 	const USES = ['cabin', 'van', 'motorhome', 'boat', 'other'];
 	// svelte-ignore state_referenced_locally
@@ -77,7 +80,9 @@
 		if (!chosen) showFigures = true;
 	}
 
-	const groupAh = $derived((Number(typeForm.figures.ratedAh) || 0) * form.parallel * form.batteries);
+	const sized = $derived(bankLayout(batteries));
+	const built = $derived(Math.max(0, form.batteries - sized.readyMade));
+	const groupAh = $derived((Number(typeForm.figures.ratedAh) || 0) * form.parallel * built);
 	const nominalV = $derived(CHEMISTRY_FIGURES[form.chemistry].nominalV * form.series);
 </script>
 
@@ -121,8 +126,10 @@
 			/>
 		</div>
 		<p class="figure sm:col-span-2" aria-live="polite">
-			{nominalV.toFixed(1)} V nominal · {form.series * form.parallel * form.batteries} cells{groupAh
+			{nominalV.toFixed(1)} V nominal · {form.series * form.parallel * built} cells{groupAh
 				? ` · ${groupAh.toFixed(0)} Ah · ${((groupAh * nominalV) / 1000).toFixed(1)} kWh by rating`
+				: ''}{sized.readyMade
+				? `, beside ${sized.readyMade} ready-made${sized.besideAh ? ` (${sized.besideAh.toFixed(0)} Ah, ${(sized.besideWh / 1000).toFixed(1)} kWh)` : ''}`
 				: ''}
 		</p>
 		{#if nominalV * 1.14 > 60}<p class="ember-text font-semibold sm:col-span-2">

@@ -86,6 +86,7 @@
 						/>
 						<div class="grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
 							<Field label="Name" bind:value={form.name} error={fields.name} />
+							<Field label="In use since" type="date" bind:value={form.newOn} error={fields.newOn} />
 							<Field label="Main fuse" unit="A" type="number" bind:value={form.fuseA} error={fields.fuseA} />
 							<Field label="Cable" unit="A" type="number" bind:value={form.cableA} error={fields.cableA} />
 							{#if form.kind === 'built'}

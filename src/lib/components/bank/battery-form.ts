@@ -28,10 +28,11 @@ export const READY_MADE_FIELDS = [
 const NUMBERS = ['bmsA', 'fuseA', 'cableA', ...READY_MADE_FIELDS.map((f) => f.key)] as const;
 type NumberField = (typeof NUMBERS)[number];
 
-export type BatteryForm = Pick<BatteryRow, 'kind' | 'joins'> & { name: string; maker: string } & Record<
-		NumberField,
-		number | null
-	>;
+export type BatteryForm = Pick<BatteryRow, 'kind' | 'joins'> & {
+	name: string;
+	maker: string;
+	newOn: string | null;
+} & Record<NumberField, number | null>;
 
 /** The form of a battery; empty for none. */
 export function batteryForm(battery: BatteryRow | null): BatteryForm {
@@ -44,6 +45,7 @@ export function batteryForm(battery: BatteryRow | null): BatteryForm {
 		joins: battery?.joins ?? 'parallel',
 		name: battery?.name ?? '',
 		maker: battery?.maker ?? '',
+		newOn: battery?.newOn?.slice(0, 10) ?? null,
 		...numbers
 	};
 }
@@ -56,6 +58,7 @@ export function batteryFields({
 	joins,
 	name,
 	maker,
+	newOn,
 	...numbers
 }: BatteryForm): Omit<BodyFor<'patch', `batteries/${number}`>, 'version'> {
 	const ready = kind === 'ready-made';
@@ -64,6 +67,7 @@ export function batteryFields({
 		kind,
 		joins: ready ? joins : 'parallel',
 		name: name.trim() || null,
+		newOn: newOn || null,
 		maker: ready ? maker.trim() || null : null,
 		bmsA: ready ? null : orNull(numbers.bmsA),
 		fuseA: orNull(numbers.fuseA),

@@ -37,13 +37,15 @@
 			cellTypeId: number | null;
 		};
 		cellTypes: readonly CellType[];
+		/** Ready-made batteries that stand beside those that are compared. */
+		readyMade: number;
 		/** Loose cells of each type. */
 		loose: Record<number, number>;
 		currency: string;
 		/** What is to be bought, with its prices. */
 		items: readonly { name: string; unitPrice: number }[];
 	}
-	let { desk, found: plan, bank, cellTypes, loose, currency, items }: Props = $props();
+	let { desk, found: plan, bank, readyMade, cellTypes, loose, currency, items }: Props = $props();
 	const written = $derived(desk.plan);
 	/** Days without sun a layout is looked for, when no energy is named. */
 	const DAYS = 2;
@@ -95,7 +97,13 @@
 
 	async function choose({ series, parallel, batteries, cell }: Layout) {
 		const done = await attempt(() =>
-			api.patch(`banks/${bank.id}`, { version: bank.version, series, parallel, batteries, cellTypeId: Number(cell.id) })
+			api.patch(`banks/${bank.id}`, {
+				version: bank.version,
+				series,
+				parallel,
+				batteries: batteries + readyMade,
+				cellTypeId: Number(cell.id)
+			})
 		);
 		if (!done) return;
 		await lookAgain();
@@ -104,7 +112,7 @@
 	const isChosen = (l: Layout) =>
 		l.series === bank.series &&
 		l.parallel === bank.parallel &&
-		l.batteries === bank.batteries &&
+		l.batteries + readyMade === bank.batteries &&
 		l.cell.id === bank.cellTypeId;
 </script>
 

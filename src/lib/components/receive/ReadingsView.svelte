@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { bankLayout } from '$lib/core/planning';
 	import { onMount, tick, type Snippet } from 'svelte';
 	import type { ReceiveData } from './receive-data';
 	import { tinykeys } from 'tinykeys';
@@ -265,7 +266,7 @@
 	{#if !tray || unpacking}
 		<div class="mt-3">
 			<UnpackForm
-				suggestedCount={bank.series * bank.parallel * bank.batteries}
+				suggestedCount={bankLayout(data.overview.batteries).cells || bank.series * bank.parallel}
 				suggestedPrefix={bank.name.slice(0, 1).toUpperCase()}
 				{fields}
 				onunpack={unpack}

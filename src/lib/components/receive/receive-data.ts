@@ -1,14 +1,22 @@
+import type { SizedBattery } from '$lib/core/planning';
 import type { ShownInstrument } from '$lib/components/live/instrument-choice';
 import type { PictureBank, PictureCell, PictureCellType, PictureDelivery } from '$lib/core/stages';
 import type { Settings } from '$lib/core/units';
 import type { StageVerdict } from '$lib/core/verdicts';
 
 /** A cell of a delivery as the views of Receive draw it. */
-export type ShownCell = Pick<PictureCell, 'id' | 'label' | 'plusTurned' | 'readings' | 'code' | 'printedMonth' | 'inspection'>;
+export type ShownCell = Pick<
+	PictureCell,
+	'id' | 'label' | 'plusTurned' | 'readings' | 'code' | 'printedMonth' | 'inspection'
+>;
 
 /** What the page of Receive is given. */
 export interface ReceiveData {
-	overview: { bank: PictureBank; cellType: (PictureCellType & { id: number }) | null };
+	overview: {
+		bank: PictureBank;
+		batteries: readonly SizedBattery[];
+		cellType: (PictureCellType & { id: number }) | null;
+	};
 	trays: { delivery: PictureDelivery; cells: ShownCell[] }[];
 	instruments: ShownInstrument[];
 	currency: string;

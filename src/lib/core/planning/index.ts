@@ -1,3 +1,4 @@
+export { bankLayout, layoutText, type BankLayout, type SizedBattery } from './bank-layout';
 export { TOUCH_LIMIT_V, judgePlan, type PlannedBank, type PlannedCellType } from './judge-plan';
 export {
 	mayFallInNight,

@@ -15,7 +15,10 @@ export interface PlannedLayout {
 	chemistry: Chemistry;
 	series: number;
 	parallel: number;
+	/** Those built of these cells. */
 	batteries: number;
+	/** What ready-made batteries beside them add, Ah; missing: none. */
+	besideAh?: number;
 }
 
 /** The cells, as far as their sheet was copied. */
@@ -67,7 +70,7 @@ export function planState(plan: BankPlan, layout: PlannedLayout, cell: PlannedCe
 		standbyW: plan.standbyW ?? USUAL_PLAN.standbyW
 	});
 	const inBattery = series * parallel;
-	const bankAh = cell ? cell.ratedAh * parallel * batteries : null;
+	const bankAh = cell ? cell.ratedAh * parallel * batteries + (layout.besideAh ?? 0) : null;
 	const nominalWh = bankAh === null ? null : bankAh * series * figures.nominalV;
 	const usableWh = nominalWh === null ? null : nominalWh * (plan.window ?? USUAL_PLAN.window);
 	const most = Math.max(...load.whPerDay);

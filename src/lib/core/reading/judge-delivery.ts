@@ -93,7 +93,7 @@ export function judgeDelivery(
 		...polarityVerdicts(read),
 		...(other ? [chemistryDoubted(context.chemistry, other, withVoltage, subject)] : []),
 		...(other ? [] : withVoltage).flatMap(
-			(c) => outsideLimits(context.chemistry, c.restVoltageV, c.restVoltageSdV, cellSubject(c)) ?? []
+			(c) => outsideLimits(context.chemistry, c.restVoltageV, c.restVoltageSdV, cellSubject(c), c.touched) ?? []
 		),
 		...nearlyEmptyVerdicts(withVoltage, context, socByCell),
 		...voltageVerdicts(comparable, cameWith),

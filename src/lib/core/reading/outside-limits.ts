@@ -10,12 +10,14 @@ const RECOVERY = 1.2;
 /**
  * What a rest voltage outside the limits of its chemistry says: below them the depth of it, above them an overcharged cell, or no reading of
  * one cell at all. Null within them. @param restVoltageV magnitude, of one cell @param sdV one standard deviation
+ * @param touched it has been charged, discharged or put to work since it came: it did not arrive so
  */
 export function outsideLimits(
 	chemistry: Chemistry,
 	restVoltageV: number,
 	sdV: number,
-	subject: Subject
+	subject: Subject,
+	touched = false
 ): Verdict | null {
 	const { dischargeLimitV, plausibleRestV } = CHEMISTRY_FIGURES[chemistry];
 	const read = measured(restVoltageV, sdV);
@@ -27,7 +29,8 @@ export function outsideLimits(
 			limitV: dischargeLimitV,
 			recoveryV: dischargeLimitV * RECOVERY,
 			chemistry,
-			level
+			level,
+			touched
 		});
 	}
 	const mostV = mostOfOneCellV(chemistry);

@@ -258,3 +258,25 @@ describe('verdicts on a delivery', () => {
 	it('asks for cells when there are none', () =>
 		expect(judgeDelivery([], context).verdicts[0]!.title).toBe('No cells yet'));
 });
+
+describe('a cell that was tested since', () => {
+	it('rests below its limit, and did not arrive so: the supplier is not told', () => {
+		const low = (touched: boolean) =>
+			judgeDelivery(
+				[
+					{
+						...{ id: 1, label: 'A', restVoltageV: 2.4, restVoltageSdV: 0.002, acResistanceMohm: null },
+						...{
+							acResistanceSdMohm: null,
+							touched,
+							arrival: touched ? { restVoltageV: 3.29, restVoltageSdV: 0.002 } : null
+						}
+					}
+				],
+				{ chemistry: 'LFP', restS: 3600, ratedResistanceMohm: null }
+			).verdicts.find((v) => v.code === 'deep-discharged')!;
+		expect(low(false)).toMatchObject({ title: 'A arrived below 2.50 V', warmth: 'stop' });
+		expect(low(true)).toMatchObject({ title: 'A rests below 2.50 V', warmth: 'stop' });
+		expect(low(true).next).not.toContain('supplier');
+	});
+});

@@ -58,6 +58,8 @@ export interface PictureBattery {
 	series: number;
 	parallel: number;
 	joins: 'parallel' | 'series';
+	/** In use since; null: since its bank is. */
+	newOn: string | null;
 	bmsA: number | null;
 	bmsResolutionV: number | null;
 	fuseA: number | null;
@@ -65,6 +67,7 @@ export interface PictureBattery {
 	/** Drawn after the load’s cut-off, A. */
 	standbyA: number | null;
 	ratedAh: number | null;
+	ratedWh: number | null;
 	nominalV: number | null;
 	mostInSeries: number | null;
 	/** Why it is built although something spoke against it; null: nobody wrote it. */

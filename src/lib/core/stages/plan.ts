@@ -1,10 +1,12 @@
 import { CHEMISTRY_FIGURES } from '../chemistry';
 import {
+	bankLayout,
 	judgeBankPlan,
 	judgePlan,
 	nominalClassV,
 	planState,
 	type BankPlan,
+	type PlannedLayout,
 	type BuildStep,
 	type PlannedCell,
 	type PlanState,
@@ -59,7 +61,13 @@ function plannedCell({ cellType }: BankPicture): PlannedCell | null {
 
 /** What follows from a plan, but for the year of use. */
 export const bankPlanState = (picture: BankPicture, plan: BankPlan, time: Omit<PlanTime, 'done'>): PlanState =>
-	planState(plan, picture.bank, plannedCell(picture), { ...time, done: doneSteps(picture) });
+	planState(plan, plannedLayout(picture), plannedCell(picture), { ...time, done: doneSteps(picture) });
+
+/** The layout that is planned and bought: ready-made batteries need no cells. */
+function plannedLayout({ bank, batteries }: BankPicture): PlannedLayout {
+	const { built, besideAh } = bankLayout(batteries);
+	return { ...bank, batteries: built || bank.batteries, besideAh };
+}
 
 /** What of the build has happened already, by the records; the first delivery counts as the arrival. */
 export function doneSteps({ deliveries, cells }: BankPicture): Partial<Record<BuildStep, number>> {
@@ -89,7 +97,7 @@ function typeVerdicts(picture: BankPicture): Verdict[] {
 /** What to think of a bank's plan. A bank of ready-made batteries alone needs no cell type. */
 export function judgePlanStage(picture: BankPicture, facts: PlanFactsOfBank = NOTHING_WRITTEN): StageJudgement {
 	const builds = picture.batteries.some((b) => b.kind === 'built');
-	const own = builds ? judgePlan(picture.bank, picture.cellType, bankSubject(picture)) : [];
+	const own = builds ? judgePlan(plannedLayout(picture), picture.cellType, bankSubject(picture)) : [];
 	const before = beforeBuying(picture, facts);
 	// What is wrong with a plan is mended before anything is bought; with cells at hand it goes on.
 	const isMended = picture.cells.length > 0 || before.every((v) => v.warmth === 'calm' || v.warmth === 'open');

@@ -75,8 +75,8 @@ export interface BatteryService {
 	efcPerYear: number | null;
 }
 
-const ageOf = ({ bank }: BankPicture, iso: string): number =>
-	Math.max(0, (Date.parse(iso) - Date.parse(bank.inServiceOn ?? bank.createdAt)) / YEAR_MS);
+const ageOf = ({ bank }: BankPicture, { newOn }: PictureBattery, iso: string): number =>
+	Math.max(0, (Date.parse(iso) - Date.parse(newOn ?? bank.inServiceOn ?? bank.createdAt)) / YEAR_MS);
 
 /** Whether a cell of a group was exchanged or taken out after a moment. */
 const cellChangedAfter = ({ changes }: BankPicture, { id }: PictureBattery, position: number, at: string): boolean =>
@@ -171,7 +171,7 @@ export function batteryService(
 	const tests = allTests
 		.filter((t) => t.battery === battery.number)
 		.map((t) => {
-			const ageYears = ageOf(picture, t.testedAt);
+			const ageYears = ageOf(picture, battery, t.testedAt);
 			const fadedMeanwhile = ratedAh * fadeMeanwhile(ageYears, ((t.testedDoubtS ?? 0) * 1000) / YEAR_MS);
 			return { ...t, ageYears, sdAh: Math.hypot(t.sdAh, fadedMeanwhile) };
 		});
@@ -179,11 +179,11 @@ export function batteryService(
 	const efcPerYear = last ? last.efc! / last.ageYears : null;
 	const { endFraction } = picture.bank;
 	const projection = tests.length ? project({ ratedAh, endFraction, observations: tests, efcPerYear }) : null;
-	const ageYears = ageOf(picture, nowIso);
+	const ageYears = ageOf(picture, battery, nowIso);
 	const full = checks.filter((c) => c.judgement.judged && c.check.context === 'full');
 	const driftPerMonthAh = driftSlopes(
 		full.map((c) => ({
-			ageYears: ageOf(picture, c.check.checkedAt),
+			ageYears: ageOf(picture, battery, c.check.checkedAt),
 			// A group whose cell was exchanged since is another group.
 			driftAh: c.judgement.driftAh.map((own, i) =>
 				cellChangedAfter(picture, battery, i + 1, c.check.checkedAt) ? null : own

@@ -3,17 +3,28 @@ import type { Verdict } from '../verdicts';
 import type { BankPicture, PictureBattery } from './picture';
 import { batterySubject } from './picture-parts';
 
+const ahOf = ({ cellType }: BankPicture, { kind, ratedAh, parallel }: PictureBattery): number | null =>
+	kind === 'built' ? (cellType ? cellType.ratedAh * parallel : null) : ratedAh;
+
+/** The part of a load that one battery carries; alike where nobody knows what they hold, and all in turn where they stand in series. */
+function shareOf(picture: BankPicture, battery: PictureBattery): number {
+	const all = picture.batteries;
+	const ah = all.map((b) => ahOf(picture, b));
+	const own = ahOf(picture, battery);
+	if (battery.joins === 'series' || own === null || ah.includes(null)) return 1 / Math.max(1, all.length);
+	return own / ah.reduce<number>((sum, v) => sum + v!, 0);
+}
+
 /**
- * Fuse, cable and BMS of a battery against each other and against the loads of the plan. Batteries in parallel are reckoned to share
- * alike; in series each carries all of it at the voltage of the chain.
+ * Fuse, cable and BMS of a battery against each other and against the loads of the plan. Batteries side by side share by
+ * what they hold: a larger one has less resistance.
  */
 export function wiringVerdicts(picture: BankPicture, battery: PictureBattery): Verdict[] {
-	const { batteries, bank, limitPlan, plannedPeakW = null } = picture;
+	const { bank, limitPlan, plannedPeakW = null } = picture;
 	const figures = STRATEGY_FIGURES[bank.chemistry][limitPlan?.strategy ?? 'middle-road'];
-	// Alike or not, what stands in series with it, or beside it, takes its part of the power.
 	const load =
 		plannedPeakW === null || battery.kind !== 'built'
 			? null
-			: { peakW: plannedPeakW / Math.max(1, batteries.length), leastV: battery.series * figures.loadCutoffV };
+			: { peakW: plannedPeakW * shareOf(picture, battery), leastV: battery.series * figures.loadCutoffV };
 	return checkWiring({ ...battery, load }, batterySubject(picture, battery));
 }

@@ -1,4 +1,4 @@
-import type { Measured, Words } from './verdict';
+import type { Measured, Subject, Words } from './verdict';
 
 /** Two values of which the first must stay below the second. */
 export interface BrokenLink {
@@ -67,6 +67,9 @@ function brokenTitle({ links, releases }: LimitsFacts['chain-broken']): string {
 	return link ? `${link.lowName} must stay below ${link.highName}` : `${release?.name} never releases properly`;
 }
 
+/** Which battery it is of, where the verdict is of one. */
+const of = (subject: Subject) => (subject.kind === 'battery' ? `: ${subject.label}` : '');
+
 export const LIMITS_WORDS: Words<LimitsFacts> = {
 	'chain-holds': ({ facts: { links } }) => ({
 		title: 'The set-points are in order',
@@ -86,33 +89,31 @@ export const LIMITS_WORDS: Words<LimitsFacts> = {
 		rule: 'The chain must act in order.',
 		next: 'Correct the maker’s figures or choose another strategy.'
 	}),
-	'fuse-over-cable': ({ facts: { fuseA, cableA } }) => ({
-		title: 'The fuse does not protect the cable',
+	'fuse-over-cable': ({ facts: { fuseA, cableA }, subject }) => ({
+		title: `The fuse does not protect the cable${of(subject)}`,
 		finding: `Fuse rating ${fuseA} A, cable rating ${cableA} A: the cable can burn before the fuse blows.`,
 		doubt:
 			'What a cable carries depends on its insulation, bundling and heat: take the figure of its maker for where it lies.',
 		rule: 'Main fuse ≤ what the cable carries, and ≥ 1.25 × the continuous current. Local codes come first.',
 		next: 'Fit a smaller fuse or a thicker cable before anything is joined.'
 	}),
-	'bms-over-cable': ({ facts: { bmsA, cableA } }) => ({
-		title: 'The BMS lets through more than the cable carries',
+	'bms-over-cable': ({ facts: { bmsA, cableA }, subject }) => ({
+		title: `The BMS lets through more than the cable carries${of(subject)}`,
 		finding: `The BMS is rated ${bmsA} A, the cable carries ${cableA} A.`,
 		doubt:
 			'With the over-current trip of the sheet below set in the BMS the cable is guarded; without it, only by the fuse.',
 		rule: 'Cable ≥ continuous current of the BMS.',
 		next: 'Fit a thicker cable, or set the BMS’s over-current trip as the sheet says and prove it.'
 	}),
-	'fuse-under-bms': ({ facts: { bmsA, fuseA, margin } }) => ({
-		title: 'The fuse has no room above the BMS',
+	'fuse-under-bms': ({ facts: { bmsA, fuseA, margin }, subject }) => ({
+		title: `The fuse has no room above the BMS${of(subject)}`,
 		finding: `The BMS lets ${bmsA} A through, the fuse is rated ${fuseA} A; ${margin} × would be ${(bmsA * margin).toFixed(0)} A.`,
 		doubt: 'A fuse that is loaded to its rating ages and opens without a fault.',
 		rule: `Main fuse ≥ ${margin} × continuous current, and ≤ what the cable carries.`,
 		next: 'Fit a larger fuse if the cable carries it, or set the BMS’s over-current trip lower.'
 	}),
-	'wiring-under-load': ({ facts: { parts, peakW, leastV, loadA, margin } }) => ({
-		title: parts.some((p) => p.ratedA < loadA)
-			? 'The loads of your plan draw more than the wiring carries'
-			: 'The loads of your plan leave the wiring no room',
+	'wiring-under-load': ({ facts: { parts, peakW, leastV, loadA, margin }, subject }) => ({
+		title: `The loads of your plan ${parts.some((p) => p.ratedA < loadA) ? 'draw more than the wiring carries' : 'leave the wiring no room'}${of(subject)}`,
 		finding: `${peakW.toFixed(0)} W together are ${loadA.toFixed(0)} A at ${leastV.toFixed(1)} V. ${parts
 			.map((p) => `The ${p.part} is rated ${p.ratedA} A, wanted is ${p.wantedA.toFixed(0)} A.`)
 			.join(' ')}`,
@@ -121,15 +122,15 @@ export const LIMITS_WORDS: Words<LimitsFacts> = {
 		rule: `BMS and main fuse ≥ ${margin} × what runs together at the lowest voltage; cable ≥ that.`,
 		next: 'Fit a larger part, run less at once, or share it between batteries.'
 	}),
-	'wiring-unknown': ({ facts: { blank } }) => ({
-		title: 'Cannot tell whether fuse, cable and BMS fit',
+	'wiring-unknown': ({ facts: { blank }, subject }) => ({
+		title: `Cannot tell whether fuse, cable and BMS fit${of(subject)}`,
 		finding: `Not known: ${blank.join(', ')}.`,
 		doubt: null,
 		rule: 'Main fuse ≤ cable, ≥ 1.25 × BMS; cable ≥ BMS. What is blank cannot be compared.',
 		next: 'Write down what is fitted, by its own label.'
 	}),
-	'wiring-holds': ({ facts: { fuseA, cableA, bmsA } }) => ({
-		title: 'Fuse, cable and BMS fit each other',
+	'wiring-holds': ({ facts: { fuseA, cableA, bmsA }, subject }) => ({
+		title: `Fuse, cable and BMS fit each other${of(subject)}`,
 		finding: `BMS ${bmsA} A, fuse ${fuseA} A, cable ${cableA} A.`,
 		doubt: 'What a cable carries depends on its insulation, bundling and heat; what a fuse breaks is on its sheet.',
 		rule: 'Main fuse ≤ cable, ≥ 1.25 × BMS; cable ≥ BMS. Local codes come first.',

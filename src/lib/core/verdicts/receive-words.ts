@@ -24,6 +24,8 @@ export interface ReceiveFacts {
 		chemistry: Chemistry;
 		/** `low`: may be saved; `ruined`: not for a bank; `dead`: never charged. */
 		level: 'low' | 'ruined' | 'dead';
+		/** It has been charged, discharged or put to work since it came. */
+		touched: boolean;
 	};
 	/** A reading that no one cell can have. */
 	'not-one-cell': { restVoltageV: Measured; mostV: number; chemistry: Chemistry };
@@ -119,18 +121,20 @@ export const RECEIVE_WORDS: Words<ReceiveFacts> = {
 			? 'Mark the true plus on the cell itself; every tray draws it turned.'
 			: 'Check the probes, read it again, mark the true plus on the cell and record it here before anything is joined.'
 	}),
-	'deep-discharged': ({ facts: { restVoltageV, limitV, recoveryV, chemistry, level }, subject }) => ({
+	'deep-discharged': ({ facts: { restVoltageV, limitV, recoveryV, chemistry, level, touched }, subject }) => ({
 		title: {
-			low: `${subject.label} arrived below ${limitV.toFixed(2)} V`,
-			ruined: `${subject.label} arrived at ${volts(restVoltageV)}: not for a bank`,
-			dead: `${subject.label} arrived at ${volts(restVoltageV)}: never charge it`
+			low: `${subject.label} ${touched ? 'rests' : 'arrived'} below ${limitV.toFixed(2)} V`,
+			ruined: `${subject.label} ${touched ? 'rests' : 'arrived'} at ${volts(restVoltageV)}: not for a bank`,
+			dead: `${subject.label} ${touched ? 'rests' : 'arrived'} at ${volts(restVoltageV)}: never charge it`
 		}[level],
 		finding: `It rests at ${volts(restVoltageV)}, under the discharge limit of a ${chemistry} cell.`,
 		doubt: `Meter doubt ± ${millivolts(restVoltageV.sd)} mV cannot explain it.`,
 		rule: 'Rest voltage below the discharge limit: copper may have dissolved; a strong charge can make it dangerous.',
 		next: {
-			low: `Quarantine it and tell the supplier. If its maker allows recovery, charge it at 0.05 C to at most ${recoveryV.toFixed(2)} V, stay with it, then let it rest 14 days alone.`,
-			ruined: 'Quarantine it and tell the supplier. Do not build it in: it goes back or to recycling.',
+			low: `Quarantine it${touched ? ', and find out what took it so far down' : ' and tell the supplier'}. If its maker allows recovery, charge it at 0.05 C to at most ${recoveryV.toFixed(2)} V, stay with it, then let it rest 14 days alone.`,
+			ruined: touched
+				? 'Quarantine it, and find out what took it so far down. Do not build it in: it goes to recycling.'
+				: 'Quarantine it and tell the supplier. Do not build it in: it goes back or to recycling.',
 			dead: 'Do not charge it, whatever a charger offers: it may be shorted inside. Quarantine it on concrete or tiles; it goes back or to recycling.'
 		}[level]
 	}),

@@ -12,7 +12,8 @@ describe('a verdict', () => {
 			limitV: 2.5,
 			recoveryV: 3,
 			chemistry: 'LFP' as const,
-			level: 'low' as const
+			level: 'low' as const,
+			touched: false
 		};
 		const verdict = say('deep-discharged', 'stop', cell, facts);
 		expect(verdict).toMatchObject({ code: 'deep-discharged', warmth: 'stop', subject: cell, members: [], facts });

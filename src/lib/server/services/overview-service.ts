@@ -41,7 +41,9 @@ export interface HomeBank {
 	isOver: boolean;
 	series: number;
 	parallel: number;
+	/** Those built of cells, and ready-made ones. */
 	batteries: number;
+	readyMade: number;
 	cellTypeName: string | null;
 	stages: StageStatus[];
 	current: Stage;
@@ -99,6 +101,7 @@ interface HomeRow {
 	batteries: number;
 	cell_type_name: string | null;
 	summary: string | null;
+	ready_made: number;
 	/** A rehearsal whose truth is known. */
 	is_over: number;
 }
@@ -125,7 +128,8 @@ function listed(row: HomeRow, running: readonly RunningWork[]): HomeBank {
 		isOver: Boolean(row.is_over),
 		series: row.series,
 		parallel: row.parallel,
-		batteries: row.batteries,
+		batteries: row.batteries - row.ready_made,
+		readyMade: row.ready_made,
 		cellTypeName: row.cell_type_name,
 		stages,
 		current,
@@ -152,6 +156,9 @@ const rowsOf = (search: string, rehearsal: boolean, atWork: readonly number[], f
 			...['id', 'name', 'bankUse', 'rehearsal', 'series', 'parallel', 'batteries'].map((f) => `banks.${columnOf(f)}`),
 			'cell_types.name as cell_type_name',
 			'bank_judgements.summary',
+			database().raw(
+				"(select count(*) from batteries b where b.bank_id = banks.id and b.kind = 'ready-made' and b.deleted_at is null) as ready_made"
+			),
 			database().raw(
 				'exists(select 1 from rehearsals r where r.bank_id = banks.id and r.revealed_at is not null) as is_over'
 			)

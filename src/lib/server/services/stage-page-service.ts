@@ -53,8 +53,8 @@ async function pageOf<Own extends object>(bankId: number, stage: Stage, own: Pro
 /** A tray as its page draws it: what was judged of it comes with the verdicts. */
 const shownTray = ({ delivery, cells }: DeliveryTray) => ({
 	delivery,
-	cells: cells.map(({ id, label, plusTurned, readings, code, inspection }) => ({
-		...{ id, label, plusTurned, readings, code, inspection }
+	cells: cells.map(({ id, label, plusTurned, readings, code, printedMonth, inspection }) => ({
+		...{ id, label, plusTurned, readings, code, printedMonth, inspection }
 	}))
 });
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { bankLayout, layoutText } from '$lib/core/planning';
 	import { page } from '$app/state';
 	import RunningStrip from '$lib/components/frame/RunningStrip.svelte';
 	import StageRail from '$lib/components/frame/StageRail.svelte';
@@ -9,6 +10,8 @@
 
 	let { data, children } = $props();
 	const bank = $derived(data.overview.bank);
+	const sized = $derived(bankLayout(data.overview.batteries));
+	const layout = $derived(layoutText(bank.series, bank.parallel, sized.built, sized.readyMade));
 	const active = $derived(page.url.pathname.split('/')[3] ?? '');
 </script>
 
@@ -16,9 +19,7 @@
 <TopBar>
 	<p class="flex items-baseline gap-3">
 		<strong class="text-lg">{bank.name}</strong><span class="figure muted"
-			>{bank.series}S{bank.parallel}P{bank.batteries > 1 ? ` × ${bank.batteries}` : ''}<span class="max-sm:sr-only"
-				>&nbsp;· {bank.chemistry}</span
-			></span
+			>{layout}<span class="max-sm:sr-only">&nbsp;· {bank.chemistry}</span></span
 		>
 	</p>
 	{#if bank.rehearsal}<a
@@ -32,9 +33,10 @@
 <p class="hidden print:flex justify-between border-b pb-1 mb-3">
 	<strong>{bank.name}</strong>
 	<span
-		>{bank.series}S{bank.parallel}P{bank.batteries > 1 ? ` × ${bank.batteries}` : ''} · {bank.chemistry}{bank.rehearsal
-			? ' · rehearsal, simulated cells'
-			: ''} · {formatDate(new Date().toISOString(), data.settings.dateStyle)}</span
+		>{layout} · {bank.chemistry}{bank.rehearsal ? ' · rehearsal, simulated cells' : ''} · {formatDate(
+			new Date().toISOString(),
+			data.settings.dateStyle
+		)}</span
 	>
 </p>
 <div class="frame" class:rehearsing={bank.rehearsal}>

@@ -25,6 +25,9 @@ export async function up(knex: Knex): Promise<void> {
 	await knex.schema.alterTable('cells', (t) => {
 		t.string('printed_month', 7).comment('year and month printed on it, 2024-05');
 	});
+	await knex.schema.alterTable('batteries', (t) => {
+		t.date('new_on').comment('in use since; null: since its bank is');
+	});
 	await createRecords(knex, 'battery_works', (t) => {
 		t.integer('battery_id').unsigned().notNullable().references('id').inTable('batteries').index();
 		t.datetime('done_at', { precision: 3 }).notNullable();

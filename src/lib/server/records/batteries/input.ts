@@ -1,4 +1,4 @@
-import { Maybe, Num, OneOf, Text, Whole } from '$lib/input/fields';
+import { Maybe, Num, OneOf, Text, When, Whole } from '$lib/input/fields';
 
 export const BATTERY_KINDS = ['built', 'ready-made'] as const;
 export const BATTERY_JOINS = ['parallel', 'series'] as const;
@@ -15,6 +15,8 @@ export class BatteryInput {
 	@Maybe() @Whole(1, 64) parallel?: number;
 	/** How it joins the others of its bank. */
 	@OneOf(BATTERY_JOINS) joins: (typeof BATTERY_JOINS)[number] = 'parallel';
+	/** Since when it is in use, where that is another day than the bank's: what it has aged since. */
+	@Maybe() @When() newOn?: string | null;
 	@Maybe() @Num(1, 10_000) bmsA?: number | null;
 	@Maybe() @Num(0.0001, 0.2) bmsResolutionV?: number | null;
 	@Maybe() @Num(1, 10_000) fuseA?: number | null;

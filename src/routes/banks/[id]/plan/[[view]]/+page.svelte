@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { bankLayout } from '$lib/core/planning';
 	import { untrack } from 'svelte';
 	import { PlanDesk, type StoredPlan } from '$lib/client/plan-desk.svelte';
 	import { settingApart } from '$lib/client/set-apart';
@@ -16,6 +17,9 @@
 
 	let { data, form } = $props();
 	const bank = $derived(data.overview.bank);
+	const sized = $derived(bankLayout(data.overview.batteries));
+	/** What is planned and bought: ready-made batteries need no cells. */
+	const planned = $derived({ ...bank, batteries: sized.built || bank.batteries, besideAh: sized.besideAh });
 	const cellType = $derived(data.cellTypes.find((t) => t.id === bank.cellTypeId) ?? null);
 	const QUESTIONS = {
 		bank: 'What is it built of?',
@@ -69,6 +73,7 @@
 				<BankForm
 					bank={held}
 					cellTypes={data.cellTypes}
+					batteries={data.overview.batteries}
 					settings={data.settings}
 					refused={form}
 					action="Save"
@@ -85,18 +90,19 @@
 			{desk}
 			{found}
 			{bank}
+			readyMade={sized.readyMade}
 			cellTypes={data.cellTypes}
 			loose={data.loose}
 			items={data.items}
 			currency={data.settings.currency}
 		/>
 	{:else if data.view === 'year'}
-		<YearView {desk} {found} {bank} />
+		<YearView {desk} {found} bank={planned} />
 	{:else}
 		<BuyView
 			{desk}
 			{found}
-			{bank}
+			bank={planned}
 			items={data.items}
 			snapshots={data.snapshots}
 			settings={data.settings}

@@ -1,0 +1,31 @@
+import { describe, expect, it } from 'vitest';
+import { picture } from './example-picture';
+import type { PictureBattery } from './picture';
+import { wiringVerdicts } from './wiring';
+
+const battery = (id: number, more: Partial<PictureBattery> = {}): PictureBattery => ({
+	...{ id, number: id, name: null, kind: 'built', series: 16, parallel: 1, joins: 'parallel', newOn: null },
+	...{ bmsA: 100, bmsResolutionV: null, fuseA: 125, cableA: 150, standbyA: null, ratedAh: null, ratedWh: null },
+	...{ nominalV: null, mostInSeries: null, builtDespite: null, groups: [] },
+	...more
+});
+const built = battery(1);
+const small = battery(2, { kind: 'ready-made', ratedAh: 100, nominalV: 51.2, bmsA: null });
+const told = (batteries: PictureBattery[], plannedPeakW: number) =>
+	wiringVerdicts(picture([], { batteries, plannedPeakW }), batteries[0]!);
+
+describe('the loads of the plan on the wiring of one battery', () => {
+	it('are all of them on the only one', () => {
+		// By hand: 4 900 W at 49.6 V (16 × 3.10 V) are 98.8 A: above 100 ÷ 1.25.
+		expect(told([built], 4900)).toMatchObject([{ code: 'wiring-under-load' }]);
+		expect(told([built], 3900)).toMatchObject([{ code: 'wiring-holds' }]);
+	});
+	it('are shared by what unlike batteries hold: 280 of 380 Ah carry 74 %', () => {
+		const [verdict] = told([built, small], 6000);
+		expect(verdict).toMatchObject({ code: 'wiring-under-load' });
+		expect(verdict!.facts.peakW).toBeCloseTo((6000 * 280) / 380, 6);
+		expect(verdict!.title).toContain('battery 1');
+	});
+	it('alike where nobody says what one of them holds', () =>
+		expect(told([built, { ...small, ratedAh: null }], 9000)[0]!.facts.peakW).toBeCloseTo(4500, 6));
+});
