@@ -29,6 +29,7 @@
 		chargeLimitV: number;
 		dischargeLimitV: number;
 		chargeCRate: number;
+		dischargeCRate: number;
 	}
 	interface Props {
 		cellLabel: string;
@@ -79,7 +80,7 @@
 		chargeA: round(Math.min(60, limits.chargeCRate * limits.ratedAh)) as number | null,
 		tailA: round(0.05 * limits.ratedAh) as number | null,
 		restMin: (lastRest.min ?? 30) as number | null,
-		dischargeA: round(Math.min(150, 0.2 * limits.ratedAh)) as number | null,
+		dischargeA: round(Math.min(150, 0.2 * limits.ratedAh, limits.dischargeCRate * limits.ratedAh)) as number | null,
 		cutoffV: limits.dischargeLimitV as number | null,
 		backAh: round(0.5 * limits.ratedAh) as number | null,
 		temperature: roomTemperature
@@ -91,12 +92,13 @@
 			cRate === null ? usual : round(Math.min(most, cRate * limits.ratedAh));
 		values = {
 			...values,
-			voltageV: way.chargeV ?? values.voltageV,
-			chargeA: amps(way.chargeCRate, 60, values.chargeA),
+			// A promise may name more than the type's own sheet allows: what is offered is never refused.
+			voltageV: Math.min(way.chargeV ?? values.voltageV ?? Infinity, limits.chargeLimitV),
+			chargeA: amps(way.chargeCRate, Math.min(60, limits.chargeCRate * limits.ratedAh), values.chargeA),
 			tailA: amps(way.tailCRate, Infinity, values.tailA),
 			restMin: way.restH === null ? values.restMin : Math.max(1, Math.round(60 * way.restH)),
-			dischargeA: amps(way.dischargeCRate, 150, values.dischargeA),
-			cutoffV: way.cutoffV ?? values.cutoffV
+			dischargeA: amps(way.dischargeCRate, Math.min(150, limits.dischargeCRate * limits.ratedAh), values.dischargeA),
+			cutoffV: Math.max(way.cutoffV ?? values.cutoffV ?? 0, limits.dischargeLimitV)
 		};
 	}
 	let keptName = $state('');

@@ -39,7 +39,8 @@
 		ratedAh: cellType?.ratedAh ?? 100,
 		chargeLimitV: cellType?.chargeLimitV ?? figures.chargeLimitV,
 		dischargeLimitV: cellType?.dischargeLimitV ?? figures.dischargeLimitV,
-		chargeCRate: cellType?.chargeCRate ?? figures.chargeCRate
+		chargeCRate: cellType?.chargeCRate ?? figures.chargeCRate,
+		dischargeCRate: cellType?.dischargeCRate ?? figures.dischargeCRate
 	});
 	const selected = $derived(
 		data.capacities.find((c) => c.cell.id === selectedId) ??

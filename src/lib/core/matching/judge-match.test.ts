@@ -45,6 +45,14 @@ describe('verdicts on a match', () => {
 		expect(gain!.doubt).toContain('not searched');
 		expect(gain!.rule).not.toMatch(/[Pp]roven/);
 	});
+	it('of one larger group among others alike do not ask to replace the smallest', () => {
+		// 286 Ah among 280s; then 299 among them, and 262 below them.
+		const of = (smallestGroupAh: number, largestAh: number, middleAh: number) =>
+			judgeMatch({ ...groups, smallestGroupAh, spreadAh: largestAh - smallestGroupAh, middleAh }, null)[0]!;
+		expect(of(279.5, 286, 280)).toMatchObject({ code: 'match-surplus', warmth: 'calm' });
+		expect(of(279.5, 299, 280).next).not.toMatch(/[Rr]eplace|retest/);
+		expect(of(262, 281, 280)).toMatchObject({ code: 'match-too-uneven' });
+	});
 	it('wait for measured cells', () => {
 		expect(tooFewCells(5, 8, 3)).toMatchObject({ warmth: 'open', title: '5 of 8 cells have a capacity' });
 		expect(tooFewCells(8, 8, 0)).toBeNull();

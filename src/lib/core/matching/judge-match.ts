@@ -9,6 +9,8 @@ const STOP_SPREAD = 0.05;
 export interface JudgedGroups {
 	smallestGroupAh: number;
 	spreadAh: number;
+	/** In the middle of the groups; missing: nobody said. */
+	middleAh?: number;
 	/** Doubt of one group, one sd, Ah. */
 	groupSdAh: number;
 	/** What the smallest really holds. */
@@ -30,7 +32,7 @@ export function judgeMatch(
 	ratedGroupAh: number | null,
 	subject: Subject = WHOLE_BANK
 ): Verdict[] {
-	const { smallestGroupAh, spreadAh, groupSdAh, smallestAh, gainAh, arrivalSmallestAh, proof } = groups;
+	const { smallestGroupAh, spreadAh, middleAh, groupSdAh, smallestAh, gainAh, arrivalSmallestAh, proof } = groups;
 	const spread = spreadAh / smallestGroupAh;
 	const facts = {
 		spreadAh: measured(spreadAh, Math.SQRT2 * groupSdAh),
@@ -47,6 +49,18 @@ export function judgeMatch(
 		proven: proof?.proven ?? false,
 		upperBoundAh: proof?.upperBoundAh ?? null
 	};
+	const largestAh = smallestGroupAh + spreadAh;
+	// What the others lack is what counts: a group above them only holds what nobody can use.
+	const isSurplus =
+		middleAh !== undefined && spread > LOOK_SPREAD && (middleAh - smallestGroupAh) / smallestGroupAh <= LOOK_SPREAD;
+	if (isSurplus)
+		return [
+			say('match-surplus', 'calm', subject, {
+				...{ largestAh, middleAh, surplusAh: measured(largestAh - middleAh, Math.SQRT2 * groupSdAh) },
+				...{ smallestAh, lookBeyond: LOOK_SPREAD }
+			}),
+			say('match-gain', 'calm', subject, gain)
+		];
 	return [
 		spread > STOP_SPREAD
 			? say('match-too-uneven', 'stop', subject, facts)

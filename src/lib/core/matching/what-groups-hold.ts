@@ -1,4 +1,4 @@
-import { max, min, sum } from 'd3-array';
+import { max, median, min, sum } from 'd3-array';
 import { intervalOf, seededRandom, type Interval } from '../shared';
 import type { JudgedGroups } from './judge-match';
 import type { MatchProblem } from './problem';
@@ -44,6 +44,7 @@ export function knownOf(problem: MatchProblem, groups: Groups): Omit<JudgedGroup
 	return {
 		smallestGroupAh: min(ah) ?? 0,
 		spreadAh: (max(ah) ?? 0) - (min(ah) ?? 0),
+		middleAh: median(ah) ?? 0,
 		groupSdAh: max(own, (g) => Math.hypot(...g.map((c) => c.capacitySdAh ?? 0))) ?? 0,
 		...whatGroupsHold(problem, groups)
 	};

@@ -21,6 +21,14 @@ export interface MatchFacts {
 	'match-too-uneven': EvennessFacts;
 	/** Groups that differ more than they should. */
 	'match-uneven': EvennessFacts;
+	/** The groups are alike but for larger ones. */
+	'match-surplus': {
+		largestAh: number;
+		middleAh: number;
+		surplusAh: Measured;
+		smallestAh: Interval;
+		lookBeyond: number;
+	};
 	/** Groups alike. */
 	'match-even': EvennessFacts;
 	/** What the arrangement gives over the order of arrival, and whether more is possible. */
@@ -104,6 +112,13 @@ export const MATCH_WORDS: Words<MatchFacts> = {
 	}),
 	'match-too-uneven': evenness('These groups should not be put in series', true),
 	'match-uneven': evenness('The groups differ more than they should', true),
+	'match-surplus': ({ facts: { largestAh, middleAh, surplusAh, smallestAh, lookBeyond } }) => ({
+		title: 'The groups are even but for a larger one',
+		finding: `The largest holds ${largestAh.toFixed(1)} Ah, the others about ${middleAh.toFixed(1)} Ah: ${surplusAh.value.toFixed(1)} Ah of it cannot be used.`,
+		doubt: `95 %: the smallest of them really holds ${smallestAh.low95.toFixed(1)} to ${smallestAh.high95.toFixed(1)} Ah, as the cells are known.`,
+		rule: `The battery gives at most its smallest group; here no group is more than ${lookBeyond * 100} % below the middle of them.`,
+		next: 'Build them as they are. A cell of the others’ size in its place would leave the larger one free for another use.'
+	}),
 	'match-even': evenness('The groups are even', false),
 	'match-gain': ({ facts }) => ({
 		title:
