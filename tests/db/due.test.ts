@@ -57,4 +57,35 @@ describe('what nobody follows by wire', () => {
 		await read(1, '2026-11-21T13:00:00Z');
 		expect(await ats()).toEqual([]);
 	});
+
+	it('is a charge that is logged by hand, before its tail and while somebody is up', async () => {
+		const type = await make<{ id: number }>('cell-types', { name: 'R100', chemistry: 'LFP', ratedAh: 100 });
+		const bank = await make<Bank>('banks', {
+			...{ name: 'Sedge', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1, cellTypeId: type.id }
+		});
+		const delivery = await make<{ id: number }>('deliveries', {
+			...{ bankId: bank.id, name: 'Box', receivedOn: '2026-11-01', cellCount: 4 }
+		});
+		const row = await cells.all({ deliveryId: delivery.id });
+		for (const cell of row)
+			await make('readings', { cellId: cell.id, quantity: 'restVoltage', rawText: '3.22', takenAt: '2026-11-02' });
+		const run = await make<{ id: number; version: number }>('balance-runs', {
+			...{ bankId: bank.id, supplyA: 20, leadOhm: 0.01, cellIds: row.map((c) => c.id) }
+		});
+		await pool('balance_runs')
+			.where({ id: run.id })
+			.update({ started_at: new Date('2026-11-03T08:00:00Z') });
+		await make('balance-readings', {
+			...{ balanceRunId: run.id, readAt: '2026-11-03T08:05:00Z', supplyV: 3.5, supplyA: 20, cellV: 3.3 }
+		});
+		const [due] = (await dueMoments()).filter((d) => d.bankId === bank.id);
+		expect(due).toMatchObject({ what: 'Look at the charge, Sedge', href: `/banks/${bank.id}/balance/charge` });
+		// By hand: 4 × 100 Ah from 17 % (95 %: at most a quarter) at 20 A: at least 14 h, at most 19 h from the start.
+		const hours = (Date.parse(due!.at) - Date.parse('2026-11-03T08:05:00Z')) / 3_600_000;
+		expect(hours).toBeGreaterThan(8);
+		expect(hours).toBeLessThan(19);
+		const hour = new Date(due!.at).getHours();
+		expect(hour).toBeGreaterThanOrEqual(7);
+		expect(hour).toBeLessThanOrEqual(23);
+	});
 });

@@ -16,18 +16,25 @@ const layout = { bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1 };
 beforeAll(async () => void (pool = await freshDatabase('judgements')));
 afterAll(() => pool.destroy());
 
-async function crateOf(name: string, volts: readonly string[]): Promise<{ bank: Bank; crate: Cell[] }> {
+async function crateOf(
+	name: string,
+	volts: readonly string[],
+	day = '2026-03-09'
+): Promise<{ bank: Bank; crate: Cell[] }> {
 	const type = await make<{ id: number }>('cell-types', { name, chemistry: 'LFP', ratedAh: 100 });
 	const bank = await make<Bank>('banks', { ...layout, name, cellTypeId: type.id });
-	const box = { bankId: bank.id, name: 'Crate', receivedOn: '2026-03-09', cellCount: volts.length };
+	const box = { bankId: bank.id, name: 'Crate', receivedOn: day, cellCount: volts.length };
 	const delivery = await make<{ id: number }>('deliveries', box);
 	const crate = await cells.all({ deliveryId: delivery.id });
 	for (const [i, rawText] of volts.entries())
-		await make('readings', { cellId: crate[i]!.id, quantity: 'restVoltage', rawText, takenAt: '2026-03-10T00:00:00Z' });
+		await make('readings', { cellId: crate[i]!.id, quantity: 'restVoltage', rawText, takenAt: `${day}T00:00:00Z` });
 	return { bank, crate };
 }
 const codes = async (bankId: number, stage: (typeof STAGES)[number]) =>
 	(await bankVerdicts(bankId, stage)).map((v) => v.code);
+
+/** A crate that is looked at soon after it came: nothing stands idle. */
+const daysAgo = (days: number) => new Date(Date.now() - days * 86_400_000).toISOString().slice(0, 10);
 
 describe('what was recorded before it was checked takes nothing down', () => {
 	const odd: [string, unknown[], string][] = [
@@ -163,7 +170,7 @@ describe('what a verdict said then stays', () => {
 		expect(changed!.cause).toMatchObject([{ kind: 'settings', deed: 'change' }]);
 	});
 	it('and nothing is kept where nothing changed', async () => {
-		const { bank, crate } = await crateOf('Same', ['3.291', '3.292', '3.290', '3.291', '3.292', '3.250']);
+		const { bank, crate } = await crateOf('Same', ['3.291', '3.292', '3.290', '3.291', '3.292', '3.250'], daysAgo(9));
 		await bankVerdicts(bank.id);
 		await make('notes', { cellId: crate[0]!.id, text: 'nothing new' });
 		await make('readings', { cellId: crate[0]!.id, quantity: 'restVoltage', rawText: '3.2911' });
@@ -174,7 +181,7 @@ describe('what a verdict said then stays', () => {
 
 describe('a verdict that was seen and set apart', () => {
 	it('stays, calm, with its reason, until what it stands on moves beyond its doubt', async () => {
-		const { bank, crate } = await crateOf('Apart', ['3.291', '3.292', '3.290', '3.291', '3.292', '3.250']);
+		const { bank, crate } = await crateOf('Apart', ['3.291', '3.292', '3.290', '3.291', '3.292', '3.250'], daysAgo(9));
 		const odd = crate[5];
 		const find = async () => (await bankVerdicts(bank.id, 'receive')).find((v) => v.code === 'voltage-outlier')!;
 		await find();
@@ -187,7 +194,12 @@ describe('a verdict that was seen and set apart', () => {
 		expect(await find()).toMatchObject({ warmth: 'calm', setApart: 'It lay in the sun.' });
 		expect((await bankOverview(bank.id)).stages.find((s) => s.stage === 'receive')!.warmth).toBe('open');
 		const read = (rawText: string, day: number) =>
-			make('readings', { cellId: odd!.id, quantity: 'restVoltage', rawText, takenAt: `2026-03-${day}T00:00:00Z` });
+			make('readings', {
+				cellId: odd!.id,
+				quantity: 'restVoltage',
+				rawText,
+				takenAt: `${daysAgo(20 - day)}T00:00:00Z`
+			});
 		// The same within the meter's doubt: nothing new.
 		await read('3.251', 12);
 		expect(await find()).toMatchObject({ warmth: 'calm', setApart: 'It lay in the sun.' });

@@ -13410,6 +13410,7 @@ export interface components {
                 [key: string]: boolean;
             } | null;
             endedAt?: string | null;
+            hoursADay?: number | null;
             leadOhm?: number;
             setV?: number | null;
             setVReason?: string | null;
@@ -13422,6 +13423,7 @@ export interface components {
                 [key: string]: boolean;
             } | null;
             endedAt?: string | null;
+            hoursADay?: number | null;
             leadOhm: number;
             setV?: number | null;
             setVReason?: string | null;
@@ -14624,6 +14626,7 @@ export interface components {
                 [key: string]: boolean;
             } | null;
             endedAt?: string | null;
+            hoursADay?: number | null;
             leadOhm?: number;
             setV?: number | null;
             setVReason?: string | null;
@@ -14637,6 +14640,7 @@ export interface components {
                 [key: string]: boolean;
             } | null;
             endedAt?: string | null;
+            hoursADay?: number | null;
             leadOhm: number;
             setV?: number | null;
             setVReason?: string | null;
@@ -14831,6 +14835,7 @@ export interface components {
             sunHours?: number[] | null;
             /** @default [] */
             supplies?: components["schemas"]["SupplyInput"][];
+            supplyHoursADay?: number | null;
             testA?: number | null;
             testers?: number | null;
             window?: number | null;
@@ -14878,6 +14883,7 @@ export interface components {
             sunHours?: number[] | null;
             /** @default [] */
             supplies?: components["schemas"]["SupplyInput"][];
+            supplyHoursADay?: number | null;
             testA?: number | null;
             testers?: number | null;
             window?: number | null;
@@ -15570,7 +15576,7 @@ export interface components {
         /** @description A judgement as data, with its sentences; the facts of each code are in docs/verdicts.md */
         Verdict: {
             /** @enum {string} */
-            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "label-agrees" | "label-alone" | "label-energy" | "label-undivided" | "label-amps" | "label-kilowatts" | "label-ampere-hours" | "label-peak" | "label-chemistry" | "label-volts" | "plan-amps" | "plan-short-energy" | "plan-energy" | "charger-too-high" | "charger-too-low" | "charger-not-lithium" | "panels-too-high" | "panels-too-low" | "alternator-direct" | "charge-cold" | "first-charge" | "no-supply" | "hardware-short" | "hardware-there" | "box-short" | "box-fits" | "lift-heavy" | "year-dark" | "year-holds" | "calendar-order" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "chemistry-doubted" | "type-figure-doubted" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "nearly-empty" | "arrival-cumulative" | "inspection-stop" | "inspection-look" | "inspection-unsure" | "not-inspected" | "inspected-sound" | "cells-unlike" | "terminals-not-promised" | "resistance-over-promise" | "mass-outlier" | "thickness-outlier" | "mass-under-sheet" | "read-unlike-warm" | "used-cells" | "delivery-claim" | "code-unreadable" | "code-chemistry" | "code-after-arrival" | "code-older-than-promised" | "print-and-code-apart" | "print-after-arrival" | "print-older-than-promised" | "code-twice" | "age-at-arrival" | "self-discharge-waits" | "self-discharge-high" | "self-discharge-usual" | "self-discharge-unsure" | "self-discharge-unknown" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "capacity-undecided" | "capacity-at-least" | "runs-contradict" | "run-slipped" | "run-mean-voltage" | "run-too-good" | "testers-apart" | "next-run" | "correction-refused" | "untested" | "outside-grade" | "within-grade" | "witnesses-agree" | "witness-alone" | "witness-odd" | "witnesses-disagree" | "witnesses-too-good" | "match-refused" | "match-too-uneven" | "match-uneven" | "match-surplus" | "match-even" | "match-gain" | "match-resistive" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "row-stopped" | "join-polarity" | "join-unlike" | "join-refused" | "join-checked" | "joined-apart" | "links-still-on" | "links-off" | "links-unproved" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "balance-units" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "supply-dead" | "supply-sags" | "supply-display" | "row-over" | "counter-unclear" | "row-cold" | "charger-stopped-early" | "light-waits" | "light-full" | "light-short" | "light-unsure" | "light-above" | "arrival-by-charge" | "arrival-too-much" | "settle-low" | "settle-high" | "settle-waits" | "settled" | "sets-compared" | "bar-high" | "bars-alike" | "bars-untold" | "bottom-on-its-way" | "bottom-high" | "bottom-too-fast" | "bottom-odd-rebound" | "bottom-met" | "bottom-apart" | "bottom-unsure" | "empty-set" | "first-charge-over" | "first-charge-apart" | "steps-not-full" | "bottom-too-deep" | "fast-not-begun" | "fast-charging" | "fast-false-trip" | "fast-tripped" | "balancer-unfit" | "balancer-leads" | "balancer-starts-low" | "balancer-works" | "balancer-idle" | "balancer-unproved" | "balancer-smoke" | "balancer-not-read" | "balancer-days" | "balancer-never" | "units-unread" | "units-charging" | "gain-not-comparable" | "gain-made" | "gain-unproved" | "units-apart" | "repeat-in" | "balancer-clamp-alone" | "unit-trips" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-under-load" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "standby-short" | "standby-lasts" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "load-apart" | "load-even" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged" | "evidence-lapsed";
+            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "label-agrees" | "label-alone" | "label-energy" | "label-undivided" | "label-amps" | "label-kilowatts" | "label-ampere-hours" | "label-peak" | "label-chemistry" | "label-volts" | "plan-amps" | "plan-short-energy" | "plan-energy" | "charger-too-high" | "charger-too-low" | "charger-not-lithium" | "panels-too-high" | "panels-too-low" | "alternator-direct" | "charge-cold" | "first-charge" | "no-supply" | "hardware-short" | "hardware-there" | "box-short" | "box-fits" | "lift-heavy" | "year-dark" | "year-holds" | "order-overdue" | "calendar-order" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "chemistry-doubted" | "type-figure-doubted" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "nearly-empty" | "arrival-cumulative" | "inspection-stop" | "inspection-look" | "inspection-unsure" | "not-inspected" | "inspected-sound" | "cells-unlike" | "terminals-not-promised" | "resistance-over-promise" | "mass-outlier" | "thickness-outlier" | "mass-under-sheet" | "read-unlike-warm" | "used-cells" | "delivery-claim" | "code-unreadable" | "code-chemistry" | "code-after-arrival" | "code-older-than-promised" | "print-and-code-apart" | "print-after-arrival" | "print-older-than-promised" | "code-twice" | "age-at-arrival" | "self-discharge-waits" | "self-discharge-high" | "self-discharge-usual" | "self-discharge-unsure" | "cells-idle" | "delivery-late" | "self-discharge-unknown" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "capacity-undecided" | "capacity-at-least" | "runs-contradict" | "run-slipped" | "run-mean-voltage" | "run-too-good" | "testers-apart" | "next-run" | "correction-refused" | "untested" | "outside-grade" | "within-grade" | "witnesses-agree" | "witness-alone" | "witness-odd" | "witnesses-disagree" | "witnesses-too-good" | "match-refused" | "match-too-uneven" | "match-uneven" | "match-surplus" | "match-even" | "match-gain" | "match-resistive" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "row-stopped" | "join-polarity" | "join-unlike" | "join-refused" | "join-checked" | "joined-apart" | "links-still-on" | "links-off" | "links-unproved" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "balance-units" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "supply-dead" | "supply-sags" | "supply-display" | "row-over" | "counter-unclear" | "row-cold" | "charger-stopped-early" | "light-waits" | "light-full" | "light-short" | "light-unsure" | "light-above" | "arrival-by-charge" | "arrival-too-much" | "settle-low" | "settle-high" | "settle-waits" | "settle-row" | "settle-row-low" | "settle-late" | "settled" | "sets-compared" | "bar-high" | "bars-alike" | "bars-untold" | "bottom-on-its-way" | "bottom-high" | "bottom-too-fast" | "bottom-odd-rebound" | "bottom-met" | "bottom-apart" | "bottom-unsure" | "empty-set" | "first-charge-over" | "first-charge-apart" | "steps-not-full" | "bottom-too-deep" | "fast-not-begun" | "fast-charging" | "fast-false-trip" | "fast-tripped" | "balancer-unfit" | "balancer-leads" | "balancer-starts-low" | "balancer-works" | "balancer-idle" | "balancer-unproved" | "balancer-smoke" | "balancer-not-read" | "balancer-days" | "balancer-never" | "units-unread" | "units-charging" | "gain-not-comparable" | "gain-made" | "gain-unproved" | "units-apart" | "repeat-in" | "balancer-clamp-alone" | "unit-trips" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-over-cable" | "fuse-under-bms" | "wiring-under-load" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "standby-short" | "standby-lasts" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "load-apart" | "load-even" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged" | "evidence-lapsed";
             doubt: string | null;
             facts: Record<string, never>;
             finding: string;

@@ -2,6 +2,7 @@
 	import Field from '$lib/components/forms/Field.svelte';
 	import WhenField from '$lib/components/forms/WhenField.svelte';
 	import type { ChargeProgress } from '$lib/core/balance';
+	import { byTheCalendarS } from '$lib/core/planning';
 	import { readingsInOrder, type LoggedReading } from '$lib/core/stages';
 	import { PHASE_WORDS, unmetWords } from '$lib/core/verdicts';
 	import { formatDateTime, formatDuration, formatPercent, type Settings } from '$lib/core/units';
@@ -14,6 +15,8 @@
 		toDeliverAh: { low: number; high: number };
 		/** It was ended: shown, not written any more. */
 		ended: boolean;
+		/** Its supply is on only so long; null: day and night. */
+		hoursADay: number | null;
 		dateStyle: Settings['dateStyle'];
 		onlog: (reading: NewReading) => Promise<boolean>;
 		onremove: (id: number, version: number) => void;
@@ -21,7 +24,8 @@
 		oncounter: (id: number, version: number, anew: boolean) => void;
 		onend: () => void;
 	}
-	let { readings, progress, toDeliverAh, ended, dateStyle, onlog, onremove, oncounter, onend }: Props = $props();
+	let { readings, progress, toDeliverAh, ended, hoursADay, dateStyle, onlog, onremove, oncounter, onend }: Props =
+		$props();
 	const blank = () => ({ supplyV: null, supplyA: null, cellV: null, deliveredAh: null });
 	let form = $state<Record<keyof Figures, number | null>>(blank());
 	let readAt = $state<string | null>(null);
@@ -70,7 +74,9 @@
 				{#if progress.leadOhm !== null}· leads {(progress.leadOhm * 1000).toFixed(0)} mΩ{/if}
 				{#if progress.remainingS && !ended}
 					· <strong
-						>{formatDuration(progress.remainingS.low)} to {formatDuration(progress.remainingS.high)} to go</strong
+						>{formatDuration(byTheCalendarS(progress.remainingS.low, hoursADay))} to {formatDuration(
+							byTheCalendarS(progress.remainingS.high, hoursADay)
+						)} to go{hoursADay ? `, at ${hoursADay} h a day` : ''}</strong
 					>
 				{/if}
 			</p>

@@ -40,7 +40,8 @@
 	let supply = $state({
 		supplyA: data.balance.supply.supplyA as number | null,
 		setV: (data.balance.run?.endedAt ? null : data.balance.supply.setV) as number | null,
-		leadMohm: (data.balance.supply.leadOhm * 1000) as number | null
+		leadMohm: (data.balance.supply.leadOhm * 1000) as number | null,
+		hoursADay: (data.balance.run?.hoursADay ?? null) as number | null
 	});
 	let setVReason = $state('');
 	/** Ticked here, whether or not the server has heard of it yet. */
@@ -76,6 +77,7 @@
 					supplyA: Number(supply.supplyA),
 					leadOhm: Number(supply.leadMohm) / 1000,
 					setV: supply.setV ?? plan?.setV ?? null,
+					hoursADay: supply.hoursADay ? Number(supply.hoursADay) : null,
 					...(setVReason.trim() ? { setVReason: setVReason.trim() } : {}),
 					cellIds: data.mayStand.filter((c) => c.inRow).map((c) => c.id),
 					checklist: {}
@@ -192,6 +194,7 @@
 					open={!running}
 					waking={{ fromH: data.settings.wakeFromH, untilH: data.settings.wakeUntilH }}
 					dateStyle={data.settings.dateStyle}
+					hoursADay={run ? (run.hoursADay ?? null) : supply.hoursADay ? Number(supply.hoursADay) : null}
 				/>
 			{/if}
 			{#if ended && run}
@@ -200,6 +203,7 @@
 					progress={balance.progress}
 					toDeliverAh={plan.toDeliverAh}
 					ended
+					hoursADay={null}
 					dateStyle={data.settings.dateStyle}
 					onlog={log}
 					onremove={removeReading}
@@ -242,6 +246,15 @@
 						placeholder={plan.setV.toFixed(2)}
 						hint="{plan.setV.toFixed(2)} fills them to half a percent"
 					/>
+					<Field
+						label="On only while I am there"
+						unit="h a day"
+						type="number"
+						bind:value={supply.hoursADay}
+						min="0.25"
+						max="24"
+						hint="blank: day and night"
+					/>
 					{#if plan && supply.setV !== null && Number(supply.setV) > plan.setV + 0.001}<Field
 							label="Reason to set it above {plan.setV.toFixed(2)} V"
 							bind:value={setVReason}
@@ -269,6 +282,7 @@
 					progress={balance.progress}
 					toDeliverAh={plan.toDeliverAh}
 					ended={false}
+					hoursADay={run?.hoursADay ?? null}
 					dateStyle={data.settings.dateStyle}
 					onlog={log}
 					onremove={removeReading}

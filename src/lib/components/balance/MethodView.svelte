@@ -30,6 +30,7 @@
 		loadA: 0 as number | null,
 		bars: inAll as number | null,
 		hasBms: true,
+		onlyAttended: false,
 		balancerA: 0.1 as number | null,
 		balancerHoursADay: 1 as number | null,
 		attendedHoursADay: Math.max(1, data.settings.wakeUntilH - data.settings.wakeFromH) as number | null,
@@ -48,7 +49,8 @@
 			...{ cellSupplyA: number(at.cellSupplyA), stringSupplyA: number(at.stringSupplyA), loadA: number(at.loadA) },
 			...{ bars: number(at.bars, 1), hasBms: at.hasBms, balancerA: number(at.balancerA), livesAt: at.livesAt },
 			...{ balancerHoursADay: number(at.balancerHoursADay), attendedHoursADay: number(at.attendedHoursADay, 0.25) },
-			days: at.days ? number(at.days) : null
+			days: at.days ? number(at.days) : null,
+			unattended: !at.onlyAttended
 		};
 		return compareMethods(atHand);
 	});
@@ -97,6 +99,9 @@
 				hint="blank: not known, 5 % taken"
 			/>
 			<label class="tap flex items-center gap-2 self-center"
+				><input type="checkbox" class="checkbox" bind:checked={at.onlyAttended} /> charge only while I am there</label
+			>
+			<label class="tap flex items-center gap-2 self-center"
 				><input type="checkbox" class="checkbox" bind:checked={at.hasBms} /> a BMS that trips</label
 			>
 		</div>
@@ -108,9 +113,9 @@
 				<div class="flex flex-wrap items-baseline justify-between gap-x-4">
 					<h2>{own.name}{i === 0 && plan.hindrances.length === 0 ? ' fits best' : ''}</h2>
 					<p class="figure">
-						{span(plan.hoursWithin)}{plan.attendedHours > 0
-							? `, ${Math.max(1, Math.round(plan.attendedHours))} h of your own`
-							: ''}
+						{span(plan.hoursWithin)}{at.onlyAttended && plan.days !== null && plan.days > 1
+							? `, over ${Math.ceil(plan.days)} days`
+							: ''}{plan.attendedHours > 0 ? `, ${Math.max(1, Math.round(plan.attendedHours))} h of your own` : ''}
 					</p>
 				</div>
 				{#if plan.hindrances.length}<p class="ember-text font-semibold">

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { BalanceCell, BalancePlan } from '$lib/core/balance';
-	import { mayFallInNight, startForDaytimeEnd, type WakingHours } from '$lib/core/planning';
+	import { byTheCalendarS, mayFallInNight, startForDaytimeEnd, type WakingHours } from '$lib/core/planning';
 	import { formatDateTime, formatDuration, type Settings } from '$lib/core/units';
 
 	interface Props {
@@ -10,10 +10,18 @@
 		dateStyle: Settings['dateStyle'];
 		/** It is not on yet: when to begin may still be chosen. */
 		open: boolean;
+		/** Its supply is on only so long; null: day and night. */
+		hoursADay?: number | null;
 	}
-	let { plan, cells, waking, dateStyle, open }: Props = $props();
-	const unread = $derived(cells.filter((c) => c.restVoltageV === null).length);
-	const durationMs = $derived({ low: plan.durationS.low * 1000, high: plan.durationS.high * 1000 });
+	let { plan, cells, waking, dateStyle, open, hoursADay = null }: Props = $props();
+	const unread = $derived(cells.filter((c) => c.socLow === 0 && c.socHigh === 1).length);
+	const durationS = $derived({
+		low: byTheCalendarS(plan.durationS.low, hoursADay),
+		high: byTheCalendarS(plan.durationS.high, hoursADay)
+	});
+	const durationMs = $derived({ low: durationS.low * 1000, high: durationS.high * 1000 });
+	/** Never rounded above what the cells may be charged with. */
+	const setA = $derived(Math.floor(plan.setA * 10 + 1e-6) / 10);
 	/** When its end needs a person, begun now, and the start that puts it into their day. */
 	const end = $derived.by(() => {
 		const nowMs = Date.now();
@@ -38,12 +46,12 @@
 	<div>
 		<dt class="text-sm muted">It takes</dt>
 		<dd class="figure text-xl font-semibold">
-			{formatDuration(plan.durationS.low)} – {formatDuration(plan.durationS.high)}
+			{formatDuration(durationS.low)} – {formatDuration(durationS.high)}
 		</dd>
 	</div>
 	<div>
 		<dt class="text-sm muted">Supply</dt>
-		<dd class="figure text-xl font-semibold">{plan.setV.toFixed(2)} V, {plan.setA.toFixed(0)} A</dd>
+		<dd class="figure text-xl font-semibold">{plan.setV.toFixed(2)} V, {setA} A</dd>
 	</div>
 	<div>
 		<dt class="text-sm muted">Bars</dt>
@@ -54,7 +62,7 @@
 	{unread
 		? `Of ${unread} of ${cells.length} cells nothing tells the charge they begin with${open ? ': read each at rest, and the bounds come closer' : ''}.`
 		: 'The bounds are wide because rest voltage on the plateau hides the charge.'}
-	At {plan.setA.toFixed(0)} A the leads take
+	At {setA} A the leads take
 	{(plan.leadDropV * 1000).toFixed(0)} mV. Done when the current stays below {plan.tailA.toFixed(1)} A.
 </p>
 {#if open && unread < cells.length}

@@ -63,6 +63,13 @@
 	<div class="flex flex-wrap items-end gap-3">
 		<button class="btn tap" onclick={add}>{plan.supplies.length ? 'Another supply' : 'Add a supply'}</button>
 		<PlanNumber
+			label="On only while I am there"
+			unit="h a day"
+			value={plan.supplyHoursADay}
+			usual="day and night"
+			onkeep={(supplyHoursADay) => desk.change({ supplyHoursADay })}
+		/>
+		<PlanNumber
 			label="In series it could be charged with"
 			unit="A"
 			value={plan.seriesChargeA}

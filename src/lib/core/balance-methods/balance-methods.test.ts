@@ -11,6 +11,11 @@ const of = (method: Method, more: Partial<AtHand> = {}) =>
 
 describe('the schools of balancing', () => {
 	it('top by hand: 16 × 140 Ah at 30 A, and the taper', () => expect(of('top').hours).toBeCloseTo(2240 / 30 + 3, 9));
+	it('a charge that is on only while somebody is there takes the days its hours take; a balancer works by itself', () => {
+		// By hand: 77.7 h at 8 h a day.
+		expect(of('top', { unattended: false }).days).toBeCloseTo((2240 / 30 + 3) / 8, 9);
+		expect(of('balancer', { unattended: false }).days).toBe(of('balancer').days);
+	});
 	it('fast is faster than top, and asks for more of one’s hands', () => {
 		expect(of('fast').hours!).toBeLessThan(of('top').hours! / 2);
 		expect(of('fast').attendedHours).toBeGreaterThan(2 * 16 * 0.1);

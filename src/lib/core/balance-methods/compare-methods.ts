@@ -34,6 +34,8 @@ export interface AtHand {
 	balancerHoursADay: number;
 	/** Hours a day somebody is there. */
 	attendedHoursADay: number;
+	/** A charge goes on while nobody is there; false: it is on only while somebody is. Missing: true. */
+	unattended?: boolean;
 	/** Days there are; null: as many as it takes. */
 	days: number | null;
 	livesAt: LivesAt;
@@ -111,7 +113,7 @@ const compare = (a: number, b: number) => (a === b ? 0 : a - b);
 
 const apartOf = ({ apart }: AtHand) => apart ?? USUAL_APART;
 
-/** A method with its days, and whether they are there. @param unattended the part that goes on by night */
+/** A method with its days, and whether they are there. A balancer in its battery works by itself. */
 function planOf(
 	atHand: AtHand,
 	method: Method,
@@ -119,7 +121,9 @@ function planOf(
 	attendedHours: number,
 	hindrances: Hindrance[]
 ): OnePlan {
-	const days = hours === null ? null : Math.max(hours / 24, attendedHours / atHand.attendedHoursADay);
+	const { attendedHoursADay, unattended = true } = atHand;
+	const dayH = unattended || method === 'balancer' ? 24 : attendedHoursADay;
+	const days = hours === null ? null : Math.max(hours / dayH, attendedHours / attendedHoursADay);
 	const late = days !== null && atHand.days !== null && days > atHand.days;
 	return { method, hours, days, attendedHours, hindrances: late ? [...hindrances, 'takes-too-long'] : hindrances };
 }

@@ -43,7 +43,20 @@ describe('how a full cell settles', () => {
 		expect(told([cell(1, 3.46), cell(2, null)])).toMatchObject([{ code: 'settle-waits', facts: { read: 1, of: 2 } }]);
 		expect(told([cell(1, 3.46, -5), cell(2, 3.4, 0.2)])).toEqual([]);
 		expect(told([cell(1, 3.46), cell(2, 4.2)])).toMatchObject([{ code: 'settle-high', subject: { id: 2 } }]);
-		// Three weeks later nobody knows what it lost meanwhile.
-		expect(told([cell(1, 3.3, 500), cell(2, 3.3, 500)])).toEqual([]);
+		// Three weeks later nobody knows what it lost meanwhile: that is said.
+		expect(told([cell(1, 3.3, 500), cell(2, 3.3, 500)])).toMatchObject([
+			{ code: 'settle-late', warmth: 'calm', facts: { cells: 2 } }
+		]);
+	});
+	it('a row that is still joined is told as one, and its cells are not', () => {
+		const row = (valueV: number, hours = 24) =>
+			judgeSettled([cell(1, null), cell(2, null)], iso(0), { chemistry: 'LFP', meterSdV: 0.001, tail }, subject, {
+				valueV,
+				sdV: 0.001,
+				takenAt: iso(hours)
+			});
+		expect(row(3.46)).toMatchObject([{ code: 'settle-row', warmth: 'open' }]);
+		expect(row(3.33)).toMatchObject([{ code: 'settle-row-low', warmth: 'look' }]);
+		expect(row(3.46, 0.2), 'too early').toEqual([]);
 	});
 });

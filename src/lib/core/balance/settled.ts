@@ -30,6 +30,8 @@ const FALLS_TO = 0.3;
 /** Before this no rest of a row tells anything; after that long what was lost since is not known well enough, h. */
 export const LEAST_H = 0.9;
 const MOST_H = 14 * 24;
+/** A reading after so long is no look at how it settled, h (default). */
+const SETTLING_H = 90 * 24;
 const DRAWS = 800;
 const SEED = 20_261_204;
 
@@ -67,22 +69,55 @@ export function settledV(chemistry: Chemistry, hours: number, tail: Tail): Inter
 	);
 }
 
+const hoursAfter = (at: string, endedAt: string): number => (Date.parse(at) - Date.parse(endedAt)) / 3_600_000;
+
+/** Read while still joined: the row as one stands where a full one does, or does not; of a single cell it tells nothing. */
+function ofTheRow(
+	cells: readonly SettledCell[],
+	row: SettledCell['read'],
+	endedAt: string,
+	chemistry: Chemistry,
+	tail: Tail,
+	subject: Subject
+): Verdict[] {
+	const hours = row ? hoursAfter(row.takenAt, endedAt) : NaN;
+	if (!row || !(hours >= LEAST_H && hours <= MOST_H)) return [];
+	const expectedV = settledV(chemistry, hours, tail);
+	const isLow = row.valueV + 1.96 * row.sdV < expectedV.low95;
+	const facts = { readV: row.valueV, hours, expectedV, cells: cells.length };
+	return [isLow ? say('settle-row-low', 'look', subject, facts) : say('settle-row', 'open', subject, facts)];
+}
+
+/** Read only when what was lost since is not known well enough any more. */
+function tooLate(cells: readonly SettledCell[], endedAt: string, subject: Subject): Verdict[] {
+	const late = cells.filter((c) => {
+		const hours = c.read ? hoursAfter(c.read.takenAt, endedAt) : 0;
+		return hours > MOST_H && hours <= SETTLING_H;
+	});
+	if (late.length === 0) return [];
+	const days = Math.min(...late.map((c) => hoursAfter(c.read!.takenAt, endedAt))) / 24;
+	return [say('settle-late', 'calm', subject, { cells: late.length, days, mostDays: MOST_H / 24 })];
+}
+
 /**
  * The settle check after a charge side by side: whether each cell stands where a full one does after so many hours, and whether they fell
  * together.
  * @param endedAt when the charge was ended
+ * @param row the voltage of all of them while they were still joined; null: not read
  */
 export function judgeSettled(
 	cells: readonly SettledCell[],
 	endedAt: string,
 	{ chemistry, meterSdV, tail }: { chemistry: Chemistry; meterSdV: number; tail: Tail },
-	subject: Subject
+	subject: Subject,
+	row: SettledCell['read'] = null
 ): Verdict[] {
-	const hoursOf = (at: string) => (Date.parse(at) - Date.parse(endedAt)) / 3_600_000;
+	const hoursOf = (at: string) => hoursAfter(at, endedAt);
 	const read = cells.flatMap((c) =>
 		c.read && hoursOf(c.read.takenAt) >= LEAST_H && hoursOf(c.read.takenAt) <= MOST_H ? [{ ...c, read: c.read }] : []
 	);
-	if (read.length === 0) return [];
+	if (read.length === 0)
+		return [...ofTheRow(cells, row, endedAt, chemistry, tail, subject), ...tooLate(cells, endedAt, subject)];
 	const high = read.flatMap((c) => {
 		const hours = hoursOf(c.read.takenAt);
 		const expectedV = settledV(chemistry, hours, tail);

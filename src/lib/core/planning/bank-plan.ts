@@ -40,6 +40,8 @@ export interface BankPlan {
 	hottestC: number | null;
 	chargers: readonly ChargerChoice[];
 	supplies: readonly SupplyChoice[];
+	/** They are on only while somebody is there, h a day; null: day and night. */
+	supplyHoursADay: number | null;
 	seriesChargeA: number | null;
 	/** Cells that the bars in hand join at once. */
 	barsForCells: number | null;
@@ -78,6 +80,7 @@ export const NO_PLAN: BankPlan = {
 	hottestC: null,
 	chargers: [],
 	supplies: [],
+	supplyHoursADay: null,
 	seriesChargeA: null,
 	barsForCells: null,
 	studsPerPole: 1,

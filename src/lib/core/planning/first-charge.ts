@@ -1,6 +1,7 @@
 import { planTopBalance } from '../balance';
 import { CHEMISTRY_FIGURES, TOP_BALANCE_V, type Chemistry } from '../chemistry';
 import { CoreError, requirePositive } from '../shared';
+import { byTheCalendarS } from './waking-hours';
 
 /** Something that could charge the cells in parallel. */
 export interface SupplyChoice {
@@ -24,6 +25,8 @@ export interface FirstChargeInput {
 	seriesA?: number | null;
 	/** Cells in series then. */
 	series?: number;
+	/** The supplies are on only so many hours a day; null or missing: day and night. */
+	hoursADay?: number | null;
 	/** Cells that the bars in hand join at once; null: all. */
 	barsForCells?: number | null;
 }
@@ -54,6 +57,7 @@ const DAY_S = 86_400;
  */
 export function firstCharge(input: FirstChargeInput): FirstCharge {
 	const { chemistry, cells, ratedAh, arrivalSoc = USUAL_ARRIVAL, supplies, seriesA = null, series = 1 } = input;
+	const { hoursADay = null } = input;
 	if (!Number.isInteger(cells) || cells < 1)
 		throw new CoreError('layout', 'cells', `cells requires a whole number from 1, got ${cells}`);
 	requirePositive(ratedAh, 'ratedAh');
@@ -68,7 +72,7 @@ export function firstCharge(input: FirstChargeInput): FirstCharge {
 			}));
 			const { chargeCRate } = CHEMISTRY_FIGURES[chemistry];
 			const plan = planTopBalance(row, { chemistry, chargeLimitV: limitV, chargeCRate, supplyA: a, leadOhm });
-			return { days: plan.durationS.high / DAY_S, setV: plan.setV };
+			return { days: byTheCalendarS(plan.durationS.high, hoursADay) / DAY_S, setV: plan.setV };
 		} catch (error) {
 			// Leads that let nothing through, a supply that would take months.
 			if (error instanceof CoreError) return null;

@@ -2,6 +2,8 @@ export { bankLayout, layoutText, type BankLayout, type SizedBattery } from './ba
 export { TOUCH_LIMIT_V, judgePlan, type PlannedBank, type PlannedCellType } from './judge-plan';
 export {
 	mayFallInNight,
+	byTheCalendarS,
+	lastWakingMoment,
 	nextWakingMoment,
 	pauseForNight,
 	startForDaytimeEnd,

@@ -92,7 +92,7 @@ export function planState(plan: BankPlan, layout: PlannedLayout, cell: PlannedCe
 		cell && plan.supplies.length
 			? firstCharge({
 					...{ chemistry, cells: inRow, ratedAh: cell.ratedAh, supplies: plan.supplies },
-					...{ seriesA: plan.seriesChargeA, series, barsForCells: plan.barsForCells }
+					...{ hoursADay: plan.supplyHoursADay, seriesA: plan.seriesChargeA, series, barsForCells: plan.barsForCells }
 				})
 			: null;
 	const batteryKg = cell?.massKg ? builtMassKg(inBattery * cell.massKg) : null;

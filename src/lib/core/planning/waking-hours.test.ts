@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { mayFallInNight, pauseForNight, startForDaytimeEnd } from '.';
+import { byTheCalendarS, lastWakingMoment, mayFallInNight, pauseForNight, startForDaytimeEnd } from '.';
 
 const waking = { fromH: 7, untilH: 22 };
 const at = (hour: number, day = 9) => Date.UTC(2026, 2, day, 0, 0) + hour * 3_600_000;
@@ -55,4 +55,28 @@ describe('a pause for the night', () => {
 		expect(pauseForNight(at(8), at(12), at(15), waking, 0)).toBeNull();
 		expect(pauseForNight(at(8), at(25), at(28), { fromH: 0, untilH: 24 }, 0)).toBeNull();
 	});
+});
+
+describe('work that goes on only so many hours a day', () => {
+	it('takes as long by the calendar as its days and the hours of the last', () => {
+		// By hand: 20 h at 6 h a day are three whole days and two hours.
+		expect(byTheCalendarS(20 * 3600, 6)).toBeCloseTo((3 * 24 + 2) * 3600, 6);
+		expect(byTheCalendarS(5 * 3600, 6)).toBe(5 * 3600);
+		expect(byTheCalendarS(20 * 3600, null)).toBe(20 * 3600);
+		expect(byTheCalendarS(20 * 3600, 24)).toBe(20 * 3600);
+	});
+	it('refuses hours that are none', () => expect(() => byTheCalendarS(3600, 0)).toThrow(/hoursADay/));
+});
+
+describe('a look that falls into the night', () => {
+	const waking = { fromH: 7, untilH: 22 };
+	const at = (h: number) => Date.UTC(2026, 10, 2, h);
+	it('is moved to the evening before, and by day stays', () => {
+		expect(lastWakingMoment(at(3), waking, 0)).toBe(at(-2));
+		expect(lastWakingMoment(at(23), waking, 0)).toBe(at(22));
+		expect(lastWakingMoment(at(12), waking, 0)).toBe(at(12));
+	});
+	it('by the clock on the wall', () => expect(lastWakingMoment(at(21), waking, 120)).toBe(at(20)));
+	it('never where somebody is always up', () =>
+		expect(lastWakingMoment(at(3), { fromH: 0, untilH: 0 }, 0)).toBe(at(3)));
 });

@@ -1,4 +1,4 @@
-import { CoreError } from '../shared';
+import { CoreError, requirePositive } from '../shared';
 
 /** Hours of the day in which a person can be asked for something, local time: from 0 to 24. Both alike: always. */
 export interface WakingHours {
@@ -75,4 +75,23 @@ export function nextWakingMoment(ms: number, waking: WakingHours, offsetMin: num
 	const length = wakingLength(waking);
 	const sinceWaking = (hourOf(ms, offsetMin) - waking.fromH + DAY_H) % DAY_H;
 	return sinceWaking <= length ? ms : ms + (DAY_H - sinceWaking) * HOUR_MS;
+}
+
+/** The moment itself where somebody is up then, else the last before it at which somebody went to bed, ms since 1970. */
+export function lastWakingMoment(ms: number, waking: WakingHours, offsetMin: number): number {
+	const length = wakingLength(waking);
+	const sinceWaking = (hourOf(ms, offsetMin) - waking.fromH + DAY_H) % DAY_H;
+	return sinceWaking <= length ? ms : ms - (sinceWaking - length) * HOUR_MS;
+}
+
+/**
+ * How long work takes by the calendar that goes on only so many hours a day, s. @param hoursADay null: day and night
+ * @throws CoreError `not-positive` for hours that are none
+ */
+export function byTheCalendarS(workS: number, hoursADay: number | null): number {
+	if (hoursADay === null || hoursADay >= DAY_H) return workS;
+	requirePositive(hoursADay, 'hoursADay');
+	const days = Math.floor(workS / 3600 / hoursADay);
+	// The hours of the last day follow each other; the nights before it are waited through.
+	return days * DAY_H * 3600 + (workS - days * hoursADay * 3600);
 }

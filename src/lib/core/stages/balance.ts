@@ -19,7 +19,7 @@ import { cellSubject, say, type Subject, type Verdict } from '../verdicts';
 import { isCharging, type BalanceState } from './balance-state';
 import { readingsInOrder } from './readings-in-order';
 import { lapseVerdicts, undoneBy } from './lapses';
-import type { BankPicture, PictureBank } from './picture';
+import type { BankPicture, PictureBank, PictureCell } from './picture';
 import { bankSubject, isInService, placedCells } from './picture-parts';
 import type { StageJudgement } from './stage-judgement';
 import { rowCold } from './row-start';
@@ -119,6 +119,15 @@ function whileCharging(picture: BankPicture, state: BalanceState, progress: Char
 	return chargeVerdicts(progress, subject, plan && { setV: plan.setV, setA: plan.setA, leadCostH });
 }
 
+/** The latest voltage of the row read while it was still joined, after its charge was ended; null: none. */
+function joinedSince(cells: readonly PictureCell[], endedAt: string): SettledCell['read'] {
+	const since = cells.flatMap((c) =>
+		c.joined && Date.parse(c.joined.takenAt) > Date.parse(endedAt) ? [c.joined] : []
+	);
+	const last = since.sort((a, b) => Date.parse(a.takenAt) - Date.parse(b.takenAt)).at(-1);
+	return last ? { valueV: Math.abs(last.value), sdV: last.sd, takenAt: last.takenAt } : null;
+}
+
 /** What is said once a charge has been ended at its tail: what they arrived with, how they settle, and whether sets are equal. */
 function afterwards(picture: BankPicture, { run, plan, progress, cells, earlier }: BalanceState): Verdict[] {
 	const subject = bankSubject(picture);
@@ -136,7 +145,11 @@ function afterwards(picture: BankPicture, { run, plan, progress, cells, earlier 
 		}),
 		run!.endedAt!,
 		{ chemistry, meterSdV, tail: { setV: plan!.setV, cRate: plan!.tailA / plan!.totalAh } },
-		subject
+		subject,
+		joinedSince(
+			cells.flatMap((c) => inPlay.get(c.id) ?? []),
+			run!.endedAt!
+		)
 	);
 	const tested = cells.every((c) => (inPlay.get(c.id)?.runs.length ?? 0) > 0);
 	const arrival =

@@ -197,6 +197,8 @@ export interface PictureBalanceRun {
 	supplyA: number;
 	leadOhm: number;
 	setV: number | null;
+	/** Its supply is on only so many hours a day; null or missing: day and night. */
+	hoursADay?: number | null;
 	/** The cells of its row, and the rest voltage that told the charge of each as it began; empty where nobody said. */
 	cells: readonly { id: number; label: string; rest: PictureReading | null }[];
 	startedAt: string | null;

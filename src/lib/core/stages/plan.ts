@@ -1,5 +1,6 @@
 import { CHEMISTRY_FIGURES } from '../chemistry';
 import {
+	USUAL_PLAN,
 	bankLayout,
 	judgeBankPlan,
 	judgePlan,
@@ -84,7 +85,23 @@ function beforeBuying(picture: BankPicture, { plan, time }: PlanFactsOfBank): Ve
 	if (!plan) return [];
 	const { chemistry, series } = picture.bank;
 	const classV = nominalClassV(series * CHEMISTRY_FIGURES[chemistry].nominalV);
-	return judgeBankPlan(plan, bankPlanState(picture, plan, time), classV, bankSubject(picture), time.nowMs);
+	return [
+		...overdue(picture, plan, time.nowMs),
+		...judgeBankPlan(plan, bankPlanState(picture, plan, time), classV, bankSubject(picture), time.nowMs)
+	];
+}
+
+/** A parcel is given so long beyond its lead time (default), days. */
+const GRACE_DAYS = 7;
+const DAY_MS = 86_400_000;
+
+/** What was ordered and should have come. */
+function overdue(picture: BankPicture, { orderOn, cellLeadDays }: BankPlan, nowMs: number): Verdict[] {
+	if (orderOn === null || picture.deliveries.length > 0 || nowMs === 0) return [];
+	const leadDays = cellLeadDays ?? USUAL_PLAN.cellLeadDays;
+	const daysLate = (nowMs - Date.parse(orderOn)) / DAY_MS - leadDays;
+	if (daysLate <= GRACE_DAYS) return [];
+	return [say('order-overdue', 'look', bankSubject(picture), { orderOn: orderOn.slice(0, 10), leadDays, daysLate })];
 }
 
 /** Once cells are read, Receive holds the figures of their type against them. */

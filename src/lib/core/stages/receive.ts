@@ -9,6 +9,7 @@ import { judgeStorageTest } from '../storage';
 import { cellSubject, cellsOf, say, type Subject, type Verdict } from '../verdicts';
 import { capacityNear } from './charge-of-cells';
 import { arrivedCells } from './arrived';
+import { idleVerdict, lateVerdicts } from './idle';
 import { oncePerPicture } from './once-per-picture';
 import type { BankPicture, PictureCell, PictureCellType, PictureDelivery } from './picture';
 import { bankSubject, concernedCells, deliverySubject, isInService, typeFigures, wantedCells } from './picture-parts';
@@ -162,7 +163,8 @@ export function deliveryClaim(picture: BankPicture, { delivery, cells, verdicts 
 }
 
 /** The verdicts on what arrived, and whether every cell that is needed is here and read. */
-export function judgeReceiveStage(picture: BankPicture): StageJudgement {
+/** @param nowIso when it is looked at; null: what only time tells is left out */
+export function judgeReceiveStage(picture: BankPicture, nowIso: string | null = null): StageJudgement {
 	const trays = judgedTrays(picture);
 	const concerned = concernedCells(picture);
 	const wanted = wantedCells(picture);
@@ -179,5 +181,6 @@ export function judgeReceiveStage(picture: BankPicture): StageJudgement {
 	const unlike = judgeUnlike(concerned, bankSubject(picture));
 	// In service they are built together already: it is said, and nobody is asked.
 	const told = isInService(picture) ? unlike.map((v): Verdict => ({ ...v, warmth: 'calm', next: null })) : unlike;
-	return { verdicts: [...setAside(verdicts, ids), ...told], done };
+	const idle = nowIso === null ? [] : idleVerdict(picture, concerned, nowIso);
+	return { verdicts: [...setAside(verdicts, ids), ...told, ...lateVerdicts(picture), ...idle], done };
 }

@@ -40,6 +40,12 @@ export interface ChargeFacts {
 	'settle-high': { readV: number; hours: number; expectedV: Interval };
 	/** Not all cells are read since the charge ended. */
 	'settle-waits': { read: number; of: number };
+	/** A row that is still joined stands where a full one does; of its cells that tells nothing. */
+	'settle-row': { readV: number; hours: number; expectedV: Interval; cells: number };
+	/** A row that is still joined stands lower than a full one. */
+	'settle-row-low': { readV: number; hours: number; expectedV: Interval; cells: number };
+	/** Read too late after the charge to tell how the cells settled. */
+	'settle-late': { cells: number; days: number; mostDays: number };
 	/** All settled where full cells do. */
 	settled: { cells: number; hours: number; apartAh: Interval };
 	/** Sets charged one after the other, held against each other by their tails. */
@@ -187,6 +193,28 @@ export const CHARGE_WORDS: Words<ChargeFacts> = {
 		doubt: null,
 		rule: 'Bars off; each read loose after an hour, and again after a day.',
 		next: 'Read the others.'
+	}),
+	'settle-row': ({ facts: { readV, hours, expectedV, cells } }) => ({
+		title: 'The row settled like full cells',
+		finding: `${readV.toFixed(3)} V over all ${cells}, joined, after ${span(hours)}; full cells stand at ${expectedV.low95.toFixed(3)} … ${expectedV.high95.toFixed(3)} V.`,
+		doubt: 'Joined cells hold each other up: one that self-discharges does not show.',
+		rule: 'Where a full cell stands after so long, for the row as one.',
+		next: 'Take the bars off and read each cell by itself after a day.'
+	}),
+	'settle-row-low': ({ facts: { readV, hours, expectedV, cells } }) => ({
+		title: 'The row did not settle like full cells',
+		finding: `${readV.toFixed(3)} V over all ${cells}, joined, after ${span(hours)}; full cells stand at ${expectedV.low95.toFixed(3)} … ${expectedV.high95.toFixed(3)} V.`,
+		doubt:
+			'95 %: curve, hysteresis, surface charge, meter. Which cell draws the others down does not show while they are joined.',
+		rule: 'Where a full cell stands after so long, for the row as one.',
+		next: 'Take the bars off, let them rest a day, and read each by itself: the one that falls is the cause.'
+	}),
+	'settle-late': ({ facts: { cells, days, mostDays } }) => ({
+		title: 'Cannot tell how the cells settled',
+		finding: `${cells} ${cells === 1 ? 'cell was' : 'cells were'} read ${days.toFixed(0)} days after the charge or later.`,
+		doubt: `After more than ${mostDays} days what each has lost by itself weighs more than how full it was.`,
+		rule: 'Cells are read an hour and a day after the charge, within two weeks at most.',
+		next: 'Compare them as they stand (Is it balanced?), or charge them to their tail once more and read them within two weeks.'
 	}),
 	settled: ({ facts: { cells, hours, apartAh } }) => ({
 		title: 'All settled like full cells',

@@ -45,6 +45,8 @@ export interface PlanningFacts {
 	'year-dark': { share: Interval; darkestMonth: number; darkestShare: number; kwhMissing: number; isUsualSun: boolean };
 	/** Hardly a day ends empty. */
 	'year-holds': { share: Interval; kwhMissing: number; isUsualSun: boolean };
+	/** What was ordered should have come long since. */
+	'order-overdue': { orderOn: string; leadDays: number; daysLate: number };
 	/** Steps from the order to the proved battery. */
 	'calendar-order': { inDays: number; step: string };
 }
@@ -213,6 +215,13 @@ export const PLANNING_WORDS: Words<PlanningFacts> = {
 		doubt: yearDoubt(isUsualSun),
 		rule: 'A day that ends at the cut-off counts; fewer than 1 % is hardly ever.',
 		next: null
+	}),
+	'order-overdue': ({ facts: { orderOn, leadDays, daysLate } }) => ({
+		title: `The cells are ${Math.round(daysLate)} days late`,
+		finding: `Ordered on ${orderOn}, with ${leadDays} days to come; nothing has been received.`,
+		doubt: null,
+		rule: 'Day of the order and its lead time, by the plan.',
+		next: 'Ask the seller; unpack the delivery here when it has come, or correct the day of the order.'
 	}),
 	'calendar-order': ({ facts: { inDays, step } }) => ({
 		title: inDays <= 0 ? `Order ${step} today` : `Order ${step} within ${inDays.toFixed(0)} days`,

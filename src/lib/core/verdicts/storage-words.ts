@@ -20,6 +20,17 @@ export interface StorageFacts {
 	'self-discharge-unsure': Leak;
 	/** A cell that stands full, to be charged again on a day. */
 	'self-discharge-waits': { chargedAt: string; dueOn: string };
+	/** Cells that have stood for a season with nobody looking at them; the charge null: nobody knows. */
+	'cells-idle': {
+		cells: number;
+		/** Day on which the first of them was looked at last. */
+		since: string;
+		afterDays: number;
+		chargeLow: number | null;
+		chargeHigh: number | null;
+	};
+	/** A delivery that came later than promised. */
+	'delivery-late': { promisedOn: string; receivedOn: string; daysLate: number };
 	/** Readings that say nothing of self-discharge. */
 	'self-discharge-unknown': { why: 'too-few' | 'no-time' | 'relaxing' | 'flat' | 'no-capacity'; elapsedDays: number };
 }
@@ -73,6 +84,24 @@ export const STORAGE_WORDS: Words<StorageFacts> = {
 		doubt: doubtOf(facts),
 		rule: ruleOf(facts),
 		next: facts.by === 'refill' ? 'Leave it longer, and refill again.' : TEST
+	}),
+	'cells-idle': ({ facts: { cells, since, afterDays, chargeLow, chargeHigh } }) => ({
+		title: `Nobody has looked at ${cells} ${cells === 1 ? 'cell' : 'cells'} since ${since}`,
+		finding:
+			chargeLow === null || chargeHigh === null
+				? 'Nobody knows what they hold.'
+				: `By now they hold ${Math.round(chargeLow * 100)} to ${Math.round(chargeHigh * 100)} % of their charge.`,
+		doubt:
+			'By what was read and counted last, and a loss of up to 3 % a month (default); a cell that leaks loses more.',
+		rule: `A cell that stands is read every ${afterDays} days (default): below its limit it is harmed for good.`,
+		next: 'Read the rest voltage of each, and charge those that are low to about half.'
+	}),
+	'delivery-late': ({ subject, facts: { promisedOn, receivedOn, daysLate } }) => ({
+		title: `${subject.label} came ${Math.round(daysLate)} ${Math.round(daysLate) === 1 ? 'day' : 'days'} late`,
+		finding: `Promised for ${promisedOn}, received on ${receivedOn}.`,
+		doubt: null,
+		rule: 'Day of receipt against the promise.',
+		next: null
 	}),
 	'self-discharge-unknown': ({ facts: { why } }) => ({
 		title: 'Says nothing of self-discharge',

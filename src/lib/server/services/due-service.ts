@@ -1,11 +1,14 @@
 import { readAgain } from '$lib/core/balance';
 import { followMethod } from '$lib/core/method-run';
+import { byTheCalendarS, lastWakingMoment } from '$lib/core/planning';
+import { loadBankPicture } from '../bank-picture/load';
 import {
 	balanceCells,
 	balanceReadings,
 	balanceRuns,
 	banks,
 	cells,
+	liveRuns,
 	methodRuns,
 	notedRuns,
 	readings,
@@ -14,6 +17,8 @@ import {
 	type Bank,
 	type MethodRunRow
 } from '../records';
+import { readSettings } from '../records/settings/settings';
+import { balanceFacts } from '../stages/balance/stage';
 import { methodOf } from '../records/method-runs/follow';
 import { database } from '../db/connection';
 import { banksOfCells } from '../records/touched-banks';
@@ -51,6 +56,35 @@ async function rowLastRead(balanceRunId: number): Promise<string | null> {
 	return Number.isFinite(first) ? new Date(first).toISOString() : null;
 }
 
+/** Somebody is there so long before the earliest moment at which the current can be at its tail, ms. */
+const BEFORE_TAIL_MS = 15 * 60_000;
+
+/** A charge that is logged by hand wants a look before its tail, while somebody is up; one that is followed by wire rings by itself. */
+async function tailOf(run: BalanceRun, bank: Bank): Promise<Due[]> {
+	if (await isFollowed(run)) return [];
+	const { progress } = await balanceFacts(await loadBankPicture(bank.id));
+	const lastMs = progress?.last ? Date.parse(run.startedAt!) + progress.last.timeS * 1000 : null;
+	if (lastMs === null || !progress?.remainingS || progress.done) return [];
+	const { wakeFromH, wakeUntilH } = await readSettings();
+	const tailMs = lastMs + byTheCalendarS(progress.remainingS.low, run.hoursADay ?? null) * 1000;
+	const wantedMs = Math.max(lastMs, tailMs - BEFORE_TAIL_MS);
+	const offsetMin = -new Date(wantedMs).getTimezoneOffset();
+	const awakeMs = lastWakingMoment(wantedMs, { fromH: wakeFromH, untilH: wakeUntilH }, offsetMin);
+	const at = new Date(Math.max(lastMs, awakeMs)).toISOString();
+	return [
+		{
+			...{ key: `charge-${run.id}-tail@${at}`, bankId: bank.id, bankName: bank.name, at },
+			what: `Look at the charge, ${bank.name}`,
+			message:
+				'Its tail may come soon: read the amperes of the supply and the volts at the cells, and write them down.',
+			href: `/banks/${bank.id}/balance/charge`
+		}
+	];
+}
+
+const isFollowed = async ({ id }: BalanceRun): Promise<boolean> =>
+	(await liveRuns.all({ balanceRunId: id })).some((l) => l.state !== 'ended');
+
 /** When the cells of a row are read again: after the light of its charger, and as they settle; not what has been read since. */
 async function ofCharge(run: BalanceRun): Promise<Due[]> {
 	if (run.startedAt === null) return [];
@@ -60,7 +94,7 @@ async function ofCharge(run: BalanceRun): Promise<Due[]> {
 	const noted = await balanceReadings.all({ balanceRunId: run.id });
 	const light = run.endedAt === null ? noted.findLast((r) => r.stopped) : undefined;
 	const since = run.endedAt ?? light?.readAt;
-	if (!since) return [];
+	if (!since) return tailOf(run, bank);
 	const lastRead = run.endedAt
 		? await rowLastRead(run.id)
 		: (noted.findLast((r) => r.cellV !== null && !r.stopped)?.readAt ?? null);

@@ -72,7 +72,7 @@ export interface Passport {
 /** Stages that judge single cells, and the record each of their verdicts rests on last. */
 const OF_CELLS = ['receive', 'test'] as const;
 /** Lists of what is still to be done say nothing of a cell. */
-const TASKS = new Set(['not-read', 'untested', 'not-inspected', 'next-run']);
+const TASKS = new Set(['not-read', 'untested', 'not-inspected', 'next-run', 'cells-idle']);
 
 /** What is said of the cell now by the stages that judge cells. */
 async function verdictsOf(cellId: number, bank: Bank | null) {

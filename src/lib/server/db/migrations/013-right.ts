@@ -14,6 +14,7 @@ export async function up(knex: Knex): Promise<void> {
 	});
 	await knex.schema.alterTable('balance_runs', (t) => {
 		t.string('set_v_reason', 400).comment('why it is set above what meter and supply leave to the limit');
+		t.double('hours_a_day').comment('its supply is on only so long; null: day and night');
 	});
 	await knex.schema.alterTable('runs', (t) => {
 		t.integer('instrument_id')
@@ -27,6 +28,9 @@ export async function up(knex: Knex): Promise<void> {
 	});
 	await knex.schema.alterTable('batteries', (t) => {
 		t.date('new_on').comment('in use since; null: since its bank is');
+	});
+	await knex.schema.alterTable('plans', (t) => {
+		t.double('supply_hours_a_day').comment('its supplies are on only so long; null: day and night');
 	});
 	await createRecords(knex, 'battery_works', (t) => {
 		t.integer('battery_id').unsigned().notNullable().references('id').inTable('batteries').index();

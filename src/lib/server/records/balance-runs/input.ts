@@ -9,6 +9,8 @@ export class BalanceRunInput {
 	@Maybe() @Num(1, 5) setV?: number | null;
 	/** Why it is set above what meter and supply leave to the cells’ limit. */
 	@Maybe() @Text(400) setVReason?: string | null;
+	/** It is on only while somebody is there, so many hours a day; null: day and night. */
+	@Maybe() @Num(0.25, 24) hoursADay?: number | null;
 	@Maybe() @When() startedAt?: string | null;
 	@Maybe() @When() endedAt?: string | null;
 	/** Checklist item key → done. */

@@ -31,6 +31,7 @@ export class PlanInput {
 	@Maybe() @Num(-60, 100) hottestC?: number | null;
 	@IsArray() @AtMost(20) @ValidateNested({ each: true }) @Type(() => ChargerInput) chargers: ChargerInput[] = [];
 	@IsArray() @AtMost(20) @ValidateNested({ each: true }) @Type(() => SupplyInput) supplies: SupplyInput[] = [];
+	@Maybe() @Num(0.25, 24) supplyHoursADay?: number | null;
 	@Maybe() @Num(0, 10_000) seriesChargeA?: number | null;
 	@Maybe() @Whole(1, 1000) barsForCells?: number | null;
 	@Whole(1, 2) studsPerPole: 1 | 2 = 1;

@@ -1,4 +1,8 @@
 import { judgeReceiveStage } from '$lib/core/stages';
-import { defineStage, noFacts } from '../stage';
+import { defineStage } from '../stage';
 
-export const receiveStage = defineStage({ name: 'receive', facts: noFacts, judge: judgeReceiveStage });
+export const receiveStage = defineStage({
+	name: 'receive',
+	facts: async () => new Date().toISOString(),
+	judge: judgeReceiveStage
+});
