@@ -91,6 +91,20 @@
 							<Field label="Cable" unit="A" type="number" bind:value={form.cableA} error={fields.cableA} />
 							{#if form.kind === 'built'}
 								<Field label="BMS continuous" unit="A" type="number" bind:value={form.bmsA} error={fields.bmsA} />
+								<Field
+									label="BMS made for, fewest"
+									unit="cells"
+									type="number"
+									bind:value={form.bmsLeastCells}
+									error={fields.bmsLeastCells}
+								/>
+								<Field
+									label="and most"
+									unit="cells"
+									type="number"
+									bind:value={form.bmsMostCells}
+									error={fields.bmsMostCells}
+								/>
 							{/if}
 						</div>
 						{#if form.kind === 'ready-made'}

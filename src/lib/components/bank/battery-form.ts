@@ -25,7 +25,14 @@ export const READY_MADE_FIELDS = [
 	{ key: 'mostInSeries', label: 'Most in series', unit: undefined }
 ] as const;
 
-const NUMBERS = ['bmsA', 'fuseA', 'cableA', ...READY_MADE_FIELDS.map((f) => f.key)] as const;
+const NUMBERS = [
+	'bmsA',
+	'bmsLeastCells',
+	'bmsMostCells',
+	'fuseA',
+	'cableA',
+	...READY_MADE_FIELDS.map((f) => f.key)
+] as const;
 type NumberField = (typeof NUMBERS)[number];
 
 export type BatteryForm = Pick<BatteryRow, 'kind' | 'joins'> & {
@@ -70,6 +77,8 @@ export function batteryFields({
 		newOn: newOn || null,
 		maker: ready ? maker.trim() || null : null,
 		bmsA: ready ? null : orNull(numbers.bmsA),
+		bmsLeastCells: ready ? null : orNull(numbers.bmsLeastCells),
+		bmsMostCells: ready ? null : orNull(numbers.bmsMostCells),
 		fuseA: orNull(numbers.fuseA),
 		cableA: orNull(numbers.cableA),
 		...figures

@@ -48,9 +48,11 @@
 					1.25 times the {(parts.bms.wantedA / 1.25).toFixed(0)} A that flow for long or are charged; for {parts.bms.surgeA.toFixed(
 						0
 					)} A at the largest start; for exactly {parts.bms.series} cells in series, {parts.bms.fullV.toFixed(1)} V full.
-					{parts.bms.feedsItself
+					{parts.bms.feedsItself && parts.bms.series >= 8
 						? 'It can feed itself from them.'
-						: 'So few cells do not feed a usual BMS: one made for that.'}
+						: parts.bms.feedsItself
+							? `Ask its sheet for the fewest cells it runs from: many want 8, and stay dark at ${parts.bms.series}.`
+							: 'So few cells do not feed a usual BMS: one made for that.'}
 					{parts.bms.needsColdSensor ? 'It gets cold: with a sensor that stops the charge in the frost.' : ''}
 					Every ampere of load and charge passes it, or it protects nothing.
 				</dd>

@@ -15,6 +15,8 @@
 	import PastePreview from '$lib/components/receive/PastePreview.svelte';
 	import ShortcutHelp from '$lib/components/receive/ShortcutHelp.svelte';
 	import UnpackForm from '$lib/components/receive/UnpackForm.svelte';
+	import { browserDraft } from './entry-draft';
+	import { tabMemory } from './entry-memory';
 	import { TrayEntry } from '$lib/components/receive/entry.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadeRange, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
@@ -35,8 +37,9 @@
 	/** What the whole stage says, of every delivery; the tray marks its own. */
 	const verdicts = $derived(data.verdicts);
 
-	const entry = new TrayEntry({
+	const hooks = {
 		cells: () => tray?.cells ?? [],
+		everyCell: () => data.trays.flatMap((t) => t.cells),
 		chemistry: () => bank.chemistry,
 		units: () => data.settings.units,
 		expected: () => ({
@@ -45,9 +48,11 @@
 			thicknessMm: cellType?.thicknessMm
 		}),
 		onStored: () => void lookAgain(),
-		remove: (id, version) => attempt(() => api.remove(`readings/${id}`, version)).then(() => undefined),
-		onRefused: (message) => announce(message)
-	});
+		remove: (id: number, version: number) => attempt(() => api.remove(`readings/${id}`, version)).then(() => undefined),
+		onRefused: (message: string) => announce(message)
+	};
+	// svelte-ignore state_referenced_locally
+	const entry = new TrayEntry(hooks, browserDraft, tabMemory(bank.id));
 	let bar = $state<EntryBar | null>(null);
 	let help = $state<ShortcutHelp | null>(null);
 

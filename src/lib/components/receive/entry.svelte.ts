@@ -14,6 +14,7 @@ import { CoreError } from '$lib/core/shared';
 import { LaidColumn } from './laid-column.svelte';
 import { browserDraft, type DraftStore } from './entry-draft';
 import type { EntryCell } from './entry-cell';
+import { NO_MEMORY, type MemoryStore, type Typed } from './entry-memory';
 import type { Settings } from '$lib/core/units';
 
 /** How and when what is typed is read; the moment null: now. */
@@ -32,19 +33,10 @@ interface Asked {
 	question: Question;
 }
 
-/** One typed step that can be taken back. */
-interface Typed {
-	clientKey: string;
-	cellId: number;
-	quantity: Quantity;
-	storedId: number | null;
-	storedVersion: number | null;
-	/** Value shown before, so that undo shows it again. */
-	before: number | null;
-}
-
 interface EntryHooks {
 	cells: () => readonly EntryCell[];
+	/** Those of the other trays, too; missing: the same. */
+	everyCell?: () => readonly EntryCell[];
 	chemistry: () => Chemistry;
 	units: () => Settings['units'];
 	expected: () => { acResistanceMohm: number | null; massKg: number | null; thicknessMm?: number | null };
@@ -77,7 +69,8 @@ export class TrayEntry {
 
 	constructor(
 		private readonly hooks: EntryHooks,
-		private readonly drafts: DraftStore = browserDraft
+		private readonly drafts: DraftStore = browserDraft,
+		private readonly memory: MemoryStore = NO_MEMORY
 	) {}
 
 	/** Starts sending what an earlier visit left unsent. Call in the browser. */
@@ -87,9 +80,27 @@ export class TrayEntry {
 			(reading, why) => this.refused(reading, why),
 			(count) => (this.waiting = count)
 		);
+		this.takeUpMemory();
 		void this.queue.flush();
 		this.takeUpDraft();
 		this.selectedId ??= this.nextUnread(-1)?.id ?? this.hooks.cells()[0]?.id ?? null;
+	}
+
+	/** What was asked and typed before another view was shown is asked still, and may be taken back. */
+	private takeUpMemory(): void {
+		const memory = this.memory.read();
+		if (!memory) return;
+		const byId = new Map((this.hooks.everyCell ?? this.hooks.cells)().map((c) => [c.id, c]));
+		this.history = memory.history.filter((t) => byId.has(t.cellId));
+		this.questions = memory.asked.flatMap(({ cellId, ...asked }) => {
+			const cell = byId.get(cellId);
+			return cell ? [{ cell, ...asked }] : [];
+		});
+	}
+
+	private remember(): void {
+		const asked = this.questions.map(({ cell, quantity, question }) => ({ cellId: cell.id, quantity, question }));
+		this.memory.write({ asked, history: this.history });
 	}
 
 	/** What was typed before a reload stands in the field again. */
@@ -114,6 +125,7 @@ export class TrayEntry {
 	/** The question is answered: it is right as it was typed. */
 	confirm(): void {
 		this.questions = this.questions.slice(1);
+		this.remember();
 	}
 
 	/** What stands in the field is taken before anything else is shown. @returns false when it is no reading: then it stays */
@@ -221,6 +233,7 @@ export class TrayEntry {
 		this.quantity = last.quantity;
 		this.selectedId = last.cellId;
 		this.forget(last.cellId, last.quantity);
+		this.remember();
 		await this.hooks.remove(last.storedId, last.storedVersion!);
 		this.hooks.onStored();
 	}
@@ -285,6 +298,7 @@ export class TrayEntry {
 			}
 		];
 		this.local = { ...this.local, [`${cell.id}/${quantity}`]: value };
+		this.remember();
 		this.waiting++;
 		this.queue?.add({
 			clientKey,
@@ -304,12 +318,14 @@ export class TrayEntry {
 		this.history = this.history.map((t) =>
 			t.clientKey === reading.clientKey ? { ...t, storedId: id, storedVersion: version } : t
 		);
+		this.remember();
 		this.hooks.onStored();
 	}
 
 	private refused(reading: QueuedReading, why: string): void {
 		const typed = this.history.find((t) => t.clientKey === reading.clientKey);
 		this.history = this.history.filter((t) => t.clientKey !== reading.clientKey);
+		this.remember();
 		if (typed) this.local = { ...this.local, [`${reading.cellId}/${reading.quantity}`]: typed.before };
 		this.hooks.onRefused(`"${reading.rawText}" was not stored: ${why}`);
 	}

@@ -9,6 +9,7 @@
 		THINGS_AT_HAND,
 		WATER_STOP_C,
 		fitLoads,
+		ownLoad,
 		warmWater,
 		type LoadFit,
 		type LoadNeed
@@ -22,12 +23,7 @@
 	const series = $derived(what === 'cell' ? 1 : bank.series);
 	const capacityAh = $derived(what === 'cell' ? ratedAh : ratedAh * bank.parallel);
 	let own = $state<{ w: number | null; ownV: number | null }>({ w: null, ownV: null });
-	const things = $derived([
-		...(own.w && own.ownV
-			? [{ name: 'Yours', w: own.w, ownV: own.ownV, mains: own.ownV > 100, needs: ['attended'] as const }]
-			: []),
-		...THINGS_AT_HAND
-	]);
+	const things = $derived([...(own.w && own.ownV ? [ownLoad(own.w, own.ownV)] : []), ...THINGS_AT_HAND]);
 	const fits = $derived(
 		fitLoads(things, { chemistry: bank.chemistry, series, capacityAh }).sort(
 			(a, b) => Number(a.why !== null) - Number(b.why !== null) || (a.hours ?? 1e9) - (b.hours ?? 1e9)
@@ -46,6 +42,13 @@
 		water: 'water over it, never dry, never boiling',
 		cooling: 'air around it',
 		vehicle: 'the vehicle’s own charge limit set beforehand'
+	};
+	/** What is about to be used, and which of its needs are met. */
+	let chosen = $state<string | null>(null);
+	let met = $state<Partial<Record<LoadNeed, boolean>>>({});
+	const choose = (name: string) => {
+		chosen = chosen === name ? null : name;
+		met = {};
 	};
 	let water = $state({ litres: 20, fromC: 15, w: untrack(() => 300) });
 	const energyWh = $derived(capacityAh * series * CHEMISTRY_FIGURES[bank.chemistry].nominalV);
@@ -80,6 +83,24 @@
 					>{hours === null ? '–' : hours < 48 ? `${hours.toFixed(1)} h` : `${(hours / 24).toFixed(1)} days`}</span
 				>
 				<span class="muted">{why ? WHY[why] : load.needs.map((n) => NEEDS[n]).join('; ')}</span>
+				{#if why === null}<button
+						class="btn btn-sm tap"
+						aria-expanded={chosen === load.name}
+						onclick={() => choose(load.name)}>Use it</button
+					>{/if}
+				{#if chosen === load.name && why === null}
+					<fieldset class="checks grid gap-1">
+						<legend class="field-label">Before it is switched on</legend>
+						{#each load.needs as need (need)}<label class="tap flex items-center gap-2"
+								><input type="checkbox" class="checkbox" bind:checked={met[need]} />{NEEDS[need]}</label
+							>{/each}
+						{#if load.needs.every((need) => met[need])}<a
+								class="btn btn-primary tap justify-self-start"
+								href="/banks/{bank.id}/test/notes">Write down its run by notes</a
+							>
+						{:else}<p class="muted">Tick what is met: then its run begins.</p>{/if}
+					</fieldset>
+				{/if}
 			</li>
 		{/each}
 	</ul>
@@ -104,9 +125,12 @@
 <style>
 	.row {
 		display: grid;
-		grid-template-columns: minmax(0, 14rem) 5.5rem 6.5rem minmax(0, 1fr);
+		grid-template-columns: minmax(0, 14rem) 5.5rem 6.5rem minmax(0, 1fr) auto;
 		align-items: baseline;
 		gap: 0 1rem;
+	}
+	.checks {
+		grid-column: 1 / -1;
 	}
 	.no {
 		border-style: dashed;

@@ -2,6 +2,7 @@ export {
 	THINGS_AT_HAND,
 	WATER_STOP_C,
 	fitLoads,
+	ownLoad,
 	warmWater,
 	type LoadAtHand,
 	type LoadFit,

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { THINGS_AT_HAND, fitLoads, warmWater, type LoadAtHand } from '.';
+import { ownLoad, THINGS_AT_HAND, fitLoads, warmWater, type LoadAtHand } from '.';
 
 const lamp: LoadAtHand = { name: 'Lamp', w: 110, ownV: 12, mains: false, needs: [] };
 const kettle: LoadAtHand = { name: 'Kettle', w: 1800, ownV: 230, mains: true, needs: [] };
@@ -41,4 +41,12 @@ describe('water', () => {
 		expect(water.iceKg).toBeCloseTo((900 * 3600 - 45 * 10 * 4186) / (334_000 + 60 * 4186), 9);
 	});
 	it('hot water is not warmed at all', () => expect(warmWater(100, 100, 5, 80).stopAfterMin).toBe(0));
+});
+
+describe('a thing of one’s own', () => {
+	it('on the mains asks for all that any other does', () =>
+		expect(ownLoad(500, 230)).toMatchObject({ mains: true, needs: ['inverter', 'bond', 'isolation', 'attended'] }));
+	it('at the battery’s own volts asks for somebody beside it', () =>
+		expect(ownLoad(100, 12)).toMatchObject({ mains: false, needs: ['attended', 'cooling'] }));
+	it('with no watts is none', () => expect(() => ownLoad(0, 12)).toThrow(/w/));
 });

@@ -38,6 +38,23 @@ export const THINGS_AT_HAND: readonly LoadAtHand[] = [
 	{ name: 'Vehicle on its charger', w: 1400, ownV: 230, mains: true, needs: ['inverter', 'bond', 'vehicle'] }
 ];
 
+/** Above this a thing is made for the mains, V. */
+const MAINS_FROM_V = 60;
+
+/** A thing of somebody's own, with what such a thing asks: on the mains it hangs on an inverter like any other. @throws CoreError `not-positive` */
+export function ownLoad(w: number, ownV: number): LoadAtHand {
+	requirePositive(w, 'w');
+	requirePositive(ownV, 'ownV');
+	const mains = ownV > MAINS_FROM_V;
+	return {
+		name: 'Yours',
+		w,
+		ownV,
+		mains,
+		needs: mains ? ['inverter', 'bond', 'isolation', 'attended'] : ['attended', 'cooling']
+	};
+}
+
 const INVERTER_EFFICIENCY = 0.9;
 /** Inverters run from the named voltage of a battery, V, by its class. */
 const INVERTER_CLASSES = [

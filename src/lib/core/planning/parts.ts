@@ -34,7 +34,7 @@ export interface SizedParts {
 		fullV: number;
 		surgeA: number;
 		chargeA: number;
-		/** It feeds itself from so few volts: fewer than 4 LFP cells need one made for that. */
+		/** A BMS that wants 8 V feeds itself from so many cells; what its own sheet asks comes first. */
 		feedsItself: boolean;
 		needsColdSensor: boolean;
 	};

@@ -5,7 +5,7 @@ import { matchState, type PlacedGroup } from './match';
 import type { BankPicture, PictureBattery, PictureCellType } from './picture';
 import { bankSubject, batterySubject, placedCells } from './picture-parts';
 import type { StageJudgement } from './stage-judgement';
-import { wiringVerdicts } from './wiring';
+import { bmsCells, wiringVerdicts } from './wiring';
 
 export interface BatteryLimits {
 	battery: PictureBattery;
@@ -118,7 +118,7 @@ export function judgeLimitsStage(picture: BankPicture): StageJudgement {
 	// Of a ready-made battery only what somebody said of its fuse and cable can be compared.
 	const wiring = picture.batteries.flatMap((b) => {
 		const known = b.kind === 'built' ? plan !== null || b.fuseA !== null : b.fuseA !== null && b.cableA !== null;
-		return known ? wiringVerdicts(picture, b) : [];
+		return known ? wiringVerdicts(picture, b) : bmsCells(b, batterySubject(picture, b));
 	});
 	const since = state.batteries.flatMap((b) => capacitySince(picture, b));
 	const judged = [...wiring, ...state.batteries.map((b) => b.verdict)];

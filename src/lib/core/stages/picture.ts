@@ -62,6 +62,9 @@ export interface PictureBattery {
 	newOn: string | null;
 	bmsA: number | null;
 	bmsResolutionV: number | null;
+	/** Cells in series its BMS is made for; null: nobody said. */
+	bmsLeastCells: number | null;
+	bmsMostCells: number | null;
 	fuseA: number | null;
 	cableA: number | null;
 	/** Drawn after the load’s cut-off, A. */

@@ -5,7 +5,17 @@ import { wiringVerdicts } from './wiring';
 
 const battery = (id: number, more: Partial<PictureBattery> = {}): PictureBattery => ({
 	...{ id, number: id, name: null, kind: 'built', series: 16, parallel: 1, joins: 'parallel', newOn: null },
-	...{ bmsA: 100, bmsResolutionV: null, fuseA: 125, cableA: 150, standbyA: null, ratedAh: null, ratedWh: null },
+	...{
+		bmsA: 100,
+		bmsResolutionV: null,
+		bmsLeastCells: null,
+		bmsMostCells: null,
+		fuseA: 125,
+		cableA: 150,
+		standbyA: null,
+		ratedAh: null,
+		ratedWh: null
+	},
 	...{ nominalV: null, mostInSeries: null, builtDespite: null, groups: [] },
 	...more
 });
@@ -13,6 +23,17 @@ const built = battery(1);
 const small = battery(2, { kind: 'ready-made', ratedAh: 100, nominalV: 51.2, bmsA: null });
 const told = (batteries: PictureBattery[], plannedPeakW: number) =>
 	wiringVerdicts(picture([], { batteries, plannedPeakW }), batteries[0]!);
+
+describe('a BMS that is made for other numbers of cells', () => {
+	const codes = (more: Partial<PictureBattery>) => told([battery(1, more)], 1).map((v) => v.code);
+	it('is a stop for too few of them and for too many', () => {
+		expect(codes({ series: 4, bmsLeastCells: 8 })).toEqual(['bms-cells', 'wiring-holds']);
+		expect(codes({ series: 16, bmsMostCells: 8 })).toContain('bms-cells');
+		expect(codes({ series: 8, bmsLeastCells: 8, bmsMostCells: 8 })).toEqual(['wiring-holds']);
+	});
+	it('of a ready-made battery is its maker’s business', () =>
+		expect(codes({ kind: 'ready-made', series: 4, bmsLeastCells: 8 })).not.toContain('bms-cells'));
+});
 
 describe('the loads of the plan on the wiring of one battery', () => {
 	it('are all of them on the only one', () => {

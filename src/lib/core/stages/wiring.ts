@@ -1,7 +1,15 @@
 import { STRATEGY_FIGURES, checkWiring } from '../limits';
-import type { Verdict } from '../verdicts';
+import { say, type Subject, type Verdict } from '../verdicts';
 import type { BankPicture, PictureBattery } from './picture';
 import { batterySubject } from './picture-parts';
+
+/** A BMS that is made for more cells stays dark, and one for fewer is burnt by the first lead. */
+export function bmsCells({ kind, series, bmsLeastCells, bmsMostCells }: PictureBattery, subject: Subject): Verdict[] {
+	const tooFew = bmsLeastCells !== null && series < bmsLeastCells;
+	const tooMany = bmsMostCells !== null && series > bmsMostCells;
+	if (kind !== 'built' || (!tooFew && !tooMany)) return [];
+	return [say('bms-cells', 'stop', subject, { series, leastCells: bmsLeastCells, mostCells: bmsMostCells, tooFew })];
+}
 
 const ahOf = ({ cellType }: BankPicture, { kind, ratedAh, parallel }: PictureBattery): number | null =>
 	kind === 'built' ? (cellType ? cellType.ratedAh * parallel : null) : ratedAh;
@@ -26,5 +34,6 @@ export function wiringVerdicts(picture: BankPicture, battery: PictureBattery): V
 		plannedPeakW === null || battery.kind !== 'built'
 			? null
 			: { peakW: plannedPeakW * shareOf(picture, battery), leastV: battery.series * figures.loadCutoffV };
-	return checkWiring({ ...battery, load }, batterySubject(picture, battery));
+	const subject = batterySubject(picture, battery);
+	return [...bmsCells(battery, subject), ...checkWiring({ ...battery, load }, subject)];
 }

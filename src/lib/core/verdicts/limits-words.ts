@@ -32,6 +32,8 @@ export interface LimitsFacts {
 	'chain-broken': { links: readonly BrokenLink[]; releases: readonly BadRelease[] };
 	/** A main fuse rated above what its cable carries. */
 	'fuse-over-cable': { fuseA: number; cableA: number };
+	/** The BMS is made for more cells in series, or for fewer. */
+	'bms-cells': { series: number; leastCells: number | null; mostCells: number | null; tooFew: boolean };
 	/** The BMS may let through more than the cable carries. */
 	'bms-over-cable': { bmsA: number; cableA: number };
 	/** The main fuse has no room above what the BMS lets through; `margin`: how many times it is to be. */
@@ -96,6 +98,15 @@ export const LIMITS_WORDS: Words<LimitsFacts> = {
 			'What a cable carries depends on its insulation, bundling and heat: take the figure of its maker for where it lies.',
 		rule: 'Main fuse ≤ what the cable carries, and ≥ 1.25 × the continuous current. Local codes come first.',
 		next: 'Fit a smaller fuse or a thicker cable before anything is joined.'
+	}),
+	'bms-cells': ({ facts: { series, leastCells, mostCells, tooFew }, subject }) => ({
+		title: `The BMS does not fit ${series} cells in series${of(subject)}`,
+		finding: `By its sheet it is made for ${[leastCells, mostCells].every((n) => n !== null) ? `${leastCells} to ${mostCells}` : leastCells !== null ? `at least ${leastCells}` : `at most ${mostCells}`} cells.`,
+		doubt: null,
+		rule: tooFew
+			? 'A BMS feeds itself from its cells: from too few it does not start, and protects nothing.'
+			: 'Above its number of cells its inputs see more volts than they bear.',
+		next: 'Do not connect it. Take one that is made for this number of cells.'
 	}),
 	'bms-over-cable': ({ facts: { bmsA, cableA }, subject }) => ({
 		title: `The BMS lets through more than the cable carries${of(subject)}`,

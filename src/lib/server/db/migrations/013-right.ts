@@ -27,6 +27,8 @@ export async function up(knex: Knex): Promise<void> {
 		t.string('printed_month', 7).comment('year and month printed on it, 2024-05');
 	});
 	await knex.schema.alterTable('batteries', (t) => {
+		t.integer('bms_least_cells').unsigned().comment('in series, by its sheet');
+		t.integer('bms_most_cells').unsigned().comment('in series, by its sheet');
 		t.date('new_on').comment('in use since; null: since its bank is');
 	});
 	await knex.schema.alterTable('plans', (t) => {

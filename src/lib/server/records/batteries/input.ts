@@ -18,6 +18,9 @@ export class BatteryInput {
 	/** Since when it is in use, where that is another day than the bank's: what it has aged since. */
 	@Maybe() @When() newOn?: string | null;
 	@Maybe() @Num(1, 10_000) bmsA?: number | null;
+	/** Cells in series its BMS is made for, fewest and most, by its sheet. */
+	@Maybe() @Whole(1, 128) bmsLeastCells?: number | null;
+	@Maybe() @Whole(1, 128) bmsMostCells?: number | null;
 	@Maybe() @Num(0.0001, 0.2) bmsResolutionV?: number | null;
 	@Maybe() @Num(1, 10_000) fuseA?: number | null;
 	@Maybe() @Num(1, 10_000) cableA?: number | null;
