@@ -7,14 +7,23 @@
 	import MiniTray from '$lib/components/bank/MiniTray.svelte';
 	import RunningStrip from '$lib/components/frame/RunningStrip.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
-	import { STAGE_NAMES } from '$lib/core/shared';
+	import { STAGES, STAGE_NAMES } from '$lib/core/shared';
 	import { withDates } from '$lib/core/units';
 
+	const USES = ['cabin', 'van', 'motorhome', 'boat', 'other'];
 	let { data } = $props();
 	const home = $derived(data.home);
 	const running = $derived([...home.real, ...home.rehearsals].filter((b) => b.running.length));
 	const pageHref = (page: number) =>
-		`?${new URLSearchParams({ ...(home.search ? { q: home.search } : {}), page: String(page) })}`;
+		`?${new URLSearchParams({
+			...(home.search ? { q: home.search } : {}),
+			...(home.stage ? { stage: home.stage } : {}),
+			...(home.bankUse ? { use: home.bankUse } : {}),
+			page: String(page)
+		})}`;
+	const filtered = $derived(Boolean(home.search || home.stage || home.bankUse));
+	/** From so many on it is worth looking for one. */
+	const WORTH_FINDING = 6;
 	let fileInput: HTMLInputElement;
 
 	/** A file of a line a record begins with its own first line; one of the first format is a single object. */
@@ -125,15 +134,29 @@
 			</div>
 		</section>
 	{/if}
-	{#if home.pages > 1 || home.search}
+	{#if home.total >= WORTH_FINDING || filtered}
 		<form class="mb-4 flex flex-wrap items-end gap-3" role="search" data-sveltekit-keepfocus>
 			<label class="grid gap-1"
-				>Find a bank by name
+				>Find by name
 				<input class="input tap" type="search" name="q" value={home.search} maxlength="80" /></label
+			>
+			<label class="grid gap-1"
+				>at the stage
+				<select class="select tap" name="stage" value={home.stage ?? ''}>
+					<option value="">any</option>
+					{#each STAGES as stage (stage)}<option value={stage}>{STAGE_NAMES[stage]}</option>{/each}
+				</select></label
+			>
+			<label class="grid gap-1"
+				>for use in
+				<select class="select tap" name="use" value={home.bankUse ?? ''}>
+					<option value="">any</option>
+					{#each USES as use (use)}<option value={use}>{use}</option>{/each}
+				</select></label
 			>
 			<button class="btn tap">Find</button>
 			<span class="muted"
-				>{home.search ? `${home.found} of ${home.total} found` : `The warmest first, ${home.total} in all`}</span
+				>{filtered ? `${home.found} of ${home.total} found` : `The warmest first, ${home.total} in all`}</span
 			>
 		</form>
 	{/if}

@@ -4,7 +4,7 @@ import type { Bank } from '$lib/server/records';
 import { balanceRuns, batteries, cells, type Battery } from '$lib/server/records';
 import { insertRunSamples, readRunSamples } from '$lib/server/db/run-samples';
 import { acceptMatch } from '$lib/server/services/match-service';
-import { bankOverview } from '$lib/server/services/overview-service';
+import { bankOverview, homeOverview } from '$lib/server/services/overview-service';
 import { changeSettings, readSettings } from '$lib/server/services/settings-service';
 import { bankVerdicts } from '$lib/server/judgements/store';
 import { freshDatabase } from '../support/database';
@@ -245,4 +245,27 @@ describe('settings', () => {
 		});
 		expect(doubtful.sd).toBeCloseTo(0.03 / Math.sqrt(3), 9);
 	});
+});
+
+it('Home shows those at a stage or of a use, and refuses what is neither', async () => {
+	const boat = await make<Bank>('banks', {
+		name: 'Filter boat',
+		bankUse: 'boat',
+		chemistry: 'LFP',
+		series: 4,
+		parallel: 1
+	});
+	const van = await make<Bank>('banks', {
+		name: 'Filter van',
+		bankUse: 'van',
+		chemistry: 'LFP',
+		series: 4,
+		parallel: 1
+	});
+	const names = async (query: string) =>
+		(await homeOverview(new URLSearchParams(`q=Filter&${query}`))).real.map((b) => b.id);
+	expect(await names('use=boat')).toEqual([boat.id]);
+	expect(await names('use=van&stage=plan')).toEqual([van.id]);
+	expect(await names('stage=serve')).toEqual([]);
+	await expect(names('stage=nowhere')).rejects.toMatchObject({ faults: [{ path: 'stage' }] });
 });

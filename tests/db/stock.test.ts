@@ -52,6 +52,19 @@ it('lets a bank consider cells, once each; an unknown one is named by its place 
 		faults: [{ path: 'cellIds.1' }]
 	});
 });
+it('finds a cell by the bank it is considered for, as its tile says it', async () => {
+	const bank = await make<{ id: number }>('banks', {
+		...{ name: 'Sallow Hide', bankUse: 'boat', chemistry: 'LFP', series: 4, parallel: 1 }
+	});
+	const loose = await make<{ id: number }>('deliveries', {
+		...{ name: 'Odd box', receivedOn: '2026-02-01', cellCount: 2, labelPrefix: 'ZZ' }
+	});
+	const [one] = await cells.all({ deliveryId: loose.id });
+	await pickCells(bank.id, { cellIds: [one!.id] });
+	for (const q of ['for Sallow', 'Sallow', 'FOR sallow hide'])
+		expect((await shown(`q=${encodeURIComponent(q)}`)).cells.map((c) => c.label)).toEqual(['ZZ-01']);
+});
+
 it('a cell leaves a bank and joins another with its whole history', async () => {
 	const [from, to] = [await idOf('Damson Rise'), await idOf('Heronry')];
 	const [place] = await placements.all({ bankId: from, removedAt: null });

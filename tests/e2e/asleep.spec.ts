@@ -10,7 +10,7 @@ test('plain forms are kept by a page that does not listen yet', async ({ page, r
 	await page.getByLabel('In series').fill('4');
 	await page.getByLabel('Cell type').selectOption({ index: 0 });
 	await page.getByRole('button', { name: 'Make this bank' }).click();
-	await expect(page).toHaveURL(/\/banks\/\d+\/receive$/);
+	await expect(page).toHaveURL(/\/banks\/\d+\/plan\/need$/);
 	const id = Number(/banks\/(\d+)/.exec(page.url())![1]);
 
 	await page.goto(`/banks/${id}/plan`);

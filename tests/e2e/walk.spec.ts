@@ -23,8 +23,10 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 		await page.getByLabel('Rated capacity').fill('100');
 		await page.getByLabel('AC resistance').fill('0.35');
 		await page.getByRole('button', { name: 'Make this bank' }).click();
-		await expect(page).toHaveURL(/\/receive$/);
+		// What it must run is asked first.
+		await expect(page).toHaveURL(/\/plan\/need$/);
 		await expect(page.getByText('Otter <b>Launch</b>').first()).toBeVisible();
+		await page.goto(page.url().replace('/plan/need', '/receive'));
 	});
 
 	const cell = (label: string) => page.getByRole('button', { name: new RegExp(`^${label},`) });

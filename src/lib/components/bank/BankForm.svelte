@@ -4,7 +4,7 @@
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { CHEMISTRIES, CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
-	import { bankLayout, type SizedBattery } from '$lib/core/planning';
+	import { bankLayout, notOfAClass, seriesFor, type SizedBattery } from '$lib/core/planning';
 	import type { PictureCellType } from '$lib/core/stages';
 	import type { Settings } from '$lib/core/units';
 	import { TYPE_PREFIX } from '$lib/input/bank-form';
@@ -84,6 +84,7 @@
 	const built = $derived(Math.max(0, form.batteries - sized.readyMade));
 	const groupAh = $derived((Number(typeForm.figures.ratedAh) || 0) * form.parallel * built);
 	const nominalV = $derived(CHEMISTRY_FIGURES[form.chemistry].nominalV * form.series);
+	const offClass = $derived(form.series >= 1 ? notOfAClass(form.series, form.chemistry) : null);
 </script>
 
 <form
@@ -106,6 +107,20 @@
 			bind:value={form.chemistry}
 			options={CHEMISTRIES.map((c) => ({ value: c, text: c }))}
 		/>
+		{#if !bank}<div>
+				<span class="field-label">For what voltage?</span>
+				<div class="flex flex-wrap gap-2">
+					{#each [12, 24, 48] as classV (classV)}<button
+							type="button"
+							class="btn tap"
+							aria-pressed={form.series === seriesFor(classV, form.chemistry)}
+							onclick={() => (form.series = seriesFor(classV, form.chemistry))}>{classV} V</button
+						>{/each}
+				</div>
+				<p class="text-sm muted">
+					The voltage of what it must run: inverter, chargers, lamps. What those are is asked next.
+				</p>
+			</div>{/if}
 		<div class="grid grid-cols-3 gap-3">
 			<Field label="In series" type="number" name="series" bind:value={form.series} error={fields.series} min="1" />
 			<Field
@@ -132,6 +147,10 @@
 				? `, beside ${sized.readyMade} ready-made${sized.besideAh ? ` (${sized.besideAh.toFixed(0)} Ah, ${(sized.besideWh / 1000).toFixed(1)} kWh)` : ''}`
 				: ''}
 		</p>
+		{#if offClass}<p class="ember-text font-semibold sm:col-span-2" role="status">
+				{nominalV.toFixed(1)} V is no usual class: what is sold for {offClass.classV} V wants {offClass.series} in series.
+				Keep it only if everything that hangs on it is made for {nominalV.toFixed(1)} V.
+			</p>{/if}
 		{#if nominalV * 1.14 > 60}<p class="ember-text font-semibold sm:col-span-2">
 				Above 60 V DC a touch can kill. Work to your local code, and have licensed help.
 			</p>{/if}

@@ -2,7 +2,9 @@
 	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
 	import { USUAL_PLAN, sizeParts, type PlanState } from '$lib/core/planning';
+	import { STRATEGY_FIGURES } from '$lib/core/limits';
 	import Fold from './Fold.svelte';
+	import PlanNumber from './PlanNumber.svelte';
 
 	interface Props {
 		desk: PlanDesk;
@@ -12,6 +14,8 @@
 	let { desk, found, bank }: Props = $props();
 	/** What a coil takes while it is closed, W. */
 	let contactorW = $state(0);
+	/** Where the inverter stops by itself, V; null: the load's usual cut-off. */
+	let leastV = $state<number | null>(null);
 	const COILS = [
 		{ w: 0, text: 'none: a switch by hand, or the BMS’s own' },
 		{ w: 4, text: 'a contactor with an economiser, 4 W' },
@@ -27,7 +31,8 @@
 					chargeA: desk.plan.chargers.reduce((sum, c) => sum + c.a, 0),
 					bankAh: found.nominalWh / (bank.series * CHEMISTRY_FIGURES[bank.chemistry].nominalV),
 					freezes: (desk.plan.coldestC ?? USUAL_PLAN.coldestC) < 5,
-					contactorW
+					contactorW,
+					leastV
 				})
 	);
 	const size = (a: number | null) => (a === null ? 'none is made so large' : `${a} A`);
@@ -41,13 +46,23 @@
 	{#if !parts}<p>Choose the cells first (Layout).</p>
 	{:else}
 		{#if !watts}<p class="muted">Nothing is on the list of loads: these are for standby and chargers alone.</p>{/if}
+		<div class="w-56">
+			<PlanNumber
+				label="The inverter stops below"
+				unit="V"
+				value={leastV}
+				usual={bank.series * STRATEGY_FIGURES[bank.chemistry]['middle-road'].loadCutoffV}
+				onkeep={(v) => (leastV = v)}
+			/>
+		</div>
 		<dl class="grid gap-3">
 			<div>
 				<dt class="font-bold">BMS, {size(parts.bms.sizeA)}</dt>
 				<dd>
-					1.25 times the {(parts.bms.wantedA / 1.25).toFixed(0)} A that flow for long or are charged; for {parts.bms.surgeA.toFixed(
-						0
-					)} A at the largest start; for exactly {parts.bms.series} cells in series, {parts.bms.fullV.toFixed(1)} V full.
+					1.25 times the {(parts.bms.wantedA / 1.25).toFixed(0)} A that flow when the voltage is lowest, or are charged; for
+					{parts.bms.surgeA.toFixed(0)} A at the largest start; for exactly {parts.bms.series} cells in series, {parts.bms.fullV.toFixed(
+						1
+					)} V full.
 					{parts.bms.feedsItself && parts.bms.series >= 8
 						? 'It can feed itself from them.'
 						: parts.bms.feedsItself

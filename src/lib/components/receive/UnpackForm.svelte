@@ -26,8 +26,16 @@
 		batch: ''
 	});
 
+	/** So many more than the plan wants is a question, once. */
+	const MANY = 3;
+	let asked = $state(false);
+	const tooMany = $derived(form.cellCount > MANY * suggestedCount);
 	function submit(event: SubmitEvent) {
 		event.preventDefault();
+		if (tooMany && !asked) {
+			asked = true;
+			return;
+		}
 		onunpack({ ...form, supplier: form.supplier || null, batch: form.batch || null });
 	}
 </script>
@@ -51,5 +59,13 @@
 		Insulated tools, glasses, no rings or watch: every cell can give hundreds of amperes. Keep the terminals covered
 		until you read them.
 	</p>
-	<div><button class="btn btn-primary tap">Lay them on the tray</button></div>
+	{#if asked && tooMany}<p class="ember-text font-semibold" role="alert">
+			{form.cellCount} cells, and the plan wants {suggestedCount}? Correct the number, or lay all {form.cellCount} on the
+			tray.
+		</p>{/if}
+	<div>
+		<button class="btn btn-primary tap"
+			>{asked && tooMany ? `Lay all ${form.cellCount} on the tray` : 'Lay them on the tray'}</button
+		>
+	</div>
 </form>

@@ -44,6 +44,8 @@ export {
 	USUAL_LOADS,
 	hourlyLoads,
 	nominalClassV,
+	notOfAClass,
+	seriesFor,
 	shareOfDays,
 	sumLoads,
 	type AmpsAt,

@@ -1,5 +1,6 @@
 import { least, max } from 'd3-array';
 import { ampacityA } from '../assembly';
+import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
 import { CoreError, requireFinite, requireNotNegative, requirePositive } from '../shared';
 
 /** Something that is to run. */
@@ -69,6 +70,22 @@ const ABOVE_CLASS = CLASSES[0]!.nominalV / CLASSES[0]!.classV;
 /** The class a nominal voltage is nearest to, V. */
 export const nominalClassV = (volts: number): number =>
 	least(CLASSES, ({ classV }) => Math.abs(volts / (classV * ABOVE_CLASS) - 1))!.classV;
+
+/** How far a nominal voltage may lie from that of its class, share (default): inverters and chargers allow for so much. */
+const OF_A_CLASS = 0.15;
+
+/** Cells in series of the class that is named, of any chemistry. */
+export const seriesFor = (classV: number, chemistry: Chemistry): number =>
+	Math.max(1, Math.round((classV * ABOVE_CLASS) / CHEMISTRY_FIGURES[chemistry].nominalV));
+
+/** The class that cells in series are nearest to, and how many it wants, where they are of none; null: they are, or stand alone. */
+export function notOfAClass(series: number, chemistry: Chemistry): { classV: number; series: number } | null {
+	const volts = series * CHEMISTRY_FIGURES[chemistry].nominalV;
+	const { classV, nominalV } = least(CLASSES, (c) => Math.abs(volts / c.nominalV - 1))!;
+	return series === 1 || Math.abs(volts / nominalV - 1) <= OF_A_CLASS
+		? null
+		: { classV, series: seriesFor(classV, chemistry) };
+}
 
 /** Usual things and what they draw (default: our own figures; the label of the thing itself comes first). */
 export const USUAL_LOADS: readonly PlannedLoad[] = [

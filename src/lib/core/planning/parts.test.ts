@@ -7,16 +7,16 @@ const bank: PartsInput = {
 };
 
 describe('parts', () => {
-	it('by hand: 2081 W at 25.6 V are 81.3 A: a BMS for 102 A, a fuse for 1.25 times that BMS, a shunt of 100 A', () => {
+	it('by hand: 2081 W at 24.8 V, the load’s cut-off, are 83.9 A: a BMS for 105 A, a fuse for 1.25 times that BMS, a shunt of 100 A', () => {
 		const { bms, fuse, shunt } = sizeParts(bank);
 		expect(bms).toMatchObject({
 			sizeA: 150,
-			wantedA: expect.closeTo(101.6, 1),
+			wantedA: expect.closeTo(104.9, 1),
 			series: 8,
 			needsColdSensor: true,
 			feedsItself: true
 		});
-		expect(bms.surgeA).toBeCloseTo(117.2, 1);
+		expect(bms.surgeA).toBeCloseTo(121, 1);
 		expect(bms.fullV).toBeCloseTo(29.2, 9);
 		expect(fuse).toMatchObject({ sizeA: 200, leastDcV: expect.closeTo(29.2, 9) });
 		expect(shunt.sizeA).toBe(100);
@@ -34,5 +34,12 @@ describe('parts', () => {
 		expect(sizeParts({ ...bank, peakW: 20_000 }).bms.sizeA).toBeNull();
 		expect(sizeParts({ ...bank, series: 3 }).bms.feedsItself).toBe(false);
 		expect(() => sizeParts({ ...bank, series: 0 })).toThrow(/series/);
+	});
+	it('an inverter of 2 kW at 12.4 V takes 179 A, and asks for a BMS of 224 A', () => {
+		// By hand: 2000 W ÷ 0.9 ÷ 12.4 V, times 1.25.
+		const small = { ...bank, series: 4, peakW: 2000 / 0.9, chargeA: 20 };
+		expect(sizeParts({ ...small, leastV: 12.4 }).bms).toMatchObject({ sizeA: 250, wantedA: expect.closeTo(224, 0) });
+		expect(sizeParts(small).bms.wantedA, 'the usual cut-off of four LFP cells').toBeCloseTo(224, 0);
+		expect(sizeParts({ ...small, leastV: 10.5 }).bms.wantedA).toBeCloseTo(264.6, 1);
 	});
 });

@@ -1,4 +1,5 @@
 import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
+import { STRATEGY_FIGURES } from '../limits';
 import { CoreError, requireNotNegative, requirePositive } from '../shared';
 
 export interface PartsInput {
@@ -15,6 +16,8 @@ export interface PartsInput {
 	bankAh: number;
 	/** It gets below freezing where it stands. */
 	freezes: boolean;
+	/** The voltage of one battery when the loads still run, at its lowest, V: the inverter's own cut-off; missing: the load's usual one. */
+	leastV?: number | null;
 	/** What a contactor's coil takes while it is closed, W; 0: a switch by hand, or solid state. */
 	contactorW: number;
 }
@@ -75,10 +78,13 @@ export function sizeParts(input: PartsInput): SizedParts {
 	requirePositive(input.bankAh, 'bankAh');
 	const { nominalV, chargeLimitV, dischargeLimitV } = CHEMISTRY_FIGURES[chemistry];
 	const volts = series * nominalV;
-	const each = (w: number) => w / volts / batteries;
+	const leastV = input.leastV ?? series * STRATEGY_FIGURES[chemistry]['middle-road'].loadCutoffV;
+	requirePositive(leastV, 'leastV');
+	// The same watts are most amperes when the voltage is lowest.
+	const each = (w: number) => w / leastV / batteries;
 	const peakA = each(input.peakW);
 	// When all run from one shunt, it sees them all.
-	const shunt = smallest(SHUNT_SIZES_A, Math.max(input.peakW / volts, input.chargeA));
+	const shunt = smallest(SHUNT_SIZES_A, Math.max(input.peakW / leastV, input.chargeA));
 	const bms = smallest(BMS_SIZES_A, HEADROOM * Math.max(peakA, input.chargeA / batteries));
 	// The fuse has room above what the BMS lets through, as Limits asks.
 	const fuse = smallest(FUSE_SIZES_A, bms.sizeA === null ? HEADROOM * bms.wantedA : HEADROOM * bms.sizeA);

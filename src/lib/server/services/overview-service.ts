@@ -1,5 +1,5 @@
 import type { RunningWork, Stage, StageStatus, Warmth } from '$lib/core/shared';
-import { WARMTHS } from '$lib/core/shared';
+import { STAGES, WARMTHS } from '$lib/core/shared';
 import type { StageVerdict } from '$lib/core/verdicts';
 import { InputError } from '$lib/input/validate';
 import { columnOf } from '../db/case';
@@ -7,6 +7,7 @@ import { database } from '../db/connection';
 import { readingOnce } from '../db/read-once';
 import { bankSummary, refreshJudgement, staleBanks, type BankSummary } from '../judgements/store';
 import { log } from '../log';
+import { BANK_USES } from '../records/banks/input';
 import { banks, batteries, cellTypes, type Bank, type Battery, type CellType } from '../records';
 import { banksAtWork, runningWork } from './running-work';
 
@@ -64,6 +65,9 @@ export interface Home {
 	page: number;
 	pages: number;
 	search: string;
+	/** Only those at a stage, or of a use; null: all. */
+	stage: Stage | null;
+	bankUse: string | null;
 }
 
 /** Banks on a page of Home. */
@@ -142,14 +146,41 @@ function listed(row: HomeRow, running: readonly RunningWork[]): HomeBank {
 
 const like = (search: string) => `%${search.replace(/[\\%_]/g, '\\$&')}%`;
 
-/** Banks by name, warmest first, those at work before others of the same warmth. */
-function banksNamed(search: string, rehearsal: boolean) {
+/** What is looked for on Home; null: any. */
+interface HomeFilter {
+	search: string;
+	stage: Stage | null;
+	bankUse: string | null;
+}
+const ANY: HomeFilter = { search: '', stage: null, bankUse: null };
+
+/** Banks by name, use and the stage they stand at. */
+function banksLike({ search, stage, bankUse }: HomeFilter, rehearsal: boolean) {
 	const query = database()('banks').where({ 'banks.rehearsal': rehearsal }).whereNull('banks.deleted_at');
-	return search ? query.where('banks.name', 'like', like(search)) : query;
+	if (search) query.where('banks.name', 'like', like(search));
+	if (bankUse) query.where({ 'banks.bank_use': bankUse });
+	if (stage)
+		query.whereExists((q) =>
+			q
+				.from('bank_judgements as at_stage')
+				.whereRaw('at_stage.bank_id = banks.id')
+				.whereRaw("json_unquote(json_extract(at_stage.summary, '$.current')) = ?", [stage])
+				.select(database().raw('1'))
+		);
+	return query;
 }
 
-const rowsOf = (search: string, rehearsal: boolean, atWork: readonly number[], from: number, size: number) =>
-	banksNamed(search, rehearsal)
+/** One of a list, or null for all. @throws InputError for anything else */
+function oneOf<T extends string>(query: URLSearchParams, name: string, known: readonly T[]): T | null {
+	const text = query.get(name);
+	if (!text) return null;
+	const found = known.find((k) => k === text);
+	if (!found) throw new InputError([{ path: name, message: `${name} requires one of ${known.join(', ')}` }]);
+	return found;
+}
+
+const rowsOf = (filter: HomeFilter, rehearsal: boolean, atWork: readonly number[], from: number, size: number) =>
+	banksLike(filter, rehearsal)
 		.leftJoin('bank_judgements', 'bank_judgements.bank_id', 'banks.id')
 		.leftJoin('cell_types', 'cell_types.id', 'banks.cell_type_id')
 		.select(
@@ -170,13 +201,13 @@ const rowsOf = (search: string, rehearsal: boolean, atWork: readonly number[], f
 		.limit(size)
 		.offset(from) as unknown as Promise<HomeRow[]>;
 
-async function counted(search: string, rehearsal: boolean): Promise<number> {
-	const [{ n }] = (await banksNamed(search, rehearsal).count({ n: '*' })) as [{ n: number }];
+async function counted(filter: HomeFilter, rehearsal: boolean): Promise<number> {
+	const [{ n }] = (await banksLike(filter, rehearsal).count({ n: '*' })) as [{ n: number }];
 	return Number(n);
 }
 
 async function needingLook(): Promise<number> {
-	const [{ n }] = (await banksNamed('', false)
+	const [{ n }] = (await banksLike(ANY, false)
 		.join('bank_judgements', 'bank_judgements.bank_id', 'banks.id')
 		.where('bank_judgements.warmth', '>=', WARMTHS.indexOf('look'))
 		.count({ n: '*' })) as [{ n: number }];
@@ -185,22 +216,23 @@ async function needingLook(): Promise<number> {
 
 const MOST_SEARCH = 80;
 
-/** The warmest banks, the rest by search and paging. @param query `q` part of a name, `page` from 1 */
+/** The warmest banks, the rest by search and paging. @param query `q` part of a name, `stage`, `use`, `page` from 1 @throws InputError */
 export const homeOverview = (query: URLSearchParams): Promise<Home> =>
 	readingOnce(async () => {
 		const search = (query.get('q') ?? '').trim().slice(0, MOST_SEARCH);
 		const page = Math.max(1, Math.min(10_000, Math.floor(Number(query.get('page') ?? 1)) || 1));
 		if (!search.isWellFormed()) throw new InputError([{ path: 'q', message: 'q requires text' }]);
+		const filter = { search, stage: oneOf(query, 'stage', STAGES), bankUse: oneOf(query, 'use', BANK_USES) };
 		if (!(await refreshStale(PATIENCE_MS))) refreshBehind();
 		const atWork = await banksAtWork();
 		const workIds = [...atWork.keys()];
 		const [real, rehearsals, total, found, needing, rehearsalsFound] = await Promise.all([
-			rowsOf(search, false, workIds, (page - 1) * PAGE, PAGE),
-			page === 1 ? rowsOf(search, true, workIds, 0, REHEARSALS_SHOWN) : [],
-			counted('', false),
-			counted(search, false),
+			rowsOf(filter, false, workIds, (page - 1) * PAGE, PAGE),
+			page === 1 ? rowsOf(filter, true, workIds, 0, REHEARSALS_SHOWN) : [],
+			counted(ANY, false),
+			counted(filter, false),
 			needingLook(),
-			counted(search, true)
+			counted(filter, true)
 		]);
 		const running = new Map<number, RunningWork[]>();
 		for (const { id } of [...real, ...rehearsals])
@@ -215,6 +247,6 @@ export const homeOverview = (query: URLSearchParams): Promise<Home> =>
 			rehearsalsFound,
 			page,
 			pages: Math.max(1, Math.ceil(found / PAGE)),
-			search
+			...filter
 		};
 	});

@@ -81,14 +81,26 @@ function stockQuery({ search, place }: StockFilter) {
 	if (place === 'loose') query.whereNull('p.id');
 	if (place === 'placed') query.whereNotNull('p.id');
 	if (search) {
-		const like = `%${search.replace(/[\\%_]/g, '\\$&')}%`;
+		// As the tiles say it: "for Heronry".
+		const wanted = search.replace(/^for\s+/i, '');
+		const [like, likeBank] = [search, wanted].map((text) => `%${text.replace(/[\\%_]/g, '\\$&')}%`) as [string, string];
 		query.where((q) =>
 			q
 				.where('c.label', 'like', like)
 				.orWhere('c.batch', 'like', like)
 				.orWhere('c.code', 'like', like)
 				.orWhere('d.name', 'like', like)
-				.orWhere('b.name', 'like', like)
+				.orWhere('b.name', 'like', likeBank)
+				.orWhereExists((k) =>
+					k
+						.from('candidates as k')
+						.join('banks as f', 'f.id', 'k.bank_id')
+						.whereRaw('k.cell_id = c.id')
+						.whereNull('k.deleted_at')
+						.whereNull('f.deleted_at')
+						.where('f.name', 'like', likeBank)
+						.select(database().raw('1'))
+				)
 		);
 	}
 	return query;

@@ -10,6 +10,6 @@ export const load: PageServerLoad = async () => ({ cellTypes: await listCellType
 export const actions: Actions = {
 	default: formAction(async (form, { locals }) => {
 		const { record } = await createIn('banks', bankFromForm(form, locals.settings.units));
-		redirect(303, `/banks/${record.id}/receive`);
+		redirect(303, `/banks/${record.id}/plan/need`);
 	})
 };
