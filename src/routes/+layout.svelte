@@ -7,13 +7,16 @@
 	import { followOtherTabs } from '$lib/client/other-tabs';
 	import { page } from '$app/state';
 	import DueAlarm from '$lib/components/frame/DueAlarm.svelte';
+	import SignKey from '$lib/components/frame/SignKey.svelte';
+	import { onceATap } from '$lib/client/once-a-tap';
 	import LiveAlarm from '$lib/components/frame/LiveAlarm.svelte';
 
 	let { data, children } = $props();
 
 	onMount(() => {
 		document.documentElement.dataset.awake = 'yes';
-		return followOtherTabs(() => void lookAgain());
+		const ends = [followOtherTabs(() => void lookAgain()), onceATap(document)];
+		return () => ends.forEach((end) => end());
 	});
 	$effect(() => {
 		if (browser) document.documentElement.dataset.theme = data.settings.theme;
@@ -23,6 +26,7 @@
 {@render children()}
 {#if data.isLive}<LiveAlarm bankId={page.route.id?.startsWith('/banks/[id]') ? Number(page.params.id) : null} />{/if}
 <DueAlarm />
+<SignKey />
 <Toaster
 	position="bottom-right"
 	theme={data.settings.theme === 'coal' ? 'dark' : 'light'}

@@ -13,7 +13,7 @@ test('plain forms are kept by a page that does not listen yet', async ({ page, r
 	await expect(page).toHaveURL(/\/banks\/\d+\/plan\/need$/);
 	const id = Number(/banks\/(\d+)/.exec(page.url())![1]);
 
-	await page.goto(`/banks/${id}/plan`);
+	await page.goto(`/banks/${id}/plan/bank`);
 	await page.getByLabel('Name', { exact: true }).fill('Sleeping Hut');
 	await page.getByRole('button', { name: 'Save' }).click();
 	await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Sleeping Hut');

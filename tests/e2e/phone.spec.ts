@@ -43,3 +43,38 @@ test('readings typed on a phone, with the server away in between', async ({ page
 	}
 	expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
+
+test('a pad of digits has its minus, fields do not make the page zoom, and a double tap keeps one', async ({
+	page,
+	request
+}) => {
+	const bank = await (
+		await request.post('/api/v1/banks', {
+			data: { name: 'Thumb', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1 }
+		})
+	).json();
+	const delivery = await (
+		await request.post('/api/v1/deliveries', {
+			data: { bankId: bank.id, name: 'Crate', receivedOn: '2026-03-09', cellCount: 2, labelPrefix: 'T' }
+		})
+	).json();
+	await page.goto(`/banks/${bank.id}/receive`);
+	const field = page.getByRole('textbox', { name: /rest voltage/ });
+	await field.tap();
+	await field.fill('3.29');
+	await page.getByRole('button', { name: 'Change the sign' }).tap();
+	await expect(field).toHaveValue('-3.29');
+	await expect(field).toBeFocused();
+	await page.getByRole('button', { name: 'Change the sign' }).tap();
+	await expect(field).toHaveValue('3.29');
+
+	const { items } = await (await request.get(`/api/v1/cells?deliveryId=${delivery.id}`)).json();
+	await page.goto(`/cells/${items[0].id}`);
+	const note = page.getByLabel('Add a note');
+	expect(await note.evaluate((el) => parseFloat(getComputedStyle(el).fontSize))).toBeGreaterThanOrEqual(16);
+	await note.fill('Sleeve torn');
+	await page.getByRole('button', { name: 'Keep the note' }).dblclick();
+	await expect(page.getByText('Sleeve torn')).toHaveCount(1);
+	const notes = await (await request.get(`/api/v1/notes?cellId=${items[0].id}`)).json();
+	expect(notes.items).toHaveLength(1);
+});

@@ -53,6 +53,7 @@
 	<div class="buttons">
 		<button
 			class="btn btn-primary tap"
+			data-often
 			onclick={() => {
 				entry.enter();
 				focus();
