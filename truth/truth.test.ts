@@ -30,6 +30,7 @@ describe('what is stated, in worlds that differ from the model', () => {
 	it('asks of every quantity', () =>
 		expect(promised.map((c) => c.of).sort()).toEqual([
 			'age at 80 % of rated, years',
+			'apart after half a day of standing joined',
 			'bad cells of a lot by a sample',
 			'capacity at 25 °C and 0.2 C',
 			'capacity by spot notes',
@@ -46,6 +47,7 @@ describe('what is stated, in worlds that differ from the model', () => {
 			'joint told from a check under load, mΩ',
 			'largest current when all are joined at once',
 			'missing a day after a light',
+			'moved by half a day of standing joined',
 			'peak current at joining',
 			'self-discharge by a refill',
 			'self-discharge by rest voltages',

@@ -11,6 +11,7 @@ import { join } from './join';
 import { joints } from './joints';
 import { leakage } from './leakage';
 import { leads } from './leads';
+import { leftAlone } from './left-joined';
 import { notes } from './notes';
 import { parallelCharge } from './parallel-charge';
 import { passings } from './passings';
@@ -42,6 +43,7 @@ export const QUESTIONS: readonly Question[] = [
 	forecast,
 	fast,
 	parallelCharge,
+	leftAlone,
 	bottom,
 	sampling,
 	year,

@@ -7098,6 +7098,55 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/left-joined": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** How much of what parts them cells lose by standing joined without a charge */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["LeftJoinedRequest"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["LeftJoinedAnswer"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/limit-plans": {
         parameters: {
             query?: never;
@@ -14320,6 +14369,22 @@ export interface components {
             unexplained: number;
             unread: number[];
             verdict: components["schemas"]["Verdict"];
+        };
+        LeftJoinedAnswer: {
+            after: {
+                apartAh: components["schemas"]["Interval"];
+                hours: number;
+                leftAh: components["schemas"]["Interval"];
+                movedAh: components["schemas"]["Interval"];
+            }[];
+        };
+        LeftJoinedRequest: {
+            /** @enum {string} */
+            chemistry: "LFP" | "LTO" | "NMC";
+            hours: number[];
+            items: components["schemas"]["JoinItemInput"][];
+            linkOhm: number;
+            linkRatingA?: number | null;
         };
         LiftRequest: {
             /** @default null */

@@ -2,7 +2,7 @@ import { Type } from 'class-transformer';
 import { ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
 import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
 import type { Balance } from '$lib/core/forecast';
-import { AtMost, BalanceKind, Identity, IdentityGroups, Maybe, Num, OneOf, Whole } from './fields';
+import { AtMost, BalanceKind, Identity, IdentityGroups, Maybe, Num, Numbers, OneOf, Whole } from './fields';
 
 export class JoinItemInput {
 	@Identity() id!: string | number;
@@ -25,6 +25,12 @@ export class JoinRequest {
 	items!: JoinItemInput[];
 	@Num(0, 10) linkOhm!: number;
 	@Maybe() @Num(0.1, 100_000) linkRatingA?: number | null;
+}
+
+/** The same left joined without a charge, told after so many hours. */
+export class LeftJoinedRequest extends JoinRequest {
+	/** Rising, at most a week. */
+	@IsArray() @ArrayMinSize(1) @AtMost(8) @Numbers(0.1, 168) hours!: number[];
 }
 
 export class ForecastCellInput {

@@ -1,3 +1,4 @@
+import { leftJoined, type JoinInput, type LeftJoined } from '$lib/core/balance';
 import type { Chemistry } from '$lib/core/chemistry';
 import { fitNotes, type NotedRun, type NotesFit } from '$lib/core/run-notes';
 import { leakageByReadings, type Leakage, type StoredReading } from '$lib/core/storage';
@@ -9,20 +10,25 @@ import { answered, type ThreadAnswer } from './thread-answer';
 export type MeasuringTask =
 	| { kind: 'notes'; run: NotedRun }
 	| { kind: 'queue'; queue: QueueInput }
+	| { kind: 'left-joined'; join: JoinInput; hours: number[] }
 	| { kind: 'leakage'; chemistry: Chemistry; readings: StoredReading[] };
 
 stepBack();
 
-function carriedOut(task: MeasuringTask): NotesFit | QueuePlan | Leakage {
+type MeasuringAnswer = NotesFit | QueuePlan | Leakage | LeftJoined[];
+
+function carriedOut(task: MeasuringTask): MeasuringAnswer {
 	switch (task.kind) {
 		case 'notes':
 			return fitNotes(task.run);
 		case 'queue':
 			return planQueue(task.queue);
+		case 'left-joined':
+			return leftJoined(task.join, task.hours);
 		case 'leakage':
 			return leakageByReadings(task.chemistry, task.readings);
 	}
 }
 
 /** Server-side thread for the heavy parts of measuring. */
-export default (task: MeasuringTask): ThreadAnswer<NotesFit | QueuePlan | Leakage> => answered(() => carriedOut(task));
+export default (task: MeasuringTask): ThreadAnswer<MeasuringAnswer> => answered(() => carriedOut(task));

@@ -6,7 +6,9 @@
 	import { sendBeside } from '$lib/client/send-beside';
 	import { api } from '$lib/client/api';
 	import { settingApart } from '$lib/client/set-apart';
-	import { currentsJoined, type JoinAnswer } from '$lib/core/balance';
+	import { attempt } from '$lib/client/announce';
+	import { currentsJoined, type JoinAnswer, type LeftJoined } from '$lib/core/balance';
+	import type { Interval } from '$lib/core/shared';
 	import { formatDuration, parseNumber } from '$lib/core/units';
 	import type { BalanceData } from './balance-data';
 
@@ -42,6 +44,20 @@
 		cellsInSeries = 4;
 		answer = null;
 	};
+	/** What standing joined without a charge does, asked for by itself: it is worked out for a while. */
+	let left = $state<LeftJoined[] | null>(null);
+	let working = $state(false);
+	async function askLeft() {
+		working = true;
+		const { linkRatingA: _, ...join } = asked();
+		await attempt(async () => {
+			({ after: left } = (await api.post('left-joined', { ...join, hours: [1, 6, 24, 72] } as never)) as unknown as {
+				after: LeftJoined[];
+			});
+		});
+		working = false;
+	}
+	const span = (ah: Interval) => `${ah.low95.toFixed(1)} to ${ah.high95.toFixed(1)} Ah`;
 	const add = () =>
 		(rows = [
 			...rows,
@@ -53,25 +69,28 @@
 	/** Amperes through each in the first instant, and how the largest falls. */
 	let told = $state<ReturnType<typeof currentsJoined> | null>(null);
 
+	const asked = () => ({
+		chemistry: bank.chemistry,
+		items: rows.map((r) => ({
+			...{ id: r.id, restVoltageV: parseNumber(r.volts) ?? NaN, capacityAh: parseNumber(r.capacityAh) ?? NaN },
+			resistanceOhm: parseNumber(r.mohm) === null ? null : parseNumber(r.mohm)! / 1000,
+			cellsInSeries: cellsInSeries ?? 1
+		})),
+		...{ linkOhm: (linkMohm ?? 0) / 1000, linkRatingA: ratingA }
+	});
+
 	async function ask(event: SubmitEvent) {
 		event.preventDefault();
 		busy = true;
 		let found: JoinAnswer | null = null;
-		const input = {
-			chemistry: bank.chemistry,
-			items: rows.map((r) => ({
-				...{ id: r.id, restVoltageV: parseNumber(r.volts) ?? NaN, capacityAh: parseNumber(r.capacityAh) ?? NaN },
-				resistanceOhm: parseNumber(r.mohm) === null ? null : parseNumber(r.mohm)! / 1000,
-				cellsInSeries: cellsInSeries ?? 1
-			})),
-			...{ linkOhm: (linkMohm ?? 0) / 1000, linkRatingA: ratingA }
-		};
+		const input = asked();
 		const refused = await sendBeside(async () => {
 			found = (await api.post('join-check', input as never)) as unknown as JoinAnswer;
 		});
 		busy = false;
 		faults = refused ?? {};
 		answer = refused === null ? found : null;
+		left = null;
 		told = answer && currentsJoined(input);
 	}
 </script>
@@ -186,6 +205,31 @@
 									<strong class="figure">{f.largestA < 1 ? f.largestA.toFixed(2) : f.largestA.toFixed(0)} A</strong
 									>{/each}.
 							</p>{/if}
+					{/if}
+					{#if !refused}
+						<div class="mt-2 grid gap-2">
+							<h2>Left joined, without a charge</h2>
+							{#if left}
+								<table class="table">
+									<thead><tr><th>after</th><th>moved</th><th>still apart</th></tr></thead>
+									<tbody>
+										{#each left as l (l.hours)}<tr
+												><td>{l.hours < 48 ? `${l.hours} h` : `${l.hours / 24} days`}</td><td class="figure"
+													>{span(l.movedAh)}</td
+												><td class="figure">{span(l.leftAh)}</td></tr
+											>{/each}
+									</tbody>
+								</table>
+								<p>
+									They were {span(left[0]!.apartAh)} apart when they were joined. On the plateau a few millivolts drive what
+									is many ampere-hours apart: only a charge to the top makes them equal.
+								</p>
+							{:else}<div>
+									<button class="btn tap" disabled={working} onclick={() => void askLeft()}
+										>{working ? 'Working it out …' : 'What if I leave them joined for a day?'}</button
+									>
+								</div>{/if}
+						</div>
 					{/if}
 				{:else}<p>
 						No current is told from a voltage that such an item cannot have. Read it again, and check the decimal point.

@@ -49,7 +49,7 @@ export interface JoinAnswer {
 }
 
 /** Instant resistance of a cell, Ω·Ah (default), with its doubt as the logarithm: nobody read it, or somebody read it with 1 kHz. */
-const USUAL_OHM_AH = 0.05;
+export const USUAL_OHM_AH = 0.05;
 const UNREAD_SD = 0.24;
 const READ_SD = 0.11;
 const DRAWS = 800;
@@ -58,7 +58,7 @@ const DAY_S = 86_400;
 const DAY_STEP_S = 30;
 const LEAST_OHM = 1e-6;
 
-interface Ready {
+export interface Ready {
 	item: JoinItem;
 	cells: number;
 	ohm: number;
@@ -66,7 +66,8 @@ interface Ready {
 	sdV: number;
 }
 
-function ready({ items, linkOhm, linkRatingA }: JoinInput): Ready[] {
+/** The items with what is missing filled in. @throws CoreError */
+export function readyToJoin({ items, linkOhm, linkRatingA }: JoinInput): Ready[] {
 	requireNotNegative(linkOhm, 'linkOhm');
 	if (linkRatingA != null) requirePositive(linkRatingA, 'linkRatingA');
 	if (items.length < 2) throw new CoreError('too-few', 'items', `items requires two or more, got ${items.length}`);
@@ -108,7 +109,7 @@ export function firstCurrents(volts: readonly number[], ohms: readonly number[])
  * @throws CoreError `too-few`, `not-a-number`, `not-positive`, `negative`, `twice`, `layout`
  */
 export function checkJoining(input: JoinInput, subject: Subject): JoinAnswer {
-	const own = ready(input);
+	const own = readyToJoin(input);
 	const { chemistry, linkOhm } = input;
 	const random = seededRandom(SEED);
 	const peaks = Array.from({ length: DRAWS }, () => {
@@ -245,7 +246,7 @@ const FALLS_AT_S = [60, 600, 3600, 21_600, 86_400];
  * @throws CoreError as {@link checkJoining}
  */
 export function currentsJoined(input: JoinInput): { firstA: number[]; falls: { atS: number; largestA: number }[] } {
-	const own = ready(input);
+	const own = readyToJoin(input);
 	const firstA = firstCurrents(
 		own.map((r) => r.item.restVoltageV),
 		own.map((r) => Math.max(LEAST_OHM, r.ohm + input.linkOhm))

@@ -48,6 +48,12 @@ export interface ForecastRange {
 	mostLeftAh: Interval;
 }
 
+/** A cell as far as its charge goes. */
+export interface RestedCell {
+	id: ForecastId;
+	rest?: RestRead | null;
+}
+
 /** Charge by rest voltage, fraction, from a table: so many draws ask for it. */
 function socTable(chemistry: Chemistry): (voltageV: number) => number {
 	const curve = restVoltageCurve(chemistry);
@@ -65,7 +71,11 @@ function socTable(chemistry: Chemistry): (voltageV: number) => number {
  * branch of its loop they came by), and moves them together. What is each cell's own cannot be more than their readings scatter: every draw takes
  * another share of that scatter for it, up to all of it, and the rest for charge that really differs.
  */
-function charges(cells: readonly KnownCell[], chemistry: Chemistry, random: Random): () => Map<ForecastId, number> {
+export function drawnCharges(
+	cells: readonly RestedCell[],
+	chemistry: Chemistry,
+	random: Random
+): () => Map<ForecastId, number> {
 	const socAt = socTable(chemistry);
 	const volts = cells.map((c) => c.rest!.voltageV);
 	const doubtV = Math.max(...cells.map(({ rest }) => widenedV(chemistry, rest!))) / BOUND_SDS;
@@ -123,7 +133,7 @@ export function forecastRange(
 	batteries.forEach((groups) => forecast(charged, groups, balance));
 	const random = seededRandom(SEED);
 	const capacityOf = trueCapacities(cells, random);
-	const chargeOf = balance === 'none' ? charges(built, chemistry, random) : null;
+	const chargeOf = balance === 'none' ? drawnCharges(built, chemistry, random) : null;
 	const drawn = Array.from({ length: DRAWS }, (): Forecast[] => {
 		const [ah, soc] = [capacityOf(), chargeOf?.()];
 		const so = typeof balance === 'string' ? balance : { ...balance, efficiency: efficiency(random) };

@@ -1,2 +1,9 @@
 export { forecast, type Balance, type Forecast, type ForecastCell, type ForecastId } from './forecast';
-export { forecastRange, type Ender, type ForecastRange, type KnownCell, type RestRead } from './forecast-range';
+export {
+	drawnCharges,
+	forecastRange,
+	type Ender,
+	type ForecastRange,
+	type KnownCell,
+	type RestRead
+} from './forecast-range';

@@ -92,6 +92,11 @@ export function computePaths(): Json {
 			joining.JoinRequest,
 			answer('JoinAnswer')
 		),
+		'/api/v1/left-joined': post(
+			'How much of what parts them cells lose by standing joined without a charge',
+			joining.LeftJoinedRequest,
+			answer('LeftJoinedAnswer')
+		),
 		'/api/v1/forecast': post(
 			'What a string of groups gives, balanced so or so, and who ends it',
 			joining.ForecastRequest,

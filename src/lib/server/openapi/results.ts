@@ -114,6 +114,9 @@ export const RESULTS = {
 	JoinAnswer: object({
 		...{ verdicts: list(ref('Verdict')), peakA: maybe(ref('Interval')), order: list(identity), movedAhInDay: number }
 	}),
+	LeftJoinedAnswer: object({
+		after: list(object({ hours: number, movedAh: ref('Interval'), apartAh: ref('Interval'), leftAh: ref('Interval') }))
+	}),
 	ForecastAnswer: object({
 		...{ usableAh: number, endsCharge: integer, endsDischarge: integer, leftAh: list(number) }
 	}),

@@ -1,10 +1,19 @@
-import { checkJoining, type JoinAnswer } from '$lib/core/balance';
+import { measuringOnThread } from '../threads/measuring';
+import { checkJoining, type JoinAnswer, type LeftJoined } from '$lib/core/balance';
 import { forecast, type Forecast } from '$lib/core/forecast';
 import { WHOLE_BANK } from '$lib/core/verdicts';
-import type { ForecastRequest, JoinRequest } from '$lib/input/joining';
+import type { ForecastRequest, JoinRequest, LeftJoinedRequest } from '$lib/input/joining';
 
 /** @throws CoreError */
 export const joinCheck = (request: JoinRequest): JoinAnswer => checkJoining(request, WHOLE_BANK);
+
+/** Of standing joined without a charge, on a thread. @throws CoreError */
+export const leftJoinedOf = async (
+	{ hours, ...join }: LeftJoinedRequest,
+	gone: AbortSignal
+): Promise<{ after: LeftJoined[] }> => ({
+	after: await measuringOnThread({ kind: 'left-joined', join, hours }, gone)
+});
 
 /** @throws CoreError */
 export const forecastOf = ({ cells, groups, balance }: ForecastRequest): Forecast => forecast(cells, groups, balance);

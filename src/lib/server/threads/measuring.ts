@@ -1,3 +1,4 @@
+import type { LeftJoined } from '$lib/core/balance';
 import type { NotesFit } from '$lib/core/run-notes';
 import type { Leakage } from '$lib/core/storage';
 import type { QueuePlan } from '$lib/core/test-queue';
@@ -11,6 +12,7 @@ interface AnswerOf {
 	notes: NotesFit;
 	queue: QueuePlan;
 	leakage: Leakage;
+	'left-joined': LeftJoined[];
 }
 
 /** Carries a heavy part of measuring out on a thread; ends when nobody waits any more. @throws CoreError (422) with the reason when refused */
