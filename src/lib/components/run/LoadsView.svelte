@@ -84,7 +84,7 @@
 				>
 				<span class="muted">{why ? WHY[why] : load.needs.map((n) => NEEDS[n]).join('; ')}</span>
 				{#if why === null}<button
-						class="btn btn-sm tap"
+						class="btn tap justify-self-start"
 						aria-expanded={chosen === load.name}
 						onclick={() => choose(load.name)}>Use it</button
 					>{/if}

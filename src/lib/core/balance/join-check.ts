@@ -190,6 +190,7 @@ function verdictsOf(
 	const allowedA = linkRatingA === null ? limitA : Math.min(limitA, linkRatingA);
 	const facts = {
 		peakA: measured(peakA.likely, (peakA.high95 - peakA.low95) / 3.92),
+		withinA: peakA,
 		limitA: allowedA,
 		differenceV: Math.abs(worst.item.restVoltageV - middle),
 		above: worst.item.restVoltageV > middle,

@@ -52,6 +52,11 @@ export function checkJoin(cells: readonly BalanceCell[], subject: Subject = WHOL
 	);
 	const facts = {
 		peakA: measured(peakA, peakA * doubtShare),
+		withinA: {
+			low95: Math.max(0, peakA * (1 - UPPER_SDS * doubtShare)),
+			likely: peakA,
+			high95: peakA * (1 + UPPER_SDS * doubtShare)
+		},
 		limitA,
 		differenceV,
 		above,

@@ -1,7 +1,10 @@
+import type { Interval } from '../shared';
 import type { Measured, Said, Words } from './verdict';
 
 interface PeakFacts {
 	peakA: Measured;
+	/** Between what that lies, 95 %. */
+	withinA: Interval;
 	limitA: number;
 	/** Of the cell furthest from the others, and whether it rests above them. */
 	differenceV: number;
@@ -34,7 +37,7 @@ export interface JoinFacts {
 const joinRule = (cRate: number) =>
 	`Peak current ΔV ÷ (both resistances + links) against ${cRate} C of the smallest cell.`;
 const joinFigures = ({ facts }: Said<PeakFacts>) => ({
-	finding: `${facts.peakA.value.toFixed(0)} ± ${(1.96 * facts.peakA.sd).toFixed(0)} A for a moment (${facts.worst}, ${Math.round(facts.differenceV * 1000)} mV from the others); limit ${facts.limitA.toFixed(0)} A.${facts.firstHourA === null ? '' : ` It falls within minutes: ${facts.firstHourA.toFixed(1)} A on average over the first hour.`}`,
+	finding: `${facts.withinA.low95.toFixed(0)} to ${facts.withinA.high95.toFixed(0)} A for a moment (${facts.worst}, ${Math.round(facts.differenceV * 1000)} mV from the others); limit ${facts.limitA.toFixed(0)} A.${facts.firstHourA === null ? '' : ` It falls within minutes: ${facts.firstHourA.toFixed(1)} A on average over the first hour.`}`,
 	doubt:
 		facts.linkOhm === null
 			? '95 %: DC resistance from the AC reading × 1.4, links of 0.1 to 0.4 mΩ, and the meter.'
@@ -74,7 +77,7 @@ export const JOIN_WORDS: Words<JoinFacts> = {
 	'join-refused': (said) => ({
 		title: `${said.facts.worst} must not join the others yet`,
 		...joinFigures(said),
-		next: `${said.facts.above ? `Discharge ${said.facts.worst}, or charge the others,` : `Charge ${said.facts.worst} on its own`} until it is within ${Math.floor((said.facts.limitA / (said.facts.peakA.value + 1.96 * said.facts.peakA.sd)) * said.facts.differenceV * 1000)} mV of the others.`
+		next: `${said.facts.above ? `Discharge ${said.facts.worst}, or charge the others,` : `Charge ${said.facts.worst} on its own`} until it is within ${Math.floor((said.facts.limitA / said.facts.withinA.high95) * said.facts.differenceV * 1000)} mV of the others.`
 	}),
 	'join-checked': (said) => ({
 		title: 'Joining current stays within the limit',
