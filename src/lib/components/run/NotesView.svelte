@@ -1,4 +1,5 @@
 <script lang="ts">
+	import RunBegan from './RunBegan.svelte';
 	import { untrack, type Snippet } from 'svelte';
 	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
@@ -10,7 +11,7 @@
 	import Protocols from './Protocols.svelte';
 	import { nextWakingMoment, pauseForNight } from '$lib/core/planning';
 	import { protocolsFor, type Protocol } from '$lib/core/clauses';
-	import type { NotesFit, SpotNote } from '$lib/core/run-notes';
+	import { beganAt, type NotesFit, type SpotNote } from '$lib/core/run-notes';
 	import { formatDateTime, formatDuration } from '$lib/core/units';
 	import type { StoredNotes as Stored, TestData } from './test-data';
 
@@ -208,10 +209,11 @@
 				/>
 			</div>
 			<Protocols {ways} onfollow={follow} />
-			{#if run}<p class="muted">
-					Began {formatDateTime(run.startedAt, style)}. It is reckoned as full then; one that was not holds more than
-					this tells.
-				</p>{/if}
+			{#if run}<RunBegan
+					startedAt={run.startedAt}
+					dateStyle={style}
+					onmove={(began) => keep(beganAt(run!.startedAt, inOrder, began))}
+				/>{/if}
 			<ol class="grid gap-2">
 				{#each inOrder as n, i (i)}
 					<li class="line" class:odd={fit?.oddNote === i}>
