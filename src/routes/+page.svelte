@@ -60,7 +60,7 @@
 							: bank.bankUse}{cellTypeName ? `${bank.bankUse === 'other' ? '' : ' · '}${cellTypeName}` : ''}
 					</p>
 					<p class="figure my-2">{layoutText(bank.series, bank.parallel, bank.batteries, bank.readyMade)}</p>
-					<MiniTray series={bank.series} parallel={bank.parallel} batteries={bank.batteries} />
+					{#if bank.batteries}<MiniTray series={bank.series} parallel={bank.parallel} batteries={bank.batteries} />{/if}
 				</a>
 				<div class="min-w-0">
 					<p>Stage <strong>{STAGE_NAMES[current]}</strong></p>

@@ -1,6 +1,7 @@
+import { LRUCache } from 'lru-cache';
 import { readAgain } from '$lib/core/balance';
 import { followMethod } from '$lib/core/method-run';
-import { byTheCalendarS, lastWakingMoment } from '$lib/core/planning';
+import { byTheCalendarS, lastWakingMoment, type WakingHours } from '$lib/core/planning';
 import { loadBankPicture } from '../bank-picture/load';
 import {
 	balanceCells,
@@ -13,6 +14,7 @@ import {
 	notedRuns,
 	readings,
 	storageTests,
+	type BalanceReading,
 	type BalanceRun,
 	type Bank,
 	type MethodRunRow
@@ -60,16 +62,27 @@ async function rowLastRead(balanceRunId: number): Promise<string | null> {
 const BEFORE_TAIL_MS = 15 * 60_000;
 
 /** A charge that is logged by hand wants a look before its tail, while somebody is up; one that is followed by wire rings by itself. */
-async function tailOf(run: BalanceRun, bank: Bank): Promise<Due[]> {
+async function tailOf(run: BalanceRun, bank: Bank, noted: readonly BalanceReading[]): Promise<Due[]> {
 	if (await isFollowed(run)) return [];
+	const { wakeFromH, wakeUntilH } = await readSettings();
+	const last = noted.at(-1);
+	const key = JSON.stringify([run, last?.id, last?.version, noted.length, bank.version, wakeFromH, wakeUntilH]);
+	const known = tailsKnown.get(key) ?? (await workedOutTail(run, bank, { fromH: wakeFromH, untilH: wakeUntilH }));
+	tailsKnown.set(key, known);
+	return known;
+}
+
+/** Asked every minute by every page; worked out once for the same log. */
+const tailsKnown = new LRUCache<string, Due[]>({ max: 200 });
+
+async function workedOutTail(run: BalanceRun, bank: Bank, waking: WakingHours): Promise<Due[]> {
 	const { progress } = await balanceFacts(await loadBankPicture(bank.id));
 	const lastMs = progress?.last ? Date.parse(run.startedAt!) + progress.last.timeS * 1000 : null;
 	if (lastMs === null || !progress?.remainingS || progress.done) return [];
-	const { wakeFromH, wakeUntilH } = await readSettings();
 	const tailMs = lastMs + byTheCalendarS(progress.remainingS.low, run.hoursADay ?? null) * 1000;
 	const wantedMs = Math.max(lastMs, tailMs - BEFORE_TAIL_MS);
 	const offsetMin = -new Date(wantedMs).getTimezoneOffset();
-	const awakeMs = lastWakingMoment(wantedMs, { fromH: wakeFromH, untilH: wakeUntilH }, offsetMin);
+	const awakeMs = lastWakingMoment(wantedMs, waking, offsetMin);
 	const at = new Date(Math.max(lastMs, awakeMs)).toISOString();
 	return [
 		{
@@ -94,7 +107,7 @@ async function ofCharge(run: BalanceRun): Promise<Due[]> {
 	const noted = await balanceReadings.all({ balanceRunId: run.id });
 	const light = run.endedAt === null ? noted.findLast((r) => r.stopped) : undefined;
 	const since = run.endedAt ?? light?.readAt;
-	if (!since) return tailOf(run, bank);
+	if (!since) return tailOf(run, bank, noted);
 	const lastRead = run.endedAt
 		? await rowLastRead(run.id)
 		: (noted.findLast((r) => r.cellV !== null && !r.stopped)?.readAt ?? null);
