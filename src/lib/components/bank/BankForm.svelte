@@ -112,7 +112,8 @@
 				<div class="flex flex-wrap gap-2">
 					{#each [12, 24, 48] as classV (classV)}<button
 							type="button"
-							class="btn tap"
+							class="btn tap {form.series === seriesFor(classV, form.chemistry) ? 'btn-primary' : ''}"
+							data-often
 							aria-pressed={form.series === seriesFor(classV, form.chemistry)}
 							onclick={() => (form.series = seriesFor(classV, form.chemistry))}>{classV} V</button
 						>{/each}
