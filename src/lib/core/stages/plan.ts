@@ -99,9 +99,10 @@ const DAY_MS = 86_400_000;
 function overdue(picture: BankPicture, { orderOn, cellLeadDays }: BankPlan, nowMs: number): Verdict[] {
 	if (orderOn === null || picture.deliveries.length > 0 || nowMs === 0) return [];
 	const leadDays = cellLeadDays ?? USUAL_PLAN.cellLeadDays;
-	const daysLate = (nowMs - Date.parse(orderOn)) / DAY_MS - leadDays;
-	if (daysLate <= GRACE_DAYS) return [];
-	return [say('order-overdue', 'look', bankSubject(picture), { orderOn: orderOn.slice(0, 10), leadDays, daysLate })];
+	const dueMs = Date.parse(orderOn) + leadDays * DAY_MS;
+	if (nowMs <= dueMs + GRACE_DAYS * DAY_MS) return [];
+	const dueOn = new Date(dueMs).toISOString().slice(0, 10);
+	return [say('order-overdue', 'look', bankSubject(picture), { orderOn: orderOn.slice(0, 10), leadDays, dueOn })];
 }
 
 /** Once cells are read, Receive holds the figures of their type against them. */

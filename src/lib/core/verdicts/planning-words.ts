@@ -46,7 +46,7 @@ export interface PlanningFacts {
 	/** Hardly a day ends empty. */
 	'year-holds': { share: Interval; kwhMissing: number; isUsualSun: boolean };
 	/** What was ordered should have come long since. */
-	'order-overdue': { orderOn: string; leadDays: number; daysLate: number };
+	'order-overdue': { orderOn: string; leadDays: number; dueOn: string };
 	/** Steps from the order to the proved battery. */
 	'calendar-order': { inDays: number; step: string };
 }
@@ -216,8 +216,8 @@ export const PLANNING_WORDS: Words<PlanningFacts> = {
 		rule: 'A day that ends at the cut-off counts; fewer than 1 % is hardly ever.',
 		next: null
 	}),
-	'order-overdue': ({ facts: { orderOn, leadDays, daysLate } }) => ({
-		title: `The cells are ${Math.round(daysLate)} days late`,
+	'order-overdue': ({ facts: { orderOn, leadDays, dueOn } }) => ({
+		title: `The cells should have come on ${dueOn}`,
 		finding: `Ordered on ${orderOn}, with ${leadDays} days to come; nothing has been received.`,
 		doubt: null,
 		rule: 'Day of the order and its lead time, by the plan.',
