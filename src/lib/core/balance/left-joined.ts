@@ -34,8 +34,8 @@ const HOUR_S = 3600;
 const RESTED_S = 86_400;
 const RESISTANCE_LN_SD = 0.25;
 /** Of the loop's width as a logarithm, and of the curve at each of its knots, V, one sd (default). */
-const LOOP_LN_SD = 0.45;
-const CURVE_SD_V = 0.005;
+const LOOP_LN_SD = 0.4;
+const CURVE_SD_V = 0.004;
 const CURVE_KNOTS = 5;
 /** Longest that is told, h. */
 const MOST_H = 168;
