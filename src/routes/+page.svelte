@@ -7,10 +7,9 @@
 	import MiniTray from '$lib/components/bank/MiniTray.svelte';
 	import RunningStrip from '$lib/components/frame/RunningStrip.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
-	import { STAGES, STAGE_NAMES } from '$lib/core/shared';
+	import { BANK_USES, STAGES, STAGE_NAMES } from '$lib/core/shared';
 	import { withDates } from '$lib/core/units';
 
-	const USES = ['cabin', 'van', 'motorhome', 'boat', 'other'];
 	let { data } = $props();
 	const home = $derived(data.home);
 	const running = $derived([...home.real, ...home.rehearsals].filter((b) => b.running.length));
@@ -151,7 +150,7 @@
 				>for use in
 				<select class="select tap" name="use" value={home.bankUse ?? ''}>
 					<option value="">any</option>
-					{#each USES as use (use)}<option value={use}>{use}</option>{/each}
+					{#each BANK_USES as use (use)}<option value={use}>{use}</option>{/each}
 				</select></label
 			>
 			<button class="btn tap">Find</button>

@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bankCapacities } from '$lib/core/stages';
 import { loadBankPicture } from '$lib/server/bank-picture/load';
 import { bankVerdicts } from '$lib/server/judgements/store';
-import { cells, runs, type Bank, type Cell, type Delivery } from '$lib/server/records';
+import { cells, instruments, runs, type Bank, type Cell, type Delivery } from '$lib/server/records';
 import { calibrationChanges } from '$lib/server/services/calibration-service';
 import { bankCalendar } from '$lib/server/services/calendar-service';
 import { acceptMatch } from '$lib/server/services/match-service';
@@ -203,6 +203,9 @@ describe('an instrument found to count too much', () => {
 		expect(await told()).toBeCloseTo(204 / 1.03, 6);
 		expect((await bankVerdicts(bank.id, 'test')).map((v) => v.code)).toContain('capacity-short');
 		expect((await runs.get(counted.id)).capacityAh).toBe(204);
+		const { version } = await instruments.get(load.id);
+		await remove('instruments', load.id, version);
+		expect(await told(), 'taken out, it is off by what it was').toBeCloseTo(204 / 1.03, 6);
 	});
 });
 

@@ -14219,8 +14219,10 @@ export interface components {
             low95: number;
         };
         InverterInput: {
+            cutoffV?: number | null;
             efficiency: number;
             idleW: number;
+            ratedW?: number | null;
         };
         JoinAnswer: {
             movedAhInDay: number;
@@ -14836,6 +14838,7 @@ export interface components {
             continuousW: number;
             /** @default true */
             freezes?: boolean;
+            leastV?: number | null;
             peakW: number;
             series: number;
             surgeW: number;

@@ -1,6 +1,6 @@
 /**
- * Holds back the second click of a double tap on a button that sends something: one tap, one record. A key is never held back, and neither
- * is a second look at a button that only moves on.
+ * Holds back the second click of a double tap on a button that sends something: one tap, one record. Keys are never held back; a button that
+ * is meant to be pressed again and again says so (`data-often`).
  * @returns what ends it
  */
 export function onceATap(root: Document): () => void {
@@ -14,7 +14,7 @@ export function onceATap(root: Document): () => void {
 	return () => root.removeEventListener('click', hold, true);
 }
 
-/** A button that sends its form, or that is the main one of its place; `data-often` is for those that are pressed again and again. */
+/** A button that sends its form, or that is the main one of its place. */
 const isSending = (button: HTMLButtonElement): boolean =>
 	!('often' in button.dataset) &&
 	(button.classList.contains('btn-primary') || (button.form !== null && button.type === 'submit'));

@@ -36,6 +36,9 @@ export class HourlyInput {
 export class InverterInput {
 	@Num(0.3, 1) efficiency!: number;
 	@Num(0, 10_000) idleW!: number;
+	/** What it can give for long, W; where it stops by itself, V of the battery. */
+	@Maybe() @Num(1, 1_000_000) ratedW?: number | null;
+	@Maybe() @Num(1, 1000) cutoffV?: number | null;
 }
 
 export class YearBatteryInput {
@@ -251,6 +254,8 @@ export class PartsRequest {
 	@Num(0, 10_000_000) peakW!: number;
 	@Num(0, 10_000_000) surgeW!: number;
 	@Num(0, 100_000) chargeA: number = 0;
+	/** Of one battery when its loads still run; the usual cut-off of a load when missing. */
+	@Maybe() @Num(1, 1000) leastV?: number | null;
 	@Num(0.1, 1_000_000) bankAh!: number;
 	@YesNo() freezes: boolean = true;
 	@Num(0, 1000) contactorW: number = 0;

@@ -113,9 +113,9 @@
 				<div class="flex flex-wrap items-baseline justify-between gap-x-4">
 					<h2>{own.name}{i === 0 && plan.hindrances.length === 0 ? ' fits best' : ''}</h2>
 					<p class="figure">
-						{span(plan.hoursWithin)}{at.onlyAttended && plan.days !== null && plan.days > 1
-							? `, over ${Math.ceil(plan.days)} days`
-							: ''}{plan.attendedHours > 0 ? `, ${Math.max(1, Math.round(plan.attendedHours))} h of your own` : ''}
+						{span(plan.hoursWithin)}{plan.attendedHours > 0
+							? `, ${Math.max(1, Math.round(plan.attendedHours))} h of your own`
+							: ''}
 					</p>
 				</div>
 				{#if plan.hindrances.length}<p class="ember-text font-semibold">

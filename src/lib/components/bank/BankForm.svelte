@@ -5,6 +5,7 @@
 	import Field from '$lib/components/forms/Field.svelte';
 	import { CHEMISTRIES, CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
 	import { bankLayout, notOfAClass, seriesFor, type SizedBattery } from '$lib/core/planning';
+	import { BANK_USES } from '$lib/core/shared';
 	import type { PictureCellType } from '$lib/core/stages';
 	import type { Settings } from '$lib/core/units';
 	import { TYPE_PREFIX } from '$lib/input/bank-form';
@@ -43,7 +44,6 @@
 	}
 	let { bank, cellTypes, batteries = [], settings, refused, action, to }: Props = $props();
 
-	const USES = ['cabin', 'van', 'motorhome', 'boat', 'other'];
 	// svelte-ignore state_referenced_locally
 	const [start, typed] = [bank, refused?.typed ?? {}];
 	let fields = $derived(refused?.fields ?? {});
@@ -100,7 +100,12 @@
 	{#if bank}<input type="hidden" name="version" value={bank.version} />{/if}
 	<section class="sheet grid gap-4 p-4 sm:grid-cols-2">
 		<Field label="Name" name="name" bind:value={form.name} error={fields.name} required maxlength={80} />
-		<Choice label="Use" name="bankUse" bind:value={form.bankUse} options={USES.map((u) => ({ value: u, text: u }))} />
+		<Choice
+			label="Use"
+			name="bankUse"
+			bind:value={form.bankUse}
+			options={BANK_USES.map((u) => ({ value: u, text: u }))}
+		/>
 		<Choice
 			label="Chemistry"
 			name="chemistry"

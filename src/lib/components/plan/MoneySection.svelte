@@ -28,7 +28,15 @@
 	import Field from '$lib/components/forms/Field.svelte';
 	import { projectFade } from '$lib/core/service';
 	import type { Chemistry } from '$lib/core/chemistry';
-	import { costOf, lineCents, nextBreak, unitCentsAt, type PlanItem, type PlanState } from '$lib/core/planning';
+	import {
+		USUAL_PLAN,
+		costOf,
+		lineCents,
+		nextBreak,
+		unitCentsAt,
+		type PlanItem,
+		type PlanState
+	} from '$lib/core/planning';
 	import { formatDate, type Settings } from '$lib/core/units';
 	import Fold from './Fold.svelte';
 	import PriceHistory from './PriceHistory.svelte';
@@ -70,8 +78,8 @@
 	});
 	const cost = $derived(
 		costOf(items.map(asItem), {
-			nominalWh: plan.nominalWh,
-			usableWh: plan.usableWh,
+			nominalWh: plan.builtWh,
+			usableWh: plan.builtWh === null ? null : plan.builtWh * (written.window ?? USUAL_PLAN.window),
 			efcPerYear,
 			yearsToEnd: life
 		})

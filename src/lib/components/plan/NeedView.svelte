@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
-	import { USUAL_PLAN, type PlannedLoad, type PlanState, type Thing } from '$lib/core/planning';
+	import { USUAL_PLAN, type PlannedInverter, type PlannedLoad, type PlanState, type Thing } from '$lib/core/planning';
 	import Fold from './Fold.svelte';
 	import LoadRow from './LoadRow.svelte';
 	import PlanNumber from './PlanNumber.svelte';
@@ -15,6 +15,9 @@
 	const plan = $derived(desk.plan);
 	const load = $derived(found.load);
 	const kwh = (wh: number) => (wh / 1000).toFixed(wh < 10_000 ? 2 : 1);
+	/** Until somebody says which (default). */
+	const USUAL_INVERTER: PlannedInverter = { efficiency: 0.9, idleW: 12 };
+	const inverterWith = (changes: Partial<PlannedInverter>) => ({ ...(plan.inverter ?? USUAL_INVERTER), ...changes });
 	const inverterText = $derived(
 		plan.inverter ? `${Math.round(plan.inverter.efficiency * 100)} %, ${plan.inverter.idleW} W idle` : 'none: all on DC'
 	);
@@ -46,7 +49,7 @@
 		const load = things.find((t) => t.load.name === choice)?.load ?? OWN;
 		keep([...plan.loads, load]);
 		// What runs on mains wants an inverter: the usual one, until somebody says which.
-		if (!load.dc && !plan.inverter) desk.change({ inverter: { efficiency: 0.9, idleW: 12 } });
+		if (!load.dc && !plan.inverter) desk.change({ inverter: USUAL_INVERTER });
 		choice = '';
 	}
 </script>
@@ -126,16 +129,26 @@
 				value={plan.inverter?.efficiency ?? null}
 				times={100}
 				usual="none"
-				onkeep={(efficiency) =>
-					desk.change({ inverter: efficiency === null ? null : { efficiency, idleW: plan.inverter?.idleW ?? 12 } })}
+				onkeep={(efficiency) => desk.change({ inverter: efficiency === null ? null : inverterWith({ efficiency }) })}
 			/>
 			<PlanNumber
 				label="and idles with"
 				unit="W"
 				value={plan.inverter?.idleW ?? null}
 				usual={12}
-				onkeep={(idleW) =>
-					desk.change({ inverter: { efficiency: plan.inverter?.efficiency ?? 0.9, idleW: idleW ?? 12 } })}
+				onkeep={(idleW) => desk.change({ inverter: inverterWith({ idleW: idleW ?? USUAL_INVERTER.idleW }) })}
+			/>
+			<PlanNumber
+				label="It can give for long"
+				unit="W"
+				value={plan.inverter?.ratedW ?? null}
+				onkeep={(ratedW) => desk.change({ inverter: inverterWith({ ratedW }) })}
+			/>
+			<PlanNumber
+				label="It stops below"
+				unit="V"
+				value={plan.inverter?.cutoffV ?? null}
+				onkeep={(cutoffV) => desk.change({ inverter: inverterWith({ cutoffV }) })}
 			/>
 			<PlanNumber
 				label="BMS, relays, balancer, display"

@@ -1,10 +1,8 @@
 <script lang="ts">
 	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
-	import { USUAL_PLAN, sizeParts, type PlanState } from '$lib/core/planning';
-	import { STRATEGY_FIGURES } from '$lib/core/limits';
+	import { USUAL_PLAN, drawnAtMostW, sizeParts, type PlanState } from '$lib/core/planning';
 	import Fold from './Fold.svelte';
-	import PlanNumber from './PlanNumber.svelte';
 
 	interface Props {
 		desk: PlanDesk;
@@ -14,8 +12,6 @@
 	let { desk, found, bank }: Props = $props();
 	/** What a coil takes while it is closed, W. */
 	let contactorW = $state(0);
-	/** Where the inverter stops by itself, V; null: the load's usual cut-off. */
-	let leastV = $state<number | null>(null);
 	const COILS = [
 		{ w: 0, text: 'none: a switch by hand, or the BMS’s own' },
 		{ w: 4, text: 'a contactor with an economiser, 4 W' },
@@ -27,34 +23,26 @@
 			? null
 			: sizeParts({
 					...{ chemistry: bank.chemistry, series: bank.series, batteries: bank.batteries },
-					...{ continuousW: found.load.continuousW, peakW: found.load.peakW, surgeW: found.load.surgeW },
+					...{ continuousW: found.load.continuousW, surgeW: found.load.surgeW },
+					peakW: drawnAtMostW(found.load.peakW, desk.plan.inverter),
 					chargeA: desk.plan.chargers.reduce((sum, c) => sum + c.a, 0),
 					bankAh: found.nominalWh / (bank.series * CHEMISTRY_FIGURES[bank.chemistry].nominalV),
 					freezes: (desk.plan.coldestC ?? USUAL_PLAN.coldestC) < 5,
 					contactorW,
-					leastV
+					leastV: desk.plan.inverter?.cutoffV
 				})
 	);
 	const size = (a: number | null) => (a === null ? 'none is made so large' : `${a} A`);
 	const answer = $derived(
 		parts ? `BMS ${size(parts.bms.sizeA)}, fuse ${size(parts.fuse.sizeA)}, shunt ${size(parts.shunt.sizeA)}` : null
 	);
-	const watts = $derived(found.load.peakW > 0 && desk.plan.loads.length > 0);
+	const watts = $derived(desk.plan.loads.length > 0 || Boolean(desk.plan.inverter?.ratedW));
 </script>
 
 <Fold title="BMS, fuse, shunt, contactor" {answer} warm={parts !== null && parts.bms.sizeA === null}>
 	{#if !parts}<p>Choose the cells first (Layout).</p>
 	{:else}
 		{#if !watts}<p class="muted">Nothing is on the list of loads: these are for standby and chargers alone.</p>{/if}
-		<div class="w-56">
-			<PlanNumber
-				label="The inverter stops below"
-				unit="V"
-				value={leastV}
-				usual={bank.series * STRATEGY_FIGURES[bank.chemistry]['middle-road'].loadCutoffV}
-				onkeep={(v) => (leastV = v)}
-			/>
-		</div>
 		<dl class="grid gap-3">
 			<div>
 				<dt class="font-bold">BMS, {size(parts.bms.sizeA)}</dt>

@@ -50,7 +50,7 @@
 			return {
 				id: c.id,
 				label: c.label,
-				figure: c.code ? (code?.productionDate ? code.productionDate.slice(0, 7) : '?') : null,
+				figure: c.code ? (code?.productionDate?.slice(0, 7) ?? c.printedMonth ?? '?') : (c.printedMonth ?? null),
 				minor: c.code ? c.code.slice(-7) : null,
 				shade: null,
 				warmth: warmestOf(data.verdicts.filter((v) => /^(code|print)-/.test(v.code) && cellsOf(v).includes(c.id))),
@@ -75,15 +75,20 @@
 	const printed = $derived(month ?? cell?.printedMonth ?? '');
 	async function keepMonth() {
 		if (!cell || month === null) return;
-		const printedMonth = monthOf(month);
+		const typedMonth = month;
+		const printedMonth = monthOf(typedMonth);
 		if (printedMonth === undefined) return announce('Write the month like 05/2024 or May 2024.');
 		const { id } = cell;
+		// Enter and leaving the field are one keeping.
+		month = null;
 		const isKept = await attempt(async () => {
 			const { version } = await api.get(`cells/${id}`);
 			await api.patch(`cells/${id}`, { printedMonth, version });
 		});
-		if (!isKept) return;
-		month = null;
+		if (!isKept) {
+			month = typedMonth;
+			return;
+		}
 		await lookAgain();
 	}
 

@@ -2,7 +2,6 @@
 	import { bankLayout } from '$lib/core/planning';
 	import { onMount, tick, type Snippet } from 'svelte';
 	import type { ReceiveData } from './receive-data';
-	import { tinykeys } from 'tinykeys';
 	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
@@ -17,6 +16,7 @@
 	import UnpackForm from '$lib/components/receive/UnpackForm.svelte';
 	import { browserDraft } from './entry-draft';
 	import { tabMemory } from './entry-memory';
+	import { trayShortcuts } from './tray-shortcuts';
 	import { TrayEntry } from '$lib/components/receive/entry.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadeRange, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
@@ -64,27 +64,15 @@
 	}
 	onMount(() => {
 		void begin();
-		return tinykeys(window, {
-			'$mod+z': (event) => {
-				event.preventDefault();
-				void entry.undo();
-			},
-			r: (event) => {
-				if (isOtherField(event.target)) return;
-				event.preventDefault();
+		return trayShortcuts({
+			undo: () => void entry.undo(),
+			switchQuantity: () => {
 				entry.switchQuantity(entry.quantity === 'restVoltage' ? 'acResistance' : 'restVoltage');
 				bar?.focus();
 			},
-			'Shift+?': (event) => {
-				if (isOtherField(event.target)) return;
-				event.preventDefault();
-				help?.toggle();
-			}
+			help: () => help?.toggle()
 		});
 	});
-	const isOtherField = (target: EventTarget | null) =>
-		target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) && target.id !== 'entry-field';
-
 	const shown = (value: number) =>
 		formatNumber(shownValue(value, entry.quantity, data.settings.units), QUANTITY_FIGURES[entry.quantity].decimals);
 	const other = $derived<Quantity>(entry.quantity === 'restVoltage' ? 'acResistance' : 'restVoltage');

@@ -11,9 +11,10 @@ const of = (method: Method, more: Partial<AtHand> = {}) =>
 
 describe('the schools of balancing', () => {
 	it('top by hand: 16 × 140 Ah at 30 A, and the taper', () => expect(of('top').hours).toBeCloseTo(2240 / 30 + 3, 9));
-	it('a charge that is on only while somebody is there takes the days its hours take; a balancer works by itself', () => {
-		// By hand: 77.7 h at 8 h a day.
-		expect(of('top', { unattended: false }).days).toBeCloseTo((2240 / 30 + 3) / 8, 9);
+	it('a charge that is on only while somebody is there takes its days by the calendar; a balancer works by itself', () => {
+		// By hand: 77.7 h at 8 h a day are nine days and 5.7 h, and so is what is told of the least and the most.
+		expect(of('top', { unattended: false }).days).toBeCloseTo(9 + (2240 / 30 + 3 - 72) / 24, 9);
+		expect(of('top', { unattended: false }).hoursWithin!.high).toBeCloseTo(9 * 24 + 2240 / 30 + 3 - 72, 9);
 		expect(of('balancer', { unattended: false }).days).toBe(of('balancer').days);
 	});
 	it('fast is faster than top, and asks for more of one’s hands', () => {

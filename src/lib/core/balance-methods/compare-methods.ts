@@ -1,3 +1,4 @@
+import { byTheCalendarS } from '../planning';
 import { requireNotNegative, requirePositive } from '../shared';
 
 export const METHODS = ['top', 'fast', 'bottom', 'balancer', 'none'] as const;
@@ -56,10 +57,11 @@ export type Hindrance =
 
 export interface MethodPlan {
 	method: Method;
-	/** From beginning to end, h, and days at the hours somebody is there; null: it does not end. */
+	/** While it works, h; from beginning to end by the calendar, h, and days at the hours somebody is there; null: it does not end. */
 	hours: number | null;
+	byCalendarH: number | null;
 	days: number | null;
-	/** The same hours if the cells hold as much, and as little, as they may; null: it does not end. */
+	/** From beginning to end, h, if the cells hold as much, and as little, as they may; null: it does not end. */
 	hoursWithin: { low: number; high: number } | null;
 	/** Of somebody's own time, h. */
 	attendedHours: number;
@@ -98,7 +100,7 @@ export function compareMethods(atHand: AtHand): MethodPlan[] {
 	const { soc, socLow = soc, socHigh = soc } = atHand;
 	const ends = [socLow, soc, socHigh].map((at) => plansOf({ ...atHand, soc: at }));
 	const plans = ends[1]!.map((plan, m): MethodPlan => {
-		const hours = ends.flatMap((own) => own[m]!.hours ?? []);
+		const hours = ends.flatMap((own) => own[m]!.byCalendarH ?? []);
 		return { ...plan, hoursWithin: plan.hours === null ? null : { low: Math.min(...hours), high: Math.max(...hours) } };
 	});
 	const price = ({ attendedHours, hours }: MethodPlan) =>
@@ -122,10 +124,18 @@ function planOf(
 	hindrances: Hindrance[]
 ): OnePlan {
 	const { attendedHoursADay, unattended = true } = atHand;
-	const dayH = unattended || method === 'balancer' ? 24 : attendedHoursADay;
-	const days = hours === null ? null : Math.max(hours / dayH, attendedHours / attendedHoursADay);
+	const onlyH = unattended || method === 'balancer' ? null : attendedHoursADay;
+	const byCalendarH = hours === null ? null : byTheCalendarS(hours * 3600, onlyH) / 3600;
+	const days = byCalendarH === null ? null : Math.max(byCalendarH / 24, attendedHours / attendedHoursADay);
 	const late = days !== null && atHand.days !== null && days > atHand.days;
-	return { method, hours, days, attendedHours, hindrances: late ? [...hindrances, 'takes-too-long'] : hindrances };
+	return {
+		method,
+		hours,
+		byCalendarH,
+		days,
+		attendedHours,
+		hindrances: late ? [...hindrances, 'takes-too-long'] : hindrances
+	};
 }
 
 const looks = (hours: number) => Math.ceil(hours / LOOK_EVERY_H) * HANDS_H.look;

@@ -18,11 +18,21 @@ export interface PlannedBox {
 	fuse?: { lengthMm: number; widthMm: number; heightMm: number } | null;
 }
 
+/** What stands between the battery and the mains of the house. */
+export interface PlannedInverter {
+	efficiency: number;
+	idleW: number;
+	/** What it can give for long, W on its own side; null or missing: not said. */
+	ratedW?: number | null;
+	/** Where it stops by itself, V of the battery; null or missing: not said. */
+	cutoffV?: number | null;
+}
+
 /** What a person has written down before buying; null: not said. */
 export interface BankPlan {
 	latitudeDeg: number | null;
 	loads: readonly PlannedLoad[];
-	inverter: { efficiency: number; idleW: number } | null;
+	inverter: PlannedInverter | null;
 	/** BMS, balancer, display, relays. */
 	standbyW: number | null;
 	/** Share of the capacity that is used. */

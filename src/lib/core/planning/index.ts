@@ -44,6 +44,7 @@ export {
 	USUAL_LOADS,
 	hourlyLoads,
 	nominalClassV,
+	drawnAtMostW,
 	notOfAClass,
 	seriesFor,
 	shareOfDays,
@@ -65,7 +66,7 @@ export {
 	type PlanItem,
 	type PriceBreak
 } from './money';
-export { NO_PLAN, USUAL_PLAN, type BankPlan, type PlannedBox } from './bank-plan';
+export { NO_PLAN, USUAL_PLAN, type BankPlan, type PlannedBox, type PlannedInverter } from './bank-plan';
 export { judgeBankPlan } from './judge-bank-plan';
 export {
 	plannedYear,

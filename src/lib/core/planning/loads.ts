@@ -189,3 +189,10 @@ export const hourlyLoads = (loads: readonly PlannedLoad[]) =>
 		days,
 		dc
 	}));
+
+/**
+ * What the wiring must carry, W from the battery: all that may run together, or all that the inverter can give, whichever is more.
+ * @param loadsW from the battery, its inverter's loss included
+ */
+export const drawnAtMostW = (loadsW: number, inverter: { efficiency: number; ratedW?: number | null } | null): number =>
+	Math.max(loadsW, inverter?.ratedW ? inverter.ratedW / inverter.efficiency : 0);

@@ -35,6 +35,8 @@ export interface PlannedCell {
 export interface PlanState {
 	load: LoadSummary;
 	nominalWh: number | null;
+	/** Of the batteries that are built and bought here alone. */
+	builtWh: number | null;
 	usableWh: number | null;
 	/** Days the loads of the month that takes most run without any source. */
 	daysAlone: number | null;
@@ -71,6 +73,7 @@ export function planState(plan: BankPlan, layout: PlannedLayout, cell: PlannedCe
 	});
 	const inBattery = series * parallel;
 	const bankAh = cell ? cell.ratedAh * parallel * batteries + (layout.besideAh ?? 0) : null;
+	const builtWh = cell ? cell.ratedAh * parallel * batteries * series * figures.nominalV : null;
 	const nominalWh = bankAh === null ? null : bankAh * series * figures.nominalV;
 	const usableWh = nominalWh === null ? null : nominalWh * (plan.window ?? USUAL_PLAN.window);
 	const most = Math.max(...load.whPerDay);
@@ -101,6 +104,7 @@ export function planState(plan: BankPlan, layout: PlannedLayout, cell: PlannedCe
 	return {
 		load,
 		nominalWh,
+		builtWh,
 		usableWh,
 		daysAlone: usableWh !== null && most > 0 ? usableWh / most : null,
 		charging,

@@ -1,3 +1,4 @@
+export { BANK_USES, type BankUse } from './bank-use';
 export { CoreError, requireFinite, requireNotNegative, requirePositive } from './core-error';
 export { monotoneCurve, type MonotoneCurve } from './pchip';
 export { chiSquareShare, normalDraw, seededRandom, type Random } from './random';

@@ -82,9 +82,10 @@ function deedsOf(touch: Touch, picture: BankPicture): readonly ChargeDeed[] {
 	const uncounted: ChargeDeed = { fromMs, untilMs, end: null, movedAh: null };
 	const charged = touch.row && chargedInto(touch.row, picture);
 	if (!touch.row || !charged) return [uncounted];
-	const movedAh = charged.done ? null : shareOfRow(touch.row, charged.ah, picture);
-	const own = touch.row.cellIds.length === 1 ? shareOfRow(touch.row, charged.ah, picture) : movedAh;
-	return [{ fromMs, untilMs, end: charged.done ? 'full' : null, movedAh: own }];
+	// Of a full row nobody knows who took how much.
+	const isTold = !charged.done || touch.row.cellIds.length === 1;
+	const movedAh = isTold ? shareOfRow(touch.row, charged.ah, picture) : null;
+	return [{ fromMs, untilMs, end: charged.done ? 'full' : null, movedAh }];
 }
 
 const endedBy = (deed: ChargeDeed, ms: number): ChargeDeed => ({

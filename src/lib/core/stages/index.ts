@@ -27,7 +27,8 @@ export type {
 	PictureDelivery,
 	PictureGroup,
 	PictureReading,
-	PictureRun
+	PictureRun,
+	PlannedDraw
 } from './picture';
 export { CRATE_REST_S, bankSubject, isInService, placedCells } from './picture-parts';
 export { bankPlanState, doneSteps, judgePlanStage, type PlanFactsOfBank } from './plan';

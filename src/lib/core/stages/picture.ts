@@ -226,6 +226,12 @@ export interface BatteryChange {
 	into: string | null;
 }
 
+/** By the loads of the plan, or what its inverter can give: W from the batteries, and where that inverter stops by itself, V; null: not said. */
+export interface PlannedDraw {
+	peakW: number;
+	cutoffV: number | null;
+}
+
 /** What all stages of a bank share, read once. Nothing in it grows with history but the runs of its cells. */
 export interface BankPicture {
 	bank: PictureBank;
@@ -247,8 +253,8 @@ export interface BankPicture {
 	balanceRun: PictureBalanceRun | null;
 	/** The latest that goes step by step; null: none. */
 	methodRun: { run: MethodRun; world: MethodWorld } | null;
-	/** What the loads of its plan may draw together, W from the batteries; null or missing: nobody has written any down. */
-	plannedPeakW?: number | null;
+	/** What may draw from the batteries together, by its plan; null or missing: nobody has written anything down. */
+	plannedDraw?: PlannedDraw | null;
 	/** The battery has been read or tested in service. */
 	wasChecked: boolean;
 	/** The latest capacity test of each battery as a whole. */

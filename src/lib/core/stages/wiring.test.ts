@@ -21,8 +21,8 @@ const battery = (id: number, more: Partial<PictureBattery> = {}): PictureBattery
 });
 const built = battery(1);
 const small = battery(2, { kind: 'ready-made', ratedAh: 100, nominalV: 51.2, bmsA: null });
-const told = (batteries: PictureBattery[], plannedPeakW: number) =>
-	wiringVerdicts(picture([], { batteries, plannedPeakW }), batteries[0]!);
+const told = (batteries: PictureBattery[], peakW: number, cutoffV: number | null = null) =>
+	wiringVerdicts(picture([], { batteries, plannedDraw: { peakW, cutoffV } }), batteries[0]!);
 
 describe('a BMS that is made for other numbers of cells', () => {
 	const codes = (more: Partial<PictureBattery>) => told([battery(1, more)], 1).map((v) => v.code);
@@ -40,6 +40,12 @@ describe('the loads of the plan on the wiring of one battery', () => {
 		// By hand: 4 900 W at 49.6 V (16 × 3.10 V) are 98.8 A: above 100 ÷ 1.25.
 		expect(told([built], 4900)).toMatchObject([{ code: 'wiring-under-load' }]);
 		expect(told([built], 3900)).toMatchObject([{ code: 'wiring-holds' }]);
+	});
+	it('are most amperes where the inverter stops: 3 900 W at 60 V fit, at 44 V they do not', () => {
+		expect(told([built], 3900, 60)).toMatchObject([{ code: 'wiring-holds' }]);
+		const [verdict] = told([built], 3900, 44);
+		// By hand: 3 900 W ÷ 44 V = 88.6 A, × 1.25 above the BMS of 100 A.
+		expect(verdict!.facts.loadA).toBeCloseTo(88.6, 1);
 	});
 	it('are shared by what unlike batteries hold: 280 of 380 Ah carry 74 %', () => {
 		const [verdict] = told([built, small], 6000);

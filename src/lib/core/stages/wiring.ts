@@ -14,7 +14,7 @@ export function bmsCells({ kind, series, bmsLeastCells, bmsMostCells }: PictureB
 const ahOf = ({ cellType }: BankPicture, { kind, ratedAh, parallel }: PictureBattery): number | null =>
 	kind === 'built' ? (cellType ? cellType.ratedAh * parallel : null) : ratedAh;
 
-/** The part of a load that one battery carries; alike where nobody knows what they hold, and all in turn where they stand in series. */
+/** The part of a load's power that one battery gives; alike where they stand in series, or nobody knows what they hold. */
 function shareOf(picture: BankPicture, battery: PictureBattery): number {
 	const all = picture.batteries;
 	const ah = all.map((b) => ahOf(picture, b));
@@ -28,12 +28,15 @@ function shareOf(picture: BankPicture, battery: PictureBattery): number {
  * what they hold: a larger one has less resistance.
  */
 export function wiringVerdicts(picture: BankPicture, battery: PictureBattery): Verdict[] {
-	const { bank, limitPlan, plannedPeakW = null } = picture;
+	const { bank, limitPlan, plannedDraw = null } = picture;
 	const figures = STRATEGY_FIGURES[bank.chemistry][limitPlan?.strategy ?? 'middle-road'];
 	const load =
-		plannedPeakW === null || battery.kind !== 'built'
+		plannedDraw === null || battery.kind !== 'built'
 			? null
-			: { peakW: plannedPeakW * shareOf(picture, battery), leastV: battery.series * figures.loadCutoffV };
+			: {
+					peakW: plannedDraw.peakW * shareOf(picture, battery),
+					leastV: plannedDraw.cutoffV ?? battery.series * figures.loadCutoffV
+				};
 	const subject = batterySubject(picture, battery);
 	return [...bmsCells(battery, subject), ...checkWiring({ ...battery, load }, subject)];
 }

@@ -13,7 +13,6 @@ import {
 	clauses,
 	deliveries,
 	groups,
-	instruments,
 	limitPlans,
 	methodRuns,
 	runs,
@@ -29,7 +28,7 @@ import { codeTwins } from './code-twins';
 import { latestInspections, latestStorageTests } from './latest-of-cells';
 import { latestReadings } from './latest-readings';
 import { ownTypes } from './own-types';
-import { plannedPeakW } from './planned-peak';
+import { plannedDraw } from './planned-draw';
 import { arrivalRests, runWithRests } from './rests';
 import { touchesOf } from './touches';
 
@@ -97,9 +96,12 @@ async function latestBatteryTests(bankId: number): Promise<BankPicture['batteryT
 async function runsOf(cellIds: readonly number[]): Promise<Map<number, (Run & { shownTooMuch: number | null })[]>> {
 	const all = cellIds.length ? await runs.all({ cellId: cellIds }) : [];
 	const ids = [...new Set(all.flatMap((r) => r.instrumentId ?? []))];
-	const gains = new Map(
-		(ids.length ? await instruments.all({ id: ids }) : []).map((i) => [i.id, i.currentGainPercent / 100])
-	);
+	// One that was taken out since is off by what it was.
+	const known = (await database()('instruments').whereIn('id', ids).select('id', 'current_gain_percent')) as {
+		id: number;
+		current_gain_percent: number;
+	}[];
+	const gains = new Map(known.map((i) => [i.id, i.current_gain_percent / 100]));
 	return group(
 		all.map((r) => ({ ...r, shownTooMuch: r.instrumentId === null ? null : (gains.get(r.instrumentId) ?? null) })),
 		(r) => r.cellId
@@ -199,7 +201,7 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		batteryTests: await latestBatteryTests(bankId),
 		changes: await batteryChanges(own),
 		methodRun: methodId === null ? null : await methodOf(await methodRuns.get(methodId)),
-		plannedPeakW: await plannedPeakW(bankId),
+		plannedDraw: await plannedDraw(bankId),
 		wasChecked: checked
 	};
 }

@@ -21,7 +21,7 @@ const TOUCHES = `
 	-- A rehearsal reads by the clock of its bench, and follows by ours: its times are those of its samples.
 	select coalesce(r.cell_id, l.cell_id), l.started_at, l.ended_at, null, 0, if(k.rehearsal, 'rehearsed', 'live'), l.id, null
 		from live_runs l join banks k on k.id = l.bank_id left join runs r on r.id = l.run_id and r.deleted_at is null
-		where l.deleted_at is null and l.kind = 'capacity' and l.started_at is not null and coalesce(r.cell_id, l.cell_id) in (:ids)
+		where l.deleted_at is null and l.kind <> 'watch' and l.balance_run_id is null and l.started_at is not null and coalesce(r.cell_id, l.cell_id) in (:ids)
 	union all
 	select s.cell_id, r.started_at, r.ended_at, r.id, 0, 'row', r.id, null
 		from balance_cells s join balance_runs r on r.id = s.balance_run_id

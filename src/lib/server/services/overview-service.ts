@@ -1,5 +1,5 @@
 import type { RunningWork, Stage, StageStatus, Warmth } from '$lib/core/shared';
-import { STAGES, WARMTHS } from '$lib/core/shared';
+import { BANK_USES, STAGES, WARMTHS } from '$lib/core/shared';
 import type { StageVerdict } from '$lib/core/verdicts';
 import { InputError } from '$lib/input/validate';
 import { columnOf } from '../db/case';
@@ -7,7 +7,6 @@ import { database } from '../db/connection';
 import { readingOnce } from '../db/read-once';
 import { bankSummary, refreshJudgement, staleBanks, type BankSummary } from '../judgements/store';
 import { log } from '../log';
-import { BANK_USES } from '../records/banks/input';
 import { banks, batteries, cellTypes, type Bank, type Battery, type CellType } from '../records';
 import { banksAtWork, runningWork } from './running-work';
 

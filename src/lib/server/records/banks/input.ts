@@ -1,8 +1,6 @@
 import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
+import { BANK_USES, type BankUse } from '$lib/core/shared';
 import { Maybe, Num, OneOf, Text, When, Whole, YesNo } from '$lib/input/fields';
-
-export const BANK_USES = ['cabin', 'van', 'motorhome', 'boat', 'other'] as const;
-export type BankUse = (typeof BANK_USES)[number];
 
 export class BankInput {
 	@Text(80, 1) name!: string;

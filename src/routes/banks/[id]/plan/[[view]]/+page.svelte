@@ -19,7 +19,7 @@
 	const bank = $derived(data.overview.bank);
 	const sized = $derived(bankLayout(data.overview.batteries));
 	/** What is planned and bought: ready-made batteries need no cells. */
-	const planned = $derived({ ...bank, batteries: sized.built || bank.batteries, besideAh: sized.besideAh });
+	const planned = $derived({ ...bank, batteries: sized.built || bank.batteries });
 	const cellType = $derived(data.cellTypes.find((t) => t.id === bank.cellTypeId) ?? null);
 	const QUESTIONS = {
 		bank: 'What is it built of?',
