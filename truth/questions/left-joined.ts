@@ -1,5 +1,6 @@
 import { createCells, terminalVoltageV } from '$lib/core/cell-model';
 import { leftJoined } from '$lib/core/balance';
+import { normalDraw } from '$lib/core/shared';
 import { simulate } from '$lib/core/simulation';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';
@@ -15,15 +16,16 @@ export const leftAlone: Question = {
 		const { random, nature, ratedAh } = world;
 		const middle = between(random, 0.15, 0.85);
 		const apart = between(random, 0.02, 0.2);
+		const side = between(random, -1, 1);
 		const cells = Array.from({ length: 3 }, (_, id) => ({
 			...drawCell(world),
-			...{ id, soc: Math.min(0.97, Math.max(0.05, middle + apart * (random() - 0.5))) }
+			...{ id, soc: Math.min(0.97, Math.max(0.05, middle + apart * (random() - 0.5))) },
+			// Cells of one lot came by the same side of their loop, more or less.
+			branch: Math.min(1, Math.max(-1, side + normalDraw(random, 0, 0.2)))
 		}));
 		const meter = drawMeter(random, 'restVoltage');
 		const rested = createCells(
-			cells.map(({ id: _, soc, ...parameters }) => ({
-				...{ parameters, soc }
-			})),
+			cells.map(({ id: _, soc, branch, ...parameters }) => ({ parameters, soc, branch })),
 			25,
 			nature
 		);

@@ -15,7 +15,12 @@ import { wireBattery } from './battery';
 import { completeBms, createBms, type BmsLimits } from './bms';
 import { guardBattery, type GuardedBattery } from './guarded';
 
-export type WorldCell = Partial<Omit<CellSpec, 'chemistry'>> & { id: string | number; soc?: number };
+export type WorldCell = Partial<Omit<CellSpec, 'chemistry'>> & {
+	id: string | number;
+	soc?: number;
+	/** Where in its loop it rests: 1 as after a charge, −1 as after a discharge; missing: in the middle. */
+	branch?: number;
+};
 export const WIRINGS = ['loose', 'parallel', 'series'] as const;
 export type Wiring = (typeof WIRINGS)[number];
 
@@ -60,9 +65,10 @@ export function prepareWorld(world: SimulatedWorld): Prepared {
 	const place = new Map(ids.map((id, i) => [id, i]));
 	if (place.size !== ids.length) refuse('same-id', 'world.cells', 'Every cell requires an id of its own');
 	const cells = createCells(
-		world.cells.map(({ id: _, soc, ...spec }, i) => ({
+		world.cells.map(({ id: _, soc, branch, ...spec }, i) => ({
 			parameters: completeCell({ temperatureC: ambientC, ...spec, chemistry: world.chemistry }, `world.cells.${i}`),
-			soc: soc ?? DEFAULT_SOC
+			soc: soc ?? DEFAULT_SOC,
+			...(branch === undefined ? {} : { branch: requireFinite(branch, `world.cells.${i}.branch`) })
 		})),
 		ambientC,
 		{
