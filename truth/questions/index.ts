@@ -12,6 +12,7 @@ import { joints } from './joints';
 import { leakage } from './leakage';
 import { leads } from './leads';
 import { leftAlone } from './left-joined';
+import { liveEnd } from './live-end';
 import { notes } from './notes';
 import { parallelCharge } from './parallel-charge';
 import { passings } from './passings';
@@ -38,6 +39,7 @@ export const QUESTIONS: readonly Question[] = [
 	testers,
 	passings,
 	notes,
+	liveEnd,
 	leakage,
 	smallestGroup,
 	forecast,

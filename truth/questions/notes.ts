@@ -24,7 +24,11 @@ export const notes: Question = {
 		const calledA = between(random, 0.05, 0.4) * ratedAh;
 		const really = 1 + normalDraw(random, 0, 0.008);
 		const cutoffV = oneOf(random, [2.5, 2.8, 3.0]);
-		const cells = createCells([{ parameters: { ...cell, temperatureC, massKg: 1e6 }, soc: 1 }], temperatureC, nature);
+		const cells = createCells(
+			[{ parameters: { ...cell, temperatureC, massKg: 1e6 }, soc: between(random, 1, 1.007) }],
+			temperatureC,
+			nature
+		);
 		const decay = stepDecay(STEP_S);
 		const powerW = calledA * 3.2;
 		const track: { timeS: number; ah: number; voltageV: number }[] = [];
@@ -43,10 +47,11 @@ export const notes: Question = {
 		const seenUntil = between(random, 0.35, 0.99);
 		const has = oneOf(random, ['time', 'ah', 'both'] as const);
 		const count = oneOf(random, [3, 4, 6, 9]);
+		const early = random() < 0.3;
 		const ahGain = 1 + normalDraw(random, 0, 0.001);
 		const lines = Array.from({ length: count }, (_, i): SpotNote => {
 			const share = (seenUntil * (i + between(random, 0.2, 1))) / count;
-			const at = track[Math.max(1, Math.round(share * (track.length - 1)))]!;
+			const at = track[i === 0 && early ? 0 : Math.max(1, Math.round(share * (track.length - 1)))]!;
 			return {
 				timeS: has === 'ah' ? null : at.timeS,
 				ah: has === 'time' ? null : Number((at.ah * ahGain).toFixed(1)),

@@ -15483,6 +15483,7 @@ export interface components {
             balanceRunId?: number | null;
             bankId: number;
             cellId?: number | null;
+            chemistry?: ("LFP" | "LTO" | "NMC") | null;
             deadManS: number;
             endedAt?: string | null;
             endedBy?: string | null;

@@ -1,4 +1,13 @@
-import { startLive, takeSample, type LiveEvent, type LivePhase, type LiveSample, type LiveState } from '.';
+import type { Chemistry } from '../chemistry';
+import {
+	startLive,
+	takeSample,
+	type LiveEvent,
+	type LivePhase,
+	type LiveSample,
+	type LiveState,
+	type PlannedRun
+} from '.';
 
 export const charge = { kind: 'charge', voltageV: 3.65, currentA: 20, tailA: 5, holdS: 60 } satisfies LivePhase;
 export const rest = { kind: 'rest', durationS: 120 } satisfies LivePhase;
@@ -13,17 +22,28 @@ export const sample = (s: number, more: Partial<LiveSample> = {}): LiveSample =>
 	...more
 });
 
+export const planned = (
+	phases: LivePhase[],
+	expectedAh: number | null,
+	chemistry: Chemistry | null = null
+): PlannedRun => ({ phases, expectedAh, chemistry });
+
 /** Takes samples one after the other. */
 export function run(
 	phases: LivePhase[],
 	samples: (LiveSample & { afterBreak?: boolean; heardMs?: number })[],
 	expectedAh: number | null = null,
-	simulated = false
+	simulated = false,
+	chemistry: Chemistry | null = null
 ) {
 	let state: LiveState = startLive();
 	const events: LiveEvent[] = [];
 	for (const { afterBreak = false, heardMs, ...s } of samples) {
-		const step = takeSample(phases, state, s, { heardMs: heardMs ?? s.atMs, afterBreak, simulated }, expectedAh);
+		const step = takeSample({ phases, expectedAh, chemistry }, state, s, {
+			heardMs: heardMs ?? s.atMs,
+			afterBreak,
+			simulated
+		});
 		state = step.state;
 		events.push(...step.events);
 	}

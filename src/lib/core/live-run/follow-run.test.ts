@@ -17,6 +17,7 @@ const run: Followed = {
 		{ kind: 'discharge', currentA: 20, cutoffV: 2.5 }
 	],
 	expectedAh: null,
+	chemistry: 'LFP',
 	deadManS: 10
 };
 const NOW = 5_000_000;

@@ -1,3 +1,4 @@
+import type { PlannedRun } from './live-duration';
 import type { LivePhase } from './live-plan';
 import type { LiveSample, LiveState } from './live-state';
 import { takeSample, type LiveEventKind } from './take-sample';
@@ -77,9 +78,7 @@ export type FollowCommand =
 	| { kind: 'finish' };
 
 /** What does not change while a run is followed. */
-export interface Followed {
-	phases: readonly LivePhase[];
-	expectedAh: number | null;
+export interface Followed extends PlannedRun {
 	/** The instruments are simulated: their time may run faster than ours. */
 	simulated?: boolean;
 	/** Without a sample, or without storing, for so long outputs go off, s. */
@@ -165,7 +164,7 @@ function sampled(
 ): Step {
 	if (state.mode !== 'going') return [state, NOTHING];
 	const arrival = { heardMs: nowMs, afterBreak: state.broken, simulated: run.simulated ?? false };
-	const taken = takeSample(run.phases, state.progress, sample, arrival, run.expectedAh);
+	const taken = takeSample(run, state.progress, sample, arrival);
 	// An answer that brings nothing new is no sample: the dead man's time runs on.
 	if (taken.state === state.progress) return unheard(run, { ...state, allows }, CLOCK_STANDS, nowMs);
 	const next: Following = {

@@ -10,7 +10,7 @@ export {
 	type Following,
 	type Happening
 } from './follow-run';
-export { remainingS, toEndS, type Duration } from './live-duration';
+export { remainingS, toEndS, type Duration, type PlannedRun } from './live-duration';
 export { LIVE_KINDS, LIVE_NAMES, checkLivePlan, type LiveKind, type LiveLimits, type LivePhase } from './live-plan';
 export { probesAreOff, startLive, type LiveSample, type LiveState, type PhaseSums } from './live-state';
 export { takeSample, type Arrival, type LiveEvent, type LiveEventKind } from './take-sample';

@@ -1,5 +1,7 @@
+import type { Chemistry } from '../chemistry';
 import type { LivePhase } from './live-plan';
 import type { LiveState } from './live-state';
+import { toTheEndAh } from './to-the-end';
 
 /** Bounds of a time, s. */
 export interface Duration {
@@ -7,13 +9,22 @@ export interface Duration {
 	high: number;
 }
 
-/** Doubt of a time left: by charge still to move, and by the fall of a taper. */
-const DOUBT = { charge: 0.1, taper: 0.3 };
+/** What a run was planned with. */
+export interface PlannedRun {
+	phases: readonly LivePhase[];
+	/** What the cell or row should hold, Ah; null when nobody knows. */
+	expectedAh: number | null;
+	/** Null: nobody knows, so no voltage tells how far it is. */
+	chemistry: Chemistry | null;
+}
+
+/** Doubt of a time left, as shares: what comes out of a cell against what it should hold, charge that was told, and the fall of a taper. */
+const DOUBT = { below: 0.2, above: 0.1, charge: 0.1, taper: 0.3 };
 /** Below this share of the set current nothing moves that a time could be told from. */
 const IDLE_BELOW = 0.02;
 
-/** Time left in the phase a run is in; null when it cannot be told. @param expectedAh what the cell or row should hold */
-export function remainingS(phases: readonly LivePhase[], state: LiveState, expectedAh: number | null): Duration | null {
+/** Time left in the phase a run is in; null when it cannot be told. */
+export function remainingS({ phases, expectedAh, chemistry }: PlannedRun, state: LiveState): Duration | null {
 	const phase = phases[state.phase];
 	const { last } = state;
 	const sums = state.sums[state.phase];
@@ -28,12 +39,36 @@ export function remainingS(phases: readonly LivePhase[], state: LiveState, expec
 		const tauS = (last.atMs - taper.atMs) / 1000 / Math.log(taper.currentA / last.currentA);
 		return spread(Math.max(0, tauS * Math.log(Math.max(1, last.currentA / phase.tailA))) + phase.holdS, DOUBT.taper);
 	}
-	// What a charge still has to deliver is known only when it was told: where it began from, nobody has measured.
-	const goalAh = phase.kind === 'charge' ? (phase.stopAh ?? null) : expectedAh;
-	if (goalAh === null || Math.abs(last.currentA) < IDLE_BELOW * phase.currentA) return null;
-	const leftAh = Math.max(0, goalAh - Math.abs(sums.ah));
-	return spread((leftAh / Math.abs(last.currentA)) * 3600, DOUBT.charge);
+	if (Math.abs(last.currentA) < IDLE_BELOW * phase.currentA) return null;
+	const hours = (ah: number) => (ah / Math.abs(last.currentA)) * 3600;
+	if (phase.kind === 'charge' && phase.stopAh !== undefined)
+		return spread(hours(Math.max(0, phase.stopAh - Math.abs(sums.ah))), DOUBT.charge);
+	if (expectedAh === null) return null;
+	const byVoltage = chemistry && toTheEndAh(phase, last, expectedAh, chemistry);
+	if (phase.kind === 'charge')
+		return byVoltage && chargeLeft(phase, byVoltage, hours, (WITH_TAPER - 1) * hours(expectedAh));
+	const left = dischargeLeft(Math.abs(sums.ah), expectedAh, byVoltage);
+	return { low: hours(left.low), high: hours(left.high) };
 }
+
+/** By what it should hold, where its voltage does not know better: it may not have begun full, nor hold what it should. */
+function dischargeLeft(outAh: number, expectedAh: number, byVoltage: Duration | null): Duration {
+	const counted = {
+		low: Math.max(0, expectedAh * (1 - DOUBT.below) - outAh),
+		high: Math.max(0, expectedAh * (1 + DOUBT.above) - outAh)
+	};
+	if (!byVoltage) return counted;
+	const both = { low: Math.max(counted.low, byVoltage.low), high: Math.min(counted.high, byVoltage.high) };
+	return both.low <= both.high ? both : byVoltage;
+}
+
+/** To the set voltage by the curve, and then a taper of which nothing is known before it begins. Where the charge began, nobody measured. */
+const chargeLeft = (
+	{ holdS }: Extract<LivePhase, { kind: 'charge' }>,
+	toSetAh: Duration,
+	hours: (ah: number) => number,
+	taperS: number
+): Duration => ({ low: hours(toSetAh.low) + holdS, high: hours(toSetAh.high) + taperS + holdS });
 
 /** A charge of unknown beginning, from nothing at all to everything with its taper (share of the time at the set current). */
 const WITH_TAPER = 1.25;
@@ -52,10 +87,11 @@ function phaseS(phase: LivePhase, expectedAh: number | null): Duration | null {
 
 /**
  * Time left until the whole run has ended and a person is needed: what is left of this phase, and those after it as planned.
- * Before a run has begun, all of it. @param expectedAh what the cell or row should hold, Ah; null when nobody knows
+ * Before a run has begun, all of it.
  * @returns bounds, s; null when it has no end or it cannot be told
  */
-export function toEndS(phases: readonly LivePhase[], state: LiveState, expectedAh: number | null): Duration | null {
+export function toEndS(run: PlannedRun, state: LiveState): Duration | null {
+	const { phases, expectedAh } = run;
 	if (state.done) return { low: 0, high: 0 };
 	const parts = phases.slice(state.phase).map((phase, k) => {
 		const whole = phaseS(phase, expectedAh);
@@ -63,7 +99,7 @@ export function toEndS(phases: readonly LivePhase[], state: LiveState, expectedA
 		if (!sums || !state.last) return whole;
 		const goneS = (state.last.atMs - sums.startedMs) / 1000;
 		const left = whole && { low: Math.max(0, whole.low - goneS), high: Math.max(0, whole.high - goneS) };
-		return remainingS(phases, state, expectedAh) ?? left;
+		return remainingS(run, state) ?? left;
 	});
 	return parts.reduce<Duration | null>(
 		(sum, part) => (sum && part ? { low: sum.low + part.low, high: sum.high + part.high } : null),

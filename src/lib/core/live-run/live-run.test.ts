@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { checkLivePlan, remainingS, startLive, toEndS, type LivePhase } from '.';
-import { charge, discharge, rest, run, sample, steady } from './cases';
+import { charge, discharge, planned, rest, run, sample, steady } from './cases';
 
 describe('counting', () => {
 	it('integrates by trapezoid: 20 A for half an hour is 10 Ah and, at 3.2 V, 32 Wh out', () => {
@@ -144,16 +144,16 @@ describe('asking for a person', () => {
 		);
 		const { state } = run([charge], falling.slice(0, 25));
 		// From 18 A to 5 A with a time constant of 1800 s takes 2306 s; 1440 s have gone, and the hold comes after.
-		const left = remainingS([charge], state, null)!;
+		const left = remainingS(planned([charge], null), state)!;
 		expect(left.low).toBeLessThan(926);
 		expect(left.high).toBeGreaterThan(926);
 	});
 	it('and cannot tell without a current or an expectation', () => {
-		expect(remainingS([discharge], run([discharge], [sample(0)]).state, 100)).toBeNull();
-		expect(remainingS([discharge], run([discharge], [sample(0, { currentA: -20 })]).state, null)).toBeNull();
-		expect(remainingS([{ kind: 'watch' }], run([{ kind: 'watch' }], [sample(0)]).state, 100)).toBeNull();
+		expect(remainingS(planned([discharge], 100), run([discharge], [sample(0)]).state)).toBeNull();
+		expect(remainingS(planned([discharge], null), run([discharge], [sample(0, { currentA: -20 })]).state)).toBeNull();
+		expect(remainingS(planned([{ kind: 'watch' }], 100), run([{ kind: 'watch' }], [sample(0)]).state)).toBeNull();
 		// Hardly anything flows of the 20 A set: the output is off, and no years are told.
-		expect(remainingS([discharge], run([discharge], [sample(0, { currentA: -0.001 })]).state, 100)).toBeNull();
+		expect(remainingS(planned([discharge], 100), run([discharge], [sample(0, { currentA: -0.001 })]).state)).toBeNull();
 	});
 });
 
@@ -162,28 +162,28 @@ describe('the whole run', () => {
 	const all = [charge, rest, discharge, back];
 	it('takes, before it has begun, what its phases take as planned', () => {
 		// 100 Ah at 20 A: 5 h. Charge 1 min to 6.25 h and its hold; rest 2 min; discharge 4.5 to 5.5 h; 40 Ah back 2 to 2.5 h.
-		expect(toEndS(all, startLive(), 100)).toEqual({
+		expect(toEndS(planned(all, 100), startLive())).toEqual({
 			low: expect.closeTo(60 + 120 + 4.5 * 3600 + 2 * 3600, 6),
 			high: expect.closeTo(6.25 * 3600 + 60 + 120 + 5.5 * 3600 + 2.5 * 3600, 6)
 		});
 	});
 	it('has what is left of its phase, and the phases after it', () => {
 		const { state } = run([discharge, rest], steady(0, 9000, 10, { currentA: -20 }));
-		// 50 of 100 Ah are out: 2.25 to 2.75 h, and the rest.
-		expect(toEndS([discharge, rest], state, 100)).toEqual({
-			low: expect.closeTo(2.25 * 3600 + 120, 3),
-			high: expect.closeTo(2.75 * 3600 + 120, 3)
+		// 50 of 80 to 110 Ah are out: 1.5 to 3 h, and the rest.
+		expect(toEndS(planned([discharge, rest], 100), state)).toEqual({
+			low: expect.closeTo(1.5 * 3600 + 120, 3),
+			high: expect.closeTo(3 * 3600 + 120, 3)
 		});
 	});
 	it('counts down in a charge nobody knows the beginning of, and never below nought', () => {
-		const at = (s: number) => toEndS([charge], run([charge], steady(0, s, 60, { currentA: 20 })).state, 100)!;
+		const at = (s: number) => toEndS(planned([charge], 100), run([charge], steady(0, s, 60, { currentA: 20 })).state)!;
 		expect(at(3600)).toEqual({ low: 0, high: expect.closeTo(5.25 * 3600 + 60, 3) });
 		expect(at(30 * 3600)).toEqual({ low: 0, high: 0 });
 	});
 	it('has no end in a watch, and an unknown one when nobody knows the capacity', () => {
-		expect(toEndS([{ kind: 'watch' }], startLive(), 100)).toBeNull();
-		expect(toEndS([rest, discharge], startLive(), null)).toBeNull();
-		expect(toEndS([rest, back], startLive(), null)).not.toBeNull();
+		expect(toEndS(planned([{ kind: 'watch' }], 100), startLive())).toBeNull();
+		expect(toEndS(planned([rest, discharge], null), startLive())).toBeNull();
+		expect(toEndS(planned([rest, back], null), startLive())).not.toBeNull();
 	});
 });
 

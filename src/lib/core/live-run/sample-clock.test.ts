@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { startLive, takeSample, type LivePhase, type LiveSample } from '.';
-import { charge, discharge, run, sample, steady } from './cases';
+import { charge, discharge, planned, run, sample, steady } from './cases';
 
 describe('the clock of an instrument', () => {
 	const charged = steady(0, 600, 10, { currentA: 20, voltageV: 3.4 });
@@ -26,7 +26,7 @@ describe('the clock of an instrument', () => {
 					const shown = sample(k * 10 + jumpS, { currentA: 20, voltageV: 3.3 });
 					const arrival = { heardMs: 5_000_000 + k * 10_000, afterBreak: false, simulated: false };
 					const before = state;
-					({ state } = takeSample([charge], state, shown, arrival, null));
+					({ state } = takeSample(planned([charge], null), state, shown, arrival));
 					if (state === before) return;
 					expect(state.last!.atMs).toBeGreaterThan(lastMs);
 					expect(state.sums[0]!.ah).toBeGreaterThanOrEqual(ah);

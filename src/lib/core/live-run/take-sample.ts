@@ -1,5 +1,5 @@
 import { currentsApart, settingFault } from './agreement';
-import { remainingS } from './live-duration';
+import { remainingS, type PlannedRun } from './live-duration';
 import type { LivePhase } from './live-plan';
 import { probesAreOff, type LiveSample, type LiveState } from './live-state';
 import { onRunTime, type ClockNews } from './sample-clock';
@@ -116,18 +116,17 @@ export interface Arrival {
  * `over-voltage` and `not-as-set`
  */
 export function takeSample(
-	phases: readonly LivePhase[],
+	run: PlannedRun,
 	state: LiveState,
 	shown: LiveSample,
-	{ heardMs, afterBreak, simulated }: Arrival,
-	expectedAh: number | null
+	{ heardMs, afterBreak, simulated }: Arrival
 ): { state: LiveState; events: LiveEvent[] } {
 	if (state.done) return { state, events: [] };
 	const timed = onRunTime(state, shown, heardMs, simulated);
 	if (!timed.sample) return { state, events: [] };
 	const events: LiveEvent[] = [];
 	const sample = withoutLostProbes(timed.sample, state.last, events);
-	const phase = phases[state.phase]!;
+	const phase = run.phases[state.phase]!;
 	const isFirst = state.sums[state.phase] === undefined;
 	const begun = isFirst ? beginPhase(timed.state, sample.atMs) : timed.state;
 	// Between two phases it is another instrument that reads, with a clock of its own.
@@ -136,9 +135,9 @@ export function takeSample(
 	const counted = addStretch(begun, sample, (afterBreak || jumped) && begun.last !== null, events);
 	const next: LiveState = { ...watchTaper(phase, counted, sample), last: sample };
 	const ended = endedBy(phase, next, sample);
-	if (ended) return { state: endPhase(phases, next, sample, ended, events), events };
+	if (ended) return { state: endPhase(run.phases, next, sample, ended, events), events };
 	watchOutput(phase, sample, events);
-	return { state: tellSoon(phases, compareCurrents(phase, next, sample, events), sample, expectedAh, events), events };
+	return { state: tellSoon(run, compareCurrents(phase, next, sample, events), sample, events), events };
 }
 
 function clockEvent(news: ClockNews, atMs: number): LiveEvent {
@@ -225,15 +224,9 @@ function endPhase(
 }
 
 /** In the last phase a person is told shortly before it ends. */
-function tellSoon(
-	phases: readonly LivePhase[],
-	state: LiveState,
-	sample: LiveSample,
-	expectedAh: number | null,
-	events: LiveEvent[]
-): LiveState {
-	if (state.saidSoon || state.phase !== phases.length - 1) return state;
-	const left = remainingS(phases, state, expectedAh);
+function tellSoon(run: PlannedRun, state: LiveState, sample: LiveSample, events: LiveEvent[]): LiveState {
+	if (state.saidSoon || state.phase !== run.phases.length - 1) return state;
+	const left = remainingS(run, state);
 	if (!left || left.low > SOON_S) return state;
 	events.push({
 		kind: 'soon',

@@ -47,6 +47,17 @@ describe('a run known by a few lines', () => {
 		expect(early.capacityAh.low95).toBeLessThan(run.capacityAh);
 		expect(early.capacityAh.high95).toBeGreaterThan(run.capacityAh);
 	});
+	it('a log that begins at 3.61 V, fresh from a top balance, is neither odd nor more full', () => {
+		const first = (voltageV: number): SpotNote => ({ timeS: 0, ah: 0, voltageV });
+		const later = [0.1, 0.5, 0.9, 0.97].map(noteAt);
+		const fit = fitNotes(noted([first(3.61), { timeS: 60, ah: 0.3, voltageV: 3.598 }, ...later]));
+		expect(fit.oddNote).toBeNull();
+		expect(fit.capacityAh.low95).toBeLessThan(run.capacityAh);
+		expect(fit.capacityAh.high95).toBeGreaterThan(run.capacityAh);
+		// Above the charge limit, or low, it is odd all the same.
+		expect(fitNotes(noted([first(3.8), ...later])).oddNote).toBe(0);
+		expect(fitNotes(noted([first(3.1), ...later])).oddNote).toBe(0);
+	});
 	it('times alone, Ah alone and watts do as well, with the doubt of the load', () => {
 		const shares = [0.1, 0.5, 0.9, 0.97];
 		const only = (keys: (keyof SpotNote)[]) =>

@@ -10,6 +10,7 @@ import {
 	type Interval
 } from '../shared';
 import { drawCell } from './drawn-discharge';
+import { quantiles } from './weighted-quantiles';
 
 /** A line copied from a display while a cell is discharged; any of it may be missing. */
 export interface SpotNote {
@@ -52,6 +53,8 @@ const SEED = 20_261_128;
 /** A figure copied by hand from a display, one sd, V; and of an Ah display, as a share. */
 const NOTE_SD_V = 0.004;
 const AH_SD = 0.002;
+/** Half of what an Ah display and a clock are read to. */
+const READ_TO = { ah: 0.05, s: 30 };
 /** A load is not quite what it is called, one sd as a share (default). */
 const LOAD_SD = 0.01;
 /** A note further from all others than so many sd fits no such run. */
@@ -60,19 +63,27 @@ const FEWEST_FOR_ODD = 3;
 /** Mean volts of a discharge lie so far under the nominal, for watts. */
 const UNDER_NOMINAL_V = 0.02;
 const LEFT_AT_LOOK = 0.05;
+/** While less than this share of rated is out, a cell may still hold the surface charge of the charge before it, or the load be just on. */
+const FRESH_SHARE = 0.03;
 
 interface Note {
 	index: number;
 	timeS: number | null;
 	ah: number | null;
 	voltageV: number | null;
+	/** Read so soon after the charge before that it may read higher than any discharge does. */
+	fresh: boolean;
 }
 
-function checkedNotes(notes: readonly SpotNote[]): Note[] {
+function checkedNotes({ notes, ratedAh }: NotedRun, currentA: number): Note[] {
 	const read = notes.map((n, index) => {
 		for (const key of ['timeS', 'ah'] as const) if (n[key] != null) requireNotNegative(n[key], `notes.${index}.${key}`);
 		if (n.voltageV != null) requirePositive(n.voltageV, `notes.${index}.voltageV`);
-		return { index, timeS: n.timeS ?? null, ah: n.ah ?? null, voltageV: n.voltageV ?? null };
+		const outAh = n.ah ?? (currentA * (n.timeS ?? 0)) / 3600;
+		return {
+			...{ index, timeS: n.timeS ?? null, ah: n.ah ?? null, voltageV: n.voltageV ?? null },
+			fresh: outAh < FRESH_SHARE * ratedAh
+		};
 	});
 	const useful = read.filter((n) => n.voltageV !== null && (n.timeS !== null || n.ah !== null));
 	if (useful.length === 0)
@@ -97,7 +108,7 @@ function loadGain(notes: readonly Note[], currentA: number): { gain: number; sd:
 	const ratios = both.map((n) => (n.ah! * 3600) / (n.timeS! * currentA));
 	const usual = median(ratios);
 	if (usual === undefined) return { gain: 1, sd: LOAD_SD, odd: null };
-	const away = ratios.map((r) => Math.abs(r / usual - 1));
+	const away = ratios.map((r, i) => Math.abs(r / usual - 1) - READ_TO.ah / both[i]!.ah! - READ_TO.s / both[i]!.timeS!);
 	const worst = away.indexOf(Math.max(...away));
 	const isOdd = both.length >= FEWEST_FOR_ODD && away[worst]! > Math.max(3 * LOAD_SD, ODD_SDS * AH_SD);
 	return { gain: usual, sd: AH_SD, odd: isOdd ? both[worst]!.index : null };
@@ -122,7 +133,7 @@ interface World {
  */
 export function fitNotes(run: NotedRun): NotesFit {
 	requirePositive(run.ratedAh, 'ratedAh');
-	const { nominalV } = CHEMISTRY_FIGURES[run.chemistry];
+	const { nominalV, chargeLimitV } = CHEMISTRY_FIGURES[run.chemistry];
 	if (!(requirePositive(run.cutoffV, 'cutoffV') < nominalV))
 		throw new CoreError(
 			'cutoff',
@@ -130,18 +141,13 @@ export function fitNotes(run: NotedRun): NotesFit {
 			`cutoffV requires less than ${nominalV} V, got ${run.cutoffV}: is it one cell’s?`
 		);
 	const currentA = currentOf(run);
-	const notes = checkedNotes(run.notes);
+	const notes = checkedNotes(run, currentA);
 	const { gain, sd, odd } = loadGain(notes, currentA);
 	const used = notes.filter((n) => n.index !== odd);
 	const looked = drawWorlds(run, used, { a: currentA * gain, sd }, { ...PRIOR, ...COARSE });
-	const worlds = drawWorlds(
-		run,
-		used,
-		{ a: currentA * gain, sd },
-		{ ...fittingRange(looked, used, run.ratedAh), ...FINE }
-	);
-	const logs = logsOf(worlds, used);
-	const oddNote = odd ?? oddOf(used, worlds, logs);
+	const worlds = drawWorlds(run, used, { a: currentA * gain, sd }, { ...fittingRange(looked, used, run), ...FINE });
+	const logs = logsOf(worlds, used, chargeLimitV);
+	const oddNote = odd ?? oddOf(used, worlds, logs, chargeLimitV);
 	const kept = used.flatMap((n, i) => (n.index === oddNote ? [] : [i]));
 	const weights = weightsOf(worlds, logs, kept);
 	const lastS = Math.max(0, ...used.map((n) => n.timeS ?? 0));
@@ -162,8 +168,12 @@ export function fitNotes(run: NotedRun): NotesFit {
 }
 
 /** Shares of rated at which any drawn world fits all notes but, at most, one. */
-function fittingRange(worlds: readonly World[], notes: readonly Note[], ratedAh: number): { from: number; to: number } {
-	const logs = logsOf(worlds, notes).map((own, i) => {
+function fittingRange(
+	worlds: readonly World[],
+	notes: readonly Note[],
+	{ chemistry, ratedAh }: NotedRun
+): { from: number; to: number } {
+	const logs = logsOf(worlds, notes, CHEMISTRY_FIGURES[chemistry].chargeLimitV).map((own, i) => {
 		const worst = Math.min(0, ...own);
 		return worlds[i]!.logPrior + own.reduce((a, b) => a + b, 0) - worst;
 	});
@@ -173,8 +183,13 @@ function fittingRange(worlds: readonly World[], notes: readonly Note[], ratedAh:
 	return { from: shares.reduce((a, b) => Math.min(a, b)) - step, to: shares.reduce((a, b) => Math.max(a, b)) + step };
 }
 
-const logsOf = (worlds: readonly World[], notes: readonly Note[]): number[][] =>
-	worlds.map((w) => notes.map((n, i) => noteLog(n, w.expectedV[i]!)));
+const logsOf = (worlds: readonly World[], notes: readonly Note[], limitV: number): number[][] =>
+	worlds.map((w) =>
+		notes.map((n, i) => {
+			const expectedV = w.expectedV[i]!;
+			return expectedV === null ? 0 : -0.5 * (apartV(n, expectedV, limitV) / NOTE_SD_V) ** 2;
+		})
+	);
 
 interface Looked {
 	/** Shares of rated, and how many between; how many drawn cells. */
@@ -232,8 +247,11 @@ function endShare(at: (timeS: number, taken: number) => number, cutoffV: number)
 	return (low + high) / 2;
 }
 
-const noteLog = ({ voltageV }: Note, expectedV: number | null) =>
-	voltageV === null || expectedV === null ? 0 : -0.5 * ((voltageV - expectedV) / NOTE_SD_V) ** 2;
+/** How far a note lies from what is expected of it, V: nothing where it is only higher and still fresh from a charge (to the charge limit). */
+function apartV({ voltageV, fresh }: Note, expectedV: number, chargeLimitV: number): number {
+	const apart = voltageV! - expectedV;
+	return fresh && apart > 0 && voltageV! <= chargeLimitV + NOTE_SD_V ? 0 : apart;
+}
 
 function weightsOf(worlds: readonly World[], logs: readonly (readonly number[])[], kept: readonly number[]): number[] {
 	const sums = worlds.map((w, i) => kept.reduce((sum, k) => sum + logs[i]![k]!, w.logPrior));
@@ -242,7 +260,12 @@ function weightsOf(worlds: readonly World[], logs: readonly (readonly number[])[
 }
 
 /** The note furthest from what all others expect of it, in sd; null while none is far. */
-function oddOf(notes: readonly Note[], worlds: readonly World[], logs: readonly (readonly number[])[]): number | null {
+function oddOf(
+	notes: readonly Note[],
+	worlds: readonly World[],
+	logs: readonly (readonly number[])[],
+	limitV: number
+): number | null {
 	const compared = notes.flatMap((n, i) => (worlds[0]!.expectedV[i] === null ? [] : [{ n, i }]));
 	if (compared.length < FEWEST_FOR_ODD) return null;
 	const all = notes.map((_, i) => i);
@@ -255,22 +278,8 @@ function oddOf(notes: readonly Note[], worlds: readonly World[], logs: readonly 
 		const total = weights.reduce((a, b) => a + b, 0);
 		const mean = worlds.reduce((sum, w, k) => sum + weights[k]! * w.expectedV[i]!, 0) / total;
 		const variance = worlds.reduce((sum, w, k) => sum + weights[k]! * (w.expectedV[i]! - mean) ** 2, 0) / total;
-		return { index: n.index, sds: Math.abs(n.voltageV! - mean) / Math.hypot(NOTE_SD_V, Math.sqrt(variance)) };
+		return { index: n.index, sds: Math.abs(apartV(n, mean, limitV)) / Math.hypot(NOTE_SD_V, Math.sqrt(variance)) };
 	});
 	const worst = far.reduce((a, b) => (b.sds > a.sds ? b : a));
 	return worst.sds > ODD_SDS ? worst.index : null;
-}
-
-function quantiles(values: readonly number[], weights: readonly number[]): Interval {
-	const order = values.map((_, i) => i).sort((a, b) => values[a]! - values[b]!);
-	const total = weights.reduce((a, b) => a + b, 0);
-	const at = (share: number) => {
-		let sum = 0;
-		for (const i of order) {
-			sum += weights[i]!;
-			if (sum >= share * total) return values[i]!;
-		}
-		return values[order.at(-1)!]!;
-	};
-	return { low95: at(0.025), likely: at(0.5), high95: at(0.975) };
 }

@@ -140,6 +140,7 @@ export async function planLiveRun(input: LiveRunInput): Promise<LiveRun> {
 			Math.max(INTERVAL_MS.least, Math.min(INTERVAL_MS.usual, Math.round(WANTED_EVERY_MS / factor))),
 		deadManS: input.deadManS ?? DEFAULT_DEAD_MAN_S,
 		expectedAh: cellType ? cellType.ratedAh * inRow : null,
+		chemistry: cellType ? bank.chemistry : null,
 		temperatureC: input.temperatureC ?? null,
 		progress: startLive()
 	});

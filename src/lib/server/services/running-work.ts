@@ -96,7 +96,7 @@ async function liveWork(bank: Bank, run: LiveRun, balance: BalanceState | null, 
 /** Only the end of a run needs a person. A balance is judged by its own log, knee and taper included. */
 function timeLeft(run: LiveRun, balance: BalanceState | null) {
 	if (run.kind === 'balance') return balance?.progress?.remainingS ?? null;
-	return toEndS(run.phases, run.progress, run.expectedAh);
+	return toEndS(run, run.progress);
 }
 
 function needsYou(left: { low: number; high: number } | null, fromMs: number) {

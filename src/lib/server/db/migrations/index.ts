@@ -12,6 +12,7 @@ import * as receiving from './010-receive-and-test';
 import * as methods from './011-balance-methods';
 import * as steps from './012-steps-from-logs';
 import * as right from './013-right';
+import * as whole from './014-whole-work';
 
 interface Migration {
 	name: string;
@@ -32,7 +33,8 @@ const MIGRATIONS: Migration[] = [
 	{ name: '010-receive-and-test', up: receiving.up },
 	{ name: '011-balance-methods', up: methods.up },
 	{ name: '012-steps-from-logs', up: steps.up },
-	{ name: '013-right', up: right.up }
+	{ name: '013-right', up: right.up },
+	{ name: '014-whole-work', up: whole.up }
 ];
 
 /** Knex reads migrations from this list instead of a folder, so that they are part of the build. */

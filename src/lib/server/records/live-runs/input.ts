@@ -1,4 +1,5 @@
 import { IsArray, IsObject } from 'class-validator';
+import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
 import { LIVE_KINDS, type LiveKind, type LiveState } from '$lib/core/live-run';
 import { AtMost, Maybe, Num, OneOf, Text, When, Whole } from '$lib/input/fields';
 import { LIVE_RUN_STATES, type LiveInstrument, type LiveRunState } from './row';
@@ -16,6 +17,7 @@ export class StoredLiveRunInput {
 	@Whole(10, 600_000) intervalMs!: number;
 	@Whole(3, 3600) deadManS!: number;
 	@Maybe() @Num(0, 1e6) expectedAh?: number | null;
+	@Maybe() @OneOf(CHEMISTRIES) chemistry?: Chemistry | null;
 	@Maybe() @Num(-60, 100) temperatureC?: number | null;
 	@Maybe() @When() startedAt?: string | null;
 	@Maybe() @When() endedAt?: string | null;

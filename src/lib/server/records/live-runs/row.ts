@@ -1,3 +1,4 @@
+import type { Chemistry } from '$lib/core/chemistry';
 import type { LiveKind, LivePhase, LiveState } from '$lib/core/live-run';
 import { createRepository, type Recorded } from '../../db/repository';
 
@@ -24,6 +25,8 @@ export type LiveRun = Recorded & {
 	intervalMs: number;
 	deadManS: number;
 	expectedAh: number | null;
+	/** Of the bank when it was planned; null: planned before this was written down. */
+	chemistry: Chemistry | null;
 	temperatureC: number | null;
 	startedAt: string | null;
 	endedAt: string | null;
