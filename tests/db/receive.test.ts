@@ -92,6 +92,27 @@ describe('photos and files', () => {
 		);
 		await expect(importText(changed.join('\n'))).rejects.toThrow();
 	});
+	it('hang on a run, a balance and a guided balance, and go along with them', async () => {
+		const { bank, own } = await bankWithCells('Displays', 2);
+		const run = await make<{ id: number }>('runs', { cellId: own[0]!.id, capacityAh: 281, temperatureC: 22 });
+		const balance = await make<{ id: number }>('balance-runs', {
+			...{ bankId: bank.id, supplyA: 20, leadOhm: 0.01, startedAt: '2026-11-22T00:00:00Z', checklist: { joined: true } }
+		});
+		const of = [
+			{ subjectKind: 'run' as const, subjectId: run.id },
+			{ subjectKind: 'balance' as const, subjectId: balance.id }
+		];
+		for (const subject of of) await attach({ ...subject, name: 'display.jpg' }, 'image/jpeg', await photo());
+		const brought = await importText(await exportText(bank.id));
+		const [balanceThere] = await pool('balance_runs').where({ bank_id: brought.id });
+		const there = await attachments.all({ subjectKind: 'balance', subjectId: String(balanceThere.id) });
+		expect(there).toMatchObject([{ name: 'display.jpg' }]);
+		const kinds = await pool('attachments').where({ name: 'display.jpg' }).select('subject_kind');
+		expect(kinds.map((k) => k.subject_kind).sort()).toEqual(['balance', 'balance', 'run', 'run']);
+		await expect(
+			attach({ subjectKind: 'method', subjectId: 999_999, name: 'x.jpg' }, 'image/jpeg', await photo())
+		).rejects.toMatchObject({ status: 404 });
+	});
 	it('can be taken off and brought back', async () => {
 		const { own } = await bankWithCells('Off', 1);
 		const kept = await attach(

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Field from '$lib/components/forms/Field.svelte';
 	import WhenField from '$lib/components/forms/WhenField.svelte';
+	import Photos from '$lib/components/photos/Photos.svelte';
 	import type { ChargeProgress } from '$lib/core/balance';
 	import { byTheCalendarS } from '$lib/core/planning';
 	import { readingsInOrder, type LoggedReading } from '$lib/core/stages';
@@ -10,6 +11,7 @@
 	type Figures = Pick<LoggedReading, 'supplyV' | 'supplyA' | 'cellV' | 'deliveredAh'>;
 	export type NewReading = Figures & { readAt: string; readDoubtS: number | null; stopped: boolean | null };
 	interface Props {
+		runId: number;
 		readings: readonly LoggedReading[];
 		progress: ChargeProgress | null;
 		toDeliverAh: { low: number; high: number };
@@ -24,7 +26,7 @@
 		oncounter: (id: number, version: number, anew: boolean) => void;
 		onend: () => void;
 	}
-	let { readings, progress, toDeliverAh, ended, hoursADay, dateStyle, onlog, onremove, oncounter, onend }: Props =
+	let { runId, readings, progress, toDeliverAh, ended, hoursADay, dateStyle, onlog, onremove, oncounter, onend }: Props =
 		$props();
 	const blank = () => ({ supplyV: null, supplyA: null, cellV: null, deliveredAh: null });
 	let form = $state<Record<keyof Figures, number | null>>(blank());
@@ -82,6 +84,7 @@
 			</p>
 		{/if}
 	</div>
+	<div class="my-3"><Photos subjectKind="balance" subjectId={runId} label="the charger’s display" /></div>
 	{#if !ended}<form class="my-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-5" onsubmit={log}>
 			<div class="col-span-full"><WhenField bind:at={readAt} bind:doubtS={readDoubtS} label="Read" /></div>
 			<Field label="Supply" unit="V" type="number" bind:value={form.supplyV} />

@@ -199,6 +199,7 @@
 			{/if}
 			{#if ended && run}
 				<ChargeLog
+					runId={run!.id}
 					readings={balance.readings}
 					progress={balance.progress}
 					toDeliverAh={plan.toDeliverAh}
@@ -278,6 +279,7 @@
 				/>
 			{:else}
 				<ChargeLog
+					runId={run!.id}
 					readings={balance.readings}
 					progress={balance.progress}
 					toDeliverAh={plan.toDeliverAh}

@@ -10,6 +10,7 @@
 	import MethodSetupForm from '$lib/components/method/MethodSetup.svelte';
 	import PausePanel from '$lib/components/method/PausePanel.svelte';
 	import StepForm from '$lib/components/method/StepForm.svelte';
+	import Photos from '$lib/components/photos/Photos.svelte';
 	import StepLog from '$lib/components/method/StepLog.svelte';
 	import { METHOD_NAMES, STEP_NAMES, type WrittenEntry } from '$lib/components/method/step-words';
 	import { settingApart } from '$lib/client/set-apart';
@@ -140,6 +141,7 @@
 			{/if}
 			<section class="sheet p-4" aria-label="What was done">
 				<h2>What was done</h2>
+				<Photos subjectKind="method" subjectId={steps.run.id} label="the bench" />
 				<StepLog run={steps.run} dateStyle={style} ontakeout={(e) => void takeOut(e)} />
 				{#if sure && !steps.state.done}
 					<div class="grid gap-2" role="alert">

@@ -7,8 +7,6 @@
 	import DateField from '$lib/components/forms/DateField.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
-	import { mostBad, testsNeeded } from '$lib/core/sampling';
-
 	import { formatDateTime } from '$lib/core/units';
 	import {
 		QUEUE_KIND_NAMES,
@@ -22,6 +20,7 @@
 	} from '$lib/core/test-queue';
 	import ClaimDeadline from './ClaimDeadline.svelte';
 	import QueueChart from './QueueChart.svelte';
+	import SampleSays from './SampleSays.svelte';
 	import type { TestData } from './test-data';
 
 	let { data, views }: { data: TestData; views: Snippet } = $props();
@@ -96,7 +95,6 @@
 		const amps = list(text);
 		if (amps.length) form[key] = amps;
 	};
-	const sampled = $derived(testsNeeded(Math.max(1, waiting.length), 1));
 </script>
 
 <StagePage
@@ -232,12 +230,7 @@
 										<span>{b.what}</span><span class="figure">{b.savesH.toFixed(0)} h less</span>
 									</li>{/each}
 							</ul>{:else}<p>Nothing that is worth buying or borrowing.</p>{/if}
-						<h2 class="mt-3">Test all, or some?</h2>
-						<p>
-							All {waiting.length} tell of each. {sampled} tested good of {waiting.length} leave one bad at most; five leave
-							up to {mostBad({ all: waiting.length, tested: Math.min(5, waiting.length), bad: 0 })} (95 %). Used cells, and
-							cells of more than one batch: all of them.
-						</p>
+						<SampleSays capacities={data.capacities} />
 					</div>
 				</div>
 				<a

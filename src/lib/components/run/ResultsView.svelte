@@ -11,6 +11,7 @@
 	import CurveChart from '$lib/components/charts/CurveChart.svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
+	import Photos from '$lib/components/photos/Photos.svelte';
 	import CapacityForm, { type CapacityPlan } from '$lib/components/live/CapacityForm.svelte';
 	import RunEntry, { type LogDraft } from '$lib/components/run/RunEntry.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
@@ -206,6 +207,9 @@
 							capacityAh={selected.capacityAh}
 							sdAh={selected.sdAh ?? 0}
 						/>{/if}
+					<div class="mt-2">
+						<Photos subjectKind="run" subjectId={selected.run.id} label="the tester’s display" />
+					</div>
 					<p class="no-print mt-2">
 						<a
 							class="tap inline-flex items-center underline underline-offset-4"

@@ -1,5 +1,4 @@
 import type { PlannedRun } from './live-duration';
-import type { LivePhase } from './live-plan';
 import type { LiveSample, LiveState } from './live-state';
 import { takeSample, type LiveEventKind } from './take-sample';
 

@@ -8,3 +8,4 @@ export {
 	type Sample,
 	type Tolerance
 } from './sampling';
+export { whatSampleSays, type SampleSays, type SampledCell } from './what-sample-says';

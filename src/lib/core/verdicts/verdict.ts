@@ -8,6 +8,8 @@ export const SUBJECT_KINDS = [
 	'cell',
 	'delivery',
 	'run',
+	'balance',
+	'method',
 	'joint',
 	'lead',
 	'instrument'

@@ -8,6 +8,8 @@ export const RECORDS_OF_SUBJECTS: Record<SubjectKind, string> = {
 	cell: 'cells',
 	delivery: 'deliveries',
 	run: 'runs',
+	balance: 'balance-runs',
+	method: 'method-runs',
 	joint: 'batteries',
 	lead: 'batteries',
 	instrument: 'instruments'
