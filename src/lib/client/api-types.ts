@@ -13355,7 +13355,7 @@ export interface components {
             stage?: "plan" | "receive" | "test" | "match" | "balance" | "build" | "limits" | "prove" | "serve";
             subjectId?: string | number;
             /** @enum {string} */
-            subjectKind?: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "joint" | "lead" | "instrument";
+            subjectKind?: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "balance" | "method" | "joint" | "lead" | "instrument";
         };
         AcknowledgementInput: {
             bankId: number;
@@ -13366,7 +13366,7 @@ export interface components {
             stage: "plan" | "receive" | "test" | "match" | "balance" | "build" | "limits" | "prove" | "serve";
             subjectId: string | number;
             /** @enum {string} */
-            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "joint" | "lead" | "instrument";
+            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "balance" | "method" | "joint" | "lead" | "instrument";
         };
         AttachmentChange: {
             about?: string | null;
@@ -13377,7 +13377,7 @@ export interface components {
             name: string;
             subjectId: string | number;
             /** @enum {string} */
-            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "joint" | "lead" | "instrument";
+            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "balance" | "method" | "joint" | "lead" | "instrument";
             takenAt?: string | null;
         };
         BalanceAnswer: {
@@ -13540,10 +13540,13 @@ export interface components {
             newOn?: string | null;
             nominalV?: number | null;
             number?: number | null;
+            outputsAt?: ("front-left" | "front-right" | "back-left" | "back-right") | null;
             parallel?: number | null;
             ratedAh?: number | null;
             ratedWh?: number | null;
+            rows?: number | null;
             series?: number | null;
+            squareBlocks?: boolean | null;
             standbyA?: number | null;
         };
         BatteryInput: {
@@ -13575,10 +13578,13 @@ export interface components {
             newOn?: string | null;
             nominalV?: number | null;
             number?: number | null;
+            outputsAt?: ("front-left" | "front-right" | "back-left" | "back-right") | null;
             parallel?: number | null;
             ratedAh?: number | null;
             ratedWh?: number | null;
+            rows?: number | null;
             series?: number | null;
+            squareBlocks?: boolean | null;
             standbyA?: number | null;
         };
         BatteryReading: {
@@ -15391,7 +15397,7 @@ export interface components {
             stage: "plan" | "receive" | "test" | "match" | "balance" | "build" | "limits" | "prove" | "serve";
             subjectId: string | number;
             /** @enum {string} */
-            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "joint" | "lead" | "instrument";
+            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "balance" | "method" | "joint" | "lead" | "instrument";
         };
         StoredAttachmentInput: {
             about?: string | null;
@@ -15399,7 +15405,7 @@ export interface components {
             name: string;
             subjectId: string | number;
             /** @enum {string} */
-            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "joint" | "lead" | "instrument";
+            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "balance" | "method" | "joint" | "lead" | "instrument";
             takenAt?: string | null;
         };
         StoredBankInput: {
@@ -15566,7 +15572,7 @@ export interface components {
         Subject: {
             id: number | string;
             /** @enum {string} */
-            kind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "joint" | "lead" | "instrument";
+            kind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "balance" | "method" | "joint" | "lead" | "instrument";
             label: string;
         };
         SupplyInput: {

@@ -1,9 +1,12 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
 	import type { Warmth } from '$lib/core/shared';
+	import type { BatteryShape } from '$lib/core/assembly';
 	import { CELL, batteryLayout } from './battery-layout';
 
 	interface Props {
+		/** How it lies; missing: as usual. */
+		shape?: BatteryShape;
 		series: number;
 		parallel: number;
 		/** Names of the cells, group by group; a place without a cell has none. */
@@ -21,6 +24,7 @@
 		children?: Snippet;
 	}
 	let {
+		shape = {},
 		series,
 		parallel,
 		cells,
@@ -32,10 +36,12 @@
 		children
 	}: Props = $props();
 	let widthPx = $state(1280);
-	const layout = $derived(batteryLayout(series, parallel, widthPx < 640));
+	const layout = $derived(batteryLayout(series, parallel, shape));
 	/** Leads are drawn where they have room: one row, and a column each. */
 	const drawsLeads = $derived(leads.length > 0 && leads.length <= 9 && widthPx >= 640);
 	const LEAD_ROOM = 56;
+	/** Pixels for a unit of the drawing at which names can still be read. */
+	const LEAST_SCALE = 0.82;
 	const height = $derived(layout.height + (drawsLeads ? LEAD_ROOM : 0));
 	const columnX = (k: number) => ((k + 0.5) / leads.length) * layout.width;
 	function path(lead: number, node: number): string {
@@ -48,7 +54,9 @@
 
 <svelte:window bind:innerWidth={widthPx} />
 <figure class="drawing" style:--most="{Math.max(22, layout.width / 9)}rem">
-	<svg viewBox="0 0 {layout.width} {height}" role="img" aria-label={label}>
+	<!-- The same battery on every screen: a narrow one slides over it. -->
+	<div class="slides">
+	<svg style:min-width="{layout.width * LEAST_SCALE}px" viewBox="0 0 {layout.width} {height}" role="img" aria-label={label}>
 		{#each layout.cells as cell, i (i)}
 			{@const name = cells[cell.group - 1]?.[i % parallel] ?? ''}
 			<g class="cell" class:empty={!name} data-warmth={groupWarmth[cell.group - 1]}>
@@ -73,14 +81,15 @@
 		{/each}
 		{#each groups as figure, i (i)}
 			{@const own = layout.cells.filter((c) => c.group === i + 1)}
+			{@const xs = own.map((c) => c.x)}
 			{#if figure}<text
 					class="group-figure"
-					x={(own[0]!.x + own[own.length - 1]!.x + CELL.width) / 2}
-					y={own[0]!.y + CELL.height / 2 + 14}>{figure}</text
+					x={(Math.min(...xs) + Math.max(...xs) + CELL.width) / 2}
+					y={Math.min(...own.map((c) => c.y)) + CELL.height / 2 + 14}>{figure}</text
 				>{/if}
 		{/each}
-		{#each layout.bars as bar, node (node)}
-			{@const joint = joints[node]}
+		{#each layout.bars as bar, i (i)}
+			{@const joint = joints[bar.node]}
 			<rect class="bar" data-warmth={joint?.warmth} x={bar.x} y={bar.y} width={bar.width} height={bar.height} rx="6" />
 		{/each}
 		{#each layout.nodes as { x, y, up }, node (node)}
@@ -101,12 +110,16 @@
 			{#each layout.nodes as { x, y }, node (node)}<circle class="node" cx={x} cy={y} r="4.5" />{/each}
 		{/if}
 	</svg>
+	</div>
 	{@render children?.()}
 </figure>
 
 <style>
 	.drawing {
 		max-width: min(100%, var(--most));
+	}
+	.slides {
+		overflow-x: auto;
 	}
 	svg {
 		display: block;

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { CELL, batteryLayout } from './battery-layout';
+import type { BatteryShape } from '$lib/core/assembly';
+import { CELL, batteryLayout, rowChoices } from './battery-layout';
 
 describe('a battery from above', () => {
 	it('4S2P: minus of the first group below, bars above and below in turn', () => {
@@ -25,9 +26,39 @@ describe('a battery from above', () => {
 		expect(bars[8]!.height).toBeLessThan(CELL.height);
 		expect(nodes).toHaveLength(17);
 	});
-	it('has fewer cells a row on a hand-held screen, so that names stay readable', () => {
-		expect(batteryLayout(16, 1, true).width).toBeLessThan(batteryLayout(16, 1).width / 1.8);
-		expect(new Set(batteryLayout(8, 2, true).cells.map((c) => c.y)).size).toBe(4);
+	it('lies in the rows that were chosen, which meet end to end', () => {
+		expect(rowChoices(16)).toEqual([1, 2, 3, 4, 8]);
+		expect(rowChoices(8)).toEqual([1, 2, 4, 8]);
+		expect(rowChoices(4)).toEqual([1, 2, 4]);
+		expect(rowChoices(1)).toEqual([1]);
+		for (const rows of rowChoices(16))
+			expect(new Set(batteryLayout(16, 1, { rows }).cells.map((c) => c.y)).size).toBe(rows);
+	});
+	it.each([
+		['front-left', true, true],
+		['front-right', false, true],
+		['back-left', true, false],
+		['back-right', false, false]
+	] as const)('lets battery − leave at the %s', (outputsAt, left, front) => {
+		const { nodes, width, height } = batteryLayout(4, 1, { outputsAt });
+		expect(nodes[0]!.x < width / 2).toBe(left);
+		expect(nodes[0]!.y > height / 2).toBe(front);
+	});
+	it('square blocks: like poles meet in the middle, and straps tie the outer sides', () => {
+		const { cells, bars, nodes } = batteryLayout(2, 4, { squareBlocks: true });
+		const of = (group: number) => cells.filter((c) => c.group === group);
+		expect(new Set(of(1).map((c) => c.x)).size).toBe(2);
+		expect(new Set(of(1).map((c) => c.y)).size).toBe(2);
+		// Group 1 has its plus in the middle, group 2 its minus.
+		const upper = (group: number) => of(group).reduce((a, b) => (b.y < a.y ? b : a));
+		expect(upper(1).plusUp).toBe(false);
+		expect(upper(2).plusUp).toBe(true);
+		expect([0, 1, 2].map((node) => bars.filter((b) => b.node === node).length)).toEqual([3, 1, 3]);
+		expect(nodes[1]!.y).toBeGreaterThan(upper(1).y + CELL.height - 1);
+	});
+	it('square blocks in two rows turn where the outer sides meet', () => {
+		const { bars } = batteryLayout(4, 2, { squareBlocks: true, rows: 2 });
+		expect(bars.filter((b) => b.node === 2)).toHaveLength(4);
 	});
 	it.each([
 		[1, 1],
@@ -36,7 +67,11 @@ describe('a battery from above', () => {
 		[20, 2],
 		[128, 1]
 	])('%sS%sP: nothing lies over another cell or outside', (series, parallel) => {
-		const { cells, width, height } = batteryLayout(series, parallel);
+		for (const shape of [{}, { squareBlocks: true }, { rows: 2 }, { rows: 4, outputsAt: 'back-right' as const }])
+			check(series, parallel, shape);
+	});
+	function check(series: number, parallel: number, shape: BatteryShape) {
+		const { cells, width, height } = batteryLayout(series, parallel, shape);
 		expect(cells).toHaveLength(series * parallel);
 		expect(new Set(cells.map((c) => `${c.x} ${c.y}`)).size).toBe(cells.length);
 		for (const c of cells) {
@@ -44,5 +79,5 @@ describe('a battery from above', () => {
 			expect(c.x + CELL.width).toBeLessThanOrEqual(width);
 			expect(c.y + CELL.height).toBeLessThanOrEqual(height);
 		}
-	});
+	}
 });

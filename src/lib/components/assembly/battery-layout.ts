@@ -1,3 +1,5 @@
+import type { BatteryShape, OutputCorner } from '$lib/core/assembly';
+
 /** A battery of S groups of P cells from above, in rows that turn at their ends. Units of the drawing. */
 export interface BatteryLayout {
 	width: number;
@@ -6,31 +8,49 @@ export interface BatteryLayout {
 	cells: { group: number; x: number; y: number; /** Its plus is at the upper end. */ plusUp: boolean }[];
 	/** Where node k (0: battery negative … S: battery positive) sits, and the bar that carries it. */
 	nodes: { x: number; y: number; /** At the upper end of its row. */ up: boolean }[];
-	/** Bars between neighbours; the first and last are the main terminals. */
-	bars: { x: number; y: number; width: number; height: number }[];
+	/** Bars and straps of each node, in the order of nodes: one, or what ties the two sides of square blocks. */
+	bars: { node: number; x: number; y: number; width: number; height: number }[];
 }
 
 export const CELL = { width: 46, height: 104, gap: 4, groupGap: 14 };
 const BAR = 12;
+const STRAP = 7;
+const INSET = 6;
 const MARGIN = { x: 10, y: 18 };
 const ROW_GAP = 34;
-/** More groups in a row make names too small to read. */
+/** Between the two cells of a square block. */
+const MIDDLE_GAP = 6;
+/** More in a row make names too small to read. */
 const MOST_GROUPS_A_ROW = 8;
 const MOST_CELLS_A_ROW = 12;
-const MOST_CELLS_NARROW = 4;
 
-/** Even, so that a row ends on the side where the next begins. */
-function groupsARow(series: number, parallel: number, mostCells: number): number {
-	const fitting = Math.min(series, MOST_GROUPS_A_ROW, Math.max(1, Math.floor(mostCells / parallel)));
-	return fitting < series && fitting > 1 ? fitting - (fitting % 2) : fitting;
+/** Even where there are more rows than one, so that a row ends on the side where the next begins. */
+function groupsARow(series: number, across: number, rows: number | null): number {
+	const fitting =
+		rows === null
+			? Math.min(series, MOST_GROUPS_A_ROW, Math.max(1, Math.floor(MOST_CELLS_A_ROW / across)))
+			: Math.ceil(series / Math.min(rows, series));
+	return fitting < series && fitting > 1 ? fitting + (rows === null ? -(fitting % 2) : fitting % 2) : fitting;
 }
 
-/** @param series groups, from 1; @param parallel cells a group, from 1; @param narrow fewer cells a row, for a hand-held screen */
-export function batteryLayout(series: number, parallel: number, narrow = false): BatteryLayout {
-	const perRow = groupsARow(series, parallel, narrow ? MOST_CELLS_NARROW : MOST_CELLS_A_ROW);
-	const groupWidth = parallel * CELL.width + (parallel - 1) * CELL.gap;
+/** In how many rows a battery of S groups can lie so that its rows meet end to end. */
+export function rowChoices(series: number): number[] {
+	const choices = Array.from({ length: Math.min(series, 8) }, (_, i) => i + 1).filter((rows) => {
+		const perRow = groupsARow(series, 1, rows);
+		return Math.ceil(series / perRow) === rows;
+	});
+	return choices;
+}
+
+/** @param series groups, from 1; @param parallel cells a group, from 1 */
+export function batteryLayout(series: number, parallel: number, shape: BatteryShape = {}): BatteryLayout {
+	const square = shape.squareBlocks === true && parallel > 1;
+	const across = square ? Math.ceil(parallel / 2) : parallel;
+	const perRow = groupsARow(series, across, shape.rows ?? null);
+	const groupWidth = across * CELL.width + (across - 1) * CELL.gap;
+	const groupHeight = square ? 2 * CELL.height + MIDDLE_GAP : CELL.height;
 	const pitch = groupWidth + CELL.groupGap;
-	const rowHeight = CELL.height + ROW_GAP;
+	const rowHeight = groupHeight + ROW_GAP;
 	const rowOf = (group: number) => Math.floor((group - 1) / perRow);
 	/** Left edge of a group; every other row runs back. */
 	const leftOf = (group: number) => {
@@ -38,48 +58,97 @@ export function batteryLayout(series: number, parallel: number, narrow = false):
 		return MARGIN.x + (rowOf(group) % 2 ? perRow - 1 - inRow : inRow) * pitch;
 	};
 	const topOf = (group: number) => MARGIN.y + rowOf(group) * rowHeight;
-	/** Whether a node is at the upper end of the cells of a group that it touches. */
-	const isUp = (node: number, group: number) => (node + rowOf(group)) % 2 === 1;
-	const endY = (node: number, group: number) => topOf(group) + (isUp(node, group) ? 0 : CELL.height);
 	const middleOf = (group: number) => leftOf(group) + groupWidth / 2;
+	/** Whether a node is at the upper end of the cells of a group in line; of square blocks, odd nodes lie in their middle. */
+	const isUp = (node: number, group: number) => !square && (node + rowOf(group)) % 2 === 1;
+	const isInner = (node: number) => square && node % 2 === 1;
+	const endY = (node: number, group: number) =>
+		topOf(group) + (isInner(node) ? groupHeight / 2 : isUp(node, group) ? 0 : groupHeight);
 	const groups = Array.from({ length: series }, (_, i) => i + 1);
+	const touchedBy = (node: number) => [node, node + 1].filter((g) => g >= 1 && g <= series);
 	const nodes = Array.from({ length: series + 1 }, (_, node) => {
-		const before = node > 0 ? node : null;
-		const after = node < series ? node + 1 : null;
-		const own = before ?? after!;
-		const sameRow = before !== null && after !== null && rowOf(before) === rowOf(after);
+		const touched = touchedBy(node);
+		const own = touched[0]!;
+		const sameRow = touched.length === 2 && rowOf(touched[0]!) === rowOf(touched[1]!);
 		return {
-			x: sameRow ? (middleOf(before) + middleOf(after)) / 2 : middleOf(own),
+			x: sameRow ? (middleOf(touched[0]!) + middleOf(touched[1]!)) / 2 : middleOf(own),
 			y: endY(node, own),
 			up: isUp(node, own)
 		};
 	});
-	return {
-		width: 2 * MARGIN.x + perRow * pitch - CELL.groupGap,
-		height: 2 * MARGIN.y + (rowOf(series) + 1) * rowHeight - ROW_GAP,
-		cells: groups.flatMap((group) =>
-			Array.from({ length: parallel }, (_, c) => ({
-				group,
-				x: leftOf(group) + c * (CELL.width + CELL.gap),
-				y: topOf(group),
-				plusUp: isUp(group, group)
-			}))
-		),
-		nodes,
-		bars: nodes.map((_, node) => barOf(node))
-	};
+	const width = 2 * MARGIN.x + perRow * pitch - CELL.groupGap;
+	const height = 2 * MARGIN.y + (rowOf(series) + 1) * rowHeight - ROW_GAP;
+	return turned(
+		{
+			...{ width, height, nodes },
+			cells: groups.flatMap((group) => Array.from({ length: parallel }, (_, c) => cellOf(group, c))),
+			bars: nodes.flatMap((_, node) => barsOf(node))
+		},
+		shape.outputsAt ?? 'front-left'
+	);
 
-	function barOf(node: number): BatteryLayout['bars'][number] {
-		const touched = [node, node + 1].filter((g) => g >= 1 && g <= series);
-		const left = Math.min(...touched.map(leftOf));
-		const right = Math.max(...touched.map((g) => leftOf(g) + groupWidth));
-		const ends = touched.map((g) => endY(node, g));
-		const inset = 6;
+	function cellOf(group: number, c: number): BatteryLayout['cells'][number] {
+		const lower = square && c >= across;
 		return {
-			x: left + inset,
-			y: Math.min(...ends) - BAR / 2,
-			width: right - left - 2 * inset,
-			height: Math.max(...ends) - Math.min(...ends) + BAR
+			group,
+			x: leftOf(group) + (lower ? c - across : c) * (CELL.width + CELL.gap),
+			y: topOf(group) + (lower ? CELL.height + MIDDLE_GAP : 0),
+			plusUp: square ? lower === isInner(group) : isUp(group, group)
 		};
 	}
+
+	/** Around the ends of all groups it touches, at the heights given. */
+	function around(node: number, touched: readonly number[], ys: readonly number[]): BatteryLayout['bars'][number] {
+		const left = Math.min(...touched.map(leftOf)) + INSET;
+		const right = Math.max(...touched.map((g) => leftOf(g) + groupWidth)) - INSET;
+		const top = Math.min(...ys) - BAR / 2;
+		return { node, x: left, y: top, width: right - left, height: Math.max(...ys) + BAR / 2 - top };
+	}
+
+	function barsOf(node: number): BatteryLayout['bars'] {
+		const touched = touchedBy(node);
+		const joining = around(
+			node,
+			touched,
+			touched.map((g) => endY(node, g))
+		);
+		if (!square || isInner(node)) return [joining];
+		// Both outer sides carry this node: a bar on each, and a strap past the block ties them.
+		const first = touched[0]!;
+		const last = touched.at(-1)!;
+		const [top, bottom] = [topOf(first), topOf(last) + groupHeight];
+		const turnsHere = rowOf(first) !== rowOf(last);
+		const outer = turnsHere
+			? [
+					around(node, [first], [top]),
+					around(node, touched, [topOf(first) + groupHeight, topOf(last)]),
+					around(node, [last], [bottom])
+				]
+			: [around(node, touched, [top]), around(node, touched, [bottom])];
+		const between = touched.length === 2 && !turnsHere;
+		const atEnd = leftOf(first) + groupWidth + CELL.groupGap / 2 > width / 2;
+		const x = between
+			? (middleOf(first) + middleOf(last)) / 2
+			: atEnd
+				? leftOf(first) + groupWidth + STRAP / 2
+				: leftOf(first) - STRAP / 2;
+		return [...outer, { node, x: x - STRAP / 2, y: top, width: STRAP, height: bottom - top }];
+	}
+}
+
+/** The whole drawing mirrored so that battery − leaves at the corner that was chosen. */
+function turned(layout: BatteryLayout, corner: OutputCorner): BatteryLayout {
+	const acrossX = corner.endsWith('right');
+	const acrossY = corner.startsWith('back');
+	const x = (left: number, size = 0) => (acrossX ? layout.width - left - size : left);
+	const y = (top: number, size = 0) => (acrossY ? layout.height - top - size : top);
+	return {
+		...layout,
+		cells: layout.cells.map((c) => ({
+			...{ group: c.group, x: x(c.x, CELL.width), y: y(c.y, CELL.height) },
+			plusUp: c.plusUp !== acrossY
+		})),
+		nodes: layout.nodes.map((n) => ({ x: x(n.x), y: y(n.y), up: n.up !== acrossY })),
+		bars: layout.bars.map((b) => ({ ...b, x: x(b.x, b.width), y: y(b.y, b.height) }))
+	};
 }

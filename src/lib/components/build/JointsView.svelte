@@ -1,15 +1,20 @@
 <script lang="ts">
+	import type { ComponentProps } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { formKept } from '$lib/client/form-kept';
 	import BatteryDrawing from '$lib/components/assembly/BatteryDrawing.svelte';
+	import ShapeChoice from '$lib/components/assembly/ShapeChoice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { usualTorque } from '$lib/core/assembly';
 	import type { BatteryBuild } from '$lib/core/stages';
 	import type { StageVerdict } from '$lib/core/verdicts';
 	import { formatDate, type Settings, localDay } from '$lib/core/units';
 
+	type Stored = ComponentProps<typeof ShapeChoice>['battery'];
 	interface Props {
 		build: BatteryBuild;
+		/** As it is stored, with its version; null: nobody may change it here. */
+		stored: Stored | null;
 		cellNames: readonly (readonly string[])[];
 		verdicts: readonly StageVerdict[];
 		/** The cell maker's torque, N·m; null: not said. */
@@ -17,7 +22,7 @@
 		dateStyle: Settings['dateStyle'];
 		refused: Record<string, string>;
 	}
-	let { build, cellNames, verdicts, makerNm, dateStyle, refused }: Props = $props();
+	let { build, stored, cellNames, verdicts, makerNm, dateStyle, refused }: Props = $props();
 	const usual = $derived(usualTorque(makerNm));
 	const series = $derived(build.battery.series);
 	const torqueOf = $derived(new Map(build.torques.map((t) => [t.position, t])));
@@ -46,12 +51,14 @@
 
 <section class="sheet grid gap-3 p-4" aria-label="Joints">
 	<BatteryDrawing
+		shape={build.battery}
 		{series}
 		parallel={build.battery.parallel}
 		cells={cellNames}
 		{joints}
 		label="The battery from above; {open.length} of {series + 1} joints without a torque"
 	/>
+	{#if stored}<ShapeChoice battery={stored} />{/if}
 	<p class="muted">
 		Faces bright, no film; bar flat; screw by hand first. {makerNm === null
 			? `Torque by the cell maker’s sheet: for M6 in aluminium usually ${usual.low} to ${usual.high} N·m.`

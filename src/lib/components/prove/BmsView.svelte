@@ -3,6 +3,7 @@
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import BatteryDrawing from '$lib/components/assembly/BatteryDrawing.svelte';
+	import type { BatteryShape } from '$lib/core/assembly';
 	import { fitting, type ShownInstrument } from '$lib/components/live/instrument-choice';
 	import { CoreError } from '$lib/core/shared';
 	import { formatDate, type Settings } from '$lib/core/units';
@@ -13,7 +14,7 @@
 	interface Props {
 		bankId: number;
 		rehearsal: boolean;
-		battery: { id: number; series: number; parallel: number; groups: readonly { id: number }[] };
+		battery: BatteryShape & { id: number; series: number; parallel: number; groups: readonly { id: number }[] };
 		comparison: { readAt: string; bmsV: readonly (number | null)[]; meterV: readonly (number | null)[] } | null;
 		cellNames: readonly (readonly string[])[];
 		verdicts: readonly StageVerdict[];
@@ -92,6 +93,7 @@
 
 <section class="sheet grid gap-3 p-4" aria-label="BMS against the voltmeter">
 	<BatteryDrawing
+		shape={battery}
 		series={battery.series}
 		parallel={battery.parallel}
 		cells={cellNames}

@@ -6,7 +6,7 @@
 	import Field from '$lib/components/forms/Field.svelte';
 	import { fitting, type ShownInstrument } from '$lib/components/live/instrument-choice';
 	import { CoreError } from '$lib/core/shared';
-	import type { Joint } from '$lib/core/assembly';
+	import type { BatteryShape, Joint } from '$lib/core/assembly';
 	import { formatDate, type Settings } from '$lib/core/units';
 	import type { StageVerdict } from '$lib/core/verdicts';
 	import { flowWords, mohmRange, signedMohm } from './mohm-words';
@@ -16,7 +16,7 @@
 	interface Props {
 		bankId: number;
 		rehearsal: boolean;
-		battery: { id: number; series: number; parallel: number; groups: readonly { id: number }[] };
+		battery: BatteryShape & { id: number; series: number; parallel: number; groups: readonly { id: number }[] };
 		joints: readonly Joint[] | null;
 		reading: { readAt: string; currentA: number } | null;
 		cellNames: readonly (readonly string[])[];
@@ -95,6 +95,7 @@
 
 <section class="sheet grid gap-3 p-4" aria-label="Joints under load">
 	<BatteryDrawing
+		shape={battery}
 		series={battery.series}
 		parallel={battery.parallel}
 		cells={cellNames}

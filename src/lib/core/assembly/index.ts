@@ -18,3 +18,4 @@ export { precharge, type Precharge, type PrechargeInput } from './precharge';
 export { currentShares, leadsToAddOhm } from './sharing';
 export { screwFit, type ScrewFit, type ScrewInput } from './screws';
 export { boxArrangements, type BoxArrangement, type BoxFitInput } from './box-fit';
+export { OUTPUT_CORNERS, type BatteryShape, type OutputCorner } from './battery-shape';

@@ -1,3 +1,4 @@
+import type { OutputCorner } from '../assembly';
 import type { Chemistry } from '../chemistry';
 import type { Correction, LogFault } from '../capacity-run';
 import type { Clause, ClauseKind } from '../clauses';
@@ -73,6 +74,10 @@ export interface PictureBattery {
 	ratedWh: number | null;
 	nominalV: number | null;
 	mostInSeries: number | null;
+	/** How it lies, for its drawings; null: as usual. */
+	rows: number | null;
+	squareBlocks: boolean | null;
+	outputsAt: OutputCorner | null;
 	/** Why it is built although something spoke against it; null: nobody wrote it. */
 	builtDespite: string | null;
 	groups: readonly PictureGroup[];

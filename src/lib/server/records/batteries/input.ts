@@ -1,3 +1,5 @@
+import { IsBoolean } from 'class-validator';
+import { OUTPUT_CORNERS, type OutputCorner } from '$lib/core/assembly';
 import { Maybe, Num, OneOf, Text, When, Whole } from '$lib/input/fields';
 
 export const BATTERY_KINDS = ['built', 'ready-made'] as const;
@@ -26,6 +28,10 @@ export class BatteryInput {
 	@Maybe() @Num(1, 10_000) cableA?: number | null;
 	/** Drawn after the load’s cut-off by BMS, balancer, display and relays, A. */
 	@Maybe() @Num(0, 100) standbyA?: number | null;
+	/** How it lies, for its drawings: rows of groups, groups two cells deep, the corner at which battery − leaves. */
+	@Maybe() @Whole(1, 128) rows?: number | null;
+	@Maybe() @IsBoolean() squareBlocks?: boolean | null;
+	@Maybe() @OneOf(OUTPUT_CORNERS) outputsAt?: OutputCorner | null;
 	/** Why it is built although something spoke against it. */
 	@Maybe() @Text(400) builtDespite?: string | null;
 	/** From here on: what the maker of a ready-made battery says of it. */

@@ -76,6 +76,7 @@
 	{:else if data.view === 'joints'}
 		<JointsView
 			{build}
+			{stored}
 			cellNames={data.cellNames[build.battery.id] ?? []}
 			verdicts={data.verdicts}
 			makerNm={data.overview.cellType?.torqueNm ?? null}
