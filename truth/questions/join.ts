@@ -1,7 +1,7 @@
 import { checkJoin, checkJoining, firstCurrents } from '$lib/core/balance';
 import { acResistanceMohm, circuitConstants, createCells, terminalVoltageV } from '$lib/core/cell-model';
-import { WHOLE_BANK, type Measured } from '$lib/core/verdicts';
-import { normalDraw } from '$lib/core/shared';
+import { normalDraw, type Interval } from '$lib/core/shared';
+import { WHOLE_BANK } from '$lib/core/verdicts';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';
 import { between, drawCell } from '../world';
@@ -38,14 +38,6 @@ export const join: Question = {
 				}
 			};
 		});
-		// The odd one meets the others, which stand together.
-		const peaks = cells.map(({ v, r0Ohm }, i) => {
-			const others = cells.filter((_, k) => k !== i);
-			const siemens = others.reduce((s, c) => s + 1 / c.r0Ohm, 0);
-			const othersV = others.reduce((s, c) => s + c.v / c.r0Ohm, 0) / siemens;
-			return Math.abs(v - othersV) / (r0Ohm + 1 / siemens + linkOhm);
-		});
-		const truth = Math.max(...peaks);
 		const { verdict, limitA } = checkJoin(cells.map(({ known }) => ({ ...known, socLow: 0, socHigh: 1 })));
 		const together = Math.max(
 			...firstCurrents(
@@ -66,7 +58,7 @@ export const join: Question = {
 			},
 			WHOLE_BANK
 		).peakA!;
-		const { value, sd } = verdict.facts.peakA as Measured;
+		const { low95, high95 } = verdict.facts.withinA as unknown as Interval;
 		return [
 			{
 				...{ kind: 'interval', of: 'largest current when all are joined at once', scale: limitA },
@@ -75,15 +67,15 @@ export const join: Question = {
 			{
 				kind: 'interval',
 				of: 'peak current at joining',
-				low: value - 1.96 * sd,
-				high: value + 1.96 * sd,
-				truth,
+				low: low95,
+				high: high95,
+				truth: together,
 				scale: limitA
 			},
 			{
 				kind: 'defect',
 				of: 'joining above half a C, refused',
-				present: truth > limitA,
+				present: together > limitA,
 				called: verdict.code === 'join-refused'
 			}
 		];

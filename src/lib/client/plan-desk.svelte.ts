@@ -1,5 +1,6 @@
 import { lookAgain } from './look-again';
 import { NO_PLAN, type BankPlan } from '$lib/core/planning';
+import type { Interval } from '$lib/core/shared';
 import { attempt } from './announce';
 import { ApiProblem, api } from './api';
 import type { BodyFor } from './api-shapes';
@@ -20,6 +21,8 @@ function planOf(stored: StoredPlan | null): BankPlan {
 /** The plan of a bank while it is worked at: shown at once, written one change after the other, made with the first. */
 export class PlanDesk {
 	plan = $state<BankPlan>(NO_PLAN);
+	/** What the year of use came to, as planned; null: not drawn since the plan was opened or changed. */
+	drawnYear = $state<{ efcPerYear: number; yearsToEnd: Interval | null } | null>(null);
 	#id: number | null = null;
 	#version = 0;
 	#written: Promise<unknown> = Promise.resolve();
@@ -42,6 +45,7 @@ export class PlanDesk {
 
 	change(changes: Partial<BankPlan>): void {
 		const before = this.plan;
+		this.drawnYear = null;
 		this.plan = { ...this.plan, ...changes };
 		this.#open++;
 		this.#written = this.#written.then(() => this.#write(changes, before));

@@ -90,7 +90,7 @@
 		{/each}
 		{#each layout.bars as bar, i (i)}
 			{@const joint = joints[bar.node]}
-			<rect class="bar" data-warmth={joint?.warmth} x={bar.x} y={bar.y} width={bar.width} height={bar.height} rx="6" />
+			<rect class="bar {bar.kind}" data-warmth={joint?.warmth} x={bar.x} y={bar.y} width={bar.width} height={bar.height} rx="6" />
 		{/each}
 		{#each layout.nodes as { x, y, up }, node (node)}
 			{#if joints[node]?.figure}<text class="joint-figure" {x} y={up ? y - 9 : y + 18}>{joints[node]!.figure}</text

@@ -8,13 +8,18 @@ export interface BatteryLayout {
 	cells: { group: number; x: number; y: number; /** Its plus is at the upper end. */ plusUp: boolean }[];
 	/** Where node k (0: battery negative … S: battery positive) sits, and the bar that carries it. */
 	nodes: { x: number; y: number; /** At the upper end of its row. */ up: boolean }[];
-	/** Bars and straps of each node, in the order of nodes: one, or what ties the two sides of square blocks. */
-	bars: { node: number; x: number; y: number; width: number; height: number }[];
+	/**
+	 * What carries each node, in the order of nodes: bars of two holes from pole to pole; a lug where a single cell begins or ends the
+	 * battery; of square blocks plates, and a strap that ties their two sides.
+	 */
+	bars: { node: number; kind: 'bar' | 'lug' | 'plate' | 'strap'; x: number; y: number; width: number; height: number }[];
 }
 
 export const CELL = { width: 46, height: 104, gap: 4, groupGap: 14 };
 const BAR = 12;
 const STRAP = 7;
+/** Of a bar beyond the middle of a pole. */
+const OVER = 9;
 const INSET = 6;
 const MARGIN = { x: 10, y: 18 };
 const ROW_GAP = 34;
@@ -23,6 +28,11 @@ const MIDDLE_GAP = 6;
 /** More in a row make names too small to read. */
 const MOST_GROUPS_A_ROW = 8;
 const MOST_CELLS_A_ROW = 12;
+
+interface Pole {
+	x: number;
+	y: number;
+}
 
 /** Even where there are more rows than one, so that a row ends on the side where the next begins. */
 function groupsARow(series: number, across: number, rows: number | null): number {
@@ -102,17 +112,46 @@ export function batteryLayout(series: number, parallel: number, shape: BatterySh
 		const left = Math.min(...touched.map(leftOf)) + INSET;
 		const right = Math.max(...touched.map((g) => leftOf(g) + groupWidth)) - INSET;
 		const top = Math.min(...ys) - BAR / 2;
-		return { node, x: left, y: top, width: right - left, height: Math.max(...ys) + BAR / 2 - top };
+		return { node, kind: 'plate', x: left, y: top, width: right - left, height: Math.max(...ys) + BAR / 2 - top };
+	}
+
+	/** From one pole to another, along the row or across to the next one. */
+	function between(node: number, a: Pole, b: Pole): BatteryLayout['bars'][number] {
+		return {
+			...{ node, kind: 'bar', x: Math.min(a.x, b.x) - OVER, y: Math.min(a.y, b.y) - BAR / 2 },
+			...{ width: Math.abs(a.x - b.x) + 2 * OVER, height: Math.abs(a.y - b.y) + BAR }
+		};
+	}
+
+	/** Cells in line: as many bars as there are poles, less one. */
+	function chain(node: number, touched: readonly number[]): BatteryLayout['bars'] {
+		const poles = touched.map((group) =>
+			Array.from({ length: parallel }, (_, c) => ({
+				x: leftOf(group) + c * (CELL.width + CELL.gap) + CELL.width / 2,
+				y: endY(node, group)
+			}))
+		);
+		const [first, next] = poles as [Pole[], Pole[]?];
+		const inOne = (row: readonly Pole[]) => row.slice(1).map((pole, i) => between(node, row[i]!, pole));
+		if (!next) {
+			if (parallel > 1) return inOne(first);
+			return [{ node, kind: 'lug', x: first[0]!.x - 15, y: first[0]!.y - BAR / 2, width: 30, height: BAR }];
+		}
+		// Nearest to each other: side by side in a row, or one above the other where the row turns.
+		const pairs = first.flatMap((a) => next.map((b) => ({ a, b, apart: Math.hypot(a.x - b.x, a.y - b.y) })));
+		const nearest = pairs.reduce((a, b) => (b.apart < a.apart ? b : a));
+		return [...inOne(first), between(node, nearest.a, nearest.b), ...inOne(next)];
 	}
 
 	function barsOf(node: number): BatteryLayout['bars'] {
 		const touched = touchedBy(node);
+		if (!square) return chain(node, touched);
 		const joining = around(
 			node,
 			touched,
 			touched.map((g) => endY(node, g))
 		);
-		if (!square || isInner(node)) return [joining];
+		if (isInner(node)) return [joining];
 		// Both outer sides carry this node: a bar on each, and a strap past the block ties them.
 		const first = touched[0]!;
 		const last = touched.at(-1)!;
@@ -125,14 +164,14 @@ export function batteryLayout(series: number, parallel: number, shape: BatterySh
 					around(node, [last], [bottom])
 				]
 			: [around(node, touched, [top]), around(node, touched, [bottom])];
-		const between = touched.length === 2 && !turnsHere;
+		const inOneRow = touched.length === 2 && !turnsHere;
 		const atEnd = leftOf(first) + groupWidth + CELL.groupGap / 2 > width / 2;
-		const x = between
+		const x = inOneRow
 			? (middleOf(first) + middleOf(last)) / 2
 			: atEnd
 				? leftOf(first) + groupWidth + STRAP / 2
 				: leftOf(first) - STRAP / 2;
-		return [...outer, { node, x: x - STRAP / 2, y: top, width: STRAP, height: bottom - top }];
+		return [...outer, { node, kind: 'strap', x: x - STRAP / 2, y: top, width: STRAP, height: bottom - top }];
 	}
 }
 

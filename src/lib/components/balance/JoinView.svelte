@@ -7,7 +7,7 @@
 	import { api } from '$lib/client/api';
 	import { settingApart } from '$lib/client/set-apart';
 	import { attempt } from '$lib/client/announce';
-	import { currentsJoined, type JoinAnswer, type LeftJoined } from '$lib/core/balance';
+	import { USUAL_LINK_OHM, currentsJoined, instantOhm, type JoinAnswer, type LeftJoined } from '$lib/core/balance';
 	import type { Interval } from '$lib/core/shared';
 	import { formatDuration, parseNumber } from '$lib/core/units';
 	import type { BalanceData } from './balance-data';
@@ -32,7 +32,7 @@
 				}))
 			: ['One', 'Two'].map((id) => ({ id, volts: '', capacityAh: '100', mohm: '' }))
 	);
-	let linkMohm = $state<number | null>(0.5);
+	let linkMohm = $state<number | null>(USUAL_LINK_OHM * 1000);
 	let ratingA = $state<number | null>(null);
 	let cellsInSeries = $state<number | null>(1);
 	let answer = $state<JoinAnswer | null>(null);
@@ -73,7 +73,7 @@
 		chemistry: bank.chemistry,
 		items: rows.map((r) => ({
 			...{ id: r.id, restVoltageV: parseNumber(r.volts) ?? NaN, capacityAh: parseNumber(r.capacityAh) ?? NaN },
-			resistanceOhm: parseNumber(r.mohm) === null ? null : parseNumber(r.mohm)! / 1000,
+			resistanceOhm: parseNumber(r.mohm) === null ? null : instantOhm(parseNumber(r.mohm)!),
 			cellsInSeries: cellsInSeries ?? 1
 		})),
 		...{ linkOhm: (linkMohm ?? 0) / 1000, linkRatingA: ratingA }
@@ -126,7 +126,7 @@
 						><input class="input tap figure w-full" inputmode="decimal" bind:value={row.capacityAh} /></label
 					>
 					<label
-						><span class="field-label" class:sr-only={i > 0}>Resistance <span class="muted font-normal">mΩ</span></span
+						><span class="field-label" class:sr-only={i > 0}>AC resistance <span class="muted font-normal">mΩ</span></span
 						><input
 							class="input tap figure w-full"
 							inputmode="decimal"

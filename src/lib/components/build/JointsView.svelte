@@ -2,6 +2,7 @@
 	import type { ComponentProps } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { formKept } from '$lib/client/form-kept';
+	import { batteryLayout } from '$lib/components/assembly/battery-layout';
 	import BatteryDrawing from '$lib/components/assembly/BatteryDrawing.svelte';
 	import ShapeChoice from '$lib/components/assembly/ShapeChoice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
@@ -46,6 +47,9 @@
 	});
 	let fields = $derived(refused);
 	let chosen = $state<number[]>([]);
+	const bars = $derived(
+		batteryLayout(series, build.battery.parallel, build.battery).bars.filter((b) => b.kind === 'bar')
+	);
 	const open = $derived(joints.flatMap((j, k) => (j.warmth === 'open' ? [k] : [])));
 </script>
 
@@ -60,6 +64,8 @@
 	/>
 	{#if stored}<ShapeChoice battery={stored} />{/if}
 	<p class="muted">
+		{bars.length}
+		{bars.length === 1 ? 'bar' : 'bars'} of two holes, {series + 1} joints: a joint is every pole and lug at one voltage.
 		Faces bright, no film; bar flat; screw by hand first. {makerNm === null
 			? `Torque by the cell maker’s sheet: for M6 in aluminium usually ${usual.low} to ${usual.high} N·m.`
 			: `The cell maker’s torque is ${makerNm} N·m.`}

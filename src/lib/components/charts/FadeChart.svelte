@@ -2,6 +2,7 @@
 	import { scaleLinear } from 'd3-scale';
 	import { area, line } from 'd3-shape';
 	import type { FadeProjection } from '$lib/core/service';
+	import { formatYears } from '$lib/core/units';
 
 	interface Props {
 		projection: FadeProjection;
@@ -37,7 +38,7 @@
 	const end = $derived(projection.endAgeYears);
 	/** As people say it: whole years, and beyond the chart an arrow. */
 	const endText = $derived(
-		`${Math.round(endFraction * 100)} % is passed at ${end.low95.toFixed(0)} to ${end.high95.toFixed(0)} years, 95 %` +
+		`${Math.round(endFraction * 100)} % is passed at ${formatYears(end.low95)} to ${formatYears(end.high95)} years, 95 %` +
 			(end.high95 > lastAge ? ' →' : '')
 	);
 	const endInSight = $derived(end.low95 < lastAge);
@@ -50,9 +51,7 @@
 		{height}
 		class="chart w-full"
 		role="img"
-		aria-label="Capacity as a fraction of rated over years, with its 95 % band; end of life between {end.low95.toFixed(
-			1
-		)} and {end.high95.toFixed(1)} years"
+		aria-label="Capacity as a fraction of rated over years, with its 95 % band; end of life between {formatYears(end.low95)} and {formatYears(end.high95)} years"
 	>
 		{#each y.ticks(6) as tick (tick)}
 			<line x1={margin.left} x2={width - margin.right} y1={y(tick)} y2={y(tick)} class="grid-line" />

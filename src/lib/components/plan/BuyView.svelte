@@ -16,7 +16,7 @@
 	interface Props {
 		desk: PlanDesk;
 		found: PlanState;
-		bank: { id: number; chemistry: Chemistry; series: number; batteries: number };
+		bank: { id: number; chemistry: Chemistry; series: number; batteries: number; rows: number | null };
 		items: readonly StoredItem[];
 		snapshots: readonly StoredSnapshot[];
 		settings: Settings;
@@ -24,8 +24,10 @@
 		sizesKnown: boolean;
 		/** Loads that are known as instruments. */
 		knownTesters: number;
+		/** All checks of Prove are made. */
+		isProved: boolean;
 	}
-	let { desk, found, bank, items, snapshots, settings, sizesKnown, knownTesters }: Props = $props();
+	let { desk, found, bank, items, snapshots, settings, sizesKnown, knownTesters, isProved }: Props = $props();
 	const plan = $derived(desk.plan);
 	const hasKit = $derived(Object.keys(plan.kit).length > 0);
 	const hardwareAnswer = $derived(
@@ -77,7 +79,7 @@
 			<PlanNumber
 				label="Rows of a battery"
 				value={plan.rows}
-				usual={1}
+				usual={bank.rows ?? 1}
 				onkeep={(rows) => desk.change({ rows })}
 				class="max-w-40"
 			/>
@@ -177,7 +179,7 @@
 		currency={settings.currency}
 		dateStyle={settings.dateStyle}
 	/>
-	<CalendarSection {desk} {found} bankId={bank.id} dateStyle={settings.dateStyle} {knownTesters} />
+	<CalendarSection {desk} {found} bankId={bank.id} dateStyle={settings.dateStyle} {knownTesters} {isProved} />
 </div>
 
 <style>

@@ -13,8 +13,10 @@
 		dateStyle: Settings['dateStyle'];
 		/** Loads that are known as instruments. */
 		knownTesters: number;
+		/** All checks of Prove are made. */
+		isProved: boolean;
 	}
-	let { desk, found, bankId, dateStyle, knownTesters }: Props = $props();
+	let { desk, found, bankId, dateStyle, knownTesters, isProved }: Props = $props();
 	const plan = $derived(desk.plan);
 	const calendar = $derived(found.calendar);
 	const NAMES: Record<BuildStep, string> = {
@@ -22,7 +24,7 @@
 		...{ balance: 'Balanced', build: 'Built', prove: 'Proved' }
 	};
 	const day = (ms: number) => formatDate(new Date(ms).toISOString(), dateStyle);
-	const answer = $derived(calendar ? `proved on ${day(calendar.endMs)}` : null);
+	const answer = $derived(isProved ? 'proved: all checks are made' : calendar ? `proved on ${day(calendar.endMs)}` : null);
 	const span = $derived(calendar ? Math.max(1, calendar.endMs - calendar.steps[0]!.startMs) : 1);
 </script>
 
@@ -72,7 +74,8 @@
 			onkeep={(testA) => desk.change({ testA })}
 		/>
 	</div>
-	{#if calendar}
+	{#if isProved}<p>The battery is proved: nothing of this is still to come.</p>
+	{:else if calendar}
 		<ol class="grid gap-1">
 			{#each calendar.steps as { step, startMs, endMs, critical } (step)}
 				<li class="step">

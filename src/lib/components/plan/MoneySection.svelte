@@ -64,13 +64,15 @@
 		breaks: (i.priceBreaks ?? []).map((b) => ({ from: b.from, unitCents: cents(b.unitPrice) })),
 		used: i.used
 	});
-	/** Cycles a year if everything goes through the battery; and how long such cells last then, by what is usual. */
+	/** Cycles a year and years to the end: of the year that was drawn, else if everything goes through the battery, by what is usual. */
 	const efcPerYear = $derived(
-		plan.usableWh && written.loads.length
+		desk.drawnYear?.efcPerYear ??
+		(plan.usableWh && written.loads.length
 			? (plan.load.whPerDay.reduce((sum, wh) => sum + wh, 0) / 12) * (365 / plan.usableWh)
-			: null
+			: null)
 	);
 	const life = $derived.by(() => {
+		if (desk.drawnYear) return desk.drawnYear.yearsToEnd;
 		if (efcPerYear === null || chemistry !== 'LFP') return null;
 		const fresh = { ratedAh: 100, endFraction: 0.8, observations: [], efcPerYear };
 		const { low95, median, high95 } = projectFade(fresh).endAgeYears;

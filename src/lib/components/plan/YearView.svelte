@@ -5,6 +5,7 @@
 	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
 	import { judgeYear, plannedYear, type PlanState } from '$lib/core/planning';
 	import type { Chemistry } from '$lib/core/chemistry';
+	import { formatYears } from '$lib/core/units';
 	import type { YearInput, YearOfUse } from '$lib/core/use-year';
 	import SiteForm from './SiteForm.svelte';
 	import YearChart from './YearChart.svelte';
@@ -59,6 +60,7 @@
 			(drawn) => {
 				if (job !== mine) return;
 				[year, refused, running] = [drawn, null, false];
+				if (!isTried) desk.drawnYear = { efcPerYear: drawn.efcPerYear, yearsToEnd: drawn.yearsToEnd };
 			},
 			(error: Error) => {
 				if (job === mine) [refused, running] = [error.message, false];
@@ -119,9 +121,7 @@
 				<li><span class="figure font-semibold">{year.hoursTooCold.toFixed(0)} h</span> too cold to charge</li>
 				{#if year.yearsToEnd}<li class="col-span-full">
 						<span class="figure font-semibold"
-							>{year.yearsToEnd.low95.toFixed(0)} to {year.yearsToEnd.high95.toFixed(0)}{year.yearsToEnd.high95 >= 60
-								? ' or more'
-								: ''} years</span
+							>{formatYears(year.yearsToEnd.low95)} to {formatYears(year.yearsToEnd.high95)} years</span
 						>
 						until 80 % of its capacity is left.
 						<span class="muted">No test yet: this is what such cells usually do.</span>

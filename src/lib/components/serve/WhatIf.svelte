@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { endIfKept, type FadeInput } from '$lib/core/service';
+	import { formatYears as years } from '$lib/core/units';
 
 	interface Props {
 		fade: FadeInput;
@@ -13,7 +14,6 @@
 	const isChanged = $derived(warmerK !== 0 || now !== then);
 	// Only worked out for whoever asks.
 	const end = $derived(isChanged ? endIfKept(fade, { warmerK, meanSoc: { now, then } }) : null);
-	const years = (value: number) => value.toFixed(0);
 	const percent = (fraction: number) => `${Math.round(fraction * 100)} %`;
 </script>
 

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
+	USUAL_LINK_OHM,
 	checkJoin,
+	checkJoining,
 	chargeAfter,
 	estimateTopCharge,
 	highestSetV,
@@ -10,6 +12,8 @@ import {
 	planTopBalance,
 	type BalanceCell
 } from '.';
+import type { Interval } from '../shared';
+import { WHOLE_BANK } from '../verdicts';
 
 const charge = {
 	chemistry: 'LFP' as const,
@@ -124,7 +128,7 @@ describe('joining', () => {
 	});
 	it('refuses what may be above the limit, not only what most likely is', () => {
 		const at = (restVoltageV: number) => checkJoin([cell(1), cell(2, { restVoltageV })]);
-		const limitV = 3.294 + at(3.35).limitA * 0.00073;
+		const limitV = 3.294 + at(3.35).limitA * 0.00096;
 		expect(at(limitV + 0.001).verdict.code).toBe('join-refused');
 		const below = at(limitV - 0.004);
 		expect(below.peakA).toBeLessThan(below.limitA);
@@ -145,9 +149,20 @@ describe('joining', () => {
 		expect(low.verdict.next).toMatch(/^Charge .* on its own until/);
 	});
 	it('works the peak current by hand for two cells', () => {
-		// 20 mV over 2 × 0.25 mΩ + 0.23 mΩ = 27.40 A
+		// 20 mV over 2 × (0.25 + 0.23) mΩ = 20.83 A, as the connection check tells it of the same cells
 		const check = checkJoin([cell(1), cell(2, { restVoltageV: 3.314 })]);
-		expect(check.peakA).toBeCloseTo(0.02 / 0.00073, 6);
+		expect(check.peakA).toBeCloseTo(0.02 / 0.00096, 6);
+		const item = (id: number, restVoltageV: number) => ({ id, restVoltageV, capacityAh: 200, resistanceOhm: 0.00025 });
+		const asked = checkJoining(
+			{ chemistry: 'LFP', linkOhm: USUAL_LINK_OHM, items: [item(1, 3.294), item(2, 3.314)] },
+			WHOLE_BANK
+		);
+		const { low95, high95 } = check.verdict.facts.withinA as unknown as Interval;
+		expect(check.peakA).toBeCloseTo(asked.peakA!.likely, 9);
+		// What nobody measured of the bars makes it a little wider.
+		expect(low95).toBeLessThan(asked.peakA!.likely);
+		expect(high95).toBeGreaterThan(asked.peakA!.likely);
+		expect(high95 - low95).toBeLessThan(1.8 * (asked.peakA!.high95 - asked.peakA!.low95));
 	});
 	it('refuses a full cell among empty ones and says how near it must come', () => {
 		const check = checkJoin([

@@ -8,6 +8,7 @@ export { judgeSettled, settledV, type SettledCell } from './settled';
 export { chargeVerdicts, rowOver } from './judge-charge';
 export { isBalanced, misread, type BalanceAnswer, type BalanceQuestion, type BalancedEnd } from './is-balanced';
 export { checkJoin, type JoinCheck } from './join';
+export { USUAL_LINK_OHM, instantOhm } from './join-limits';
 export {
 	checkJoining,
 	currentsJoined,

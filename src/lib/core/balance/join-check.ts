@@ -67,7 +67,7 @@ export interface Ready {
 }
 
 /** The items with what is missing filled in. @throws CoreError */
-export function readyToJoin({ items, linkOhm, linkRatingA }: JoinInput): Ready[] {
+export function readyToJoin({ items, linkOhm, linkRatingA }: Omit<JoinInput, 'chemistry'>): Ready[] {
 	requireNotNegative(linkOhm, 'linkOhm');
 	if (linkRatingA != null) requirePositive(linkRatingA, 'linkRatingA');
 	if (items.length < 2) throw new CoreError('too-few', 'items', `items requires two or more, got ${items.length}`);
@@ -111,30 +111,8 @@ export function firstCurrents(volts: readonly number[], ohms: readonly number[])
 export function checkJoining(input: JoinInput, subject: Subject): JoinAnswer {
 	const own = readyToJoin(input);
 	const { chemistry, linkOhm } = input;
-	const random = seededRandom(SEED);
-	const peaks = Array.from({ length: DRAWS }, () => {
-		const volts = own.map((r) => normalDraw(random, r.item.restVoltageV, r.sdV));
-		const ohms = own.map((r) => Math.max(LEAST_OHM, r.ohm * Math.exp(normalDraw(random, 0, r.ohmSd)) + linkOhm));
-		return Math.max(...firstCurrents(volts, ohms).map(Math.abs));
-	});
-	const drawn = intervalOf(peaks);
-	// The meter's own doubt alone lets a current flow between equals: what is likeliest is reckoned from what was read.
-	const asRead = firstCurrents(
-		own.map((r) => r.item.restVoltageV),
-		own.map((r) => Math.max(LEAST_OHM, r.ohm + linkOhm))
-	).map(Math.abs);
-	const peakA = {
-		low95: Math.min(drawn.low95, Math.max(...asRead)),
-		likely: Math.max(...asRead),
-		high95: Math.max(drawn.high95, Math.max(...asRead))
-	};
-	const worst = own[asRead.indexOf(peakA.likely)]!;
+	const { peakA, worst, othersV } = peakOfJoining(own, linkOhm);
 	const middle = median(own, (r) => r.item.restVoltageV)!;
-	// Of two, each is apart from the other, not from what lies between them.
-	const othersV = median(
-		own.filter((r) => r !== worst),
-		(r) => r.item.restVoltageV
-	)!;
 	const order = [...own]
 		.sort((a, b) => Math.abs(a.item.restVoltageV - middle) - Math.abs(b.item.restVoltageV - middle))
 		.map((r) => r.item.id);
@@ -148,6 +126,42 @@ export function checkJoining(input: JoinInput, subject: Subject): JoinAnswer {
 		order,
 		movedAhInDay: moved?.inDay ?? Math.min(...own.map((r) => r.item.capacityAh))
 	};
+}
+
+/**
+ * The largest current through one item in the first instant of all joined, by what is not known of voltages and resistances; which one it
+ * is, and what the others rest at (median, V). @param linkSd what is not known of the links, alike in all of them, sd of the logarithm
+ */
+export function peakOfJoining(
+	own: readonly Ready[],
+	linkOhm: number,
+	linkSd = 0
+): { peakA: Interval; worst: Ready; othersV: number } {
+	const random = seededRandom(SEED);
+	const peaks = Array.from({ length: DRAWS }, () => {
+		const volts = own.map((r) => normalDraw(random, r.item.restVoltageV, r.sdV));
+		const drawn = linkSd === 0 ? linkOhm : linkOhm * Math.exp(normalDraw(random, 0, linkSd));
+		const ohms = own.map((r) => Math.max(LEAST_OHM, r.ohm * Math.exp(normalDraw(random, 0, r.ohmSd)) + drawn));
+		return Math.max(...firstCurrents(volts, ohms).map(Math.abs));
+	});
+	const bounds = intervalOf(peaks);
+	// The meter's own doubt alone lets a current flow between equals: what is likeliest is reckoned from what was read.
+	const asRead = firstCurrents(
+		own.map((r) => r.item.restVoltageV),
+		own.map((r) => Math.max(LEAST_OHM, r.ohm + linkOhm))
+	).map(Math.abs);
+	const peakA = {
+		low95: Math.min(bounds.low95, Math.max(...asRead)),
+		likely: Math.max(...asRead),
+		high95: Math.max(bounds.high95, Math.max(...asRead))
+	};
+	const worst = own[asRead.indexOf(peakA.likely)]!;
+	// Of two, each is apart from the other, not from what lies between them.
+	const othersV = median(
+		own.filter((r) => r !== worst),
+		(r) => r.item.restVoltageV
+	)!;
+	return { peakA, worst, othersV };
 }
 
 const subjectOf = ({ item, cells }: Ready): Subject => ({

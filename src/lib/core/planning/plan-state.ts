@@ -17,6 +17,8 @@ export interface PlannedLayout {
 	parallel: number;
 	/** Those built of these cells. */
 	batteries: number;
+	/** Rows its groups lie in, as chosen at the drawing of the first battery; null or missing: nobody chose. */
+	rows?: number | null;
 	/** What ready-made batteries beside them add, Ah; missing: none. */
 	besideAh?: number;
 }
@@ -78,7 +80,7 @@ export function planState(plan: BankPlan, layout: PlannedLayout, cell: PlannedCe
 	const usableWh = nominalWh === null ? null : nominalWh * (plan.window ?? USUAL_PLAN.window);
 	const most = Math.max(...load.whPerDay);
 	const hardware = hardwareFor({
-		...{ series, parallel, batteries, rows: plan.rows ?? 1 },
+		...{ series, parallel, batteries, rows: plan.rows ?? layout.rows ?? 1 },
 		...{ studsPerPole: plan.studsPerPole, balance: plan.balance }
 	});
 	const charging: ChargingInput | null =

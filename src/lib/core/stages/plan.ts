@@ -67,7 +67,8 @@ export const bankPlanState = (picture: BankPicture, plan: BankPlan, time: Omit<P
 /** The layout that is planned and bought: ready-made batteries need no cells. */
 function plannedLayout({ bank, batteries }: BankPicture): PlannedLayout {
 	const { built, besideAh } = bankLayout(batteries);
-	return { ...bank, batteries: built || bank.batteries, besideAh };
+	const rows = batteries.find((b) => b.kind === 'built')?.rows ?? null;
+	return { ...bank, batteries: built || bank.batteries, besideAh, rows };
 }
 
 /** What of the build has happened already, by the records; the first delivery counts as the arrival. */

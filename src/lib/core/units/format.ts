@@ -77,3 +77,7 @@ export function formatDateTime(iso: string | null, style: Settings['dateStyle'])
 	if (iso === null || DAY_ALONE.test(iso)) return formatDate(iso, style);
 	return format(parseISO(iso), `${DATE_PATTERNS[style]}, HH:mm`);
 }
+
+/** An age in years: whole from 10, one decimal below; beyond the horizon of the model only that it is more. */
+export const formatYears = (years: number, horizonYears = 60): string =>
+	years >= horizonYears ? `over ${horizonYears}` : years.toFixed(years < 9.95 ? 1 : 0);

@@ -8,6 +8,7 @@ export {
 	formatNumber,
 	formatPercent,
 	formatTyped,
+	formatYears,
 	localDay,
 	withDates,
 	formatWithDoubt

@@ -8,6 +8,7 @@ import {
 	formatNumber,
 	formatPercent,
 	formatTyped,
+	formatYears,
 	formatWithDoubt,
 	fromUserUnits,
 	localDay,
@@ -17,6 +18,15 @@ import {
 	unitOf,
 	withDates
 } from '.';
+
+describe('an age in years', () => {
+	it.each([
+		[8.42, '8.4'],
+		[9.97, '10'],
+		[22.4, '22'],
+		[60, 'over 60']
+	])('%s is told as %s', (years, text) => expect(formatYears(years)).toBe(text));
+});
 
 describe('units', () => {
 	it('converts reference values', () => {

@@ -1,3 +1,4 @@
+import { formatYears } from '../units';
 import type { Interval } from '../shared';
 import { rangeWords } from './range-words';
 import type { Measured, Said, Words } from './verdict';
@@ -93,7 +94,7 @@ const drift =
 const fade =
 	(passed: boolean) =>
 	({ facts }: Said<FadeFacts>) => {
-		const years = (age: number) => (age >= facts.horizonYears ? `over ${facts.horizonYears}` : age.toFixed(1));
+		const years = (age: number) => formatYears(age, facts.horizonYears);
 		const end = `${Math.round(facts.endFraction * 100)} %`;
 		return {
 			title: passed

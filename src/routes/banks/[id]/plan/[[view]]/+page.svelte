@@ -19,7 +19,12 @@
 	const bank = $derived(data.overview.bank);
 	const sized = $derived(bankLayout(data.overview.batteries));
 	/** What is planned and bought: ready-made batteries need no cells. */
-	const planned = $derived({ ...bank, batteries: sized.built || bank.batteries });
+	const planned = $derived({
+		...bank,
+		batteries: sized.built || bank.batteries,
+		besideAh: sized.besideAh,
+		rows: data.overview.batteries.find((b) => b.kind === 'built')?.rows ?? null
+	});
 	const cellType = $derived(data.cellTypes.find((t) => t.id === bank.cellTypeId) ?? null);
 	const QUESTIONS = {
 		bank: 'What is it built of?',
@@ -43,7 +48,7 @@
 	});
 	$effect(() => desk.take(data.plan as StoredPlan | null));
 	const found = $derived(
-		planState(desk.plan, bank, cellType, {
+		planState(desk.plan, planned, cellType, {
 			...data.time,
 			done: data.done
 		})
@@ -107,6 +112,7 @@
 			snapshots={data.snapshots}
 			settings={data.settings}
 			knownTesters={data.time.knownTesters ?? 0}
+			isProved={data.overview.stages.some((s) => s.stage === 'prove' && s.done)}
 			sizesKnown={Boolean(cellType?.widthMm && cellType.thicknessMm && cellType.heightMm)}
 		/>
 	{/if}
