@@ -43,6 +43,8 @@ export const handle: Handle = async ({ event, resolve }) => {
 		transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.settings.theme)
 	});
 	const saysHow = event.route.id === HEALTH && response.status === 503;
+	// Going back shows what is stored now, not the page as it was when it was left.
+	if (response.headers.get('content-type')?.startsWith('text/html')) response.headers.set('cache-control', 'no-store');
 	return withHeaders(isPage || saysHow ? response : asProblem(response, event.request));
 };
 

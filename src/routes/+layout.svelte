@@ -3,19 +3,29 @@
 	import { onMount } from 'svelte';
 	import { Toaster } from 'svelte-sonner';
 	import { browser } from '$app/environment';
+	import { afterNavigate } from '$app/navigation';
 	import { lookAgain } from '$lib/client/look-again';
 	import { followOtherTabs } from '$lib/client/other-tabs';
 	import { page } from '$app/state';
 	import DueAlarm from '$lib/components/frame/DueAlarm.svelte';
 	import SignKey from '$lib/components/frame/SignKey.svelte';
 	import { onceATap } from '$lib/client/once-a-tap';
+	import { keepTyped, putTypedBack } from '$lib/client/typed-stays';
 	import LiveAlarm from '$lib/components/frame/LiveAlarm.svelte';
 
 	let { data, children } = $props();
 
+	afterNavigate(() => void putTypedBack());
 	onMount(() => {
 		document.documentElement.dataset.awake = 'yes';
-		const ends = [followOtherTabs(() => void lookAgain()), onceATap(document)];
+		const shown = (event: PageTransitionEvent) => void (event.persisted && lookAgain());
+		window.addEventListener('pageshow', shown);
+		const ends = [
+			followOtherTabs(() => void lookAgain()),
+			onceATap(document),
+			keepTyped(document),
+			() => window.removeEventListener('pageshow', shown)
+		];
 		return () => ends.forEach((end) => end());
 	});
 	$effect(() => {

@@ -1,6 +1,7 @@
 import { toast } from 'svelte-sonner';
 import { plainRefusal } from '$lib/input/plain-refusal';
 import { ApiProblem } from './api';
+import { typedIsTaken } from './typed-stays';
 
 const words = (error: unknown) =>
 	error instanceof ApiProblem
@@ -14,13 +15,23 @@ const words = (error: unknown) =>
 			)
 		: 'Something went wrong in this page. Reload it; what was stored is safe.';
 
-/** Tells a person that something was done, with a way back when there is one. */
+/** Refusals that are shown: they end when something is done after all, and so do the drafts of what was sent. */
+let refusals: (string | number)[] = [];
+export function endRefusals(): void {
+	for (const id of refusals) toast.dismiss(id);
+	refusals = [];
+	typedIsTaken();
+}
+
+/** Tells a person that something was done, with a way back when there is one; refusals before it are over. */
 export function announce(message: string, undo?: () => void): void {
+	endRefusals();
 	toast(message, undo ? { action: { label: 'Undo', onClick: undo }, duration: 10_000 } : {});
 }
 
 /** Says why something was not done. */
-export const refused = (error: unknown): void => void toast.error(words(error), { duration: 12_000 });
+export const refused = (error: unknown): void =>
+	void refusals.push(toast.error(words(error), { duration: 12_000 }));
 
 /**
  * Runs something that may be refused and says why; true when it was done.
@@ -32,6 +43,7 @@ export async function attempt(
 ): Promise<boolean> {
 	try {
 		await work();
+		endRefusals();
 		return true;
 	} catch (error) {
 		beside?.(error instanceof ApiProblem ? error.fields : {});

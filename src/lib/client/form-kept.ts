@@ -1,6 +1,6 @@
 import type { SubmitFunction } from '@sveltejs/kit';
 import { ApiProblem } from './api';
-import { announce, refused } from './announce';
+import { announce, endRefusals, refused } from './announce';
 import { tellOtherTabs } from './other-tabs';
 
 interface Told {
@@ -36,6 +36,7 @@ export const formKept =
 				return;
 			}
 			if (result.type === 'error') return refused(away());
+			if (result.type === 'success' || result.type === 'redirect') endRefusals();
 			if (result.type === 'success' && !quiet) announce((result.data as { said?: string })?.said ?? 'Kept.');
 			tellOtherTabs();
 			if (result.type === 'success') formElement.dispatchEvent(new CustomEvent(KEPT_EVENT, { bubbles: true }));

@@ -37,7 +37,7 @@ describe('a battery from above', () => {
 		const { build } = hardwareFor({
 			...{ series, parallel, batteries: 1, rows: 1, studsPerPole: 1, balance: 'together' }
 		});
-		expect(batteryLayout(series, parallel).bars.filter((b) => b.kind === 'bar')).toHaveLength(build.bar);
+		expect(batteryLayout(series, parallel).bars.filter((b) => b.kind === 'bar')).toHaveLength(build.bar!);
 	});
 	it('lies in the rows that were chosen, which meet end to end', () => {
 		expect(rowChoices(16)).toEqual([1, 2, 3, 4, 8]);
