@@ -8,7 +8,7 @@
 	import RunningStrip from '$lib/components/frame/RunningStrip.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
 	import { BANK_USES, STAGES, STAGE_NAMES } from '$lib/core/shared';
-	import { withDates } from '$lib/core/units';
+	import { inOwnStyle } from '$lib/client/own-style';
 
 	let { data } = $props();
 	const home = $derived(data.home);
@@ -70,8 +70,8 @@
 					</ol>
 					{#if first}
 						<p class="text-sm font-bold ember-text">{WARMTH_WORDS[first.warmth]}</p>
-						<p class="font-bold">{first.title}</p>
-						<p>{withDates(first.next ?? first.finding, data.settings.dateStyle)}</p>
+						<p class="font-bold">{inOwnStyle(first.title)}</p>
+						<p>{inOwnStyle(first.next ?? first.finding)}</p>
 						{#if needing > 1}<p class="text-sm muted">and {needing - 1} more</p>{/if}
 					{:else}<p class="muted">Nothing needs you.</p>{/if}
 				</div>

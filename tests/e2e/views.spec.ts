@@ -157,6 +157,33 @@ test('two tabs cannot overwrite each other', async ({ page, secondPage: second, 
 	expect(((await (await request.get(`/api/v1/banks/${bank.id}`)).json()) as { notes: string }).notes).toBe('first');
 });
 
+test('American units stand in forms, drawings and reasons, and what is typed in them is stored in SI', async ({
+	page,
+	request
+}) => {
+	const { items } = await (await request.get('/api/v1/banks?size=100')).json();
+	const bank = items.find((b: Named) => b.name === 'Cogwheel');
+	const [battery] = (await (await request.get(`/api/v1/batteries?bankId=${bank.id}`)).json()).items;
+	await request.patch('/api/v1/settings', { data: { units: 'us' } });
+	try {
+		await page.goto(`/banks/${bank.id}/build/joints`);
+		await page.getByRole('checkbox').nth(1).check();
+		await page.getByLabel('Torque (in·lb)').fill('40');
+		await page.getByRole('button', { name: 'Tick 1 joint' }).click();
+		await expect(page.getByText('The joint is ticked.')).toBeVisible();
+		const { items: torques } = await (await request.get(`/api/v1/joint-torques?batteryId=${battery.id}&size=100`)).json();
+		// 40 in·lb are 4.519 N·m.
+		expect(torques.map((t: { torqueNm: number }) => t.torqueNm.toFixed(3))).toContain('4.519');
+		await expect(page.locator('svg .joint-figure').first()).toHaveText('40');
+		await page.goto(`/banks/${bank.id}/plan/buy`);
+		const text = await page.locator('main').innerText();
+		expect(text).toMatch(/\d lb/);
+		expect(text).not.toMatch(/\d (kg|mm|°C|N·m)(?![²\w/])/);
+	} finally {
+		await request.patch('/api/v1/settings', { data: { units: 'metric' } });
+	}
+});
+
 test('units and dates follow the settings', async ({ page, request }) => {
 	const { items } = (await (await request.get('/api/v1/banks?size=100')).json()) as { items: Named[] };
 	const damson = items.find((b) => b.name === 'Damson Rise')!.id;

@@ -116,6 +116,7 @@
 
 <style>
 	.drawing {
+		min-width: 0;
 		max-width: min(100%, var(--most));
 	}
 	.slides {

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { inOwnStyle } from '$lib/client/own-style';
 	import type { ComponentProps } from 'svelte';
 	import { BALANCE_CHECKLIST } from '$lib/components/balance/checklist';
 	import BalanceLive from '$lib/components/live/BalanceLive.svelte';
@@ -51,6 +52,6 @@
 		{onfollow}
 	/>
 	{#if stop}<p class="mt-2 ember-text font-semibold">
-			{stop.title}. {stop.next}
+			{inOwnStyle(stop.title)}. {inOwnStyle(stop.next ?? '')}
 		</p>{/if}
 </section>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { inOwnStyle } from '$lib/client/own-style';
 	import type { Snippet } from 'svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import { settingApart } from '$lib/client/set-apart';
@@ -71,9 +72,9 @@
 		<p class="muted">Measure from the far negative of one cell to the far positive of its neighbour.</p>
 		{#if isTyped || plugOut}
 			<div class="said" data-warmth={verdict.warmth} role="status">
-				<p class="text-lg font-bold">{verdict.title}</p>
-				<p>{verdict.finding}</p>
-				{#if verdict.next}<p class="font-semibold">{verdict.next}</p>{/if}
+				<p class="text-lg font-bold">{inOwnStyle(verdict.title)}</p>
+				<p>{inOwnStyle(verdict.finding)}</p>
+				{#if verdict.next}<p class="font-semibold">{inOwnStyle(verdict.next)}</p>{/if}
 				<p class="muted">{verdict.rule}</p>
 			</div>
 		{/if}

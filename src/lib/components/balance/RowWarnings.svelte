@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { inOwnStyle } from '$lib/client/own-style';
 	import type { BalanceState } from '$lib/core/stages';
 
 	interface Props {
@@ -17,8 +18,8 @@
 {/if}
 {#if join && join.code !== 'join-checked'}
 	<p class="sheet p-4" data-warmth={join.warmth}>
-		<strong>{join.title}.</strong>
-		{join.finding}
+		<strong>{inOwnStyle(join.title)}.</strong>
+		{inOwnStyle(join.finding)}
 		{join.next ?? ''}
 	</p>
 {/if}

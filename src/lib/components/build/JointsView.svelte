@@ -1,5 +1,6 @@
 <script lang="ts">
 	import type { ComponentProps } from 'svelte';
+	import { inOwnStyle, measure } from '$lib/client/own-style';
 	import { enhance } from '$app/forms';
 	import { formKept } from '$lib/client/form-kept';
 	import { batteryLayout } from '$lib/components/assembly/battery-layout';
@@ -35,7 +36,7 @@
 			const torque = torqueOf.get(k);
 			return {
 				warmth: odd.has(String(k)) ? ('look' as const) : torque ? ('calm' as const) : ('open' as const),
-				figure: torque ? torque.torqueNm.toFixed(1) : null
+				figure: torque ? measure(torque.torqueNm, 'torque', 1).split(' ')[0]! : null
 			};
 		})
 	);
@@ -67,8 +68,8 @@
 		{bars.length}
 		{bars.length === 1 ? 'bar' : 'bars'} of two holes, {series + 1} joints: a joint is every pole and lug at one voltage.
 		Faces bright, no film; bar flat; screw by hand first. {makerNm === null
-			? `Torque by the cell maker’s sheet: for M6 in aluminium usually ${usual.low} to ${usual.high} N·m.`
-			: `The cell maker’s torque is ${makerNm} N·m.`}
+			? `Torque by the cell maker’s sheet: for M6 in aluminium usually ${inOwnStyle(`${usual.low} to ${usual.high} N·m`)}.`
+			: `The cell maker’s torque is ${measure(makerNm, 'torque', 1)}.`}
 		Insulated wrench, nothing metal on wrists.
 	</p>
 	<form
@@ -88,7 +89,7 @@
 						<span><span class="figure">{k}</span> {nameOf(k)}</span>
 						<span class="muted"
 							>{torque
-								? `${torque.torqueNm.toFixed(1)} N·m, ${formatDate(torque.tightenedAt, dateStyle)}`
+								? `${measure(torque.torqueNm, 'torque', 1)}, ${formatDate(torque.tightenedAt, dateStyle)}`
 								: 'no torque yet'}</span
 						>
 					</label>
@@ -99,7 +100,7 @@
 		<div class="grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
 			<Field
 				label="Torque"
-				unit="N·m"
+				quantity="torque"
 				type="number"
 				name="torqueNm"
 				bind:value={form.torqueNm}

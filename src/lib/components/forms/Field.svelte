@@ -1,5 +1,7 @@
 <script lang="ts">
 	import type { HTMLInputAttributes } from 'svelte/elements';
+	import { ownUnits, shownIn } from '$lib/client/own-style';
+	import { fromUserUnits, unitOf, type ConvertedQuantity } from '$lib/core/units';
 	import DateField from './DateField.svelte';
 	import NumberField from './NumberField.svelte';
 
@@ -8,6 +10,8 @@
 		/** A number field's is the number, null when blank. */
 		value: string | number | null | undefined;
 		unit?: string;
+		/** What a number is of: typed and shown in the chosen system, given and taken in °C, kg, mm or N·m. */
+		quantity?: ConvertedQuantity;
 		hint?: string;
 		error?: string | null;
 		/** What is typed is no number, or no date. */
@@ -17,6 +21,7 @@
 		label,
 		value = $bindable(),
 		unit,
+		quantity,
 		hint,
 		error = null,
 		bad = $bindable(false),
@@ -25,6 +30,7 @@
 		...rest
 	}: Props = $props();
 	const id = $props.id();
+	const unitText = $derived(quantity ? [unitOf(quantity, ownUnits()), unit].filter(Boolean).join(' ') : unit);
 	const shownError = $derived(
 		bad ? (type === 'date' ? 'Write a date, like the one shown.' : 'Write a number, like 280.4.') : error
 	);
@@ -37,9 +43,20 @@
 
 <div class={extra}>
 	<label class="field-label" for={id}
-		>{label}{#if unit}&nbsp;<span class="muted font-normal">({unit})</span>{/if}</label
+		>{label}{#if unitText}&nbsp;<span class="muted font-normal">({unitText})</span>{/if}</label
 	>
-	{#if type === 'number'}
+	{#if type === 'number' && quantity}
+		<NumberField
+			bind:value={
+				() => shownIn(value === null || value === undefined || value === '' ? null : Number(value), quantity),
+				(v) => (value = fromUserUnits(v === null || v === undefined ? null : Number(v), quantity, ownUnits()))
+			}
+			bind:bad
+			error={Boolean(shownError)}
+			{...described}
+			{...rest}
+		/>
+	{:else if type === 'number'}
 		<NumberField bind:value bind:bad error={Boolean(shownError)} {...described} {...rest} />
 	{:else if type === 'date'}
 		<DateField bind:value bind:bad error={Boolean(shownError)} {...described} {...rest} />

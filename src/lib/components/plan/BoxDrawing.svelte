@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { inOwnStyle } from '$lib/client/own-style';
 	import type { BoxArrangement } from '$lib/core/assembly';
 	import type { PlannedBox } from '$lib/core/planning';
 
@@ -74,7 +75,7 @@
 				class="bms"
 			/>
 		{/each}
-		<text x="0" y={high + 24} font-size="22">{box.lengthMm} × {box.widthMm} × {box.heightMm} mm inside</text>
+		<text x="0" y={high + 24} font-size="22">{inOwnStyle(`${box.lengthMm} × ${box.widthMm} × ${box.heightMm} mm inside`)}</text>
 	</g>
 </svg>
 

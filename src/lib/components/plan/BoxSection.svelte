@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
 	import type { PlannedBox, PlanState } from '$lib/core/planning';
+	import { inOwnStyle, measure } from '$lib/client/own-style';
 	import BoxDrawing from './BoxDrawing.svelte';
 	import Fold from './Fold.svelte';
 	import PlanNumber from './PlanNumber.svelte';
@@ -27,9 +28,9 @@
 	const refused = $derived(found.arrangements?.filter((a) => !a.fits).slice(0, 6) ?? []);
 	const shortest = (left: { lengthMm: number; widthMm: number; heightMm: number }) =>
 		[
-			left.lengthMm < 0 ? `${(-left.lengthMm).toFixed(0)} mm in length` : null,
-			left.widthMm < 0 ? `${(-left.widthMm).toFixed(0)} mm in width` : null,
-			left.heightMm < 0 ? `${(-left.heightMm).toFixed(0)} mm in height` : null
+			left.lengthMm < 0 ? `${measure(-left.lengthMm, 'length', 0)} in length` : null,
+			left.widthMm < 0 ? `${measure(-left.widthMm, 'length', 0)} in width` : null,
+			left.heightMm < 0 ? `${measure(-left.heightMm, 'length', 0)} in height` : null
 		]
 			.filter(Boolean)
 			.join(', ');
@@ -71,42 +72,42 @@
 		>
 			<option value="">choose, or write your own below</option>
 			{#each BOXES as { lengthMm, widthMm, heightMm }, i (i)}<option value={i}
-					>{lengthMm} × {widthMm} × {heightMm} mm</option
+					>{inOwnStyle(`${lengthMm} × ${widthMm} × ${heightMm} mm`)}</option
 				>{/each}
 		</select></label
 	>
 	<p class="muted">The inside, with the lid on.</p>
 	<div class="grid grid-cols-3 gap-3">
 		{#each SIDES as { key, text } (key)}
-			<PlanNumber label={text} unit="mm" value={box?.[key] ?? null} onkeep={(mm) => mm && change({ [key]: mm })} />
+			<PlanNumber label={text} quantity="length" value={box?.[key] ?? null} onkeep={(mm) => mm && change({ [key]: mm })} />
 		{/each}
 	</div>
 	{#if box}
 		<div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
 			<PlanNumber
 				label="Between cells"
-				unit="mm"
+				quantity="length"
 				value={box.insulationMm}
 				usual={1}
 				onkeep={(insulationMm) => change({ insulationMm })}
 			/>
 			<PlanNumber
 				label="End plate"
-				unit="mm"
+				quantity="length"
 				value={box.endPlateMm}
 				usual={6}
 				onkeep={(endPlateMm) => change({ endPlateMm })}
 			/>
 			<PlanNumber
 				label="Over the terminals"
-				unit="mm"
+				quantity="length"
 				value={box.lidMm}
 				usual={35}
 				onkeep={(lidMm) => change({ lidMm })}
 			/>
 			<PlanNumber
 				label="Main cable"
-				unit="mm thick"
+				quantity="length" unit="thick"
 				value={box.cableMm}
 				usual={0}
 				onkeep={(cableMm) => change({ cableMm })}
@@ -114,7 +115,7 @@
 			{#each SIDES as { key, text } (key)}
 				<PlanNumber
 					label="BMS with its air, {text.toLowerCase()}"
-					unit="mm"
+					quantity="length"
 					value={box.bms?.[key] ?? null}
 					usual="elsewhere"
 					onkeep={(mm) => (mm ? bms({ [key]: mm }) : change({ bms: null }))}
@@ -123,7 +124,7 @@
 			{#each SIDES as { key, text } (key)}
 				<PlanNumber
 					label="Fuse and disconnect, {text.toLowerCase()}"
-					unit="mm"
+					quantity="length"
 					value={box.fuse?.[key] ?? null}
 					usual="elsewhere"
 					onkeep={(mm) => (mm ? fuse({ [key]: mm }) : change({ fuse: null }))}
@@ -137,10 +138,9 @@
 			<p>
 				<strong>{best.rows} {best.rows === 1 ? 'row' : 'rows'} of {best.columns}</strong>{best.bmsAt === 'elsewhere'
 					? ''
-					: `, the BMS ${best.bmsAt}`}{best.fuseAt === 'elsewhere' ? '' : `, the fuse ${best.fuseAt}`}: {best.left.lengthMm.toFixed(
-					0
-				)} × {best.left.widthMm.toFixed(0)} × {best.left.heightMm.toFixed(0)}
-				mm are left. {fitting.length > 1 ? `${fitting.length - 1} other ways fit too.` : ''}
+					: `, the BMS ${best.bmsAt}`}{best.fuseAt === 'elsewhere' ? '' : `, the fuse ${best.fuseAt}`}: {inOwnStyle(
+					`${best.left.lengthMm.toFixed(0)} × ${best.left.widthMm.toFixed(0)} × ${best.left.heightMm.toFixed(0)} mm`
+				)} are left. {fitting.length > 1 ? `${fitting.length - 1} other ways fit too.` : ''}
 			</p>
 		{:else}
 			<p class="ember-text font-semibold">No way fits. What lacks least is short by {shortest(best.left)}.</p>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { inOwnStyle, measure } from '$lib/client/own-style';
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
 	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
 	import { HARDWARE_ITEMS, USUAL_PLAN, besideLead, nominalClassV, type PlanState } from '$lib/core/planning';
@@ -43,7 +44,7 @@
 	const liftAnswer = $derived(
 		found.batteryKg === null || !found.lift
 			? null
-			: `${found.batteryKg.toFixed(0)} kg a battery: ${{ alone: 'one person', two: 'two people', hoist: 'a hoist, or built in place' }[found.lift.by]}`
+			: `${measure(found.batteryKg, 'mass', 0)} a battery: ${{ alone: 'one person', two: 'two people', hoist: 'a hoist, or built in place' }[found.lift.by]}`
 	);
 	/** Its nominal class, V. */
 	const classV = $derived(nominalClassV(bank.series * CHEMISTRY_FIGURES[bank.chemistry].nominalV));
@@ -123,17 +124,17 @@
 		/>
 		{#if found.lift && found.batteryKg !== null}
 			<ul class="list-disc pl-5">
-				<li>{found.batteryKg.toFixed(0)} kg: cells and 15 % for bars, box, BMS and cables (usual).</li>
+				<li>{measure(found.batteryKg, 'mass', 0)}: cells and 15 % for bars, box, BMS and cables (usual).</li>
 				<li>
-					One person carries 23 kg, two 40 kg; beyond that a hoist, or the cells are carried one by one and built in
+					One person carries {measure(23, 'mass', 0)}, two {measure(40, 'mass', 0)}; beyond that a hoist, or the cells are carried one by one and built in
 					where they stay.
 				</li>
 				{#if found.lift.lotsForPeople > 1}<li>Carry it in {found.lift.lotsForPeople} loads.</li>{/if}
 				{#if found.lift.slingHeightMm !== null}<li>
-						Slings at 60°: the hook hangs {found.lift.slingHeightMm.toFixed(0)} mm above the handles.
+						Slings at 60°: the hook hangs {measure(found.lift.slingHeightMm, 'length', 0)} above the handles.
 					</li>{/if}
 				{#if found.lift.floorKgPerM2 !== null}<li>
-						The battery loads the floor with {found.lift.floorKgPerM2.toFixed(0)} kg/m²: check that the floor can carry it.
+						The battery loads the floor with {inOwnStyle(`${found.lift.floorKgPerM2.toFixed(0)} kg/m²`)}: check that the floor can carry it.
 					</li>{/if}
 				<li>In a boat or vehicle it is strapped against its own weight in every direction: local codes say how.</li>
 			</ul>

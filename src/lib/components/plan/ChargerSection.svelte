@@ -124,14 +124,14 @@
 		>
 		<PlanNumber
 			label="Coldest morning"
-			unit="°C"
+			quantity="temperature"
 			value={plan.coldestC}
 			usual={-10}
 			onkeep={(coldestC) => desk.change({ coldestC })}
 		/>
 		<PlanNumber
 			label="Panels in the heat"
-			unit="°C"
+			quantity="temperature"
 			value={plan.hottestC}
 			usual={65}
 			onkeep={(hottestC) => desk.change({ hottestC })}

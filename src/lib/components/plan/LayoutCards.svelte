@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { measure } from '$lib/client/own-style';
 	import type { Layout } from '$lib/core/planning';
 	import { layoutKey, layoutName, money } from './layout-words';
 
@@ -28,7 +29,7 @@
 				? 'all is off'
 				: `${(l.leftWh / 1000).toFixed(1)} kWh left, ${l.othersCarry ? 'the peak is carried' : 'not the peak'}`
 		],
-		['Mass', l.massKg === null ? 'not known' : `${l.massKg.toFixed(0)} kg`],
+		['Mass', l.massKg === null ? 'not known' : measure(l.massKg, 'mass', 0)],
 		['Floor', l.footprintM2 === null ? 'not known' : `${l.footprintM2.toFixed(2)} m² of cells`],
 		['Price', l.price === null ? 'not known' : money(l.price, currency)],
 		['a usable kWh', l.pricePerUsableKwh === null ? 'not known' : money(l.pricePerUsableKwh, currency)]

@@ -1,9 +1,13 @@
 <script lang="ts">
+	import { shownIn } from '$lib/client/own-style';
+	import type { ConvertedQuantity } from '$lib/core/units';
 	import Field from '$lib/components/forms/Field.svelte';
 
 	interface Props {
 		label: string;
 		unit?: string;
+		/** What it is of: typed and shown in the chosen system, given and taken in °C, kg, mm or N·m. */
+		quantity?: ConvertedQuantity;
 		value: number | null;
 		/** What is reckoned with while it is blank; shown as such. */
 		usual?: number | string;
@@ -15,8 +19,9 @@
 		onkeep: (value: number | null) => void;
 		class?: string;
 	}
-	let { label, unit, value, usual, hint, quiet = false, times = 1, onkeep, class: extra = '' }: Props = $props();
+	let { label, unit, quantity, value, usual, hint, quiet = false, times = 1, onkeep, class: extra = '' }: Props = $props();
 	const shown = $derived(value === null ? null : Number((value * times).toPrecision(8)));
+	const usualText = $derived(quantity && typeof usual === 'number' ? shownIn(usual, quantity)!.toPrecision(3).replace(/\.?0+$/, '') : usual);
 	/** What is being typed: it stays whatever else comes in meanwhile. */
 	let draft = $state<{ value: number | null } | null>(null);
 
@@ -35,10 +40,11 @@
 	<Field
 		{label}
 		{unit}
+		{quantity}
 		type="number"
 		bind:bad
 		bind:value={() => (draft ? draft.value : shown), (v) => (draft = { value: v })}
-		placeholder={usual === undefined ? undefined : `${usual} (usual)`}
+		placeholder={usual === undefined ? undefined : `${usualText} (usual)`}
 		{hint}
 	/>
 </div>

@@ -118,7 +118,7 @@
 				class="btn btn-ghost tap justify-self-start"
 				onclick={() => desk.change({ sunHours: null })}>The usual ones again</button
 			>{/if}
-		<p class="muted">Air on the mean of the month, °C.</p>
+		<p class="muted">Air on the mean of the month.</p>
 		<div class="grid grid-cols-3 gap-2 sm:grid-cols-6">
 			{#each MONTH_NAMES as name, m (name)}
 				<PlanNumber
@@ -131,7 +131,7 @@
 		</div>
 		<PlanNumber
 			label="The box is kept at least at"
-			unit="°C"
+			quantity="temperature"
 			value={plan.boxWarmC}
 			usual="as the air"
 			onkeep={(boxWarmC) => desk.change({ boxWarmC })}

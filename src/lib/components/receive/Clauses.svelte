@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { inOwnStyle } from '$lib/client/own-style';
 	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
@@ -59,7 +60,7 @@
 			c.restH === null ? null : `rest ${c.restH} h`,
 			c.dischargeCRate === null ? null : `${c.dischargeCRate} C`,
 			c.cutoffV === null ? null : `to ${c.cutoffV} V`,
-			c.temperatureC === null ? null : `at ${c.temperatureC} °C`,
+			c.temperatureC === null ? null : inOwnStyle(`at ${c.temperatureC} °C`),
 			c.source
 		]
 			.filter(Boolean)
@@ -102,7 +103,7 @@
 			error={fields.dischargeCRate}
 		/>
 		<Field label="Down to" unit="V" type="number" bind:value={draft.cutoffV} error={fields.cutoffV} />
-		<Field label="At" unit="°C" type="number" bind:value={draft.temperatureC} error={fields.temperatureC} />
+		<Field label="At" quantity="temperature" type="number" bind:value={draft.temperatureC} error={fields.temperatureC} />
 		<Field label="Said in" bind:value={draft.source} maxlength={200} class="col-span-2" />
 		<button class="btn tap">Add it</button>
 	</form>

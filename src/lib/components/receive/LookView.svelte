@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { inOwnStyle } from '$lib/client/own-style';
 	import type { Snippet } from 'svelte';
 	import { lookAgain } from '$lib/client/look-again';
 	import { attempt } from '$lib/client/announce';
@@ -169,9 +170,9 @@
 			</div>
 			{#if stop}
 				<div class="stop" role="alert">
-					<p class="font-bold">{stop.title}</p>
-					<p>{stop.finding}</p>
-					{#if stop.next}<p>{stop.next}</p>{/if}
+					<p class="font-bold">{inOwnStyle(stop.title)}</p>
+					<p>{inOwnStyle(stop.finding)}</p>
+					{#if stop.next}<p>{inOwnStyle(stop.next)}</p>{/if}
 					<p class="muted">Answered by mistake, or only wet from outside? Change the answer below.</p>
 					<label class="field-label" for="resolve">What was done with it</label>
 					<div class="flex flex-wrap gap-2">
@@ -193,7 +194,7 @@
 				{#each POINTS as point, i (point)}
 					<PlanNumber
 						label="Thick at the {point}"
-						unit="mm"
+						quantity="length"
 						value={own.thicknessMm?.[i] ?? null}
 						onkeep={(mm) => thickness(i, mm)}
 					/>

@@ -24,6 +24,7 @@
 	import { warmestOf } from '$lib/core/shared';
 	import { cellsOf } from '$lib/core/verdicts';
 	import { settingApart } from '$lib/client/set-apart';
+	import { inOwnStyle } from '$lib/client/own-style';
 	import { shortMark } from '$lib/components/receive/short-mark';
 	import { formatDate, formatNumber } from '$lib/core/units';
 
@@ -103,7 +104,7 @@
 				shade: shades[i] ?? null,
 				warmth: warmestOf(own),
 				turned: cell.plusTurned,
-				mark: own[0] ? shortMark(own[0]) : null
+				mark: own[0] ? inOwnStyle(shortMark(own[0])) : null
 			};
 		});
 	});

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { measure } from '$lib/client/own-style';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import BenchTray from './BenchTray.svelte';
 	import type { SeenCell, Wiring } from './rehearsal-words';
@@ -64,7 +65,7 @@
 				: 'Another crate is on the bench'}
 		</h2>
 		{#if bench}<p class="muted">
-				bench clock <span class="figure">{days(bench.timeS)}</span> · {bench.ambientC} °C
+				bench clock <span class="figure">{days(bench.timeS)}</span> · {measure(bench.ambientC, 'temperature', 0)}
 			</p>{/if}
 	</div>
 	{#if bench}

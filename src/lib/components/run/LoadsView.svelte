@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { measure } from '$lib/client/own-style';
 	import { untrack, type Snippet } from 'svelte';
 	import { settingApart } from '$lib/client/set-apart';
 	import Choice from '$lib/components/forms/Choice.svelte';
@@ -108,15 +109,15 @@
 		<h2>Into water</h2>
 		<div class="grid grid-cols-3 gap-3">
 			<PlanNumber label="Litres" value={water.litres} onkeep={(v) => (water.litres = v ?? 20)} />
-			<PlanNumber label="from" unit="°C" value={water.fromC} onkeep={(v) => (water.fromC = v ?? 15)} />
+			<PlanNumber label="from" quantity="temperature" value={water.fromC} onkeep={(v) => (water.fromC = v ?? 15)} />
 			<PlanNumber label="Element takes" unit="W" value={water.w} onkeep={(v) => (water.w = v ?? 300)} />
 		</div>
 		<p>
 			All of it would warm them by <strong class="figure">{warmed.liftC.toFixed(0)} K</strong>.
-			{#if warmed.stopAfterMin === null}They stay under {WATER_STOP_C} °C.
+			{#if warmed.stopAfterMin === null}They stay under {measure(WATER_STOP_C, 'temperature', 0)}.
 			{:else if warmed.stopAfterMin <= 0}They are too warm already: begin with cold water.
-			{:else}Stop after <strong class="figure">{warmed.stopAfterMin.toFixed(0)} min</strong>, at {WATER_STOP_C} °C, or add
-				{warmed.iceKg.toFixed(1)} kg of ice bit by bit.{/if}
+			{:else}Stop after <strong class="figure">{warmed.stopAfterMin.toFixed(0)} min</strong>, at {measure(WATER_STOP_C, 'temperature', 0)}, or add
+				{measure(warmed.iceKg, 'mass', 1)} of ice bit by bit.{/if}
 		</p>
 		<p class="muted">Stir it. Never boil it, never let the element stand dry, and never go away.</p>
 	</section>

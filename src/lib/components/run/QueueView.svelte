@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { measure } from '$lib/client/own-style';
 	import { untrack, type Snippet } from 'svelte';
 	import { page } from '$app/state';
 	import { replaceState } from '$app/navigation';
@@ -142,7 +143,7 @@
 					unit="K"
 					value={coldK}
 					hint={coldK
-						? `about ${soakHours(massKg, coldK).toFixed(1)} h for ${massKg.toFixed(1)} kg`
+						? `about ${soakHours(massKg, coldK).toFixed(1)} h for ${measure(massKg, 'mass', 1)}`
 						: 'gives the hours of soak'}
 					onkeep={(k) => {
 						coldK = k === null ? null : Math.max(0, k);

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import { inOwnStyle } from '$lib/client/own-style';
 	import type { Snippet } from 'svelte';
 	import { settingApart } from '$lib/client/set-apart';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
@@ -6,13 +7,21 @@
 	import { CoreError } from '$lib/core/shared';
 	import { WHOLE_BANK } from '$lib/core/verdicts';
 	import { combineWitnesses, type Combined, type Witness } from '$lib/core/witnesses';
+	import type { ConvertedQuantity } from '$lib/core/units';
 	import type { TestData } from './test-data';
 
 	let { data, views }: { data: TestData; views: Snippet } = $props();
 	const bank = $derived(data.overview.bank);
 	const ratedAh = $derived(data.overview.cellType?.ratedAh ?? null);
 	type Kind = Witness['kind'];
-	const KINDS: Record<Kind, { name: string; fields: { key: string; label: string; unit: string; times?: number }[] }> =
+	interface Asked {
+		key: string;
+		label: string;
+		unit?: string;
+		quantity?: ConvertedQuantity;
+		times?: number;
+	}
+	const KINDS: Record<Kind, { name: string; fields: Asked[] }> =
 		{
 			ah: { name: 'A counter’s Ah', fields: [{ key: 'ah', label: 'Counted', unit: 'Ah' }] },
 			wh: { name: 'A counter’s Wh', fields: [{ key: 'wh', label: 'Counted', unit: 'Wh' }] },
@@ -41,8 +50,8 @@
 				name: 'Water warmed',
 				fields: [
 					{ key: 'litres', label: 'Litres', unit: 'l' },
-					{ key: 'fromC', label: 'from', unit: '°C' },
-					{ key: 'toC', label: 'to', unit: '°C' }
+					{ key: 'fromC', label: 'from', quantity: 'temperature' },
+					{ key: 'toC', label: 'to', quantity: 'temperature' }
 				]
 			}
 		};
@@ -91,6 +100,7 @@
 								<PlanNumber
 									label={f.label}
 									unit={f.unit}
+									quantity={f.quantity}
 									times={f.times ?? 1}
 									usual={f.key === 'efficiency' ? 90 : undefined}
 									value={l.values[f.key] ?? null}
@@ -118,10 +128,10 @@
 		<div aria-live="polite">
 			{#if together.found}
 				{@const { verdict } = together.found}
-				<p class="text-xl font-bold">{verdict.title}</p>
-				<p>{verdict.finding}</p>
+				<p class="text-xl font-bold">{inOwnStyle(verdict.title)}</p>
+				<p>{inOwnStyle(verdict.finding)}</p>
 				<p class="muted">{verdict.doubt} {verdict.rule}</p>
-				{#if verdict.next}<p class="font-semibold">{verdict.next}</p>{/if}
+				{#if verdict.next}<p class="font-semibold">{inOwnStyle(verdict.next)}</p>{/if}
 			{:else if together.why}<p class="ember-text">{together.why}</p>
 			{:else}<p class="muted">Write down what one of them says.</p>{/if}
 		</div>

@@ -3,7 +3,7 @@
 	import { page } from '$app/state';
 	import { warmestFirst } from '$lib/core/shared';
 	import { cellsOf, type ShownVerdict } from '$lib/core/verdicts';
-	import { withDates } from '$lib/core/units';
+	import { inOwnStyle } from '$lib/client/own-style';
 	import { remedyOf } from './remedy';
 
 	interface Props {
@@ -28,7 +28,6 @@
 	const remedy = (v: ShownVerdict) =>
 		page.route.id?.startsWith('/banks/[id]') ? remedyOf(v, Number(page.params.id), page.url.pathname) : null;
 	/** Dates in sentences follow the settings. */
-	const dated = (text: string) => withDates(text, page.data.settings?.dateStyle ?? 'day-first');
 	const ordered = $derived(warmestFirst(verdicts));
 	const shown = $derived(all ? ordered : ordered.slice(0, AT_FIRST));
 </script>
@@ -41,16 +40,16 @@
 				>
 					{WARMTH_WORDS[verdict.warmth]}
 				</p>{/if}
-			<h3 class="font-bold leading-snug">{dated(verdict.title)}</h3>
-			<p class="mt-1 text-[0.95rem] leading-snug">{dated(verdict.finding)}</p>
+			<h3 class="font-bold leading-snug">{inOwnStyle(verdict.title)}</h3>
+			<p class="mt-1 text-[0.95rem] leading-snug">{inOwnStyle(verdict.finding)}</p>
 			{#if verdict.doubt && verdict.warmth !== 'calm'}<p class="mt-1 text-sm leading-snug muted">
-					{dated(verdict.doubt)}
+					{inOwnStyle(verdict.doubt)}
 				</p>{/if}
 			{#if verdict.setApart}<p class="mt-1 text-sm leading-snug">
 					<span class="font-semibold">Acknowledged:</span>
 					{verdict.setApart}
 				</p>{/if}
-			{#if verdict.next}<p class="mt-2 font-semibold leading-snug">{dated(verdict.next)}</p>{/if}
+			{#if verdict.next}<p class="mt-2 font-semibold leading-snug">{inOwnStyle(verdict.next)}</p>{/if}
 			{#if remedy(verdict)}<a class="btn tap mt-2" href={remedy(verdict)!.href}>{remedy(verdict)!.text}</a>{/if}
 			<details class="mt-1 text-sm muted">
 				<summary class="tap flex cursor-pointer items-center underline decoration-dotted underline-offset-4"
@@ -62,9 +61,9 @@
 				>
 				{#if verdict.doubt && verdict.warmth === 'calm'}<p class="mb-1">
 						<span class="font-semibold">How sure:</span>
-						{dated(verdict.doubt)}
+						{inOwnStyle(verdict.doubt)}
 					</p>{/if}
-				<p><span class="font-semibold">Rule:</span> {dated(verdict.rule)}</p>
+				<p><span class="font-semibold">Rule:</span> {inOwnStyle(verdict.rule)}</p>
 				{#if onsetapart && verdict.setApart}
 					<button class="btn tap mt-2" onclick={() => onsetapart(verdict, null)}>Reopen</button>
 				{:else if onsetapart && canSetApart(verdict)}

@@ -25,3 +25,4 @@ export {
 	type MeterSettings,
 	type Settings
 } from './units';
+export { withUnits } from './with-units';

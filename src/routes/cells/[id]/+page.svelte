@@ -7,6 +7,7 @@
 	import TopBar from '$lib/components/frame/TopBar.svelte';
 	import Photos from '$lib/components/photos/Photos.svelte';
 	import StorageTest from '$lib/components/stock/StorageTest.svelte';
+	import { inOwnStyle } from '$lib/client/own-style';
 	import RunList from '$lib/components/stock/RunList.svelte';
 	import Whereabouts from '$lib/components/stock/Whereabouts.svelte';
 	import { formatDateTime } from '$lib/core/units';
@@ -66,7 +67,7 @@
 	{#each data.stops as stop (stop.title)}
 		<p class="stop my-3" role="alert">
 			<strong>Stop</strong>
-			{stop.title}.{#if stop.next}<span class="block">{stop.next}</span>{/if}
+			{inOwnStyle(stop.title)}.{#if stop.next}<span class="block">{inOwnStyle(stop.next)}</span>{/if}
 		</p>
 	{/each}
 	<div class="my-3"><Photos subjectKind="cell" subjectId={data.cell.id} label={data.cell.label} /></div>
@@ -102,8 +103,8 @@
 					<strong>{KINDS[event.kind]}</strong> ·
 					<time datetime={event.at}>{formatDateTime(event.at, data.settings.dateStyle)}</time>
 				</p>
-				<p class="font-semibold whitespace-pre-line">{event.title}</p>
-				{#if event.detail}<p>{event.detail}</p>{/if}
+				<p class="font-semibold whitespace-pre-line">{event.kind === 'note' ? event.title : inOwnStyle(event.title)}</p>
+				{#if event.detail}<p>{inOwnStyle(event.detail)}</p>{/if}
 				{#if event.runId !== null}
 					<button class="btn tap mt-1" aria-expanded={event.runId in curves} onclick={() => toggle(event.runId!)}
 						>{event.runId in curves ? 'Hide the curve' : 'Show the curve'}</button

@@ -24,10 +24,10 @@ export const load: PageServerLoad = async ({ params, cookies, url }) => ({
 const batteryFields = { batteryId: 'number' } as const;
 
 export const actions: Actions = {
-	torque: formAction(async (form, { params }) => {
-		const kinds = { ...batteryFields, torqueNm: 'number', tightenedAt: 'text' } as const;
+	torque: formAction(async (form, { params, locals }) => {
+		const kinds = { ...batteryFields, torqueNm: 'torque', tightenedAt: 'text' } as const;
 		const positions = form.getAll('position').map(Number);
-		const kept = await keepTorques(idOf(params.id!, 'bank'), positions, formFields(form, kinds));
+		const kept = await keepTorques(idOf(params.id!, 'bank'), positions, formFields(form, kinds, locals.settings.units));
 		return { said: kept === 1 ? 'The joint is ticked.' : `${kept} joints are ticked.` };
 	}),
 	work: formAction(async (form, { params }) => {
