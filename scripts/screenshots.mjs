@@ -108,7 +108,7 @@ const views = [
 	{ name: 'match', path: `/banks/${idOf('Cogwheel')}/match`, size: WIDE },
 	{ name: 'balance', path: `/banks/${idOf('Cogwheel')}/balance/charge`, size: WIDE },
 	{ name: 'limits', path: `/banks/${idOf('Damson Rise')}/limits`, size: WIDE },
-	{ name: 'serve', path: `/banks/${idOf('Damson Rise')}/serve`, size: WIDE },
+	{ name: 'serve', path: `/banks/${idOf('Damson Rise')}/serve/findings`, size: WIDE },
 	{ name: 'vessels', path: `/banks/${idOf('Cogwheel')}/balance/vessels`, size: WIDE, theme: 'coal' },
 	{ name: 'passport', path: `/cells/${await cellOf('C-04')}`, size: WIDE }
 ];

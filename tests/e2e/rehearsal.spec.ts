@@ -79,7 +79,7 @@ test('a whole small bank is rehearsed, from the crate to the truth', async ({ pa
 	await expect(
 		page.getByRole('heading', { name: 'The cells are built in series, the BMS is plugged in' })
 	).toBeVisible();
-	await page.goto(`${base}/serve`);
+	await page.goto(`${base}/serve/logs`);
 	await page.getByRole('button', { name: 'Watch them' }).click();
 	await confirmAndBegin(page, 'Begin');
 	await expect(page.getByRole('region', { name: 'Groups by the BMS' }).getByRole('listitem')).toHaveCount(4);

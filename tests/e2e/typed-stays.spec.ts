@@ -31,7 +31,7 @@ test.describe('what is typed', () => {
 		request
 	}) => {
 		const bank = await named(request, 'Damson Rise');
-		await page.goto(`/banks/${bank.id}/serve`);
+		await page.goto(`/banks/${bank.id}/serve/logs`);
 		const first = page.locator('[name="group-0"]');
 		await first.fill('3.412');
 		await page.locator('[name="group-1"]').fill('3.409');

@@ -66,7 +66,7 @@ async function paths(request: APIRequestContext): Promise<string[]> {
 		`/banks/${cogwheel}/prove/bms`,
 		`/banks/${cogwheel}/prove/charge`,
 		'/taken-out',
-		`/banks/${damson}/serve`,
+		...['findings', 'logs', 'ageing'].map((view) => `/banks/${damson}/serve/${view}`),
 		`/cells/${cells.items[0]!.id}`,
 		'/instruments',
 		'/rehearse',

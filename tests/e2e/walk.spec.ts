@@ -176,6 +176,7 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 
 	await test.step('9 serve: a wrong context, then drift, then fade', async () => {
 		await page.getByRole('link', { name: /^Serve/ }).click();
+		await page.getByRole('link', { name: 'Log a check or a capacity test' }).click();
 		const groups = (volts: string[]) =>
 			Promise.all([]).then(async () => {
 				for (const [i, v] of volts.entries()) await page.getByLabel(`Group ${i + 1}, volts`).fill(v);
@@ -194,6 +195,8 @@ test('a crate becomes a bank in service, by keyboard and mouse', async ({ page }
 		).toBeVisible();
 		await page.getByLabel('Capacity', { exact: false }).last().fill('101');
 		await page.getByRole('button', { name: 'Log the test' }).click();
+		await expect(page.getByText('101.0 ± 2.0 Ah')).toBeVisible();
+		await page.getByRole('link', { name: 'Ageing' }).click();
 		await expect(page.getByRole('img', { name: /Capacity as a fraction of rated/ })).toBeVisible();
 		await expect(page.getByText('Almost all of this is what is typical', { exact: false }).first()).toBeAttached();
 	});

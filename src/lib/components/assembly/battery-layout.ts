@@ -22,7 +22,7 @@ const STRAP = 7;
 const OVER = 9;
 const INSET = 6;
 const MARGIN = { x: 10, y: 18 };
-const ROW_GAP = 34;
+const ROW_GAP = 48;
 /** Between the two cells of a square block. */
 const MIDDLE_GAP = 6;
 /** More in a row make names too small to read. */

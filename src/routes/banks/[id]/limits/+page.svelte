@@ -47,6 +47,21 @@
 		v.unit === '°C'
 			? `${toUserUnits(value, 'temperature', units)!.toFixed(0)} ${unitOf('temperature', units)}`
 			: `${limitText(value, v)} ${v.unit}`;
+	/** In a hand, what is settled is folded, and says its answer; it is all open where there is room, and on paper. */
+	const openAtFirst = (fold: HTMLDetailsElement) => {
+		fold.open = window.innerWidth >= 640;
+		const onPaper = () => (fold.open = true);
+		window.addEventListener('beforeprint', onPaper);
+		return () => window.removeEventListener('beforeprint', onPaper);
+	};
+	const wired = ({ bmsA, fuseA, cableA }: { bmsA: number | null; fuseA: number | null; cableA: number | null }) =>
+		[
+			bmsA === null ? null : `BMS ${bmsA} A`,
+			fuseA === null ? null : `fuse ${fuseA} A`,
+			cableA === null ? null : `cable ${cableA} A`
+		]
+			.filter(Boolean)
+			.join(' · ') || 'nothing written down yet';
 	const fileName = $derived(bank.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase());
 </script>
 
@@ -107,15 +122,26 @@
 				onchange={(n) => (batteryNumber = Number(n))}
 			/>
 		{/if}
-		{#if battery}<HoldTyped record={battery}>
-				{#snippet children(held)}<WiringForm battery={held} {refused} to="?/wiring" />{/snippet}
-			</HoldTyped>{/if}
+		{#if battery}<details open {@attach openAtFirst}>
+				<summary class="tap flex cursor-pointer flex-wrap items-center gap-x-3"
+					><span aria-hidden="true">›</span><strong>Fuse, cable and BMS</strong>
+					<span class="muted figure">{wired(battery)}</span></summary
+				>
+				<HoldTyped record={battery}>
+					{#snippet children(held)}<WiringForm battery={held} {refused} to="?/wiring" />{/snippet}
+				</HoldTyped>
+			</details>{/if}
 	</div>
 	{#each DEVICES as { device, title } (device)}
 		{@const rows = values.filter((v) => v.device === device)}
 		{#if rows.length}
-			<section class="values sheet relative mb-4 overflow-x-auto p-2">
-				<h2 class="px-2 pt-2">{title}</h2>
+			<details class="values sheet relative mb-3 overflow-x-auto p-2" open {@attach openAtFirst}>
+				<summary class="tap flex cursor-pointer flex-wrap items-center gap-x-3 px-2"
+					><span aria-hidden="true">›</span>
+					<h2>{title}</h2>
+					<span class="muted figure">{rows.slice(0, 2).map((v) => `${v.label} ${shownValue(v, v.value)}`).join(' · ')}</span
+					></summary
+				>
 				<table class="table">
 					<thead
 						><tr
@@ -138,7 +164,7 @@
 						{/each}
 					</tbody>
 				</table>
-			</section>
+			</details>
 		{/if}
 	{/each}
 	<p class="muted">

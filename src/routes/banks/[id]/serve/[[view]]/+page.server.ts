@@ -1,14 +1,17 @@
 import { formFields } from '$lib/input/form-fields';
 import { idOf } from '$lib/server/http/endpoint';
 import { formAction } from '$lib/server/http/form-action';
+import { viewAsked } from '$lib/server/http/last-view';
 import { loaded } from '$lib/server/http/load';
 import { logCapacityTest } from '$lib/server/services/capacity-test-service';
 import { servePage } from '$lib/server/services/stage-page-service';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async ({ params, url }) => {
+const VIEWS = ['findings', 'logs', 'ageing'] as const;
+
+export const load: PageServerLoad = async ({ params, url, cookies }) => {
 	const battery = Math.max(1, Math.floor(Number(url.searchParams.get('battery') ?? 1)) || 1);
-	return { ...(await loaded((async () => servePage(idOf(params.id, 'bank'), battery))())), battery };
+	return { ...(await loaded((async () => servePage(idOf(params.id, 'bank'), battery))())), battery, view: viewAsked(params.view, VIEWS, 'serve', cookies) };
 };
 
 export const actions: Actions = {
