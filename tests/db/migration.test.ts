@@ -158,7 +158,8 @@ describe('a database of the first release', () => {
 				'010-receive-and-test',
 				'011-balance-methods',
 				'012-steps-from-logs',
-				'013-right'
+				'013-right',
+			'014-whole-work'
 			]
 		);
 	});

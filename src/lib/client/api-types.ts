@@ -9442,6 +9442,259 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List orders */
+        get: {
+            parameters: {
+                query?: {
+                    bankId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["OrderChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of orders */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["OrderInput"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["OrderChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/orders/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of orders */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["OrderChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["OrderChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["OrderChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/orders/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["OrderChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/placements": {
         parameters: {
             query?: never;
@@ -14737,6 +14990,7 @@ export interface components {
             name?: string;
             notes?: string | null;
             orderedOn?: string | null;
+            orderId?: number | null;
             promisedAh?: number | null;
             promisedClause?: ("minimum" | "nominal" | "typical") | null;
             promisedGrade?: string | null;
@@ -14763,6 +15017,7 @@ export interface components {
             name: string;
             notes?: string | null;
             orderedOn?: string | null;
+            orderId?: number | null;
             promisedAh?: number | null;
             promisedClause?: ("minimum" | "nominal" | "typical") | null;
             promisedGrade?: string | null;
@@ -14825,6 +15080,66 @@ export interface components {
             finishS: components["schemas"]["Interval"];
             lookAgainS: number;
             oddNote: number | null;
+        };
+        OrderChange: {
+            bankId?: number;
+            cellCount?: number | null;
+            cellPrice?: number | null;
+            claimDays?: number | null;
+            gradeCapacityAh?: number | null;
+            gradeResistanceMohm?: number | null;
+            name?: string;
+            notes?: string | null;
+            orderedOn?: string | null;
+            promisedAh?: number | null;
+            promisedClause?: ("minimum" | "nominal" | "typical") | null;
+            promisedGrade?: string | null;
+            promisedOn?: string | null;
+            promisedProducedOn?: string | null;
+            promisedResistanceMohm?: number | null;
+            promisedTerminals?: ("thread" | "stud" | "pad") | null;
+            shipping?: number | null;
+            supplier?: string | null;
+            used?: boolean | null;
+        };
+        OrderInput: {
+            bankId: number;
+            cellCount?: number | null;
+            cellPrice?: number | null;
+            claimDays?: number | null;
+            gradeCapacityAh?: number | null;
+            gradeResistanceMohm?: number | null;
+            name: string;
+            notes?: string | null;
+            orderedOn?: string | null;
+            promisedAh?: number | null;
+            promisedClause?: ("minimum" | "nominal" | "typical") | null;
+            promisedGrade?: string | null;
+            promisedOn?: string | null;
+            promisedProducedOn?: string | null;
+            promisedResistanceMohm?: number | null;
+            promisedTerminals?: ("thread" | "stud" | "pad") | null;
+            shipping?: number | null;
+            supplier?: string | null;
+            used?: boolean | null;
+        };
+        OrderTerms: {
+            cellPrice?: number | null;
+            claimDays?: number | null;
+            gradeCapacityAh?: number | null;
+            gradeResistanceMohm?: number | null;
+            notes?: string | null;
+            orderedOn?: string | null;
+            promisedAh?: number | null;
+            promisedClause?: ("minimum" | "nominal" | "typical") | null;
+            promisedGrade?: string | null;
+            promisedOn?: string | null;
+            promisedProducedOn?: string | null;
+            promisedResistanceMohm?: number | null;
+            promisedTerminals?: ("thread" | "stud" | "pad") | null;
+            shipping?: number | null;
+            supplier?: string | null;
+            used?: boolean | null;
         };
         PanelFieldInput: {
             azimuthDeg: number;
@@ -15505,6 +15820,28 @@ export interface components {
             /** @enum {string} */
             state: "planned" | "running" | "waiting" | "ended";
             temperatureC?: number | null;
+        };
+        StoredOrderInput: {
+            bankId: number;
+            cellCount?: number | null;
+            cellPrice?: number | null;
+            claimDays?: number | null;
+            deliveryId?: number | null;
+            gradeCapacityAh?: number | null;
+            gradeResistanceMohm?: number | null;
+            name: string;
+            notes?: string | null;
+            orderedOn?: string | null;
+            promisedAh?: number | null;
+            promisedClause?: ("minimum" | "nominal" | "typical") | null;
+            promisedGrade?: string | null;
+            promisedOn?: string | null;
+            promisedProducedOn?: string | null;
+            promisedResistanceMohm?: number | null;
+            promisedTerminals?: ("thread" | "stud" | "pad") | null;
+            shipping?: number | null;
+            supplier?: string | null;
+            used?: boolean | null;
         };
         StoredReadingInput: {
             cellId: number;

@@ -94,7 +94,7 @@
 		>
 	</header>
 	{#if unpacking}
-		<div class="mb-4"><UnpackForm suggestedCount={4} suggestedPrefix="S" {fields} onunpack={unpack} /></div>
+		<div class="mb-4"><UnpackForm suggestedCount={4} suggestedPrefix="S" {fields} orders={[]} onunpack={unpack} /></div>
 	{/if}
 	<form class="sheet mb-4 flex flex-wrap items-end gap-3 p-4" role="search" data-sveltekit-keepfocus>
 		<label class="grid gap-1"

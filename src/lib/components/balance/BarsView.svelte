@@ -7,6 +7,7 @@
 	import { settingApart } from '$lib/client/set-apart';
 	import { barOhms, judgeBars, rowCurrents, type BarReading } from '$lib/core/balance';
 	import { parseNumber } from '$lib/core/units';
+	import HarnessPlan from './HarnessPlan.svelte';
 	import type { BalanceData } from './balance-data';
 
 	let { data, views }: { data: BalanceData; views: Snippet } = $props();
@@ -70,6 +71,12 @@
 	onsetapart={settingApart(bank.id, 'balance')}
 >
 	{@render views()}
+	<HarnessPlan
+		labels={Array.from({ length: n }, (_, i) => labelOf(i))}
+		{...places}
+		widthMm={data.overview.cellType?.widthMm ?? null}
+		thicknessMm={data.overview.cellType?.thicknessMm ?? null}
+	/>
 	<section class="sheet mb-4 grid gap-3 p-4" aria-label="Where the supply’s leads sit">
 		<Choice
 			label="The supply’s leads sit"

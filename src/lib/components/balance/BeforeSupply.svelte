@@ -4,6 +4,7 @@
 	import { BALANCE_CHECKLIST } from '$lib/components/balance/checklist';
 	import BalanceLive from '$lib/components/live/BalanceLive.svelte';
 	import { toUserUnits, unitOf } from '$lib/core/units';
+	import ParallelRow from './ParallelRow.svelte';
 	import type { BalanceData } from './balance-data';
 
 	/** What is ticked before a supply goes on, and the two ways to begin: by hand, or followed live. */
@@ -17,12 +18,14 @@
 		onfollow: ComponentProps<typeof BalanceLive>['onfollow'];
 	}
 	let { data, plan, checks, allChecked, ontick, onstart, onfollow }: Props = $props();
+	const lying = $derived(data.balance.cells.map(({ label }) => ({ label, plusUp: true })));
 	/** What forbids to join the cells, and so to begin. */
 	const stop = $derived(data.balance.join?.verdict.warmth === 'stop' ? data.balance.join.verdict : null);
 </script>
 
 <section class="sheet p-4" aria-label="Before the supply goes on">
 	<h2>Before the supply goes on</h2>
+	{#if lying.length > 1}<ParallelRow cells={lying} plusAt={0} minusAt={lying.length - 1} />{/if}
 	<ul class="my-2">
 		{#each BALANCE_CHECKLIST as item (item.key)}
 			<li>

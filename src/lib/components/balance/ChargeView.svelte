@@ -41,7 +41,7 @@
 		supplyA: data.balance.supply.supplyA as number | null,
 		setV: (data.balance.run?.endedAt ? null : data.balance.supply.setV) as number | null,
 		leadMohm: (data.balance.supply.leadOhm * 1000) as number | null,
-		hoursADay: (data.balance.run?.hoursADay ?? null) as number | null
+		hoursADay: (data.balance.run ? (data.balance.run.hoursADay ?? null) : data.planned.hoursADay) as number | null
 	});
 	let setVReason = $state('');
 	/** Ticked here, whether or not the server has heard of it yet. */

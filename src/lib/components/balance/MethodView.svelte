@@ -26,14 +26,14 @@
 	// svelte-ignore state_referenced_locally
 	let at = $state({
 		cellSupplyA: data.balance.supply.supplyA as number | null,
-		stringSupplyA: 0 as number | null,
+		stringSupplyA: (data.planned.stringSupplyA ?? 0) as number | null,
 		loadA: 0 as number | null,
-		bars: inAll as number | null,
+		bars: (data.planned.barsForCells ?? inAll) as number | null,
 		hasBms: true,
-		onlyAttended: false,
+		onlyAttended: data.planned.hoursADay !== null,
 		balancerA: 0.1 as number | null,
 		balancerHoursADay: 1 as number | null,
-		attendedHoursADay: Math.max(1, data.settings.wakeUntilH - data.settings.wakeFromH) as number | null,
+		attendedHoursADay: (data.planned.hoursADay ?? Math.max(1, data.settings.wakeUntilH - data.settings.wakeFromH)) as number | null,
 		days: null as number | null,
 		apartPercent: null as number | null,
 		livesAt: 'top' as LivesAt

@@ -12,6 +12,8 @@ export interface BalanceData {
 	overview: { bank: PictureBank; batteries: readonly SizedBattery[]; cellType: PictureCellType | null };
 	balance: BalanceState;
 	/** Cells that may stand in its row. */
+	/** What the plan knows of the supplies and bars; null: it does not say. */
+	planned: { hoursADay: number | null; stringSupplyA: number | null; barsForCells: number | null };
 	mayStand: {
 		id: number;
 		label: string;

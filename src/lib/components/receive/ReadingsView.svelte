@@ -263,6 +263,7 @@
 				suggestedCount={bankLayout(data.overview.batteries).cells || bank.series * bank.parallel}
 				suggestedPrefix={bank.name.slice(0, 1).toUpperCase()}
 				{fields}
+				orders={data.orders}
 				onunpack={unpack}
 			/>
 		</div>

@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { localDay } from '$lib/core/units';
+	import type { OpenOrder } from './receive-data';
 	import Field from '$lib/components/forms/Field.svelte';
 
 	interface Props {
@@ -13,18 +14,31 @@
 			cellCount: number;
 			labelPrefix: string;
 			batch: string | null;
+			orderId: number | null;
 		}) => void;
+		/** Orders that have not come yet. */
+		orders: readonly OpenOrder[];
 	}
-	let { suggestedCount, suggestedPrefix, fields, onunpack }: Props = $props();
+	let { suggestedCount, suggestedPrefix, fields, orders, onunpack }: Props = $props();
 	// svelte-ignore state_referenced_locally
 	let form = $state({
-		name: 'First crate',
+		orderId: orders.length === 1 ? orders[0]!.id : null,
+		name: orders.length === 1 ? orders[0]!.name : 'First crate',
 		receivedOn: localDay(new Date()),
-		supplier: '',
-		cellCount: suggestedCount,
+		supplier: orders.length === 1 ? (orders[0]!.supplier ?? '') : '',
+		cellCount: (orders.length === 1 ? orders[0]!.cellCount : null) ?? suggestedCount,
 		labelPrefix: suggestedPrefix,
 		batch: ''
 	});
+
+	/** What was written down with the order is not asked for again. */
+	function came(order: OpenOrder | null) {
+		form.orderId = order?.id ?? null;
+		if (!order) return;
+		form.name = order.name;
+		form.supplier = order.supplier ?? '';
+		form.cellCount = order.cellCount ?? suggestedCount;
+	}
 
 	/** So many more than the plan wants is a question, once. */
 	const MANY = 3;
@@ -42,6 +56,17 @@
 
 <form class="sheet grid gap-4 p-4" onsubmit={submit} novalidate>
 	<h2>Unpack a delivery</h2>
+	{#if orders.length}<label
+			><span class="field-label">Came of the order</span>
+			<select
+				class="select tap w-full max-w-md"
+				value={form.orderId === null ? '' : String(form.orderId)}
+				onchange={(e) => came(orders.find((o) => String(o.id) === e.currentTarget.value) ?? null)}
+			>
+				<option value="">of none that is written down</option>
+				{#each orders as o (o.id)}<option value={String(o.id)}>{o.name}</option>{/each}
+			</select></label
+		>{/if}
 	<div class="grid gap-3 sm:grid-cols-3">
 		<Field label="Delivery" bind:value={form.name} error={fields.name} />
 		<Field label="Came on" type="date" bind:value={form.receivedOn} error={fields.receivedOn} />

@@ -10,6 +10,33 @@ export type ShownCell = Pick<
 	'id' | 'label' | 'plusTurned' | 'readings' | 'code' | 'printedMonth' | 'inspection'
 >;
 
+/** What was ordered and promised, as far as it was written down. */
+export interface OrderTerms {
+	supplier?: string | null;
+	used?: boolean | null;
+	orderedOn?: string | null;
+	promisedOn?: string | null;
+	cellPrice?: number | null;
+	shipping?: number | null;
+	claimDays?: number | null;
+	promisedAh?: number | null;
+	promisedClause?: string | null;
+	promisedGrade?: string | null;
+	promisedResistanceMohm?: number | null;
+	promisedProducedOn?: string | null;
+	promisedTerminals?: string | null;
+	gradeCapacityAh?: number | null;
+	gradeResistanceMohm?: number | null;
+}
+
+/** Cells that were ordered and have not come yet. */
+export interface OpenOrder extends OrderTerms {
+	id: number;
+	version: number;
+	name: string;
+	cellCount?: number | null;
+}
+
 /** What the page of Receive is given. */
 export interface ReceiveData {
 	overview: {
@@ -17,6 +44,9 @@ export interface ReceiveData {
 		batteries: readonly SizedBattery[];
 		cellType: (PictureCellType & { id: number }) | null;
 	};
+	/** Orders that have not come yet, and what the plan knows of one that is to be written down. */
+	orders: OpenOrder[];
+	plannedOrder: OrderTerms & { name: string; cellCount: number | null };
 	trays: { delivery: PictureDelivery; cells: ShownCell[] }[];
 	instruments: ShownInstrument[];
 	currency: string;

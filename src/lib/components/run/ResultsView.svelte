@@ -4,6 +4,7 @@
 	import CurvesTogether from './CurvesTogether.svelte';
 	import ManyLogs from './ManyLogs.svelte';
 	import Steps from './Steps.svelte';
+	import HowTestRuns from './HowTestRuns.svelte';
 	import Strip from './Strip.svelte';
 	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
@@ -91,7 +92,7 @@
 		busy = `Reading ${file.name} …`;
 		await attempt(async () => {
 			const text = await file.text();
-			const rated = cellType ? { ratedAh: cellType.ratedAh, cutoffV: cellType.dischargeLimitV ?? 2.5 } : {};
+			const rated = cellType ? { ratedAh: cellType.ratedAh, cutoffV: limits.dischargeLimitV } : {};
 			draft = {
 				fileName: file.name,
 				text,
@@ -151,6 +152,7 @@
 	onpick={(id) => (selectedId = id)}
 >
 	{@render views()}
+	{#if data.capacities.every((c) => c.run === null)}<HowTestRuns chemistry={bank.chemistry} {...limits} />{/if}
 	{#if data.capacities.length === 0}
 		<p class="sheet p-6">
 			Unpack a delivery first: <a class="underline" href="/banks/{data.overview.bank.id}/receive">Receive</a>.

@@ -34,3 +34,4 @@ export type { ChargeReading } from './charge-reading';
 export { HOLD_S, judgeProgress, type ChargeProgress, type ChargeTargets } from './progress';
 export { estimateTopCharge, type ChargeEstimate, type ParallelCharge } from './top-charge';
 export { leftJoined, type LeftJoined } from './left-joined';
+export { parallelHarness, type Harness, type HarnessLead, type LyingCell } from './parallel-harness';

@@ -27,7 +27,8 @@ import { bankCapacities } from './test';
 import { tellsCharge, type LoggedReading } from './touches';
 
 /** What a person has at the bench until they say otherwise (default). */
-const ASSUMED_SUPPLY = { supplyA: 20, leadOhm: 0.01, setV: null };
+/** A supply nobody has described. */
+export const ASSUMED_SUPPLY = { supplyA: 20, leadOhm: 0.01, setV: null };
 /** A supply that was set by a meter holds its voltage to so much, half-width, V (default). */
 const SUPPLY_HALF_WIDTH_V = 0.005;
 
@@ -213,13 +214,15 @@ function chargedToItsEnd(
  * @param nowIso when a row that has not begun would begin
  * @param sets rows that were ended before it
  * @param chosen cells for a balance that is still to be planned; null: the latest run, or all this bank asks something of
+ * @param supplyAtHand what the plan says of the supply; a usual one where it says nothing
  */
 export function balanceState(
 	picture: BankPicture,
 	readings: readonly LoggedReading[],
 	nowIso: string,
 	chosen: readonly number[] | null = null,
-	sets: readonly EarlierSet[] = []
+	sets: readonly EarlierSet[] = [],
+	supplyAtHand: BalanceState['supply'] = ASSUMED_SUPPLY
 ): BalanceState {
 	const latest = picture.balanceRun;
 	const planned = chosen?.length && (latest === null || latest.endedAt !== null);
@@ -228,7 +231,7 @@ export function balanceState(
 	const cells = balanceCells(picture, row, run, nowIso);
 	// A cell that must not be charged is told so, and not also how far to charge it.
 	const joinable = cells.filter((c, i) => whyStopped(picture, row[i]!) === null || c.polarityOpen);
-	const supply = run ? { supplyA: run.supplyA, leadOhm: run.leadOhm, setV: run.setV } : ASSUMED_SUPPLY;
+	const supply = run ? { supplyA: run.supplyA, leadOhm: run.leadOhm, setV: run.setV } : supplyAtHand;
 	const { plan, noPlan } = planFor(picture, cells, supply);
 	const inRow = new Set(cells.map((c) => c.id));
 	const earlier = sets.flatMap((set) => chargedToItsEnd(picture, set, inRow, nowIso) ?? []);

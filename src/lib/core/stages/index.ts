@@ -1,7 +1,7 @@
 export { tellsCharge, type ChargedRow, type LoggedReading, type Touch } from './touches';
 export { readingsInOrder } from './readings-in-order';
 export { judgeBalanceStage, methodStanding } from './balance';
-export { balanceState, isCharging, type BalanceState, type EarlierSet } from './balance-state';
+export { ASSUMED_SUPPLY, balanceState, isCharging, type BalanceState, type EarlierSet } from './balance-state';
 export { EDITION, failedStage, judgeBank, warmthRank, type BankJudgement, type SetApart } from './judge-bank';
 export { buildState, judgeBuildStage, type BatteryBuild, type BuildRecords } from './build';
 export { judgeLimitsStage, limitsState, type BatteryLimits, type LimitsState } from './limits';
@@ -31,7 +31,7 @@ export type {
 	PlannedDraw
 } from './picture';
 export { CRATE_REST_S, bankSubject, isInService, placedCells } from './picture-parts';
-export { bankPlanState, doneSteps, judgePlanStage, type PlanFactsOfBank } from './plan';
+export { bankPlanState, doneSteps, judgePlanStage, type OpenOrder, type PlanFactsOfBank } from './plan';
 export {
 	PROVE_CHECKS,
 	PROVE_CHECK_NAMES,

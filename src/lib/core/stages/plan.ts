@@ -51,6 +51,15 @@ const NOTHING_WRITTEN: PlanFactsOfBank = { plan: null, time: { nowMs: 0 } };
 export interface PlanFactsOfBank {
 	plan: BankPlan | null;
 	time: Omit<PlanTime, 'done'>;
+	/** Orders that have not come yet; missing: none. */
+	orders?: readonly OpenOrder[];
+}
+
+/** Cells that were ordered and have not come yet. Days as ISO text. */
+export interface OpenOrder {
+	name: string;
+	orderedOn: string | null;
+	promisedOn: string | null;
 }
 
 /** The cells of a bank as a plan reckons with them; null while no type is chosen. */
@@ -82,12 +91,13 @@ export function doneSteps({ deliveries, cells }: BankPicture): Partial<Record<Bu
 	return { order: arriveMs, arrive: arriveMs, ...(testedMs === null ? {} : { test: testedMs }) };
 }
 
-function beforeBuying(picture: BankPicture, { plan, time }: PlanFactsOfBank): Verdict[] {
-	if (!plan) return [];
+function beforeBuying(picture: BankPicture, { plan, time, orders = [] }: PlanFactsOfBank): Verdict[] {
+	const late = overdue(picture, plan, orders, time.nowMs);
+	if (!plan) return late;
 	const { chemistry, series } = picture.bank;
 	const classV = nominalClassV(series * CHEMISTRY_FIGURES[chemistry].nominalV);
 	return [
-		...overdue(picture, plan, time.nowMs),
+		...late,
 		...judgeBankPlan(plan, bankPlanState(picture, plan, time), classV, bankSubject(picture), time.nowMs)
 	];
 }
@@ -96,14 +106,36 @@ function beforeBuying(picture: BankPicture, { plan, time }: PlanFactsOfBank): Ve
 const GRACE_DAYS = 7;
 const DAY_MS = 86_400_000;
 
-/** What was ordered and should have come. */
-function overdue(picture: BankPicture, { orderOn, cellLeadDays }: BankPlan, nowMs: number): Verdict[] {
-	if (orderOn === null || picture.deliveries.length > 0 || nowMs === 0) return [];
-	const leadDays = cellLeadDays ?? USUAL_PLAN.cellLeadDays;
-	const dueMs = Date.parse(orderOn) + leadDays * DAY_MS;
-	if (nowMs <= dueMs + GRACE_DAYS * DAY_MS) return [];
-	const dueOn = new Date(dueMs).toISOString().slice(0, 10);
-	return [say('order-overdue', 'look', bankSubject(picture), { orderOn: orderOn.slice(0, 10), leadDays, dueOn })];
+/** What was ordered and should have come: by the orders written down, else by the plan's day and lead time. */
+function overdue(
+	picture: BankPicture,
+	plan: BankPlan | null,
+	orders: readonly OpenOrder[],
+	nowMs: number
+): Verdict[] {
+	if (nowMs === 0) return [];
+	const leadDays = plan?.cellLeadDays ?? USUAL_PLAN.cellLeadDays;
+	const asPlanned = plan?.orderOn && picture.deliveries.length === 0 && orders.length === 0 ? [plan.orderOn] : [];
+	const awaited = [
+		...asPlanned.map((orderOn) => ({ orderOn, promisedOn: null })),
+		...orders.flatMap(({ orderedOn, promisedOn }) => {
+			const orderOn = orderedOn ?? promisedOn;
+			return orderOn === null ? [] : [{ orderOn, promisedOn }];
+		})
+	];
+	const due = awaited.map(({ orderOn, promisedOn }) => ({
+		...{ orderOn, promisedOn },
+		dueMs: promisedOn === null ? Date.parse(orderOn) + leadDays * DAY_MS : Date.parse(promisedOn)
+	}));
+	// The longest overdue speaks for all of them.
+	const first = due.sort((a, b) => a.dueMs - b.dueMs).slice(0, 1);
+	return first.flatMap(({ orderOn, promisedOn, dueMs }) => {
+		if (nowMs <= dueMs + GRACE_DAYS * DAY_MS) return [];
+		const days = Math.round((dueMs - Date.parse(orderOn)) / DAY_MS);
+		const dueOn = new Date(dueMs).toISOString().slice(0, 10);
+		const facts = { orderOn: orderOn.slice(0, 10), leadDays: promisedOn === null ? leadDays : days, dueOn };
+		return [say('order-overdue', 'look', bankSubject(picture), facts)];
+	});
 }
 
 /** Once cells are read, Receive holds the figures of their type against them. */

@@ -218,9 +218,9 @@ export const PLANNING_WORDS: Words<PlanningFacts> = {
 	}),
 	'order-overdue': ({ facts: { orderOn, leadDays, dueOn } }) => ({
 		title: `The cells should have come on ${dueOn}`,
-		finding: `Ordered on ${orderOn}, with ${leadDays} days to come; nothing has been received.`,
+		finding: `Ordered on ${orderOn}, with ${leadDays} days to come; it has not been received.`,
 		doubt: null,
-		rule: 'Day of the order and its lead time, by the plan.',
+		rule: 'The day it was promised for, else the day of the order and its lead time by the plan.',
 		next: 'Ask the seller; unpack the delivery here when it has come, or correct the day of the order.'
 	}),
 	'calendar-order': ({ facts: { inDays, step } }) => ({

@@ -26,6 +26,7 @@ export { loadReadings, type LoadReading } from './load-readings/row';
 export { methodRuns, type MethodRunRow } from './method-runs/row';
 export { methodEntries, type MethodEntryRow } from './method-entries/row';
 export { notes, type Note } from './notes/row';
+export { orders, type Order } from './orders/row';
 export { placements, type Placement } from './placements/row';
 export { protocols, type ProtocolRow } from './protocols/row';
 export { readings, type Reading } from './readings/row';

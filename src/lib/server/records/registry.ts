@@ -29,6 +29,7 @@ import { methodEntryKind } from './method-entries/kind';
 import { methodRunKind } from './method-runs/kind';
 import { noteKind } from './notes/kind';
 import { notedRunKind } from './noted-runs/kind';
+import { orderKind } from './orders/kind';
 import { placementKind } from './placements/kind';
 import { planItemKind } from './plan-items/kind';
 import { planKind } from './plans/kind';
@@ -54,6 +55,7 @@ export const RECORD_KINDS: readonly RecordKind[] = [
 	batteryKind,
 	groupKind,
 	deliveryKind,
+	orderKind,
 	cellKind,
 	candidateKind,
 	readingKind,

@@ -1,3 +1,4 @@
+import { ordersOf } from './orders-of-bank';
 import { mean } from 'd3-array';
 import { libraryOf } from '$lib/core/planning';
 import { bindingClause } from '$lib/core/clauses';
@@ -107,6 +108,7 @@ export const receivePage = (bankId: number) =>
 		bankId,
 		'receive',
 		(async () => ({
+			...(await ordersOf(await loadBankPicture(bankId))),
 			trays: deliveryTrays(await loadBankPicture(bankId)).map(shownTray),
 			instruments: await instrumentChoices(),
 			currency: (await readSettings()).currency
@@ -175,8 +177,14 @@ export const balancePage = (bankId: number, chosen: readonly number[] = []) =>
 			const stopped = new Set(stops.flatMap(cellsOf));
 			const outOfUse = stoppedCells(picture);
 			const capacities = new Map(bankCapacities(picture).map((c) => [c.cell.id, c.capacityAh]));
+			const [plan] = await plans.all({ bankId });
 			return {
 				balance,
+				planned: {
+					hoursADay: plan?.supplyHoursADay ?? null,
+					stringSupplyA: plan?.seriesChargeA ?? null,
+					barsForCells: plan?.barsForCells ?? null
+				},
 				mayStand: picture.cells.map(({ id, label, groupId }) => {
 					const placed = groupId !== null;
 					return {

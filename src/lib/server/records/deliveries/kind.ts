@@ -3,6 +3,7 @@ import { ServiceError } from '../../errors';
 import { banks } from '../banks/row';
 import { defineKind } from '../kind';
 import { refuseRemovalUnderRun } from '../live-runs/under-run';
+import { closeOrder, reopenOrder, withTermsOfOrder } from '../orders/came';
 import { banksOfCells } from '../touched-banks';
 import { DeliveryInput, NewDeliveryInput, StoredDeliveryInput } from './input';
 import { deliveries, type Delivery } from './row';
@@ -23,10 +24,10 @@ export const deliveryKind = defineKind<Delivery>({
 		...['gradeCapacityAh', 'gradeResistanceMohm', 'promisedProducedOn', 'claimDays', 'used']
 	],
 	archivedWith: 'bankId',
-	async prepare({ cellCount: _, labelPrefix: __, batch: ___, ...fields }: NewDeliveryInput, tx) {
+	async prepare({ cellCount: _, labelPrefix: __, batch: ___, orderId, ...fields }: NewDeliveryInput, tx) {
 		// Two that arrive at once count their cells one after the other.
 		const bank = fields.bankId ? await banks.hold(fields.bankId, tx, 'update') : null;
-		return { ...fields, rehearsal: bank?.rehearsal ?? false };
+		return { ...(await withTermsOfOrder(fields, orderId, tx)), rehearsal: bank?.rehearsal ?? false };
 	},
 	async check(delivery, tx) {
 		if (delivery.bankId === null) return;
@@ -36,7 +37,11 @@ export const deliveryKind = defineKind<Delivery>({
 			]);
 	},
 	async after(delivery, tx, deed, fields) {
-		if (deed === 'create') await unpack(delivery, fields as unknown as NewDeliveryInput, tx);
+		if (deed === 'create') {
+			const made = fields as unknown as NewDeliveryInput;
+			await unpack(delivery, made, tx);
+			await closeOrder(made.orderId, delivery, tx);
+		} else if (deed === 'remove') await reopenOrder(delivery, tx);
 		else if (deed === 'change') await considerAll(delivery, tx);
 	},
 	async checkRemoval({ id }, tx) {

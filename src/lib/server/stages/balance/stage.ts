@@ -1,4 +1,5 @@
 import {
+	ASSUMED_SUPPLY,
 	balanceState,
 	judgeBalanceStage,
 	type BankPicture,
@@ -7,7 +8,7 @@ import {
 	type LoggedReading
 } from '$lib/core/stages';
 import { rowOf } from '../../bank-picture/load';
-import { balanceReadings, balanceRuns } from '../../records';
+import { balanceReadings, balanceRuns, plans, type Plan } from '../../records';
 import { defineStage } from '../stage';
 
 /** More sets than that nobody charges one after the other. */
@@ -34,6 +35,12 @@ async function earlierSets({ bank, balanceRun }: BankPicture): Promise<EarlierSe
 	);
 }
 
+/** The strongest of the supplies that the plan names, as nobody needs to be asked for it again. */
+function supplyOf(plan: Plan | undefined): BalanceState['supply'] {
+	const strongest = [...(plan?.supplies ?? [])].sort((a, b) => b.a - a.a)[0];
+	return strongest ? { supplyA: strongest.a, leadOhm: strongest.leadOhm, setV: null } : ASSUMED_SUPPLY;
+}
+
 /** Where the balance stands, with the log of the latest run. @param chosen cells for one still to be planned */
 export async function balanceFacts(
 	picture: BankPicture,
@@ -42,7 +49,8 @@ export async function balanceFacts(
 ): Promise<BalanceState> {
 	const { balanceRun } = picture;
 	const readings = balanceRun ? await logOf(balanceRun.id) : [];
-	return balanceState(picture, readings, nowIso, chosen, await earlierSets(picture));
+	const [sets, [plan]] = await Promise.all([earlierSets(picture), plans.all({ bankId: picture.bank.id })]);
+	return balanceState(picture, readings, nowIso, chosen, sets, supplyOf(plan));
 }
 
 export const balanceStage = defineStage({

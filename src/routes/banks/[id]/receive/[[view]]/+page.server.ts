@@ -3,7 +3,7 @@ import { idOf } from '$lib/server/http/endpoint';
 import { formAction } from '$lib/server/http/form-action';
 import { viewAsked } from '$lib/server/http/last-view';
 import { loaded } from '$lib/server/http/load';
-import { changeIn } from '$lib/server/services/record-service';
+import { changeIn, createIn } from '$lib/server/services/record-service';
 import { receivePage } from '$lib/server/services/stage-page-service';
 import type { Actions, PageServerLoad } from './$types';
 
@@ -34,5 +34,14 @@ export const actions: Actions = {
 		const { id, ...fields } = formFields(form, ORDER_FIELDS);
 		await changeIn('deliveries', idOf(String(id ?? ''), 'delivery'), fields as Record<string, unknown>);
 		return { said: 'Kept.' };
+	}),
+	/** An order that has not come yet: new, or changed. */
+	ordered: formAction(async (form, { params }) => {
+		const kinds: Record<string, FieldKind> = { ...ORDER_FIELDS, cellCount: 'number' };
+		const { id, ...fields } = formFields(form, kinds);
+		const bankId = idOf(params.id!, 'bank');
+		if (id) await changeIn('orders', idOf(String(id), 'order'), fields as Record<string, unknown>);
+		else await createIn('orders', { ...fields, bankId });
+		return { said: 'The order is saved.' };
 	})
 };
