@@ -130,6 +130,8 @@ export class QueueCellInput {
 	@Maybe() @Num(0, 1) soc?: number | null;
 	/** Discharged already: it only waits to be put back. */
 	@Maybe() @YesNo() tested?: boolean | null;
+	/** When its test should have ended, a day counts whole: such cells come first where the order saves that day. */
+	@Maybe() @When() testBy?: string | null;
 }
 
 export class QueueThingInput {

@@ -62,6 +62,7 @@
 		busy = true;
 		const body = queueOf(own, {
 			waiting,
+			claims: data.waitingForTest,
 			tested: tested.map(({ id, capacityAh }) => ({ id, capacityAh })),
 			ratedAh: data.overview.cellType?.ratedAh ?? null,
 			...{ wakeFromH: data.settings.wakeFromH, wakeUntilH: data.settings.wakeUntilH },

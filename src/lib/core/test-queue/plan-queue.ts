@@ -33,7 +33,8 @@ const WORTH_H = 0.5;
 /**
  * A timetable for testing cells one by one: soak, charge, rest, discharge, back to storage charge; no supply or tester has two cells at once,
  * every step that needs a person begins while somebody is up, and a discharge that may not be left alone lies within waking hours.
- * The best of many orders (list scheduling, then swaps of two cells); the bound is of the work alone.
+ * Cells that should be tested by a day come first where the order can save that day; then the earliest end counts. The best of many orders
+ * (list scheduling, then swaps of two cells); the bound is of the work alone.
  * @throws CoreError as `prepareQueue`
  */
 export function planQueue(input: QueueInput): QueuePlan {
@@ -78,22 +79,29 @@ function bestPlan(queue: Prepared): Placed {
 		order.forEach(({ i }, place) => (rank[i] = place));
 		return rank;
 	};
+	const byDeadline = queue.cells.map((c, i) => ({ i, byH: c.testByH ?? Infinity }));
 	const plain = [
 		queue.cells.map((_, i) => i),
 		rankOf([...byAh].sort((a, b) => b.ah - a.ah)),
-		rankOf([...byAh].sort((a, b) => a.ah - b.ah))
+		rankOf([...byAh].sort((a, b) => a.ah - b.ah)),
+		// Stable: of one deadline those that come first stay first.
+		rankOf(byDeadline.sort((a, b) => (a.byH === b.byH ? 0 : a.byH - b.byH)))
 	];
 	let bestRank = plain[0]!;
 	let best = placeSteps(queue, bestRank);
+	let late = latenessH(queue, best);
 	const consider = (rank: number[]) => {
 		const placed = placeSteps(queue, rank);
-		if (placed.endH >= best.endH - 1e-9) return;
+		const own = latenessH(queue, placed);
+		// A claim that is missed weighs more than any hour of the end.
+		if (own > late + 1e-9 || (own > late - 1e-9 && placed.endH >= best.endH - 1e-9)) return;
 		best = placed;
+		late = own;
 		bestRank = rank;
 	};
 	plain.slice(1).forEach(consider);
 	const boundH = lowerBoundH(queue);
-	for (let t = 0; t < tries && n > 1 && best.endH > boundH + 1e-6; t++) {
+	for (let t = 0; t < tries && n > 1 && (best.endH > boundH + 1e-6 || late > 1e-6); t++) {
 		const rank = [...bestRank];
 		const [a, b] = [Math.floor(random() * n), Math.floor(random() * n)];
 		[rank[a], rank[b]] = [rank[b]!, rank[a]!];
@@ -101,6 +109,13 @@ function bestPlan(queue: Prepared): Placed {
 	}
 	return best;
 }
+
+/** By how much discharges end after the days their cells should be tested by, hours in all. */
+const latenessH = ({ cells }: Prepared, { steps }: Placed): number =>
+	steps.reduce((total, { cell, kind, toH }) => {
+		const byH = cells[cell]!.testByH;
+		return kind === 'discharge' && byH !== null ? total + Math.max(0, toH - byH) : total;
+	}, 0);
 
 /**
  * No plan ends earlier, hours from the start: the work on each kind of resource shared out as if it could be cut anywhere, with what must

@@ -4,6 +4,24 @@ import { clockOf, queueForm, queueOf, queueParams } from './queue-form';
 
 const usual = { testers: 2, nowLocal: '2026-11-26T09:00' };
 
+describe('claims', () => {
+	it('give each cell its day, and those of which something was seen come first', () => {
+		const form = queueForm(new URLSearchParams(), { testers: 1, nowLocal: '2026-11-26T08:00' });
+		const { cells } = queueOf(form, {
+			...{ waiting: [{ id: 1 }, { id: 2 }, { id: 3 }], ratedAh: 280, wakeFromH: 7, wakeUntilH: 22, offset: '+01:00' },
+			claims: [
+				{ id: 1, claimUntil: '2026-12-01', odd: false },
+				{ id: 3, claimUntil: '2026-12-01', odd: true }
+			]
+		});
+		expect(cells).toEqual([
+			{ id: 3, capacityAh: 280, testBy: '2026-12-01' },
+			{ id: 1, capacityAh: 280, testBy: '2026-12-01' },
+			{ id: 2, capacityAh: 280 }
+		]);
+	});
+});
+
 describe('what a queue is planned with', () => {
 	it('goes into an address and comes back', () => {
 		const form = {

@@ -91,6 +91,8 @@ export function clockOf(hour: number): string {
 /** Of whom a queue is made, and by whose day. */
 export interface QueueOf {
 	waiting: readonly { id: number }[];
+	/** Last day of the claim of cells, and whether something was seen of one already; missing: nothing presses. */
+	claims?: readonly { id: number; claimUntil: string; odd: boolean }[];
 	/** Tested ones, with what they hold: those of the form’s `back` are put back to half. */
 	tested?: readonly { id: number; capacityAh: number }[];
 	/** Null: no type is named. */
@@ -103,14 +105,23 @@ export interface QueueOf {
 	timeZone?: string | null;
 }
 
+/** With the day of their claim; cells of which something was seen before the others, who keep their order. */
+function oddFirst(waiting: QueueOf['waiting'], claims: NonNullable<QueueOf['claims']>) {
+	const known = new Map(claims.map((c) => [c.id, c]));
+	return waiting
+		.map(({ id }) => ({ id, claimUntil: known.get(id)?.claimUntil ?? null, odd: known.get(id)?.odd ?? false }))
+		.sort((a, b) => Number(b.odd) - Number(a.odd));
+}
+
 /** What is asked of the planner: cells by their ids, since two deliveries may label theirs alike. */
 export const queueOf = (
 	form: QueueForm,
-	{ waiting, tested = [], ratedAh, wakeFromH, wakeUntilH, offset, timeZone = null }: QueueOf
-): QueueInput & { cells: { id: number; capacityAh: number; soc?: number; tested?: boolean }[] } => ({
+	{ waiting, claims = [], tested = [], ratedAh, wakeFromH, wakeUntilH, offset, timeZone = null }: QueueOf
+): QueueInput & { cells: { id: number; capacityAh: number; soc?: number; tested?: boolean; testBy?: string }[] } => ({
 	cells: [
-		...waiting.map(({ id }) => ({
+		...oddFirst(waiting, claims).map(({ id, claimUntil }) => ({
 			...{ id, capacityAh: ratedAh ?? ASSUMED_AH },
+			...(claimUntil ? { testBy: claimUntil } : {}),
 			...(form.full.includes(id) ? { soc: 1 } : {})
 		})),
 		...tested.filter(({ id }) => form.back.includes(id)).map((c) => ({ ...c, tested: true, soc: 0 }))

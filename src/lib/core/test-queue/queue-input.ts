@@ -4,8 +4,17 @@ export type QueueId = string | number;
 
 /** Cells to be tested one by one with what is at hand. */
 export interface QueueInput {
-	/** `tested`: discharged already, it only waits to be put back to storage charge. */
-	cells: readonly { id: QueueId; capacityAh: number; soc?: number | null; tested?: boolean | null }[];
+	/**
+	 * `tested`: discharged already, it only waits to be put back to storage charge. `testBy`: when its test should have ended (a day counts
+	 * whole), ISO; missing: at any time.
+	 */
+	cells: readonly {
+		id: QueueId;
+		capacityAh: number;
+		soc?: number | null;
+		tested?: boolean | null;
+		testBy?: string | null;
+	}[];
 	testers: readonly { id: QueueId; currentA: number }[];
 	supplies: readonly { id: QueueId; currentA: number }[];
 	/** In the warm box before anything else, h. */
@@ -32,6 +41,8 @@ export interface QueuedCell {
 	chargeAh: number;
 	storeAh: number;
 	tested: boolean;
+	/** Hours from the start by which its discharge should have ended; null: nothing presses, or it is past anyhow. */
+	testByH: number | null;
 }
 
 /** The same with times made plain: hours from the start, which is hour 0. */
@@ -124,6 +135,17 @@ function offsetOf(iso: string): number {
 	return match ? (match[1] === '-' ? -1 : 1) * (Number(match[2]) * 60 + Number(match[3])) : 0;
 }
 
+const DAY_ALONE = /^\d{4}-\d{2}-\d{2}$/;
+
+/** Hours from the start to a moment, or to the end of a day; null for none, or one that is past. @throws CoreError `date` */
+function hoursUntil(iso: string | null, startMs: number, path: string): number | null {
+	if (iso === null) return null;
+	const ms = Date.parse(iso);
+	if (!Number.isFinite(ms)) throw new CoreError('date', path, `${path} requires a date, got ${iso}`);
+	const hours = (ms - startMs) / HOUR_MS + (DAY_ALONE.test(iso) ? 24 : 0);
+	return hours > 0 ? hours : null;
+}
+
 /** @throws CoreError `too-few`, `too-many`, `twice`, `not-positive`, `negative`, `out-of-range`, `clock`, `date`, `too-long` */
 export function prepareQueue(input: QueueInput): Prepared {
 	checkIds(input.cells, 'cells', MOST.cells);
@@ -144,7 +166,7 @@ export function prepareQueue(input: QueueInput): Prepared {
 	const clock = wakingClock(hourOf(input.waking.from, 'waking.from'), hourOf(input.waking.to, 'waking.to'), dayHourAt);
 	const attended = !input.unattendedDischarge;
 	const fastest = Math.max(...input.testers.map((t) => t.currentA));
-	const cells = input.cells.map(({ id, capacityAh, soc, tested }, i): QueuedCell => {
+	const cells = input.cells.map(({ id, capacityAh, soc, tested, testBy }, i): QueuedCell => {
 		requirePositive(capacityAh, `cells.${i}.capacityAh`);
 		const began = soc ?? (tested ? 0 : USUAL_SOC);
 		if (!(began >= 0 && began <= 1))
@@ -156,8 +178,14 @@ export function prepareQueue(input: QueueInput): Prepared {
 				`A discharge of ${capacityAh} Ah at ${fastest} A takes ${(capacityAh / fastest).toFixed(1)} h, longer than anybody is up (${clock.lengthH.toFixed(1)} h). Take a larger load, or one that may run unattended and say unattendedDischarge.`
 			);
 		if (tested)
-			return { id, capacityAh, chargeAh: 0, storeAh: Math.max(0, STORE_SOC - began) * capacityAh, tested: true };
-		return { id, capacityAh, chargeAh: (1 - began) * capacityAh, storeAh: STORE_SOC * capacityAh, tested: false };
+			return {
+				...{ id, capacityAh, chargeAh: 0, storeAh: Math.max(0, STORE_SOC - began) * capacityAh },
+				...{ tested: true, testByH: null }
+			};
+		return {
+			...{ id, capacityAh, chargeAh: (1 - began) * capacityAh, storeAh: STORE_SOC * capacityAh, tested: false },
+			testByH: hoursUntil(testBy ?? null, startMs, `cells.${i}.testBy`)
+		};
 	});
 	return {
 		...{ cells, clock, attended, startMs, offsets },

@@ -34,6 +34,20 @@ describe('the queue', () => {
 		expect(from(true)).toBe('2026-11-26T16:42:00.000Z');
 		expect(from(false)).toBe('2026-11-27T07:00:00.000Z');
 	});
+	it('tests first what has to be tested by a day, where the order saves that day', () => {
+		const cells = ['c1', 'c2', 'c3', 'c4'].map((id) => ({ id, capacityAh: 100, soc: 0.5 }));
+		const testedAt = (testBy: string) => {
+			const pressed = cells.map((c) => (c.id === 'c4' ? { ...c, testBy } : c));
+			const { steps } = planQueue(input({ cells: pressed, unattendedDischarge: true }));
+			return hour(steps.find((s) => s.cellId === 'c4' && s.kind === 'discharge')!.to);
+		};
+		// Its own way takes 9.2 h: with nothing else before it, it is tested by the end of the day.
+		expect(testedAt('2026-11-26')).toBeLessThanOrEqual(16);
+		// A day that is past presses nobody any more, and one that nothing can save is come as near to as can be.
+		expect(testedAt('2026-11-20')).toBe(testedAt('2027-11-26'));
+		expect(testedAt('2026-11-26T09:00:00Z')).toBeCloseTo(9.2, 5);
+		expect(() => planQueue(input({ cells: [{ id: 'a', capacityAh: 100, testBy: 'soon' }] }))).toThrow(/testBy requires/);
+	});
 	it('follows daylight saving: people get up at seven by their own clock before and after the change', () => {
 		// In Paris the clocks go back on 25 Oct 2026 at 3:00, and forward on 28 Mar 2027 at 2:00.
 		const mornings = (startAt: string) =>

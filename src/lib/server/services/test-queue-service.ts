@@ -1,4 +1,4 @@
-import { bankCapacities } from '$lib/core/stages';
+import { bankCapacities, waitingForTest } from '$lib/core/stages';
 import { QUEUE_KIND_NAMES, queueForm, queueOf } from '$lib/core/test-queue';
 import { loadBankPicture } from '../bank-picture/load';
 import { ServiceError } from '../errors';
@@ -17,6 +17,7 @@ export async function queueCalendar(bankId: number, params: URLSearchParams, gon
 	const labels = new Map(all.map(({ cell }) => [cell.id, cell.label]));
 	const queue = queueOf(form, {
 		waiting: waiting.map((c) => c.cell),
+		claims: waitingForTest(picture),
 		tested: all.flatMap(({ cell, capacityAh }) => (capacityAh === null ? [] : [{ id: cell.id, capacityAh }])),
 		ratedAh: picture.cellType?.ratedAh ?? null,
 		...{ wakeFromH: settings.wakeFromH, wakeUntilH: settings.wakeUntilH },
