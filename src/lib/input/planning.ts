@@ -108,6 +108,8 @@ export class ChargerInput {
 export class SupplyInput {
 	@Text(80, 1) name!: string;
 	@Num(0, 10_000) a!: number;
+	/** What a meter at the cells showed when it was set to that. */
+	@Maybe() @Num(0, 10_000) deliversA?: number | null;
 	@Num(0, 2000) lowestV: number = 0;
 	@Num(0, 2000) highestV!: number;
 	@Num(0, 10) leadOhm!: number;

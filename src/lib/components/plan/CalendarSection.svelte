@@ -73,6 +73,13 @@
 			usual={USUAL_PLAN.testA}
 			onkeep={(testA) => desk.change({ testA })}
 		/>
+		<PlanNumber
+			label="It delivers, by a meter"
+			unit="A"
+			value={plan.testDeliversA}
+			usual={plan.testA ?? USUAL_PLAN.testA}
+			onkeep={(testDeliversA) => desk.change({ testDeliversA })}
+		/>
 	</div>
 	{#if isProved}<p>The battery is proved: nothing of this is still to come.</p>
 	{:else if calendar}

@@ -33,8 +33,8 @@
 </script>
 
 <Fold title="The first charge" {answer} warm={first !== null && first.days === null}>
-	{#each plan.supplies as { name, a, highestV, lowestV, leadOhm }, i (i)}
-		<div class="grid grid-cols-2 items-end gap-3 sm:grid-cols-6">
+	{#each plan.supplies as { name, a, deliversA, highestV, lowestV, leadOhm }, i (i)}
+		<div class="grid grid-cols-2 items-end gap-3 sm:grid-cols-7">
 			<label class="col-span-2 sm:col-span-1"
 				><span class="field-label">Supply</span>
 				<input
@@ -45,6 +45,13 @@
 				/></label
 			>
 			<PlanNumber label="Gives" unit="A" value={a} onkeep={(v) => supply(i, { a: v ?? 0 })} />
+			<PlanNumber
+				label="Delivers, by a meter at the cells"
+				unit="A"
+				value={deliversA ?? null}
+				usual={a}
+				onkeep={(v) => supply(i, { deliversA: v })}
+			/>
 			<PlanNumber label="Down to" unit="V" value={lowestV} onkeep={(v) => supply(i, { lowestV: v ?? 0 })} />
 			<PlanNumber label="Up to" unit="V" value={highestV} onkeep={(v) => supply(i, { highestV: v ?? 0 })} />
 			<PlanNumber

@@ -15,6 +15,7 @@
 		type LoadFit,
 		type LoadNeed
 	} from '$lib/core/load-finder';
+	import { BOTTOM_ABOVE_V } from '$lib/core/method-run';
 	import type { TestData } from './test-data';
 
 	let { data, views }: { data: TestData; views: Snippet } = $props();
@@ -26,7 +27,7 @@
 	let own = $state<{ w: number | null; ownV: number | null }>({ w: null, ownV: null });
 	const things = $derived([...(own.w && own.ownV ? [ownLoad(own.w, own.ownV)] : []), ...THINGS_AT_HAND]);
 	const fits = $derived(
-		fitLoads(things, { chemistry: bank.chemistry, series, capacityAh }).sort(
+		fitLoads(things, { chemistry: bank.chemistry, series, capacityAh, inverterStopsV: data.inverterStopsV }).sort(
 			(a, b) => Number(a.why !== null) - Number(b.why !== null) || (a.hours ?? 1e9) - (b.hours ?? 1e9)
 		)
 	);
@@ -42,8 +43,14 @@
 		attended: 'somebody beside it, always',
 		water: 'water over it, never dry, never boiling',
 		cooling: 'air around it',
+		sink: 'somewhere for the energy: a battery with room for all of it, or loads that run meanwhile',
 		vehicle: 'the vehicle’s own charge limit set beforehand'
 	};
+	const percent = (share: number) => `${(share * 100).toFixed(share < 0.0995 ? 1 : 0)} %`;
+	/** Down to this the cells go in a bottom balance, V per cell. */
+	const bottomV = $derived(
+		(data.overview.cellType?.dischargeLimitV ?? CHEMISTRY_FIGURES[bank.chemistry].dischargeLimitV) + BOTTOM_ABOVE_V
+	);
 	/** What is about to be used, and which of its needs are met. */
 	let chosen = $state<string | null>(null);
 	let met = $state<Partial<Record<LoadNeed, boolean>>>({});
@@ -76,7 +83,7 @@
 		<div class="w-32"><PlanNumber label="made for" unit="V" value={own.ownV} onkeep={(v) => (own.ownV = v)} /></div>
 	</section>
 	<ul class="grid gap-2">
-		{#each fits as { load, amps, hours, why } (load.name)}
+		{#each fits as { load, amps, hours, why, stops } (load.name)}
 			<li class="sheet row p-3" class:no={why !== null}>
 				<strong>{load.name}</strong>
 				<span class="figure text-lg">{amps === null ? '–' : `${amps.toFixed(1)} A`}</span>
@@ -84,6 +91,13 @@
 					>{hours === null ? '–' : hours < 48 ? `${hours.toFixed(1)} h` : `${(hours / 24).toFixed(1)} days`}</span
 				>
 				<span class="muted">{why ? WHY[why] : load.needs.map((n) => NEEDS[n]).join('; ')}</span>
+				{#if stops && why === null}<span class="checks"
+						>The inverter stops at {stops.atV.toFixed(1)} V, {(stops.atV / series).toFixed(2)} V per cell:
+						<strong class="figure">{percent(stops.leftLow)} to {percent(stops.leftHigh)}</strong> stay in.
+						{stops.atV / series > bottomV
+							? `Too high for a bottom balance, which needs ${bottomV.toFixed(2)} V per cell.`
+							: ''}</span
+					>{/if}
 				{#if why === null}<button
 						class="btn tap justify-self-start"
 						aria-expanded={chosen === load.name}

@@ -43,6 +43,10 @@ export interface TestData {
 	capacities: ShownCapacity[];
 	instruments: ShownInstrument[];
 	roomC: number | null;
+	/** What a tester delivers, by the plan, A; null: it does not say. */
+	testerA: number | null;
+	/** Where the inverter of the plan switches off, V; null: it does not say. */
+	inverterStopsV: number | null;
 	/** Ways to run a cell that somebody has kept. */
 	protocols: (Protocol & { id: number; version: number })[];
 	/** What the maker promises, the least of it; null: nothing is written. */

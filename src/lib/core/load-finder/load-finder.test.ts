@@ -23,6 +23,22 @@ describe('loads at hand', () => {
 		expect(fit(kettle, 4).amps).toBeCloseTo(2000 / 12.8, 9);
 		expect(fit(kettle, 4, 105).why).toBe('too-much');
 	});
+	it('an inverter stops before the cells are empty, and says what it leaves', () => {
+		const at = (inverterStopsV: number | null) =>
+			fitLoads([kettle], { chemistry: 'LFP', series: 8, capacityAh: 280, inverterStopsV })[0]!;
+		// 3.1 V per cell with 0.28 C on it: drop 11 to 56 mV and 8 mV of hysteresis bring it to 3.11 to 3.18 V at rest.
+		const high = at(24.8);
+		expect(high.stops).toMatchObject({ atV: 24.8 });
+		expect(high.stops!.leftLow).toBeGreaterThan(0.03);
+		expect(high.stops!.leftHigh).toBeLessThan(0.09);
+		expect(high.hours).toBeLessThan(280 / high.amps!);
+		// As such inverters usually are: 21 V for eight cells, 2.63 V each, leaves nothing to speak of.
+		expect(at(null).stops).toMatchObject({ atV: 21, leftLow: 0 });
+		expect(at(null).stops!.leftHigh).toBeLessThan(0.01);
+		expect(fit(lamp, 4).stops).toBeNull();
+	});
+	it('a load that gives the energy back needs somewhere for it', () =>
+		expect(THINGS_AT_HAND.find((t) => t.name === 'Regenerative load')!.needs).toContain('sink'));
 	it('every thing of the list fits some battery', () => {
 		for (const load of THINGS_AT_HAND)
 			expect([1, 4, 8, 16].some((series) => fit(load, series, 280).why === null)).toBe(true);

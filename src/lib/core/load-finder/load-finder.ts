@@ -1,8 +1,9 @@
-import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
+import { LOADED_OHM_AH } from '../cell-model';
+import { CHEMISTRY_FIGURES, HYSTERESIS_V, restVoltageCurve, type Chemistry } from '../chemistry';
 import { requirePositive } from '../shared';
 
 /** What a load asks before it may be used. */
-export type LoadNeed = 'inverter' | 'bond' | 'isolation' | 'attended' | 'water' | 'cooling' | 'vehicle';
+export type LoadNeed = 'inverter' | 'bond' | 'isolation' | 'attended' | 'water' | 'cooling' | 'vehicle' | 'sink';
 
 /** Something that can take the charge of a cell or battery. */
 export interface LoadAtHand {
@@ -23,11 +24,14 @@ export interface LoadFit {
 	cRate: number | null;
 	/** Why it does not fit; null where it does. */
 	why: 'too-high' | 'too-low' | 'too-much' | null;
+	/** Behind an inverter: where that stops, V of the battery, and what charge is left then, fractions; null: it goes as low as one lets it. */
+	stops: { atV: number; leftLow: number; leftHigh: number } | null;
 }
 
 /** Things people have (default: our own figures; what is printed on the thing itself comes first). */
 export const THINGS_AT_HAND: readonly LoadAtHand[] = [
 	{ name: 'Electronic load', w: 180, ownV: 3.2, mains: false, needs: ['attended', 'cooling'] },
+	{ name: 'Regenerative load', w: 300, ownV: 3.2, mains: false, needs: ['attended', 'sink'] },
 	{ name: 'Car headlamps, two of 55 W', w: 110, ownV: 12, mains: false, needs: ['attended', 'cooling'] },
 	{ name: 'Heater of a vehicle, 12 V', w: 150, ownV: 12, mains: false, needs: ['attended'] },
 	{ name: 'Immersion element, 12 V', w: 300, ownV: 12, mains: false, needs: ['attended', 'water'] },
@@ -65,17 +69,41 @@ const INVERTER_CLASSES = [
 /** A resistance takes less at less than its own voltage; below this share it hardly draws anything worth the hours, above it burns. */
 const VOLTS = { least: 0.2, most: 1.25 };
 
+/** What is discharged: so many cells in series. */
+export interface LoadedBattery {
+	chemistry: Chemistry;
+	series: number;
+	capacityAh: number;
+	/** Where its inverter switches off, V of the battery; null or missing: as such inverters usually do. */
+	inverterStopsV?: number | null;
+}
+
+/** Resistance of a cell under a load that lasts, as a share of the typical; doubt of the curve, 95 %, V (default). */
+const LOADED = { least: 0.5, most: 2.5, curveV: 0.012 };
+
+/** What charge a cell still holds when it reads so much under load, fractions: by the rest-voltage curve, load drop and hysteresis added. */
+function leftAt(chemistry: Chemistry, cellV: number, cRate: number): { leftLow: number; leftHigh: number } {
+	const curve = restVoltageCurve(chemistry);
+	const loopV = HYSTERESIS_V[chemistry];
+	const at = (share: number, v: number) =>
+		Math.min(1, Math.max(0, curve.xOf(cellV + share * cRate * LOADED_OHM_AH + loopV + v)));
+	return { leftLow: at(LOADED.least, -LOADED.curveV), leftHigh: at(LOADED.most, LOADED.curveV) };
+}
+
 /** What each thing would take out of so many cells in series, and for how long. @throws CoreError `not-positive` */
 export function fitLoads(
 	things: readonly LoadAtHand[],
-	{ chemistry, series, capacityAh }: { chemistry: Chemistry; series: number; capacityAh: number }
+	{ chemistry, series, capacityAh, inverterStopsV = null }: LoadedBattery
 ): LoadFit[] {
 	requirePositive(series, 'series');
 	requirePositive(capacityAh, 'capacityAh');
 	const { nominalV, dischargeCRate } = CHEMISTRY_FIGURES[chemistry];
 	const volts = series * nominalV;
 	return things.map((load): LoadFit => {
-		const none = (why: 'too-high' | 'too-low'): LoadFit => ({ load, amps: null, hours: null, cRate: null, why });
+		const none = (why: 'too-high' | 'too-low'): LoadFit => ({
+			...{ load, amps: null, hours: null, cRate: null, why },
+			stops: null
+		});
 		if (load.mains && !INVERTER_CLASSES.some((c) => volts >= c.from && volts <= c.to)) return none('too-low');
 		if (!load.mains && volts > load.ownV * VOLTS.most) return none('too-high');
 		if (!load.mains && volts < load.ownV * VOLTS.least) return none('too-low');
@@ -83,7 +111,15 @@ export function fitLoads(
 		const watts = load.mains ? load.w / INVERTER_EFFICIENCY : load.w * (volts / load.ownV) ** 2;
 		const amps = watts / volts;
 		const cRate = amps / capacityAh;
-		return { load, amps, hours: capacityAh / amps, cRate, why: cRate > dischargeCRate ? 'too-much' : null };
+		const own = INVERTER_CLASSES.find((c) => volts >= c.from && volts <= c.to);
+		const atV = load.mains ? (inverterStopsV ?? own?.from ?? null) : null;
+		const stops = atV === null ? null : { atV, ...leftAt(chemistry, atV / series, cRate) };
+		// What the inverter leaves is not taken.
+		const taken = stops ? 1 - (stops.leftLow + stops.leftHigh) / 2 : 1;
+		return {
+			...{ load, amps, hours: (taken * capacityAh) / amps, cRate, stops },
+			why: cRate > dischargeCRate ? 'too-much' : null
+		};
 	});
 }
 

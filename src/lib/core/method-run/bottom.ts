@@ -16,7 +16,7 @@ import {
 } from './method';
 
 /** Both stages end so far above the maker's limit, V (default): a cell that is pushed past its end is harmed for good. */
-const ABOVE_LIMIT_V = 0.2;
+export const BOTTOM_ABOVE_V = 0.2;
 /** The second stage is this gentle, 1/h of the capacity (default). */
 export const GENTLE_C_RATE = 0.03;
 /** Rests after the first and the second stage, h (default): most of the rebound is over in an hour, what is left takes the night. */
@@ -93,7 +93,7 @@ function residual(world: MethodWorld, ways: readonly CellWay[]): { left: (Interv
 /** What is next for one cell; null: it waits for the load, or is through. */
 function nextOf(way: CellWay, world: MethodWorld, loadFree: boolean, loadA: number | null): NextStep | null {
 	const { cell, last } = way;
-	const toV = (world.dischargeLimitV + ABOVE_LIMIT_V).toFixed(2);
+	const toV = (world.dischargeLimitV + BOTTOM_ABOVE_V).toFixed(2);
 	const mostV = mostOfOneCellV(world.chemistry);
 	const gentleA = (GENTLE_C_RATE * cell.capacityAh).toFixed(1);
 	switch (last?.step) {

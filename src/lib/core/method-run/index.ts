@@ -1,5 +1,5 @@
 export { balancerDays } from './balancer';
-export { reboundV } from './bottom';
+export { BOTTOM_ABOVE_V, reboundV } from './bottom';
 export { followMethod, refuseEntry } from './follow';
 export {
 	ENTRY_FIELDS,

@@ -71,6 +71,8 @@ export interface BankPlan {
 	partLeadDays: number | null;
 	testers: number | null;
 	testA: number | null;
+	/** What a meter in the circuit showed when a tester was set to that, A; null: nobody looked. */
+	testDeliversA: number | null;
 	hoursADay: number | null;
 }
 
@@ -108,6 +110,7 @@ export const NO_PLAN: BankPlan = {
 	partLeadDays: null,
 	testers: null,
 	testA: null,
+	testDeliversA: null,
 	hoursADay: null
 };
 

@@ -7,12 +7,17 @@ import { byTheCalendarS } from './waking-hours';
 export interface SupplyChoice {
 	name: string;
 	a: number;
+	/** What a meter at the cells showed when it was set to that, A; null or missing: nobody looked. */
+	deliversA?: number | null;
 	/** The lowest and highest it can be set to, V. */
 	lowestV: number;
 	highestV: number;
 	/** Both its leads with their clamps, Ω. */
 	leadOhm: number;
 }
+
+/** What really flows from a supply, A: what a meter showed, else what it is set to. */
+export const deliveredA = ({ a, deliversA = null }: Pick<SupplyChoice, 'a' | 'deliversA'>): number => deliversA ?? a;
 
 export interface FirstChargeInput {
 	chemistry: Chemistry;
@@ -79,7 +84,10 @@ export function firstCharge(input: FirstChargeInput): FirstCharge {
 			throw error;
 		}
 	};
-	const usable = supplies.filter(fits).sort((a, b) => b.a - a.a);
+	const usable = supplies
+		.filter(fits)
+		.map((s) => ({ ...s, a: deliveredA(s) }))
+		.sort((a, b) => b.a - a.a);
 	const best = usable[0];
 	if (!best)
 		return {

@@ -153,7 +153,7 @@ function calendarOf(
 		cellLeadDays: plan.cellLeadDays ?? USUAL_PLAN.cellLeadDays,
 		partLeadDays: plan.partLeadDays ?? USUAL_PLAN.partLeadDays,
 		testers: plan.testers ?? (knownTesters || USUAL_PLAN.testers),
-		testA: plan.testA ?? USUAL_PLAN.testA,
+		testA: plan.testDeliversA ?? plan.testA ?? USUAL_PLAN.testA,
 		hoursADay: plan.hoursADay ?? USUAL_PLAN.hoursADay,
 		balanceDays: first?.days ?? 0,
 		wakingH,

@@ -184,6 +184,10 @@ describe('the first charge', () => {
 		expect(saves.secondSupply!).toBeGreaterThan(0.4 * days!);
 		// 60 % of 280 Ah at 20 A for each of two strings: 0.7 days; 224 Ah left at 10 A: about a day.
 		expect(saves.seriesFirst!).toBeGreaterThan(0.6 * days!);
+		// 12 A set, 10.5 A delivered: what flows decides.
+		const [own] = row.supplies;
+		const delivers = firstCharge({ ...row, supplies: [{ ...own!, deliversA: own!.a / 2 }] }).days!;
+		expect(delivers).toBeCloseTo(firstCharge({ ...row, supplies: [{ ...own!, a: own!.a / 2 }] }).days!, 9);
 		expect(firstCharge({ ...row, barsForCells: 4 }).saves.borrowedBars).not.toBeNull();
 	});
 	it('names what cannot be set as low as a cell, and claims nothing', () => {

@@ -4,6 +4,15 @@ import { clockOf, queueForm, queueOf, queueParams } from './queue-form';
 
 const usual = { testers: 2, nowLocal: '2026-11-26T09:00' };
 
+describe('testers nobody has described', () => {
+	it('take what the plan says a tester delivers', () => {
+		const form = (testA: number | null) =>
+			queueForm(new URLSearchParams(), { testers: 2, nowLocal: '2026-11-26T08:00', testA }).testers;
+		expect(form(10.5)).toEqual([10.5, 10.5]);
+		expect(form(null)).toEqual([20, 20]);
+	});
+});
+
 describe('claims', () => {
 	it('give each cell its day, and those of which something was seen come first', () => {
 		const form = queueForm(new URLSearchParams(), { testers: 1, nowLocal: '2026-11-26T08:00' });

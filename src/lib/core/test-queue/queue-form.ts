@@ -48,11 +48,14 @@ const ids = (text: string | null): number[] =>
 		.filter((id) => Number.isInteger(id) && id > 0)
 		.slice(0, 500);
 
-/** Reads it from an address; what is missing or makes no sense is as usual. @param nowLocal `yyyy-MM-ddTHH:mm` */
-export function queueForm(params: URLSearchParams, usual: { testers: number; nowLocal: string }): QueueForm {
+/** Reads it from an address; what is missing or makes no sense is as usual. @param nowLocal `yyyy-MM-ddTHH:mm`; testA: what a tester delivers, by the plan */
+export function queueForm(
+	params: URLSearchParams,
+	usual: { testers: number; nowLocal: string; testA?: number | null }
+): QueueForm {
 	const startAt = params.get('startAt') ?? '';
 	return {
-		testers: amps(params.get('testers'), Array<number>(Math.max(1, usual.testers)).fill(20)),
+		testers: amps(params.get('testers'), Array<number>(Math.max(1, usual.testers)).fill(usual.testA || 20)),
 		supplies: amps(params.get('supplies'), [20]),
 		soakH: atLeast0(params.get('soakH'), 0),
 		restH: atLeast0(params.get('restH'), 1),

@@ -122,7 +122,10 @@ export const testPage = (bankId: number) =>
 		(async () => {
 			const picture = await loadBankPicture(bankId);
 			const ids = picture.cells.map((c) => c.id);
+			const [plan] = await plans.all({ bankId });
 			return {
+				inverterStopsV: plan?.inverter?.cutoffV ?? null,
+				testerA: plan?.testDeliversA ?? plan?.testA ?? null,
 				waitingForTest: waitingForTest(picture),
 				capacities: bankCapacities(picture).map((c) => shownCapacity(picture, c)),
 				instruments: await instrumentChoices(),

@@ -10,6 +10,9 @@ export async function up(knex: Knex): Promise<void> {
 		t.boolean('square_blocks').comment('the cells of a group lie two deep');
 		t.string('outputs_at', 12).comment('corner at which battery negative leaves, front-left');
 	});
+	await knex.schema.alterTable('plans', (t) => {
+		t.double('test_delivers_a').comment('what flows by a meter when a tester is set to test_a');
+	});
 	await createRecords(knex, 'orders', (t) => {
 		t.integer('bank_id').unsigned().notNullable().references('id').inTable('banks').index();
 		t.integer('delivery_id').unsigned().references('id').inTable('deliveries').comment('it came as; null: under way');

@@ -49,5 +49,6 @@ export class PlanInput {
 	@Maybe() @Num(0, 1000) partLeadDays?: number | null;
 	@Maybe() @Whole(0, 100) testers?: number | null;
 	@Maybe() @Num(0.01, 1000) testA?: number | null;
+	@Maybe() @Num(0.01, 1000) testDeliversA?: number | null;
 	@Maybe() @Num(0.1, 24) hoursADay?: number | null;
 }

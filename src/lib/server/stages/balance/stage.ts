@@ -1,3 +1,4 @@
+import { deliveredA } from '$lib/core/planning';
 import {
 	ASSUMED_SUPPLY,
 	balanceState,
@@ -37,8 +38,8 @@ async function earlierSets({ bank, balanceRun }: BankPicture): Promise<EarlierSe
 
 /** The strongest of the supplies that the plan names, as nobody needs to be asked for it again. */
 function supplyOf(plan: Plan | undefined): BalanceState['supply'] {
-	const strongest = [...(plan?.supplies ?? [])].sort((a, b) => b.a - a.a)[0];
-	return strongest ? { supplyA: strongest.a, leadOhm: strongest.leadOhm, setV: null } : ASSUMED_SUPPLY;
+	const strongest = [...(plan?.supplies ?? [])].sort((a, b) => deliveredA(b) - deliveredA(a))[0];
+	return strongest ? { supplyA: deliveredA(strongest), leadOhm: strongest.leadOhm, setV: null } : ASSUMED_SUPPLY;
 }
 
 /** Where the balance stands, with the log of the latest run. @param chosen cells for one still to be planned */
