@@ -3,5 +3,5 @@ import { askWorlds } from './ask-worlds';
 import { coverages } from './summary';
 import { coverageTable } from './report';
 it('one', () => {
-	console.log(coverageTable(coverages(askWorlds(200, 1, () => undefined, ['joining']))));
+	console.log(coverageTable(coverages(askWorlds(600, 1, () => undefined, ['earlier lots']))));
 }, 600000);

@@ -4,6 +4,7 @@ import { bottom } from './bottom';
 import { capacity } from './capacity';
 import { chargeAccount } from './charge-account';
 import { delivery } from './delivery';
+import { earlierLots } from './earlier-lots';
 import { fade } from './fade';
 import { fast } from './fast';
 import { forecast } from './forecast';
@@ -30,6 +31,7 @@ export const QUESTIONS: readonly Question[] = [
 	chargeAccount,
 	delivery,
 	capacity,
+	earlierLots,
 	join,
 	snapshot,
 	leads,

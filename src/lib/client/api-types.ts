@@ -15230,6 +15230,7 @@ export interface components {
             supplies?: components["schemas"]["SupplyInput"][];
             supplyHoursADay?: number | null;
             testA?: number | null;
+            testDeliversA?: number | null;
             testers?: number | null;
             window?: number | null;
         };
@@ -15278,6 +15279,7 @@ export interface components {
             supplies?: components["schemas"]["SupplyInput"][];
             supplyHoursADay?: number | null;
             testA?: number | null;
+            testDeliversA?: number | null;
             testers?: number | null;
             window?: number | null;
         };
@@ -15405,6 +15407,7 @@ export interface components {
             capacityAh: number;
             id: string | number;
             soc?: number | null;
+            testBy?: string | null;
             tested?: boolean | null;
         };
         QueueThingInput: {
@@ -15914,6 +15917,7 @@ export interface components {
         };
         SupplyInput: {
             a: number;
+            deliversA?: number | null;
             highestV: number;
             leadOhm: number;
             /** @default 0 */

@@ -1,3 +1,4 @@
+export { evidenceOfEarlierLots, type TestedLot } from './earlier-lots';
 export { cellOfFileName } from './file-names';
 export { medianCurve } from './median-curve';
 export { curveDifference, usualCurve, type DischargeCurve } from './overlay';
@@ -9,7 +10,8 @@ export {
 	TESTER_GAIN_SD,
 	judgeCapacity,
 	type CapacityBound,
-	type CapacityJudgement
+	type CapacityJudgement,
+	type LotEvidence
 } from './judge-capacity';
 export {
 	estimateTesters,

@@ -22,6 +22,15 @@ export interface CapacityBound {
 	sdAh: number;
 }
 
+/** How much more the tester of a new lot reads than is true, as far as earlier lots on other testers tell. */
+export interface LotEvidence {
+	/** As a fraction of the reading, one sd. */
+	gain: number;
+	sd: number;
+	lots: number;
+	cells: number;
+}
+
 export interface CapacityJudgement {
 	outcome: 'short' | 'meets' | 'unsure';
 	/** P(true capacity < rated). */
@@ -41,6 +50,7 @@ export interface CapacityJudgement {
  * @param testersApartAh between the testers it was run on, Ah; null with one
  * @param clause the promise it is held against; null: its rating
  * @param bound what was run bounds from one side; null: from none
+ * @param lots what earlier lots of the type tell of its tester; null: nothing. The chance takes it, the figure stays as measured
  * @param correction what brought its latest run to standard conditions, and the temperature that was written down
  */
 export function judgeCapacity(
@@ -51,14 +61,16 @@ export function judgeCapacity(
 	testersApartAh: number | null = null,
 	correction: { fraction: number; temperatureC: number | null; standardC?: number } | null = null,
 	clause: ClauseKind | null = null,
-	bound: CapacityBound | null = null
+	bound: CapacityBound | null = null,
+	lots: LotEvidence | null = null
 ): CapacityJudgement {
 	requirePositive(capacityAh, 'capacityAh');
 	requireNotNegative(sdAh, 'sdAh');
 	requirePositive(ratedAh, 'ratedAh');
 	const shortBy = (ah: number, sd: number) => (sd === 0 ? Number(ah < ratedAh) : normalCdf((ratedAh - ah) / sd));
-	const corrected = shortBy(capacityAh, sdAh);
-	const asRun = bound ? shortBy(bound.capacityAh, bound.sdAh) : corrected;
+	const pooled = lots === null ? null : withLots(lots);
+	const corrected = pooled ? pooled(capacityAh, sdAh) : shortBy(capacityAh, sdAh);
+	const asRun = bound ? (pooled ?? shortBy)(bound.capacityAh, bound.sdAh) : corrected;
 	// A correction's own doubt never turns a sure shortfall into “cannot tell”, nor a sure pass.
 	const probabilityShort =
 		bound?.side === 'gentler'
@@ -66,6 +78,13 @@ export function judgeCapacity(
 			: bound?.side === 'harsher'
 				? Math.min(corrected, asRun)
 				: corrected;
+	/** The tester's own doubt is replaced by what earlier lots leave of it; where it is known better than that already, nothing changes. */
+	function withLots({ gain, sd }: LotEvidence) {
+		return (ah: number, allSd: number) => {
+			const ownVar = allSd ** 2 - (TESTER_GAIN_SD * ah) ** 2;
+			return ownVar < 0 ? shortBy(ah, allSd) : shortBy(ah / (1 + gain), Math.sqrt(ownVar + (sd * ah) ** 2));
+		};
+	}
 	const disagree = testersApartAh !== null && testersApartAh > Math.abs(capacityAh - ratedAh);
 	const outcome = disagree
 		? 'unsure'
@@ -89,6 +108,7 @@ export function judgeCapacity(
 			temperatureC: correction?.temperatureC ?? null,
 			standardC: correction?.standardC ?? RATED_C,
 			clause,
+			lotCells: lots?.cells ?? null,
 			chanceOfDeciding:
 				outcome === 'unsure' && sdAh > 0
 					? chanceOfDeciding(capacityAh, sdAh, capacityAh * Math.hypot(TESTER_GAIN_SD, REPEATS_SD), ratedAh)

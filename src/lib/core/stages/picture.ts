@@ -1,6 +1,6 @@
 import type { OutputCorner } from '../assembly';
 import type { Chemistry } from '../chemistry';
-import type { Correction, LogFault } from '../capacity-run';
+import type { Correction, LogFault, TestedLot } from '../capacity-run';
 import type { Clause, ClauseKind } from '../clauses';
 import type { Inspection, TerminalKind } from '../inspection';
 import type { Strategy } from '../limits';
@@ -245,6 +245,8 @@ export interface BankPicture {
 	clauses: readonly Clause[];
 	currency: string;
 	meters: Record<Quantity, MeterAccuracy>;
+	/** Cells of this type that came for other banks and were run: a lot each and tester; missing: none. */
+	earlierLots?: readonly TestedLot[];
 	/** What testers were held against, in Ah. */
 	testerCalibrations: readonly StoredCalibration[];
 	/** Those with cells in play, oldest first. */

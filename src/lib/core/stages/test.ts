@@ -1,6 +1,7 @@
 import {
 	TESTER_GAIN_SD,
 	contradict,
+	evidenceOfEarlierLots,
 	judgeRun,
 	slippedResult,
 	jointCapacities,
@@ -10,6 +11,7 @@ import {
 	type CapacityBound,
 	type CapacityJudgement,
 	type JointCapacity,
+	type LotEvidence,
 	type NextRuns,
 	type RefusedRun,
 	type StandardRun,
@@ -81,7 +83,8 @@ function capacityOf(
 	cell: PictureCell,
 	wanted: Promised | null,
 	joint: JointCapacity | null,
-	{ refused, used, correction, side, standard }: BroughtToStandard
+	{ refused, used, correction, side, standard }: BroughtToStandard,
+	lots: LotEvidence | null
 ): CellCapacity {
 	const sharedSd = Math.max(0, ...standard.map((r) => r.sharedSd ?? 0));
 	// The figure and its date are of one run: a later one that gave none is told as refused.
@@ -97,7 +100,8 @@ function capacityOf(
 				testersApartAh,
 				correction,
 				wanted.clause,
-				bound(joint, side, correction, sharedSd)
+				bound(joint, side, correction, sharedSd),
+				joint.testers === 1 ? lots : null
 			)
 		: null;
 	return { cell, run, capacityAh, sdAh, refused: null, correction, judgement };
@@ -176,6 +180,19 @@ function runVerdicts(picture: BankPicture, capacities: readonly CellCapacity[]):
 	);
 }
 
+/** What earlier lots of this bank's cell type tell of the tester of a lot; null where the lot was run on several, or is of another type. */
+function evidenceFor(
+	{ deliveryId }: PictureCell,
+	own: readonly { cell: PictureCell; brought: BroughtToStandard }[],
+	{ deliveries, earlierLots = [] }: BankPicture
+): LotEvidence | null {
+	if (earlierLots.length === 0 || deliveries.find((d) => d.id === deliveryId)?.ownType) return null;
+	const runs = own.flatMap(({ cell, brought }) => (cell.deliveryId === deliveryId ? brought.standard : []));
+	const [first] = runs;
+	if (!first || runs.some((r) => r.tester !== first.tester)) return null;
+	return evidenceOfEarlierLots({ tester: first.tester, capacitiesAh: runs.map((r) => r.capacityAh) }, earlierLots);
+}
+
 const bankTesting = oncePerPicture(
 	(picture): { capacities: CellCapacity[]; apart: TestersApart | null; standard: StandardRun[] } => {
 		const own = picture.cells.map((cell) => ({
@@ -185,7 +202,7 @@ const bankTesting = oncePerPicture(
 		const standard = own.flatMap((c) => c.brought.standard);
 		const { byCell, apart } = jointCapacities(standard);
 		const capacities = own.map(({ cell, brought }) =>
-			capacityOf(cell, promisedTo(cell, picture), byCell.get(cell.id) ?? null, brought)
+			capacityOf(cell, promisedTo(cell, picture), byCell.get(cell.id) ?? null, brought, evidenceFor(cell, own, picture))
 		);
 		return { capacities, apart, standard };
 	}

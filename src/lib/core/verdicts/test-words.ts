@@ -4,6 +4,8 @@ interface CapacityFacts {
 	capacityAh: Measured;
 	ratedAh: number;
 	/** P(true capacity < rated). */
+	/** Cells of earlier lots of the type that its tester was set against; null: none. */
+	lotCells: number | null;
 	probabilityShort: number;
 	/** A shortfall is called beyond this probability. */
 	decidedBeyond: number;
@@ -81,7 +83,7 @@ function against(facts: CapacityFacts) {
 	const difference = capacityAh.value - ratedAh;
 	return {
 		finding: `${capacityAh.value.toFixed(1)} ± ${capacityAh.sd.toFixed(1)} Ah against ${ratedAh} ${clause ? `Ah, the ${clause} that was promised` : 'rated'}: ${Math.abs(difference).toFixed(1)} Ah ${difference < 0 ? 'under' : 'over'}.${corrected(facts)}`,
-		doubt: `Probability that the true capacity is below ${clause ? `the ${clause}` : 'rated'}: ${showProbability(probabilityShort)}.`,
+		doubt: `Probability that the true capacity is below ${clause ? `the ${clause}` : 'rated'}: ${showProbability(probabilityShort)}.${facts.lotCells ? ` ${facts.lotCells} cells of earlier lots, run on other testers, are taken into it.` : ''}`,
 		rule: `Short above ${decidedBeyond * 100} %, meets below ${Math.round((1 - decidedBeyond) * 100)} %, otherwise unsure.`
 	};
 }

@@ -25,6 +25,7 @@ import { readSettings } from '../records/settings/settings';
 import { batteryChanges } from './changes';
 import { calibratedReadings, calibrator } from './calibrated-readings';
 import { codeTwins } from './code-twins';
+import { earlierLots } from './earlier-lots';
 import { latestInspections, latestStorageTests } from './latest-of-cells';
 import { latestReadings } from './latest-readings';
 import { ownTypes } from './own-types';
@@ -200,6 +201,7 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		balanceRun,
 		batteryTests: await latestBatteryTests(bankId),
 		changes: await batteryChanges(own),
+		earlierLots: await earlierLots(bank, deliveryIds),
 		methodRun: methodId === null ? null : await methodOf(await methodRuns.get(methodId)),
 		plannedDraw: await plannedDraw(bankId),
 		wasChecked: checked
