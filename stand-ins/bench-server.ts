@@ -18,6 +18,16 @@ const MODBUS_LATENCY_MS = 3;
 /** The world is moved on at least this often, ms, whether anyone asks or not. */
 const TICK_MS = 50;
 
+/** On the port wanted, else on any that is free. */
+async function orFree<Served>(wanted: number, serve: (port: number) => Promise<Served>): Promise<Served> {
+	try {
+		return await serve(wanted);
+	} catch (error) {
+		if (wanted === 0 || (error as NodeJS.ErrnoException).code !== 'EADDRINUSE') throw error;
+		return serve(0);
+	}
+}
+
 export interface BenchServer {
 	world: World;
 	/** Where the hands listen; they tell the addresses of the others. */
@@ -26,12 +36,18 @@ export interface BenchServer {
 	close(): void;
 }
 
-/** Starts every stand-in on loopback ports: the hands on `port` (0: any), the others on free ones. */
+/**
+ * Starts every stand-in on loopback ports: the hands on `port` (0: any), the others on those behind it, so that they keep theirs over a
+ * restart; on any free one where that is taken.
+ */
 export async function startBench(port: number, host = '127.0.0.1', now: () => number = Date.now): Promise<BenchServer> {
 	const world = createWorld(now);
 	const faults = new Map<string, FaultSwitch>();
 	const addresses: InstrumentAddress[] = [];
 	const closers: (() => void)[] = [];
+	let next = port;
+	/** The next port behind that of the hands; 0: any. */
+	const behind = () => (port === 0 ? 0 : ++next);
 	const faultsOf = (name: string) => {
 		const faultSwitch = createFaultSwitch();
 		faults.set(name, faultSwitch);
@@ -42,11 +58,14 @@ export async function startBench(port: number, host = '127.0.0.1', now: () => nu
 		commands: Commands,
 		reset: () => void,
 		heard?: () => void,
-		at = 0
+		at = behind()
 	) => {
 		const identity = `${MAKER},${name.toUpperCase()}-S,SIM-${name.length}${name.charCodeAt(0)},${VERSION}`;
 		const instrument = createScpiInstrument(identity, commands, reset);
-		const server: Server = await serveScpi(instrument, faultsOf(name), LATENCY_MS[name], host, at, heard);
+		const faultSwitch = faultsOf(name);
+		const server: Server = await orFree(at, (own) =>
+			serveScpi(instrument, faultSwitch, LATENCY_MS[name], host, own, heard)
+		);
 		closers.push(() => server.close());
 		addresses.push({ name, protocol: 'scpi', port: (server.address() as AddressInfo).port, unitId: null });
 	};
@@ -65,13 +84,17 @@ export async function startBench(port: number, host = '127.0.0.1', now: () => nu
 	const loadDog = guarded(() => (world.bench().load.on = false));
 	await scpi('supply', supplyCommands(world, supplyDog), () => resetSupply(world), heardBy(supplyDog));
 	await scpi('load', loadCommands(world, loadDog), () => resetLoad(world), heardBy(loadDog));
-	await scpi('voltmeter', voltmeterCommands(world), () => undefined);
-	await scpi('ohmmeter', ohmmeterCommands(world), () => undefined);
+	const touched = () => world.touched();
+	await scpi('voltmeter', voltmeterCommands(world), () => undefined, touched);
+	await scpi('ohmmeter', ohmmeterCommands(world), () => undefined, touched);
 	for (const [name, unitId, map] of [
 		['bms', BMS_UNIT, bmsMap(world)],
 		['shunt', SHUNT_UNIT, shuntMap(world)]
 	] as const) {
-		const served = await serveModbus(map, unitId, faultsOf(name), MODBUS_LATENCY_MS, host, 0);
+		const faultSwitch = faultsOf(name);
+		const served = await orFree(behind(), (own) =>
+			serveModbus(map, unitId, faultSwitch, MODBUS_LATENCY_MS, host, own)
+		);
 		closers.push(served.close);
 		addresses.push({ name, protocol: 'modbus', port: served.port, unitId });
 	}

@@ -22,6 +22,8 @@ export interface SavedBench {
 	plugged?: boolean;
 	/** How the balance leads sit; missing in old ones: as they came. */
 	leadNodes?: LeadNodes;
+	/** Missing in old ones: none. */
+	tightened?: number[];
 	groups: number[][];
 	clips: Record<Tool, Place>;
 	shuntAh: number;
@@ -38,6 +40,7 @@ export function saveBench(bench: Bench, clockMs: number): SavedBench {
 		wiring: bench.wiring,
 		plugged: bench.plugged,
 		leadNodes: bench.leadNodes,
+		tightened: bench.tightened,
 		groups: bench.joined?.groups ?? [],
 		clips: bench.clips,
 		shuntAh: bench.shuntAh,
@@ -57,6 +60,7 @@ export function restoreBench(saved: SavedBench): Bench {
 			Object.entries(saved.cells).map(([name, column]) => [name, Float64Array.from(column)])
 		) as CellsState
 	);
+	bench.tightened = saved.tightened ?? [];
 	if (saved.wiring !== 'loose')
 		wireBench(
 			bench,

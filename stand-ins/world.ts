@@ -11,6 +11,8 @@ export interface World {
 	setTimeFactor(factor: number): void;
 	/** Somebody has spoken to an instrument whose output can be on. */
 	heard(): void;
+	/** Somebody does something at the bench, or reads an instrument: time goes on. */
+	touched(): void;
 	/** Lets the world go on by so many of its own seconds at once. */
 	skip(durationS: number): void;
 	load(scenario: Scenario): void;
@@ -29,12 +31,16 @@ const MOST_UNHEARD = { durationS: 300, charge: 0.01 };
 /** How far it goes before it looks again, s. */
 const LOOK_EVERY_S = 10;
 
+/** With everything off and nobody at the bench, time goes on so long, and then stands still, real ms: reading a screen costs no days. */
+const IDLE_AFTER_MS = 10_000;
+
 /** @param now real clock, ms */
 export function createWorld(now: () => number): World {
 	let bench: Bench | null = null;
 	let startMs = 0;
 	let factor = 1;
 	let caughtUpMs = now();
+	let touchedMs = now();
 	let unheardS = 0;
 	let heardSoc = new Float64Array();
 
@@ -48,13 +54,17 @@ export function createWorld(now: () => number): World {
 		(unheardS >= MOST_UNHEARD.durationS || heardSoc.some((z, i) => Math.abs(cells.soc[i]! - z) > MOST_UNHEARD.charge));
 
 	function catchUp(): void {
-		const elapsedMs = now() - caughtUpMs;
-		caughtUpMs += elapsedMs;
+		const passedMs = now() - caughtUpMs;
+		const isDriven = bench !== null && (bench.supply.on || bench.load.on);
+		// At its own pace a bench is like any other; faster time waits for whoever is away from it.
+		const waits = factor > 1 && !isDriven;
+		const elapsedMs = waits ? Math.min(passedMs, Math.max(0, touchedMs + IDLE_AFTER_MS - caughtUpMs)) : passedMs;
+		caughtUpMs += passedMs;
 		if (!bench || elapsedMs <= 0) return;
 		let owedS = Math.min(MOST_OWED_S, (elapsedMs / 1000) * factor);
 		while (owedS > 0 && !isHeld(bench)) {
-			const isDriven = bench.supply.on || bench.load.on;
-			const durationS = isDriven && factor > 1 ? Math.min(owedS, LOOK_EVERY_S) : owedS;
+			const driven = bench.supply.on || bench.load.on;
+			const durationS = driven && factor > 1 ? Math.min(owedS, LOOK_EVERY_S) : owedS;
 			advanceBench(bench, durationS);
 			unheardS += durationS;
 			owedS -= durationS;
@@ -77,7 +87,12 @@ export function createWorld(now: () => number): World {
 		},
 		heard() {
 			catchUp();
+			touchedMs = now();
 			heardNow();
+		},
+		touched() {
+			catchUp();
+			touchedMs = now();
 		},
 		skip(durationS) {
 			catchUp();
@@ -88,6 +103,7 @@ export function createWorld(now: () => number): World {
 			bench = openBench(scenario);
 			startMs = now();
 			caughtUpMs = now();
+			touchedMs = now();
 			factor = scenario.timeFactor;
 			heardNow();
 		},
@@ -95,6 +111,7 @@ export function createWorld(now: () => number): World {
 			bench = saved;
 			startMs = clockMs - saved.timeS * 1000;
 			caughtUpMs = now();
+			touchedMs = now();
 			factor = saved.scenario.timeFactor;
 			heardNow();
 		}

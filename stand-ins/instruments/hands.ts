@@ -3,6 +3,9 @@ import {
 	clipTool,
 	completeScenario,
 	exchangeLeads,
+	heldBack,
+	reseatLead,
+	tightenBars,
 	wireBench,
 	type Place,
 	type Tool
@@ -50,7 +53,8 @@ function visible(world: World) {
 		timeFactor: world.timeFactor(),
 		ambientC: bench.scenario.ambientC,
 		supplyOn: bench.supply.on,
-		loadOn: bench.load.on
+		loadOn: bench.load.on,
+		heldBack: heldBack(bench)
 	};
 }
 
@@ -78,6 +82,7 @@ export function handsCommands(
 			world.skip(durationS);
 		},
 		'HANDs:WIRE': ([json]) => {
+			world.touched();
 			const { kind, groups, turned, plugged } = jsonOf(json) as {
 				kind: Wiring;
 				groups?: number[][];
@@ -90,8 +95,12 @@ export function handsCommands(
 			const lead = (text: string | undefined) => numberOf(text, '', 0, 128);
 			exchangeLeads(world.bench(), [lead(a), lead(b)]);
 		},
-		'HANDs:CLIP': ([tool, json]) =>
-			clipTool(world.bench(), TOOLS[wordOf(tool, Object.keys(TOOLS))]!, jsonOf(json) as Place),
+		'HANDs:LEADs:RESeat': ([lead]) => reseatLead(world.bench(), numberOf(lead, '', 0, 128)),
+		'HANDs:BAR:TIGHten': ([group]) => tightenBars(world.bench(), numberOf(group, '', 1, 128)),
+		'HANDs:CLIP': ([tool, json]) => {
+			world.touched();
+			clipTool(world.bench(), TOOLS[wordOf(tool, Object.keys(TOOLS))]!, jsonOf(json) as Place);
+		},
 		FAULt: ([name, kind, answers]) => {
 			const faultSwitch = faults.get(stringOf(name));
 			if (!faultSwitch) throw new ScpiError(-224, 'Illegal parameter value');

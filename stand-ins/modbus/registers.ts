@@ -41,6 +41,7 @@ export function bmsMap(world: World): RegisterMap {
 	const limits = () => world.bench().joined?.guarded.bms?.limits ?? null;
 	return {
 		registers() {
+			world.touched();
 			const bench = world.bench();
 			const reading = readBms(bench);
 			const map = new Map<number, number>();
@@ -70,6 +71,7 @@ export function bmsMap(world: World): RegisterMap {
 export function shuntMap(world: World): RegisterMap {
 	return {
 		registers() {
+			world.touched();
 			const reading = readShunt(world.bench());
 			const map = new Map<number, number>();
 			place(map, 0, [MAP_VERSION, 0]);

@@ -14367,13 +14367,16 @@ export interface components {
             w: number;
         };
         HandsInput: {
+            chargeA?: number | null;
             exchangeLeads?: number[] | null;
             loadA?: number | null;
             plugged?: boolean | null;
             probe?: ("supply" | "pack") | null;
             probeCellId?: number | null;
             probeLead?: number | null;
+            reseatLead?: number | null;
             skipS?: number | null;
+            tightenGroup?: number | null;
             timeFactor?: number | null;
             wire?: ("loose" | "parallel" | "series") | null;
         };

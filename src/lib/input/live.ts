@@ -104,9 +104,15 @@ export class HandsInput {
 	@Maybe() @YesNo() plugged?: boolean;
 	/** Two balance leads to be exchanged in their plug, while it is out. */
 	@Maybe() @IsArray() @ArrayMinSize(2) @AtMost(2) @IsInt({ each: true }) exchangeLeads?: number[];
+	/** A balance lead to be put firmly on its own node, while the plug is out. */
+	@Maybe() @Whole(0, 128) reseatLead?: number;
+	/** Group whose bars are tightened, from 1, with everything off. */
+	@Maybe() @Whole(1, 128) tightenGroup?: number;
 	@Maybe() @Num(1, 10_000) timeFactor?: number;
 	/** The load on the row or battery, switched on with so many amperes; 0: off. */
 	@Maybe() @Num(0, 1000) loadA?: number;
+	/** The supply on the row or battery, switched on with so many amperes at its usual full voltage; 0: off. */
+	@Maybe() @Num(0, 1000) chargeA?: number;
 	@Maybe() @Num(1, 7_776_000) skipS?: number;
 	/** Where the voltmeter's probes go: a cell's id, a balance lead, the supply's terminals, the whole row or battery. */
 	@Maybe() @Whole(1, 2 ** 31) probeCellId?: number;

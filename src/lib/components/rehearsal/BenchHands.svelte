@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { measure } from '$lib/client/own-style';
+	import Field from '$lib/components/forms/Field.svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import BenchTray from './BenchTray.svelte';
 	import type { SeenCell, Wiring } from './rehearsal-words';
@@ -11,6 +12,9 @@
 		timeS: number;
 		timeFactor: number;
 		ambientC: number;
+		supplyOn: boolean;
+		loadOn: boolean;
+		heldBack: { flow: 'charge' | 'discharge'; group: number; readV: number } | null;
 	}
 	interface Props {
 		bench: BenchShown | null;
@@ -28,6 +32,9 @@
 		series: 'built in series'
 	};
 	let exchange = $state(['1', '2']);
+	let reseat = $state('1');
+	let tighten = $state('1');
+	let amps = $state<number | null>(20);
 	let place = $state('supply');
 	let read = $state<{ place: string; volts: number } | null>(null);
 
@@ -101,7 +108,47 @@
 				</div>
 			{/each}
 			<button class="btn tap" disabled={busy || exchange[0] === exchange[1]}>in the plug</button>
+			<div>
+				<label class="field-label" for="reseat">Reseat lead</label>
+				<select id="reseat" class="select tap" bind:value={reseat}>
+					{#each Array.from({ length: leads + 1 }, (_, k) => String(k)) as k (k)}<option value={k}>{k}</option>{/each}
+				</select>
+			</div>
+			<button type="button" class="btn tap" disabled={busy} onclick={() => onmove({ reseatLead: Number(reseat) })}
+				>Put it firmly on its node</button
+			>
 		</form>
+	{/if}
+	{#if bench?.wiring === 'series'}
+		<div class="flex flex-wrap items-end gap-3">
+			<div>
+				<label class="field-label" for="tighten">Bars of group</label>
+				<select id="tighten" class="select tap" bind:value={tighten}>
+					{#each Array.from({ length: leads }, (_, k) => String(k + 1)) as k (k)}<option value={k}>{k}</option>{/each}
+				</select>
+			</div>
+			<button class="btn tap" disabled={busy} onclick={() => onmove({ tightenGroup: Number(tighten) })}
+				>Tighten them</button
+			>
+			{#if bench.plugged}
+				<div class="w-28"><Field label="With" unit="A" type="number" min="0" bind:value={amps} /></div>
+				<button class="btn tap" disabled={busy || !amps} onclick={() => onmove({ chargeA: amps, loadA: 0 })}
+					>Charge the battery</button
+				>
+				<button class="btn tap" disabled={busy || !amps} onclick={() => onmove({ loadA: amps, chargeA: 0 })}
+					>Load the battery</button
+				>
+				{#if bench.supplyOn || bench.loadOn}<button
+						class="btn tap"
+						disabled={busy}
+						onclick={() => onmove({ loadA: 0, chargeA: 0 })}>Switch both off</button
+					>{/if}
+			{/if}
+		</div>
+		{#if bench.heldBack}<p class="ember-text font-semibold" role="status">
+				The BMS lets no {bench.heldBack.flow} through: it reads {bench.heldBack.readV.toFixed(2)} V at group {bench.heldBack
+					.group}. Is it the cell, or its balance lead? Pull the plug and measure the leads.
+			</p>{/if}
 	{/if}
 	<div class="flex flex-wrap items-end gap-x-6 gap-y-3">
 		<Choice

@@ -60,6 +60,8 @@ export interface Bench {
 	plugged: boolean;
 	/** How the balance leads sit in their plug. */
 	leadNodes: LeadNodes;
+	/** Cells whose bar has been tightened since the crate was opened. */
+	tightened: number[];
 	clips: Record<Tool, Place>;
 	supply: SupplySetting;
 	load: LoadSetting;

@@ -42,6 +42,7 @@ export function openBench(scenario: Scenario): Bench {
 		joined: null,
 		plugged: false,
 		leadNodes: leadNodesOf(scenario.series, scenario.bms),
+		tightened: [],
 		clips: { supply: null, load: null, voltmeter: null, ohmmeter: null },
 		supply: { voltageV: 0, currentA: 0, on: false },
 		load: { mode: 'current', currentA: 0, powerW: 0, resistanceOhm: 1000, cutoffV: 0, on: false, cutOff: false },
@@ -59,7 +60,7 @@ export function openBench(scenario: Scenario): Bench {
 	return bench;
 }
 
-const refuse = (code: string, path: string, message: string): never => {
+export const refuse = (code: string, path: string, message: string): never => {
 	throw new CoreError(code, path, message);
 };
 
@@ -105,9 +106,14 @@ export function wireBench(
 	if (kind === 'parallel') noteHardJoin(bench);
 }
 
-function join(bench: Bench, kind: Wiring, groups: number[][]): Joined {
+/** What a bar that was never tightened adds in a battery in series, Ω. */
+const looseOhm = ({ scenario, tightened }: Bench, kind: Wiring, cell: number): number =>
+	kind === 'series' && !tightened.includes(cell) ? scenario.cells[cell]!.looseBarOhm : 0;
+
+/** The cells joined as they are now, with what their bars add. */
+export function join(bench: Bench, kind: Wiring, groups: number[][]): Joined {
 	const { scenario, cells } = bench;
-	const ohms = groups.flat().map((i) => scenario.barOhm + (kind === 'series' ? scenario.cells[i]!.looseBarOhm : 0));
+	const ohms = groups.flat().map((i) => scenario.barOhm + looseOhm(bench, kind, i));
 	const hasBms = bench.plugged;
 	const guarded = guardBattery(
 		wireBattery(cells, groups, ohms),
@@ -250,7 +256,8 @@ function stepBench(bench: Bench, stepS: number): void {
 	bench.timeS += stepS;
 }
 
-function setReadErrors(bench: Bench, guarded: GuardedBattery): void {
+/** What wrong balance leads make the BMS read. */
+export function setReadErrors(bench: Bench, guarded: GuardedBattery): void {
 	if (!bench.plugged) return;
 	const errors = leadErrorsV(guarded.battery.groupV, bench.leadNodes);
 	bench.scenario.bms.readErrorV.forEach((own, g) => (guarded.readErrorV[g] = (own ?? 0) + errors[g]!));

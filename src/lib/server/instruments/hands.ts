@@ -16,6 +16,8 @@ export interface BenchState {
 	ambientC: number;
 	supplyOn: boolean;
 	loadOn: boolean;
+	/** Why nothing flows although an output on the battery is on. */
+	heldBack: { flow: 'charge' | 'discharge'; group: number; readV: number } | null;
 }
 
 export interface BenchInstrument {
@@ -35,6 +37,10 @@ export interface Hands {
 	wire(kind: Wiring, groups: number[][], turned: number[], plugged?: boolean): Promise<void>;
 	/** Exchanges two balance leads in their plug, which is out. */
 	exchangeLeads(leads: readonly [number, number]): Promise<void>;
+	/** Puts one balance lead firmly on its own node; the plug is out. */
+	reseatLead(lead: number): Promise<void>;
+	/** Tightens the bars of one group, from 1; everything is off. */
+	tighten(group: number): Promise<void>;
 	clip(tool: Tool, place: Place): Promise<void>;
 	timeFactor(factor: number): Promise<void>;
 	skip(durationS: number): Promise<void>;
@@ -71,6 +77,8 @@ export function benchHands(host: string, port: number): Hands {
 		restore: (saved) => tell(`WORL:REST ${quotedJson(saved)}`),
 		wire: (kind, groups, turned, plugged = true) => tell(`HAND:WIRE ${quotedJson({ kind, groups, turned, plugged })}`),
 		exchangeLeads: ([a, b]) => tell(`HAND:LEAD:EXCH ${a},${b}`),
+		reseatLead: (lead) => tell(`HAND:LEAD:RES ${lead}`),
+		tighten: (group) => tell(`HAND:BAR:TIGH ${group}`),
 		clip: (tool, place) => tell(`HAND:CLIP ${TOOL_WORDS[tool]},${quotedJson(place)}`),
 		timeFactor: (factor) => tell(`WORL:TIME:FACT ${factor}`),
 		skip: (durationS) => tell(`WORL:SKIP ${durationS}`, SKIP_PATIENCE_MS)

@@ -42,6 +42,24 @@
 	<div class="grid grid-cols-[minmax(0,1fr)] gap-4">
 		{#if rehearsal.judgement}
 			<Truth judgement={rehearsal.judgement} />
+			<details class="sheet p-2">
+				<summary class="tap flex cursor-pointer items-center gap-2 px-2"
+					><span aria-hidden="true">›</span><strong>Look for what was missed</strong>
+					<span class="muted">the bench is as you left it</span></summary
+				>
+				<p class="px-2 py-1">
+					The hands below and the screens of Build, Prove and Serve still work on this bench: find each defect you missed
+					where a real bench would show it.
+				</p>
+				<BenchHands
+					bench={rehearsal.bench}
+					cells={rehearsal.cells}
+					leads={rehearsal.leads}
+					{busy}
+					onmove={hands}
+					onprobe={probe}
+				/>
+			</details>
 		{:else}
 			<BenchHands
 				bench={rehearsal.bench}

@@ -1,4 +1,4 @@
 import { endpoint, idOf } from '$lib/server/http/endpoint';
-import { readProbes } from '$lib/server/services/rehearsal-service';
+import { readProbes } from '$lib/server/services/rehearsal-hands';
 
 export const POST = endpoint(async ({ params }) => readProbes(idOf(params.id!, 'bank')));
