@@ -1,6 +1,7 @@
 import { completeScenario } from '$lib/core/bench';
 import { readyScenario } from '$lib/core/rehearsal';
 import { describe, expect, it } from 'vitest';
+import { bmsMap } from './modbus/registers';
 import { createWorld } from './world';
 
 function worldAt(factor: number) {
@@ -24,6 +25,19 @@ describe('time at the simulated bench', () => {
 		const stood = world.bench().timeS;
 		world.touched();
 		expect(pass(2000)).toBeCloseTo(stood + 2000, 3);
+	});
+	it('counts while somebody watches by the BMS: a charge at a thousand times the pace is not held', () => {
+		const { world, pass } = worldAt(1000);
+		Object.assign(world.bench().supply, { on: true, voltageV: 3.6, currentA: 1 });
+		world.heard();
+		const alone = pass(2000);
+		expect(alone).toBeLessThan(400);
+		const watch = bmsMap(world);
+		for (let i = 0; i < 10; i++) {
+			pass(200);
+			watch.registers();
+		}
+		expect(world.bench().timeS - alone).toBeGreaterThan(1700);
 	});
 	it('goes on at its own pace, and while something flows', () => {
 		expect(worldAt(1).pass(3600_000)).toBeCloseTo(3600, 3);

@@ -9,7 +9,7 @@ export interface World {
 	clockMs(): number | null;
 	timeFactor(): number;
 	setTimeFactor(factor: number): void;
-	/** Somebody has spoken to an instrument whose output can be on. */
+	/** Somebody has spoken to an instrument whose output can be on, or watches what flows by BMS or shunt. */
 	heard(): void;
 	/** Somebody does something at the bench, or reads an instrument: time goes on. */
 	touched(): void;

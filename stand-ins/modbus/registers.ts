@@ -41,7 +41,7 @@ export function bmsMap(world: World): RegisterMap {
 	const limits = () => world.bench().joined?.guarded.bms?.limits ?? null;
 	return {
 		registers() {
-			world.touched();
+			world.heard();
 			const bench = world.bench();
 			const reading = readBms(bench);
 			const map = new Map<number, number>();
@@ -71,7 +71,7 @@ export function bmsMap(world: World): RegisterMap {
 export function shuntMap(world: World): RegisterMap {
 	return {
 		registers() {
-			world.touched();
+			world.heard();
 			const reading = readShunt(world.bench());
 			const map = new Map<number, number>();
 			place(map, 0, [MAP_VERSION, 0]);

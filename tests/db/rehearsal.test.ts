@@ -91,6 +91,19 @@ describe('a rehearsal', () => {
 		expect(voltageV).toBeGreaterThan(6.4);
 		expect(voltageV).toBeLessThan(6.8);
 	});
+	it('charges and loads the battery by hand, tightens a bar and reseats a lead', async () => {
+		expect(await moveHands(bank.id, { chargeA: 10 })).toMatchObject({ supplyOn: true, loadOn: false });
+		await expect(moveHands(bank.id, { tightenGroup: 1 })).rejects.toMatchObject({
+			message: expect.stringMatching(/Switch the supply and the load off/)
+		});
+		expect(await moveHands(bank.id, { chargeA: 0, loadA: 10 })).toMatchObject({ supplyOn: false, loadOn: true });
+		expect(await moveHands(bank.id, { loadA: 0 })).toMatchObject({ supplyOn: false, loadOn: false });
+		await moveHands(bank.id, { tightenGroup: 2 });
+		expect(bench.world.bench().tightened).toEqual(bench.world.bench().joined!.groups[1]);
+		await expect(moveHands(bank.id, { reseatLead: 1 })).rejects.toMatchObject({
+			message: expect.stringMatching(/Pull the plug/)
+		});
+	});
 	it('lets time pass, and is gone on with after another rehearsal was on the bench', async () => {
 		const before = (await moveHands(bank.id, { skipS: 7 * 86400 })).timeS;
 		const other = await startRehearsal({ seed: 5 });

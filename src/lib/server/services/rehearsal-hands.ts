@@ -15,8 +15,11 @@ import {
 	wasReadReversed
 } from './rehearsal-bench';
 
-export async function refuseWhileRunning(bankId: number): Promise<void> {
-	const running = (await liveRuns.all({ bankId })).some((r) => r.state === 'running');
+/** @param which `driven`: a run that only watches does not mind what flows */
+export async function refuseWhileRunning(bankId: number, which: 'any' | 'driven' = 'any'): Promise<void> {
+	const running = (await liveRuns.all({ bankId })).some(
+		(r) => r.state === 'running' && (which === 'any' || r.kind !== 'watch')
+	);
 	if (running)
 		throw new ServiceError(409, 'running', 'A live run is going on these cells. Stop it before your hands go in.');
 }
@@ -76,7 +79,7 @@ const LOAD_CUTOFF_V = 0;
 
 /** The bench's load across the row or battery, by hand. */
 async function switchLoad(bankId: number, currentA: number): Promise<void> {
-	await refuseWhileRunning(bankId);
+	await refuseWhileRunning(bankId, 'driven');
 	const { load } = await bundledInstruments();
 	await linkTo(load).useNow((driver) => driver.switchOutput!(false));
 	if (currentA === 0) return;
@@ -89,7 +92,7 @@ async function switchLoad(bankId: number, currentA: number): Promise<void> {
 
 /** The bench's supply across the row or battery, by hand: at the voltage a top balance uses, for each group in series. */
 async function switchSupply(bankId: number, currentA: number): Promise<void> {
-	await refuseWhileRunning(bankId);
+	await refuseWhileRunning(bankId, 'driven');
 	const { supply } = await bundledInstruments();
 	await linkTo(supply).useNow((driver) => driver.switchOutput!(false));
 	if (currentA === 0) return;

@@ -17,6 +17,8 @@
 	import { pauseForNight } from '$lib/core/planning';
 	import { formatDateTime } from '$lib/core/units';
 
+	/** Where a run of each kind is begun. */
+	const BACK = { capacity: 'test', balance: 'balance/charge', watch: 'serve/logs' } as const;
 	let { data } = $props();
 	const run = $derived(data.live.run);
 	// svelte-ignore state_referenced_locally
@@ -175,6 +177,15 @@
 				The capacity has been entered. <a class="underline" href="/banks/{run.bankId}/test">Go on with the next cell</a>
 				or see
 				<a class="underline" href="/cells/{run.cellId}">this cell’s passport</a>.
+			</p>
+		{/if}
+		{#if view.state === 'ended' && !view.runId && data.overview.bank.rehearsal}
+			<p class="sheet p-4">
+				The run is over; the bench is as it was left. <a class="underline" href="/banks/{run.bankId}/rehearsal"
+					>Put right with your hands</a
+				>
+				what ended it (tighten a bar, reseat a lead, move the probes), then
+				<a class="underline" href="/banks/{run.bankId}/{BACK[view.kind]}">begin another run</a>.
 			</p>
 		{/if}
 		<EventList events={view.events} dateStyle={data.settings.dateStyle} onseen={seen} />
