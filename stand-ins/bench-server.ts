@@ -92,9 +92,7 @@ export async function startBench(port: number, host = '127.0.0.1', now: () => nu
 		['shunt', SHUNT_UNIT, shuntMap(world)]
 	] as const) {
 		const faultSwitch = faultsOf(name);
-		const served = await orFree(behind(), (own) =>
-			serveModbus(map, unitId, faultSwitch, MODBUS_LATENCY_MS, host, own)
-		);
+		const served = await orFree(behind(), (own) => serveModbus(map, unitId, faultSwitch, MODBUS_LATENCY_MS, host, own));
 		closers.push(served.close);
 		addresses.push({ name, protocol: 'modbus', port: served.port, unitId });
 	}

@@ -6,11 +6,7 @@ import { bundledInstruments } from '$lib/server/services/instrument-service';
 import { measureCell } from '$lib/server/services/reading-service';
 import { acceptMatch } from '$lib/server/services/match-service';
 import { createIn } from '$lib/server/services/record-service';
-import {
-	rehearsalState,
-	revealRehearsal,
-	startRehearsal
-} from '$lib/server/services/rehearsal-service';
+import { rehearsalState, revealRehearsal, startRehearsal } from '$lib/server/services/rehearsal-service';
 import { moveHands, readProbes } from '$lib/server/services/rehearsal-hands';
 import { startBench, type BenchServer } from '../../stand-ins/bench-server';
 import { exportText, importText } from '../support/bank-file';

@@ -6,7 +6,6 @@ async function named(request: APIRequestContext, name: string): Promise<{ id: nu
 	return items.find((b: { name: string }) => b.name === name);
 }
 
-
 test.describe('what is typed', () => {
 	test('stands in its form after a reload, until the form is taken', async ({ page, request }) => {
 		await page.goto('/banks/new');

@@ -171,7 +171,9 @@ test('American units stand in forms, drawings and reasons, and what is typed in 
 		await page.getByLabel('Torque (in·lb)').fill('40');
 		await page.getByRole('button', { name: 'Tick 1 joint' }).click();
 		await expect(page.getByText('The joint is ticked.')).toBeVisible();
-		const { items: torques } = await (await request.get(`/api/v1/joint-torques?batteryId=${battery.id}&size=100`)).json();
+		const { items: torques } = await (
+			await request.get(`/api/v1/joint-torques?batteryId=${battery.id}&size=100`)
+		).json();
 		// 40 in·lb are 4.519 N·m.
 		expect(torques.map((t: { torqueNm: number }) => t.torqueNm.toFixed(3))).toContain('4.519');
 		await expect(page.locator('svg .joint-figure').first()).toHaveText('40');

@@ -29,13 +29,10 @@ export const earlierLots: Question = {
 			lots: between(random, 0.004, 0.015),
 			cells: between(random, 0.006, 0.018)
 		};
-		const lots = Array.from(
-			{ length: oneOf(random, [1, 2, 3, 5]) },
-			(_, i): TestedLot => ({
-				tester: `T${i}`,
-				capacitiesAh: drawLot(random, type, ratedAh, oneOf(random, [4, 8, 16])).map((c) => c.readAh)
-			})
-		);
+		const lots = Array.from({ length: oneOf(random, [1, 2, 3, 5]) }, (_, i): TestedLot => ({
+			tester: `T${i}`,
+			capacitiesAh: drawLot(random, type, ratedAh, oneOf(random, [4, 8, 16])).map((c) => c.readAh)
+		}));
 		const own = drawLot(random, type, ratedAh, oneOf(random, [4, 8, 16]));
 		const evidence = evidenceOfEarlierLots({ tester: 'own', capacitiesAh: own.map((c) => c.readAh) }, lots);
 		const { trueAh, readAh } = own[0]!;

@@ -30,8 +30,7 @@ export function announce(message: string, undo?: () => void): void {
 }
 
 /** Says why something was not done. */
-export const refused = (error: unknown): void =>
-	void refusals.push(toast.error(words(error), { duration: 12_000 }));
+export const refused = (error: unknown): void => void refusals.push(toast.error(words(error), { duration: 12_000 }));
 
 /**
  * Runs something that may be refused and says why; true when it was done.

@@ -147,7 +147,9 @@ export function keepTyped(root: Document): () => void {
 		const keys = keysOf(target.form);
 		const drafts = read();
 		// A radio that is chosen takes the others of its group along.
-		const touched = [...keys].filter(([c]) => c === target || (isTicked(target) && target.name && c.name === target.name));
+		const touched = [...keys].filter(
+			([c]) => c === target || (isTicked(target) && target.name && c.name === target.name)
+		);
 		for (const [control, key] of touched) {
 			const stood = drafts[key]?.before ?? before.get(control) ?? givenTo(control);
 			if (valueOf(control) === stood) delete drafts[key];

@@ -56,60 +56,75 @@
 <figure class="drawing" style:--most="{Math.max(22, layout.width / 9)}rem">
 	<!-- The same battery on every screen: a narrow one slides over it. -->
 	<div class="slides">
-	<svg style:min-width="{layout.width * LEAST_SCALE}px" viewBox="0 0 {layout.width} {height}" role="img" aria-label={label}>
-		{#each layout.cells as cell, i (i)}
-			{@const name = cells[cell.group - 1]?.[i % parallel] ?? ''}
-			<g class="cell" class:empty={!name} data-warmth={groupWarmth[cell.group - 1]}>
-				<rect x={cell.x} y={cell.y} width={CELL.width} height={CELL.height} rx="4" />
-				{#each [true, false] as up (up)}
-					{@const plus = up === cell.plusUp}
-					<g class={plus ? 'plus' : 'minus'}>
-						<rect
-							x={cell.x + CELL.width / 2 - 9}
-							y={up ? cell.y + 9 : cell.y + CELL.height - 24}
-							width="18"
-							height="15"
-							rx="2"
-						/>
-						<text x={cell.x + CELL.width / 2} y={up ? cell.y + 21 : cell.y + CELL.height - 12}>{plus ? '+' : '−'}</text>
-					</g>
-				{/each}
-				<text class="name" x={cell.x + CELL.width / 2} y={cell.y + CELL.height / 2 - (groups.length ? 6 : -4)}
-					>{name}</text
-				>
-			</g>
-		{/each}
-		{#each groups as figure, i (i)}
-			{@const own = layout.cells.filter((c) => c.group === i + 1)}
-			{@const xs = own.map((c) => c.x)}
-			{#if figure}<text
-					class="group-figure"
-					x={(Math.min(...xs) + Math.max(...xs) + CELL.width) / 2}
-					y={Math.min(...own.map((c) => c.y)) + CELL.height / 2 + 14}>{figure}</text
-				>{/if}
-		{/each}
-		{#each layout.bars as bar, i (i)}
-			{@const joint = joints[bar.node]}
-			<rect class="bar {bar.kind}" data-warmth={joint?.warmth} x={bar.x} y={bar.y} width={bar.width} height={bar.height} rx="6" />
-		{/each}
-		{#each layout.nodes as { x, y, up }, node (node)}
-			{#if joints[node]?.figure}<text class="joint-figure" {x} y={up ? y - 9 : y + 18}>{joints[node]!.figure}</text
-				>{/if}
-		{/each}
-		{#if drawsLeads}
-			<g class="leads">
-				{#each leads as { node, warm }, lead (lead)}
-					{#if node !== null}<path class:warm d={path(lead, node)} />{:else}<path
-							class="warm loose"
-							d="M{columnX(lead)},{height} v-22 q-10,-10 4,-18"
-						/>{/if}
-				{/each}
-			</g>
-		{/if}
-		{#if leads.length}
-			{#each layout.nodes as { x, y }, node (node)}<circle class="node" cx={x} cy={y} r="4.5" />{/each}
-		{/if}
-	</svg>
+		<svg
+			style:min-width="{layout.width * LEAST_SCALE}px"
+			viewBox="0 0 {layout.width} {height}"
+			role="img"
+			aria-label={label}
+		>
+			{#each layout.cells as cell, i (i)}
+				{@const name = cells[cell.group - 1]?.[i % parallel] ?? ''}
+				<g class="cell" class:empty={!name} data-warmth={groupWarmth[cell.group - 1]}>
+					<rect x={cell.x} y={cell.y} width={CELL.width} height={CELL.height} rx="4" />
+					{#each [true, false] as up (up)}
+						{@const plus = up === cell.plusUp}
+						<g class={plus ? 'plus' : 'minus'}>
+							<rect
+								x={cell.x + CELL.width / 2 - 9}
+								y={up ? cell.y + 9 : cell.y + CELL.height - 24}
+								width="18"
+								height="15"
+								rx="2"
+							/>
+							<text x={cell.x + CELL.width / 2} y={up ? cell.y + 21 : cell.y + CELL.height - 12}
+								>{plus ? '+' : '−'}</text
+							>
+						</g>
+					{/each}
+					<text class="name" x={cell.x + CELL.width / 2} y={cell.y + CELL.height / 2 - (groups.length ? 6 : -4)}
+						>{name}</text
+					>
+				</g>
+			{/each}
+			{#each groups as figure, i (i)}
+				{@const own = layout.cells.filter((c) => c.group === i + 1)}
+				{@const xs = own.map((c) => c.x)}
+				{#if figure}<text
+						class="group-figure"
+						x={(Math.min(...xs) + Math.max(...xs) + CELL.width) / 2}
+						y={Math.min(...own.map((c) => c.y)) + CELL.height / 2 + 14}>{figure}</text
+					>{/if}
+			{/each}
+			{#each layout.bars as bar, i (i)}
+				{@const joint = joints[bar.node]}
+				<rect
+					class="bar {bar.kind}"
+					data-warmth={joint?.warmth}
+					x={bar.x}
+					y={bar.y}
+					width={bar.width}
+					height={bar.height}
+					rx="6"
+				/>
+			{/each}
+			{#each layout.nodes as { x, y, up }, node (node)}
+				{#if joints[node]?.figure}<text class="joint-figure" {x} y={up ? y - 9 : y + 18}>{joints[node]!.figure}</text
+					>{/if}
+			{/each}
+			{#if drawsLeads}
+				<g class="leads">
+					{#each leads as { node, warm }, lead (lead)}
+						{#if node !== null}<path class:warm d={path(lead, node)} />{:else}<path
+								class="warm loose"
+								d="M{columnX(lead)},{height} v-22 q-10,-10 4,-18"
+							/>{/if}
+					{/each}
+				</g>
+			{/if}
+			{#if leads.length}
+				{#each layout.nodes as { x, y }, node (node)}<circle class="node" cx={x} cy={y} r="4.5" />{/each}
+			{/if}
+		</svg>
 	</div>
 	{@render children?.()}
 </figure>

@@ -12,7 +12,14 @@ export interface BatteryLayout {
 	 * What carries each node, in the order of nodes: bars of two holes from pole to pole; a lug where a single cell begins or ends the
 	 * battery; of square blocks plates, and a strap that ties their two sides.
 	 */
-	bars: { node: number; kind: 'bar' | 'lug' | 'plate' | 'strap'; x: number; y: number; width: number; height: number }[];
+	bars: {
+		node: number;
+		kind: 'bar' | 'lug' | 'plate' | 'strap';
+		x: number;
+		y: number;
+		width: number;
+		height: number;
+	}[];
 }
 
 export const CELL = { width: 46, height: 104, gap: 4, groupGap: 14 };

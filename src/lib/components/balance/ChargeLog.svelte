@@ -26,8 +26,19 @@
 		oncounter: (id: number, version: number, anew: boolean) => void;
 		onend: () => void;
 	}
-	let { runId, readings, progress, toDeliverAh, ended, hoursADay, dateStyle, onlog, onremove, oncounter, onend }: Props =
-		$props();
+	let {
+		runId,
+		readings,
+		progress,
+		toDeliverAh,
+		ended,
+		hoursADay,
+		dateStyle,
+		onlog,
+		onremove,
+		oncounter,
+		onend
+	}: Props = $props();
 	const blank = () => ({ supplyV: null, supplyA: null, cellV: null, deliveredAh: null });
 	let form = $state<Record<keyof Figures, number | null>>(blank());
 	let readAt = $state<string | null>(null);

@@ -65,7 +65,9 @@
 			Take every series link off first, and prove it (Series links off). One forgotten link shorts two cells through the
 			harness. A fuse in every lead, at the bus, makes a slip a blown fuse.
 		</p>
-		<p class="muted">Lengths by the size of the cell and 60 mm to spare (usual): measure your own poles before you cut.</p>
+		<p class="muted">
+			Lengths by the size of the cell and 60 mm to spare (usual): measure your own poles before you cut.
+		</p>
 	{:else}
 		<p class="muted">
 			Every plus under one row of bars, every minus under the other; the supply at opposite corners, the meter on a cell

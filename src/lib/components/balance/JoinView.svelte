@@ -126,7 +126,8 @@
 						><input class="input tap figure w-full" inputmode="decimal" bind:value={row.capacityAh} /></label
 					>
 					<label
-						><span class="field-label" class:sr-only={i > 0}>AC resistance <span class="muted font-normal">mΩ</span></span
+						><span class="field-label" class:sr-only={i > 0}
+							>AC resistance <span class="muted font-normal">mΩ</span></span
 						><input
 							class="input tap figure w-full"
 							inputmode="decimal"

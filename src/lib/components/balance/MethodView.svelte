@@ -33,7 +33,8 @@
 		onlyAttended: data.planned.hoursADay !== null,
 		balancerA: 0.1 as number | null,
 		balancerHoursADay: 1 as number | null,
-		attendedHoursADay: (data.planned.hoursADay ?? Math.max(1, data.settings.wakeUntilH - data.settings.wakeFromH)) as number | null,
+		attendedHoursADay: (data.planned.hoursADay ?? Math.max(1, data.settings.wakeUntilH - data.settings.wakeFromH)) as
+			number | null,
 		days: null as number | null,
 		apartPercent: null as number | null,
 		livesAt: 'top' as LivesAt

@@ -147,8 +147,8 @@
 
 <section class="sheet grid gap-3 p-4" aria-label="Balance leads">
 	<p class="muted">
-		<strong class="text-base-content">The plug stays out.</strong> Black probe on battery negative (−, node 0), red on
-		each pin in turn. From above, as it stands on the bench.
+		<strong class="text-base-content">The plug stays out.</strong> Black probe on battery negative (−, node 0), red on each
+		pin in turn. From above, as it stands on the bench.
 	</p>
 	<div class="overflow-x-auto">
 		<div class="board">

@@ -51,7 +51,9 @@
 		{height}
 		class="chart w-full"
 		role="img"
-		aria-label="Capacity as a fraction of rated over years, with its 95 % band; end of life between {formatYears(end.low95)} and {formatYears(end.high95)} years"
+		aria-label="Capacity as a fraction of rated over years, with its 95 % band; end of life between {formatYears(
+			end.low95
+		)} and {formatYears(end.high95)} years"
 	>
 		{#each y.ticks(6) as tick (tick)}
 			<line x1={margin.left} x2={width - margin.right} y1={y(tick)} y2={y(tick)} class="grid-line" />

@@ -62,7 +62,15 @@
 		<DateField bind:value bind:bad error={Boolean(shownError)} {...described} {...rest} />
 	{:else}
 		<!-- What stood in it when the page was left is not put over what is stored now. -->
-		<input {type} autocomplete="off" class="input tap w-full" class:input-error={shownError} bind:value {...described} {...rest} />
+		<input
+			{type}
+			autocomplete="off"
+			class="input tap w-full"
+			class:input-error={shownError}
+			bind:value
+			{...described}
+			{...rest}
+		/>
 	{/if}
 	{#if shownError}<p id="{id}-note" class="mt-1 text-sm ember-text">{shownError}</p>
 	{:else if hint}<p id="{id}-note" class="mt-1 text-sm muted">{hint}</p>{/if}

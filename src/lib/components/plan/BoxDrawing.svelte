@@ -75,7 +75,9 @@
 				class="bms"
 			/>
 		{/each}
-		<text x="0" y={high + 24} font-size="22">{inOwnStyle(`${box.lengthMm} × ${box.widthMm} × ${box.heightMm} mm inside`)}</text>
+		<text x="0" y={high + 24} font-size="22"
+			>{inOwnStyle(`${box.lengthMm} × ${box.widthMm} × ${box.heightMm} mm inside`)}</text
+		>
 	</g>
 </svg>
 

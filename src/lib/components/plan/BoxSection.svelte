@@ -79,7 +79,12 @@
 	<p class="muted">The inside, with the lid on.</p>
 	<div class="grid grid-cols-3 gap-3">
 		{#each SIDES as { key, text } (key)}
-			<PlanNumber label={text} quantity="length" value={box?.[key] ?? null} onkeep={(mm) => mm && change({ [key]: mm })} />
+			<PlanNumber
+				label={text}
+				quantity="length"
+				value={box?.[key] ?? null}
+				onkeep={(mm) => mm && change({ [key]: mm })}
+			/>
 		{/each}
 	</div>
 	{#if box}
@@ -107,7 +112,8 @@
 			/>
 			<PlanNumber
 				label="Main cable"
-				quantity="length" unit="thick"
+				quantity="length"
+				unit="thick"
 				value={box.cableMm}
 				usual={0}
 				onkeep={(cableMm) => change({ cableMm })}

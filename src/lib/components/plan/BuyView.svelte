@@ -126,15 +126,16 @@
 			<ul class="list-disc pl-5">
 				<li>{measure(found.batteryKg, 'mass', 0)}: cells and 15 % for bars, box, BMS and cables (usual).</li>
 				<li>
-					One person carries {measure(23, 'mass', 0)}, two {measure(40, 'mass', 0)}; beyond that a hoist, or the cells are carried one by one and built in
-					where they stay.
+					One person carries {measure(23, 'mass', 0)}, two {measure(40, 'mass', 0)}; beyond that a hoist, or the cells
+					are carried one by one and built in where they stay.
 				</li>
 				{#if found.lift.lotsForPeople > 1}<li>Carry it in {found.lift.lotsForPeople} loads.</li>{/if}
 				{#if found.lift.slingHeightMm !== null}<li>
 						Slings at 60°: the hook hangs {measure(found.lift.slingHeightMm, 'length', 0)} above the handles.
 					</li>{/if}
 				{#if found.lift.floorKgPerM2 !== null}<li>
-						The battery loads the floor with {inOwnStyle(`${found.lift.floorKgPerM2.toFixed(0)} kg/m²`)}: check that the floor can carry it.
+						The battery loads the floor with {inOwnStyle(`${found.lift.floorKgPerM2.toFixed(0)} kg/m²`)}: check that the
+						floor can carry it.
 					</li>{/if}
 				<li>In a boat or vehicle it is strapped against its own weight in every direction: local codes say how.</li>
 			</ul>

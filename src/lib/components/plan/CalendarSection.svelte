@@ -24,7 +24,9 @@
 		...{ balance: 'Balanced', build: 'Built', prove: 'Proved' }
 	};
 	const day = (ms: number) => formatDate(new Date(ms).toISOString(), dateStyle);
-	const answer = $derived(isProved ? 'proved: all checks are made' : calendar ? `proved on ${day(calendar.endMs)}` : null);
+	const answer = $derived(
+		isProved ? 'proved: all checks are made' : calendar ? `proved on ${day(calendar.endMs)}` : null
+	);
 	const span = $derived(calendar ? Math.max(1, calendar.endMs - calendar.steps[0]!.startMs) : 1);
 </script>
 

@@ -67,9 +67,9 @@
 	/** Cycles a year and years to the end: of the year that was drawn, else if everything goes through the battery, by what is usual. */
 	const efcPerYear = $derived(
 		desk.drawnYear?.efcPerYear ??
-		(plan.usableWh && written.loads.length
-			? (plan.load.whPerDay.reduce((sum, wh) => sum + wh, 0) / 12) * (365 / plan.usableWh)
-			: null)
+			(plan.usableWh && written.loads.length
+				? (plan.load.whPerDay.reduce((sum, wh) => sum + wh, 0) / 12) * (365 / plan.usableWh)
+				: null)
 	);
 	const life = $derived.by(() => {
 		if (desk.drawnYear) return desk.drawnYear.yearsToEnd;

@@ -19,9 +19,26 @@
 		onkeep: (value: number | null) => void;
 		class?: string;
 	}
-	let { label, unit, quantity, value, usual, hint, quiet = false, times = 1, onkeep, class: extra = '' }: Props = $props();
+	let {
+		label,
+		unit,
+		quantity,
+		value,
+		usual,
+		hint,
+		quiet = false,
+		times = 1,
+		onkeep,
+		class: extra = ''
+	}: Props = $props();
 	const shown = $derived(value === null ? null : Number((value * times).toPrecision(8)));
-	const usualText = $derived(quantity && typeof usual === 'number' ? shownIn(usual, quantity)!.toPrecision(3).replace(/\.?0+$/, '') : usual);
+	const usualText = $derived(
+		quantity && typeof usual === 'number'
+			? shownIn(usual, quantity)!
+					.toPrecision(3)
+					.replace(/\.?0+$/, '')
+			: usual
+	);
 	/** What is being typed: it stays whatever else comes in meanwhile. */
 	let draft = $state<{ value: number | null } | null>(null);
 

@@ -103,7 +103,13 @@
 			error={fields.dischargeCRate}
 		/>
 		<Field label="Down to" unit="V" type="number" bind:value={draft.cutoffV} error={fields.cutoffV} />
-		<Field label="At" quantity="temperature" type="number" bind:value={draft.temperatureC} error={fields.temperatureC} />
+		<Field
+			label="At"
+			quantity="temperature"
+			type="number"
+			bind:value={draft.temperatureC}
+			error={fields.temperatureC}
+		/>
 		<Field label="Said in" bind:value={draft.source} maxlength={200} class="col-span-2" />
 		<button class="btn tap">Add it</button>
 	</form>

@@ -38,14 +38,7 @@
 		value={held.cellPrice}
 		error={faults.cellPrice}
 	/>
-	<Field
-		label="Shipping"
-		unit={currency}
-		type="number"
-		name="shipping"
-		value={held.shipping}
-		error={faults.shipping}
-	/>
+	<Field label="Shipping" unit={currency} type="number" name="shipping" value={held.shipping} error={faults.shipping} />
 	<Field
 		label="A defect is told within"
 		unit="days"
@@ -58,14 +51,7 @@
 </div>
 <h3 class="font-bold">Promised</h3>
 <div class="grid grid-cols-2 gap-3 sm:grid-cols-3">
-	<Field
-		label="Capacity"
-		unit="Ah"
-		type="number"
-		name="promisedAh"
-		value={held.promisedAh}
-		error={faults.promisedAh}
-	/>
+	<Field label="Capacity" unit="Ah" type="number" name="promisedAh" value={held.promisedAh} error={faults.promisedAh} />
 	<label
 		><span class="field-label">As</span>
 		<select class="select tap w-full" name="promisedClause" value={held.promisedClause ?? ''}>
@@ -82,12 +68,7 @@
 		value={held.promisedResistanceMohm}
 		error={faults.promisedResistanceMohm}
 	/>
-	<Field
-		label="Made on or after"
-		type="date"
-		name="promisedProducedOn"
-		value={day(held.promisedProducedOn)}
-	/>
+	<Field label="Made on or after" type="date" name="promisedProducedOn" value={day(held.promisedProducedOn)} />
 	<label
 		><span class="field-label">Terminals</span>
 		<select class="select tap w-full" name="promisedTerminals" value={held.promisedTerminals ?? ''}>

@@ -26,7 +26,11 @@
 		><span aria-hidden="true">›</span><strong>How a capacity test is run</strong></summary
 	>
 	<div class="drawn">
-		<svg viewBox="0 0 640 190" role="img" aria-label="A capacity test: charge to the tail current, rest, discharge to the cut-off">
+		<svg
+			viewBox="0 0 640 190"
+			role="img"
+			aria-label="A capacity test: charge to the tail current, rest, discharge to the cut-off"
+		>
 			<rect class="part" x="20" y="60" width="46" height="96" rx="4" />
 			<text x="43" y="112">cell</text>
 			<rect class="part" x="130" y="50" width="66" height="60" rx="6" />
@@ -50,8 +54,8 @@
 		<li>Charge the cell to {chargeLimitV.toFixed(2)} V at most, until the current has fallen to its tail.</li>
 		<li>Let it rest for an hour, at 20 to 30 °C, on concrete or tiles, away from anything that burns.</li>
 		<li>
-			Discharge it at a steady current to {cutoffV.toFixed(2)} V by the sense leads. The Ah counted are its capacity.
-			Look at its temperature in the first minutes and near the end.
+			Discharge it at a steady current to {cutoffV.toFixed(2)} V by the sense leads. The Ah counted are its capacity. Look
+			at its temperature in the first minutes and near the end.
 		</li>
 		<li>Charge it again soon: an emptied cell must not stand.</li>
 	</ol>

@@ -130,7 +130,11 @@
 			All of it would warm them by <strong class="figure">{warmed.liftC.toFixed(0)} K</strong>.
 			{#if warmed.stopAfterMin === null}They stay under {measure(WATER_STOP_C, 'temperature', 0)}.
 			{:else if warmed.stopAfterMin <= 0}They are too warm already: begin with cold water.
-			{:else}Stop after <strong class="figure">{warmed.stopAfterMin.toFixed(0)} min</strong>, at {measure(WATER_STOP_C, 'temperature', 0)}, or add
+			{:else}Stop after <strong class="figure">{warmed.stopAfterMin.toFixed(0)} min</strong>, at {measure(
+					WATER_STOP_C,
+					'temperature',
+					0
+				)}, or add
 				{measure(warmed.iceKg, 'mass', 1)} of ice bit by bit.{/if}
 		</p>
 		<p class="muted">Stir it. Never boil it, never let the element stand dry, and never go away.</p>

@@ -36,7 +36,9 @@
 		`${d.getFullYear()}-${two(d.getMonth() + 1)}-${two(d.getDate())}T${two(d.getHours())}:${two(d.getMinutes())}`;
 	const known = untrack(() => data.instruments.filter((i) => i.kind === 'load').length);
 	let form = $state<QueueForm>(
-		untrack(() => queueForm(page.url.searchParams, { testers: known, nowLocal: local(new Date()), testA: data.testerA }))
+		untrack(() =>
+			queueForm(page.url.searchParams, { testers: known, nowLocal: local(new Date()), testA: data.testerA })
+		)
 	);
 	/** How much colder the cells are than the warm box; only to reckon the soak with. */
 	let coldK = $state<number | null>(null);

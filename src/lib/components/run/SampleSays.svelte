@@ -26,8 +26,8 @@
 <h2 class="mt-3">Test all cells, or some?</h2>
 {#if says.tested === 0}
 	<p>
-		No cell is tested yet. If {says.neededForOne} of {says.all} are tested and all are good, at most one of the others is below
-		rating (95 %).
+		No cell is tested yet. If {says.neededForOne} of {says.all} are tested and all are good, at most one of the others is
+		below rating (95 %).
 	</p>
 {:else if says.tested < says.all}
 	<p>

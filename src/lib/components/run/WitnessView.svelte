@@ -21,40 +21,39 @@
 		quantity?: ConvertedQuantity;
 		times?: number;
 	}
-	const KINDS: Record<Kind, { name: string; fields: Asked[] }> =
-		{
-			ah: { name: 'A counter’s Ah', fields: [{ key: 'ah', label: 'Counted', unit: 'Ah' }] },
-			wh: { name: 'A counter’s Wh', fields: [{ key: 'wh', label: 'Counted', unit: 'Wh' }] },
-			'hours-amps': {
-				name: 'Hours × amps',
-				fields: [
-					{ key: 'hours', label: 'For', unit: 'h' },
-					{ key: 'amps', label: 'at', unit: 'A' }
-				]
-			},
-			'watts-hours': {
-				name: 'Watts × hours',
-				fields: [
-					{ key: 'watts', label: 'Drawn', unit: 'W' },
-					{ key: 'hours', label: 'for', unit: 'h' }
-				]
-			},
-			'kwh-out': {
-				name: 'kWh behind an inverter',
-				fields: [
-					{ key: 'kwh', label: 'Out', unit: 'kWh' },
-					{ key: 'efficiency', label: 'Efficiency', unit: '%', times: 100 }
-				]
-			},
-			water: {
-				name: 'Water warmed',
-				fields: [
-					{ key: 'litres', label: 'Litres', unit: 'l' },
-					{ key: 'fromC', label: 'from', quantity: 'temperature' },
-					{ key: 'toC', label: 'to', quantity: 'temperature' }
-				]
-			}
-		};
+	const KINDS: Record<Kind, { name: string; fields: Asked[] }> = {
+		ah: { name: 'A counter’s Ah', fields: [{ key: 'ah', label: 'Counted', unit: 'Ah' }] },
+		wh: { name: 'A counter’s Wh', fields: [{ key: 'wh', label: 'Counted', unit: 'Wh' }] },
+		'hours-amps': {
+			name: 'Hours × amps',
+			fields: [
+				{ key: 'hours', label: 'For', unit: 'h' },
+				{ key: 'amps', label: 'at', unit: 'A' }
+			]
+		},
+		'watts-hours': {
+			name: 'Watts × hours',
+			fields: [
+				{ key: 'watts', label: 'Drawn', unit: 'W' },
+				{ key: 'hours', label: 'for', unit: 'h' }
+			]
+		},
+		'kwh-out': {
+			name: 'kWh behind an inverter',
+			fields: [
+				{ key: 'kwh', label: 'Out', unit: 'kWh' },
+				{ key: 'efficiency', label: 'Efficiency', unit: '%', times: 100 }
+			]
+		},
+		water: {
+			name: 'Water warmed',
+			fields: [
+				{ key: 'litres', label: 'Litres', unit: 'l' },
+				{ key: 'fromC', label: 'from', quantity: 'temperature' },
+				{ key: 'toC', label: 'to', quantity: 'temperature' }
+			]
+		}
+	};
 	interface Line {
 		kind: Kind;
 		values: Record<string, number | null>;

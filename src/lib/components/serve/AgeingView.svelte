@@ -22,7 +22,7 @@
 				fraction: t.capacityAh / ratedAh,
 				sd: t.sdAh / ratedAh
 			}))}
-			endFraction={endFraction}
+			{endFraction}
 			ageYears={serve.ageYears}
 		/>
 		<p class="text-sm muted">
@@ -44,5 +44,7 @@
 		/>
 	</section>
 {:else}
-	<p class="sheet p-6">No capacity test yet. Log one a year, under the same conditions: then its course is drawn here.</p>
+	<p class="sheet p-6">
+		No capacity test yet. Log one a year, under the same conditions: then its course is drawn here.
+	</p>
 {/if}

@@ -1,7 +1,4 @@
-export { advanceBench, clipTool, exchangeLeads,
-	
-	
-	 flowAt, isBuiltIn, openBench, wireBench } from './bench';
+export { advanceBench, clipTool, exchangeLeads, flowAt, isBuiltIn, openBench, wireBench } from './bench';
 export { LOAD_MODES, type Bench, type Incident, type LoadMode, type Place, type Tool } from './bench-state';
 export { BENCH_ACCURACY, drawCalibration, shownValue, type Accuracy, type BenchQuantity } from './instrument';
 export { exchangedLeads, leadErrorsV, leadNodesOf, type LeadNodes } from './leads';

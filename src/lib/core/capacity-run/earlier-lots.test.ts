@@ -27,7 +27,9 @@ describe('earlier lots of the same type', () => {
 		expect(evidenceOfEarlierLots(lot(null, 280), [lot(null, 283)])).toBeNull();
 		expect(evidenceOfEarlierLots(lot('B', 280, 2), [lot('A', 283)])).toBeNull();
 		expect(evidenceOfEarlierLots(lot('B', 280), [])).toBeNull();
-		expect(() => evidenceOfEarlierLots(lot('B', 280), [{ tester: 'A', capacitiesAh: [0, 1, 2] }])).toThrow(/positive|0/);
+		expect(() => evidenceOfEarlierLots(lot('B', 280), [{ tester: 'A', capacitiesAh: [0, 1, 2] }])).toThrow(
+			/positive|0/
+		);
 	});
 	it('are taken by the chance of being short, and not by the figure', () => {
 		const cell = { id: 1, label: 'X' };

@@ -54,7 +54,8 @@ export function evidenceOfEarlierLots(own: TestedLot, earlier: readonly TestedLo
 function withinSd(lots: readonly TestedLot[]): number {
 	const squares = sum(lots, ({ capacitiesAh }) => {
 		const own = mean(capacitiesAh);
-		if (own === undefined) throw new CoreError('too-few', 'capacitiesAh', 'capacitiesAh requires one or more, got none');
+		if (own === undefined)
+			throw new CoreError('too-few', 'capacitiesAh', 'capacitiesAh requires one or more, got none');
 		return sum(capacitiesAh, (ah) => (ah / own - 1) ** 2);
 	});
 	const freedom = sum(lots, (lot) => lot.capacitiesAh.length - 1);

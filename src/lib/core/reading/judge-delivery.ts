@@ -153,6 +153,11 @@ const NEARLY_EMPTY = 1.2;
 /** What a cell may lose by itself, share of its charge a day (3 % a month, default). */
 export const LOST_A_DAY = 0.03 / MONTH_DAYS_MEAN;
 
+/** Where the steep end of the curve lies is good to so much of the charge, 95 %: capacity and cut-off differ from cell to cell (default). */
+const BOTTOM_DOUBT = 0.006;
+/** Healthy cells lose from a third to twice that. */
+const LOSSES = { least: LOST_A_DAY / 3, most: 2 * LOST_A_DAY };
+
 /** Arrival triage above the limit (models §16); below it {@link outsideLimits} speaks. */
 function nearlyEmptyVerdicts(
 	cells: readonly WithVoltage[],
@@ -166,12 +171,13 @@ function nearlyEmptyVerdicts(
 		const { lowFraction, highFraction } = soc[c.id]!;
 		const facts = {
 			restVoltageV: readVolts(c),
-			chargeLow: lowFraction,
-			chargeHigh: highFraction,
+			chargeLow: Math.max(0, lowFraction - BOTTOM_DOUBT),
+			chargeHigh: highFraction + BOTTOM_DOUBT,
 			limitV,
 			reserveV: limitV * NEARLY_EMPTY
 		};
-		return [say('nearly-empty', 'open', cellSubject(c), { ...facts, daysLeft: lowFraction / LOST_A_DAY })];
+		const days = { daysLeft: facts.chargeLow / LOSSES.most, daysAtMost: facts.chargeHigh / LOSSES.least };
+		return [say('nearly-empty', 'open', cellSubject(c), { ...facts, ...days })];
 	});
 }
 

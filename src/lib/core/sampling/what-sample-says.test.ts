@@ -8,11 +8,17 @@ const cell = (capacityAh: number, outcome: SampledCell['outcome'] = 'meets'): Sa
 describe('what a sample says of its lot', () => {
 	it('five good of sixteen leave up to six below rating', () => {
 		// C(10,5)/C(16,5) = 252/4368 = 5.8 %, with six bad; with seven 126/4368 = 2.9 %.
-		const says = whatSampleSays(16, [281, 282, 283, 284, 285].map((c) => cell(c)));
+		const says = whatSampleSays(
+			16,
+			[281, 282, 283, 284, 285].map((c) => cell(c))
+		);
 		expect(says).toMatchObject({ all: 16, tested: 5, below: 0, undecided: 0, mostBelow: 6 });
 	});
 	it('an undecided cell may be below rating', () => {
-		const good = whatSampleSays(16, [281, 282, 283].map((c) => cell(c)));
+		const good = whatSampleSays(
+			16,
+			[281, 282, 283].map((c) => cell(c))
+		);
 		const doubtful = whatSampleSays(16, [cell(281), cell(282), cell(279, 'unsure')]);
 		expect(doubtful.mostBelow).toBeGreaterThan(good.mostBelow);
 		expect(doubtful).toMatchObject({ undecided: 1, neededForOne: null });
@@ -25,7 +31,11 @@ describe('what a sample says of its lot', () => {
 		const ah = [280, 282, 284, 286, 288];
 		const sd = Math.sqrt(10);
 		const exact = { ...cell(0), sdAh: 0 };
-		const at = (sdAh: number) => whatSampleSays(16, ah.map((capacityAh) => ({ ...exact, capacityAh, sdAh }))).nineInTenAh!;
+		const at = (sdAh: number) =>
+			whatSampleSays(
+				16,
+				ah.map((capacityAh) => ({ ...exact, capacityAh, sdAh }))
+			).nineInTenAh!;
 		expect(at(0)).toBeCloseTo(284 - toleranceFactor(5, 0.9, 0.95) * sd, 9);
 		expect(at(3)).toBeCloseTo(284 - Math.hypot(toleranceFactor(5, 0.9, 0.95) * sd, 1.645 * 3), 9);
 	});

@@ -107,12 +107,7 @@ const GRACE_DAYS = 7;
 const DAY_MS = 86_400_000;
 
 /** What was ordered and should have come: by the orders written down, else by the plan's day and lead time. */
-function overdue(
-	picture: BankPicture,
-	plan: BankPlan | null,
-	orders: readonly OpenOrder[],
-	nowMs: number
-): Verdict[] {
+function overdue(picture: BankPicture, plan: BankPlan | null, orders: readonly OpenOrder[], nowMs: number): Verdict[] {
 	if (nowMs === 0) return [];
 	const leadDays = plan?.cellLeadDays ?? USUAL_PLAN.cellLeadDays;
 	const asPlanned = plan?.orderOn && picture.deliveries.length === 0 && orders.length === 0 ? [plan.orderOn] : [];

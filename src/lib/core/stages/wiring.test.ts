@@ -16,7 +16,15 @@ const battery = (id: number, more: Partial<PictureBattery> = {}): PictureBattery
 		ratedAh: null,
 		ratedWh: null
 	},
-	...{ nominalV: null, mostInSeries: null, builtDespite: null, rows: null, squareBlocks: null, outputsAt: null, groups: [] },
+	...{
+		nominalV: null,
+		mostInSeries: null,
+		builtDespite: null,
+		rows: null,
+		squareBlocks: null,
+		outputsAt: null,
+		groups: []
+	},
 	...more
 });
 const built = battery(1);

@@ -46,7 +46,9 @@ describe('the queue', () => {
 		// A day that is past presses nobody any more, and one that nothing can save is come as near to as can be.
 		expect(testedAt('2026-11-20')).toBe(testedAt('2027-11-26'));
 		expect(testedAt('2026-11-26T09:00:00Z')).toBeCloseTo(9.2, 5);
-		expect(() => planQueue(input({ cells: [{ id: 'a', capacityAh: 100, testBy: 'soon' }] }))).toThrow(/testBy requires/);
+		expect(() => planQueue(input({ cells: [{ id: 'a', capacityAh: 100, testBy: 'soon' }] }))).toThrow(
+			/testBy requires/
+		);
 	});
 	it('follows daylight saving: people get up at seven by their own clock before and after the change', () => {
 		// In Paris the clocks go back on 25 Oct 2026 at 3:00, and forward on 28 Mar 2027 at 2:00.

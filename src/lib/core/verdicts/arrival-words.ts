@@ -6,7 +6,9 @@ export interface ArrivalFacts {
 		restVoltageV: Measured;
 		chargeLow: number;
 		chargeHigh: number;
+		/** Until it falls below the limit by itself, at least and at most, days. */
 		daysLeft: number;
+		daysAtMost: number;
 		limitV: number;
 		/** Below this a cell has no reserve against standing. */
 		reserveV: number;
@@ -99,7 +101,7 @@ export const ARRIVAL_WORDS: Words<ArrivalFacts> = {
 	'nearly-empty': ({ facts, subject }) => ({
 		title: `${subject.label} is nearly empty`,
 		finding: `${facts.restVoltageV.value.toFixed(3)} V at rest: between ${percent(facts.chargeLow)} and ${percent(facts.chargeHigh)} % of its charge.`,
-		doubt: `By itself alone it falls below ${facts.limitV.toFixed(2)} V in no less than ${Math.floor(facts.daysLeft)} days at 3 % a month (default).`,
+		doubt: `By itself alone it falls below ${facts.limitV.toFixed(2)} V in ${Math.floor(facts.daysLeft)} to ${Math.ceil(facts.daysAtMost)} days, at a self-discharge of 1 to 6 % per month (default).`,
 		rule: `Between the discharge limit and ${facts.reserveV.toFixed(2)} V there is no reserve against standing.`,
 		next: `Charge it within ${Math.max(1, Math.floor(facts.daysLeft / 2))} days, slowly, and watch that it takes the charge.`
 	}),

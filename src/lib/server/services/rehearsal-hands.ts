@@ -25,7 +25,10 @@ export async function refuseWhileRunning(bankId: number, which: 'any' | 'driven'
 }
 
 /** Bench numbers of the cells as matched, group by group, and of those that go in the other way round than they are printed. */
-export async function groupsAsPlaced(bankId: number, rehearsal: Rehearsal): Promise<{ groups: number[][]; turned: number[] }> {
+export async function groupsAsPlaced(
+	bankId: number,
+	rehearsal: Rehearsal
+): Promise<{ groups: number[][]; turned: number[] }> {
 	const placed = await currentPlacements(bankId);
 	if (placed.length === 0)
 		throw new ServiceError(409, 'not-matched', 'Match the cells first: then your hands know which cell goes where.');

@@ -21,13 +21,7 @@ import type { BenchState } from '../instruments/hands';
 
 import { asServiceError, bundledHands, bundledInstruments, hasBundledBench } from './instrument-service';
 import { currentPlacements } from './match-service';
-import {
-	benchStateOf,
-	refuseBusyBench,
-	rehearsalOf,
-	saveBenchState,
-	takeUpRehearsal
-} from './rehearsal-bench';
+import { benchStateOf, refuseBusyBench, rehearsalOf, saveBenchState, takeUpRehearsal } from './rehearsal-bench';
 import { groupsAsPlaced, refuseWhileRunning } from './rehearsal-hands';
 import { loadBankPicture } from '../bank-picture/load';
 import { inTransaction } from '../db/transaction';

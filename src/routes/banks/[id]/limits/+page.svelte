@@ -139,7 +139,11 @@
 				<summary class="tap flex cursor-pointer flex-wrap items-center gap-x-3 px-2"
 					><span aria-hidden="true">›</span>
 					<h2>{title}</h2>
-					<span class="muted figure">{rows.slice(0, 2).map((v) => `${v.label} ${shownValue(v, v.value)}`).join(' · ')}</span
+					<span class="muted figure"
+						>{rows
+							.slice(0, 2)
+							.map((v) => `${v.label} ${shownValue(v, v.value)}`)
+							.join(' · ')}</span
 					></summary
 				>
 				<table class="table">

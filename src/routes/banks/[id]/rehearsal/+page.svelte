@@ -48,8 +48,8 @@
 					<span class="muted">the bench is as you left it</span></summary
 				>
 				<p class="px-2 py-1">
-					The hands below and the screens of Build, Prove and Serve still work on this bench: find each defect you missed
-					where a real bench would show it.
+					The hands below and the screens of Build, Prove and Serve still work on this bench: find each defect you
+					missed where a real bench would show it.
 				</p>
 				<BenchHands
 					bench={rehearsal.bench}

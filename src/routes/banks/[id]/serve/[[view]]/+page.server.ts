@@ -11,7 +11,11 @@ const VIEWS = ['findings', 'logs', 'ageing'] as const;
 
 export const load: PageServerLoad = async ({ params, url, cookies }) => {
 	const battery = Math.max(1, Math.floor(Number(url.searchParams.get('battery') ?? 1)) || 1);
-	return { ...(await loaded((async () => servePage(idOf(params.id, 'bank'), battery))())), battery, view: viewAsked(params.view, VIEWS, 'serve', cookies) };
+	return {
+		...(await loaded((async () => servePage(idOf(params.id, 'bank'), battery))())),
+		battery,
+		view: viewAsked(params.view, VIEWS, 'serve', cookies)
+	};
 };
 
 export const actions: Actions = {
