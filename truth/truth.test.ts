@@ -58,6 +58,7 @@ describe('what is stated, in worlds that differ from the model', () => {
 			'share of full it came with, by its first charge',
 			'state of charge from a rest voltage',
 			'the same by its voltage alone',
+			'time left of a charge of one cell',
 			'time left of a discharge',
 			'time to the end by spot notes',
 			'time to the end of a charge',

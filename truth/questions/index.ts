@@ -13,7 +13,7 @@ import { joints } from './joints';
 import { leakage } from './leakage';
 import { leads } from './leads';
 import { leftAlone } from './left-joined';
-import { liveEnd } from './live-end';
+import { liveChargeEnd, liveEnd } from './live-end';
 import { notes } from './notes';
 import { parallelCharge } from './parallel-charge';
 import { passings } from './passings';
@@ -42,6 +42,7 @@ export const QUESTIONS: readonly Question[] = [
 	passings,
 	notes,
 	liveEnd,
+	liveChargeEnd,
 	leakage,
 	smallestGroup,
 	forecast,

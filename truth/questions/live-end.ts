@@ -10,6 +10,63 @@ const CUTOFF_V = 2.5;
 /** Some are used cells, which nobody told. */
 const USED = 0.2;
 
+const HOLD_S = 1800;
+
+/** Time left of a charge of one cell, from anywhere on: asked at any moment before its current falls. */
+export const liveChargeEnd: Question = {
+	name: 'time to the end of one cell’s charge',
+	ask(world): Answer[] {
+		const { random, ratedAh, nature } = world;
+		const temperatureC = between(random, 8, 30);
+		const parameters = { ...drawCell(world), temperatureC };
+		const currentA = between(random, 0.1, 0.4) * ratedAh;
+		const leadOhm = between(random, 0, 0.006);
+		const run: PlannedRun = {
+			phases: [
+				{ kind: 'charge', voltageV: 3.65, currentA, tailA: between(random, 0.02, 0.05) * ratedAh, holdS: HOLD_S }
+			],
+			expectedAh: ratedAh,
+			chemistry: 'LFP'
+		};
+		const meter = drawMeter(random, 'restVoltage');
+		const cells = createCells([{ parameters, soc: between(random, 0.1, 0.95) }], temperatureC, nature);
+		const decay = stepDecay(STEP_S);
+		const samples: LiveSample[] = [];
+		let [endS, tailS, fellS]: [number, number | null, number | null] = [0, null, null];
+		for (; tailS === null || endS - tailS < HOLD_S; endS += STEP_S) {
+			const at = (a: number) => terminalVoltageV(cells, 0, a) + a * leadOhm;
+			const slope = (at(currentA) - at(0)) / currentA;
+			const flowsA = Math.min(currentA, Math.max(0, (3.65 - at(0)) / slope));
+			const [phase] = run.phases;
+			if (flowsA < 0.99 * currentA) fellS ??= endS;
+			if (phase!.kind === 'charge' && flowsA <= phase!.tailA) tailS ??= endS;
+			if (endS % EVERY_S === 0 && fellS === null)
+				samples.push({
+					...{ atMs: endS * 1000, voltageV: meter.read(at(flowsA)), currentA: flowsA, cellV: null },
+					...{ outputOn: true, cutOff: false }
+				});
+			cells.currentA[0] = flowsA;
+			stepCell(cells, 0, decay);
+		}
+		if (samples.length < 2) return [];
+		const asked = samples[Math.floor(random() * samples.length)]!;
+		const state = samples
+			.filter((s) => s.atMs <= asked.atMs)
+			.reduce(
+				(own, s) => takeSample(run, own, s, { heardMs: s.atMs, afterBreak: false, simulated: false }).state,
+				startLive()
+			);
+		const left = remainingS(run, state);
+		if (!left) return [];
+		return [
+			{
+				...{ kind: 'interval', of: 'time left of a charge of one cell', low: left.low, high: left.high },
+				...{ truth: endS - asked.atMs / 1000, scale: endS }
+			}
+		];
+	}
+};
+
 /** Time left of a discharge that a load with thin leads runs, asked at any moment of its second half, and once near its end. */
 export const liveEnd: Question = {
 	name: 'time to the end of a discharge',

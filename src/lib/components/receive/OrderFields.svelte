@@ -3,7 +3,7 @@
 	import Field from '$lib/components/forms/Field.svelte';
 	import { CLAUSE_KINDS } from '$lib/core/clauses';
 	import { TERMINAL_KINDS } from '$lib/core/inspection';
-	import type { OrderTerms } from './receive-data';
+	import type { OrderTerms } from '$lib/input/order-terms';
 
 	/** What was ordered and promised: of an order that is under way, and of a delivery. */
 	interface Props {

@@ -2,6 +2,7 @@ import type { SizedBattery } from '$lib/core/planning';
 import type { ShownInstrument } from '$lib/components/live/instrument-choice';
 import type { PictureBank, PictureCell, PictureCellType, PictureDelivery } from '$lib/core/stages';
 import type { Settings } from '$lib/core/units';
+import type { OrderTerms } from '$lib/input/order-terms';
 import type { StageVerdict } from '$lib/core/verdicts';
 
 /** A cell of a delivery as the views of Receive draw it. */
@@ -9,25 +10,6 @@ export type ShownCell = Pick<
 	PictureCell,
 	'id' | 'label' | 'plusTurned' | 'readings' | 'code' | 'printedMonth' | 'inspection'
 >;
-
-/** What was ordered and promised, as far as it was written down. */
-export interface OrderTerms {
-	supplier?: string | null;
-	used?: boolean | null;
-	orderedOn?: string | null;
-	promisedOn?: string | null;
-	cellPrice?: number | null;
-	shipping?: number | null;
-	claimDays?: number | null;
-	promisedAh?: number | null;
-	promisedClause?: string | null;
-	promisedGrade?: string | null;
-	promisedResistanceMohm?: number | null;
-	promisedProducedOn?: string | null;
-	promisedTerminals?: string | null;
-	gradeCapacityAh?: number | null;
-	gradeResistanceMohm?: number | null;
-}
 
 /** Cells that were ordered and have not come yet. */
 export interface OpenOrder extends OrderTerms {

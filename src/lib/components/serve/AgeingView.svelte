@@ -1,10 +1,10 @@
 <script lang="ts">
 	import FadeChart from '$lib/components/charts/FadeChart.svelte';
-	import type { StageData } from './serve-data';
+	import type { BatteryService } from '$lib/core/stages';
 	import WhatIf from './WhatIf.svelte';
 
 	interface Props {
-		serve: StageData;
+		serve: BatteryService;
 		/** Share of rated at which it counts as worn. */
 		endFraction: number;
 	}

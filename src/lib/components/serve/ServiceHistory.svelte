@@ -1,12 +1,12 @@
 <script lang="ts">
 	import { inOwnStyle } from '$lib/client/own-style';
-	import type { StageData } from './serve-data';
+	import type { BatteryService } from '$lib/core/stages';
 	import { byYear } from './by-year';
 	import { formatDate, type Settings } from '$lib/core/units';
 
 	/** Checks and capacity tests of a battery, the latest year open. */
 	interface Props {
-		serve: StageData;
+		serve: BatteryService;
 		dateStyle: Settings['dateStyle'];
 		ontakeout: (kind: 'service-checks' | 'capacity-tests', id: number, version: number) => void;
 	}

@@ -10,12 +10,12 @@ describe('a parallel harness on cells in their series order', () => {
 		expect(harness.leads.filter((l) => l.crosses).map((l) => l.label)).toEqual(['C-2', 'C-2', 'C-4', 'C-4']);
 		expect(harness.leads.map((l) => l.lengthMm)).toEqual([60, 60, 180, 180, 60, 60, 180, 180]);
 		// Eight leads of 960 mm, two buses of 3 × 73 mm.
-		expect(harness).toMatchObject({ crossings: 4, busMm: 219, wireMm: 960 + 438, needsBarsOnly: false });
+		expect(harness).toMatchObject({ crossings: 4, busMm: 219, wireMm: 960 + 438 });
 	});
-	it('cells that lie all the same way need bars only', () => {
+	it('cells that lie all the same way have nothing that crosses', () => {
 		const cells = inSeries(3).map((c) => ({ ...c, plusUp: true }));
 		expect(parallelHarness({ cells, poleMm: 120, pitchMm: 73, spareMm: 0 })).toMatchObject({
-			...{ crossings: 0, wireMm: 292, needsBarsOnly: true }
+			...{ crossings: 0, wireMm: 292 }
 		});
 	});
 	it('refuses what is no row', () => {

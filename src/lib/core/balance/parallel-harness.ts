@@ -35,8 +35,6 @@ export interface Harness {
 	busMm: number;
 	/** Of all leads and both buses, mm. */
 	wireMm: number;
-	/** The cells lie all the same way: straight bars do as well, and nothing crosses. */
-	needsBarsOnly: boolean;
 }
 
 const USUAL_SPARE_MM = 60;
@@ -59,12 +57,10 @@ export function parallelHarness({ cells, poleMm, pitchMm, spareMm = USUAL_SPARE_
 		}))
 	);
 	const busMm = (cells.length - 1) * pitchMm;
-	const same = cells.every((c) => c.plusUp === cells[0]!.plusUp);
 	return {
 		leads,
 		crossings: leads.filter((l) => l.crosses).length,
 		busMm,
-		wireMm: leads.reduce((sum, l) => sum + l.lengthMm, 0) + 2 * busMm,
-		needsBarsOnly: same
+		wireMm: leads.reduce((sum, l) => sum + l.lengthMm, 0) + 2 * busMm
 	};
 }

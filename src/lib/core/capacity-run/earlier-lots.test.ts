@@ -31,6 +31,12 @@ describe('earlier lots of the same type', () => {
 			/positive|0/
 		);
 	});
+	it('pass over slips, weak cells and lots that are another thing', () => {
+		const clean = evidenceOfEarlierLots(lot('B', 280), [lot('A', 283)])!;
+		const slipped = { tester: 'A', capacitiesAh: [...lot('A', 283).capacitiesAh, 28.3, 2830, 190] };
+		expect(evidenceOfEarlierLots(lot('B', 280), [slipped])).toEqual(clean);
+		expect(evidenceOfEarlierLots(lot('B', 280), [lot('A', 230)])).toBeNull();
+	});
 	it('are taken by the chance of being short, and not by the figure', () => {
 		const cell = { id: 1, label: 'X' };
 		const alone = judgeCapacity(cell, 279, 2.9, 280);

@@ -40,15 +40,15 @@ export function remainingS({ phases, expectedAh, chemistry }: PlannedRun, state:
 		return spread(Math.max(0, tauS * Math.log(Math.max(1, last.currentA / phase.tailA))) + phase.holdS, DOUBT.taper);
 	}
 	if (Math.abs(last.currentA) < IDLE_BELOW * phase.currentA) return null;
-	const hours = (ah: number) => (ah / Math.abs(last.currentA)) * 3600;
+	const secondsFor = (ah: number) => (ah / Math.abs(last.currentA)) * 3600;
 	if (phase.kind === 'charge' && phase.stopAh !== undefined)
-		return spread(hours(Math.max(0, phase.stopAh - Math.abs(sums.ah))), DOUBT.charge);
+		return spread(secondsFor(Math.max(0, phase.stopAh - Math.abs(sums.ah))), DOUBT.charge);
 	if (expectedAh === null) return null;
 	const byVoltage = chemistry && toTheEndAh(phase, last, expectedAh, chemistry);
 	if (phase.kind === 'charge')
-		return byVoltage && chargeLeft(phase, byVoltage, hours, (WITH_TAPER - 1) * hours(expectedAh));
+		return byVoltage && chargeLeft(phase, byVoltage, secondsFor, (WITH_TAPER - 1) * secondsFor(expectedAh));
 	const left = dischargeLeft(Math.abs(sums.ah), expectedAh, byVoltage);
-	return { low: hours(left.low), high: hours(left.high) };
+	return { low: secondsFor(left.low), high: secondsFor(left.high) };
 }
 
 /** By what it should hold, where its voltage does not know better: it may not have begun full, nor hold what it should. */
@@ -66,9 +66,9 @@ function dischargeLeft(outAh: number, expectedAh: number, byVoltage: Duration | 
 const chargeLeft = (
 	{ holdS }: Extract<LivePhase, { kind: 'charge' }>,
 	toSetAh: Duration,
-	hours: (ah: number) => number,
+	secondsFor: (ah: number) => number,
 	taperS: number
-): Duration => ({ low: hours(toSetAh.low) + holdS, high: hours(toSetAh.high) + taperS + holdS });
+): Duration => ({ low: secondsFor(toSetAh.low) + holdS, high: secondsFor(toSetAh.high) + taperS + holdS });
 
 /** A charge of unknown beginning, from nothing at all to everything with its taper (share of the time at the set current). */
 const WITH_TAPER = 1.25;

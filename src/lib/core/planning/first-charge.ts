@@ -17,7 +17,20 @@ export interface SupplyChoice {
 }
 
 /** What really flows from a supply, A: what a meter showed, else what it is set to. */
-export const deliveredA = ({ a, deliversA = null }: Pick<SupplyChoice, 'a' | 'deliversA'>): number => deliversA ?? a;
+const deliveredA = ({ a, deliversA = null }: Pick<SupplyChoice, 'a' | 'deliversA'>): number => deliversA ?? a;
+
+/** A supply that can be set as low as one cell of this chemistry and as high as its charge needs, and that gives anything. */
+const chargesOneCell = (chemistry: Chemistry, supply: SupplyChoice): boolean => {
+	const limitV = CHEMISTRY_FIGURES[chemistry].chargeLimitV;
+	return deliveredA(supply) > 0 && supply.lowestV <= limitV && supply.highestV >= limitV - 0.1;
+};
+
+/** Those of the supplies that charge one cell, by what they deliver: the strongest first. */
+export const suppliesForOneCell = (chemistry: Chemistry, supplies: readonly SupplyChoice[]): SupplyChoice[] =>
+	supplies
+		.filter((s) => chargesOneCell(chemistry, s))
+		.map((s) => ({ ...s, a: deliveredA(s) }))
+		.sort((a, b) => b.a - a.a);
 
 export interface FirstChargeInput {
 	chemistry: Chemistry;
@@ -67,8 +80,7 @@ export function firstCharge(input: FirstChargeInput): FirstCharge {
 		throw new CoreError('layout', 'cells', `cells requires a whole number from 1, got ${cells}`);
 	requirePositive(ratedAh, 'ratedAh');
 	const limitV = CHEMISTRY_FIGURES[chemistry].chargeLimitV;
-	const fits = (s: SupplyChoice) => s.a > 0 && s.lowestV <= limitV && s.highestV >= limitV - 0.1;
-	const unfit = supplies.filter((s) => !fits(s)).map((s) => s.name);
+	const unfit = supplies.filter((s) => !chargesOneCell(chemistry, s)).map((s) => s.name);
 	const daysWith = (a: number, leadOhm: number, n: number, soc: number): { days: number; setV: number } | null => {
 		try {
 			const row = Array.from({ length: n }, (_, id) => ({
@@ -84,10 +96,7 @@ export function firstCharge(input: FirstChargeInput): FirstCharge {
 			throw error;
 		}
 	};
-	const usable = supplies
-		.filter(fits)
-		.map((s) => ({ ...s, a: deliveredA(s) }))
-		.sort((a, b) => b.a - a.a);
+	const usable = suppliesForOneCell(chemistry, supplies);
 	const best = usable[0];
 	if (!best)
 		return {

@@ -27,7 +27,13 @@ export {
 	type ChargerFit,
 	type ChargingInput
 } from './charging';
-export { deliveredA, firstCharge, type FirstCharge, type FirstChargeInput, type SupplyChoice } from './first-charge';
+export {
+	firstCharge,
+	suppliesForOneCell,
+	type FirstCharge,
+	type FirstChargeInput,
+	type SupplyChoice
+} from './first-charge';
 export { LIFT_KG, planLift, type LiftInput, type LiftPlan } from './handling';
 export {
 	HARDWARE_ITEMS,

@@ -182,11 +182,12 @@ function runVerdicts(picture: BankPicture, capacities: readonly CellCapacity[]):
 
 /** What earlier lots of this bank's cell type tell of the tester of a lot; null where the lot was run on several, or is of another type. */
 function evidenceFor(
-	{ deliveryId }: PictureCell,
+	{ id: deliveryId, ownType, used }: PictureDelivery,
 	own: readonly { cell: PictureCell; brought: BroughtToStandard }[],
-	{ deliveries, earlierLots = [] }: BankPicture
+	{ earlierLots = [] }: BankPicture
 ): LotEvidence | null {
-	if (earlierLots.length === 0 || deliveries.find((d) => d.id === deliveryId)?.ownType) return null;
+	// Used cells have aged, each in its own way: no lot of new ones tells of them.
+	if (earlierLots.length === 0 || ownType || used) return null;
 	const runs = own.flatMap(({ cell, brought }) => (cell.deliveryId === deliveryId ? brought.standard : []));
 	const [first] = runs;
 	if (!first || runs.some((r) => r.tester !== first.tester)) return null;
@@ -201,8 +202,15 @@ const bankTesting = oncePerPicture(
 		}));
 		const standard = own.flatMap((c) => c.brought.standard);
 		const { byCell, apart } = jointCapacities(standard);
+		const evidence = new Map(picture.deliveries.map((d) => [d.id, evidenceFor(d, own, picture)]));
 		const capacities = own.map(({ cell, brought }) =>
-			capacityOf(cell, promisedTo(cell, picture), byCell.get(cell.id) ?? null, brought, evidenceFor(cell, own, picture))
+			capacityOf(
+				cell,
+				promisedTo(cell, picture),
+				byCell.get(cell.id) ?? null,
+				brought,
+				evidence.get(cell.deliveryId) ?? null
+			)
 		);
 		return { capacities, apart, standard };
 	}

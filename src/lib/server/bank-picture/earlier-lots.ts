@@ -5,9 +5,12 @@ import type { Bank } from '../records';
 
 /** More runs than that say no more of a type. */
 const MOST_RUNS = 4000;
+/** Colder or warmer, or long after it came, a figure tells of something else than the lot (default). */
+const ROOM_C = { from: 18, to: 30 };
+const NEW_DAYS = 365;
 
 /**
- * Lots of the cell type of a bank that came for other banks: the latest run of each cell, by delivery and tester. Rehearsals tell
+ * Lots of the cell type of a bank that came new for other banks: the first run of each cell, at room temperature and soon after it came, by delivery and tester. Rehearsals tell
  * nothing. @param ownDeliveries with cells in play in this bank: they are its own lots
  */
 export async function earlierLots(bank: Bank, ownDeliveries: readonly number[]): Promise<TestedLot[]> {
@@ -20,12 +23,15 @@ export async function earlierLots(bank: Bank, ownDeliveries: readonly number[]):
 		.whereNot('b.id', bank.id)
 		.whereNotIn('d.id', ownDeliveries)
 		.where('r.capacity_ah', '>', 0)
+		.whereRaw('coalesce(d.used, 0) = 0')
+		.whereRaw('(r.temperature_c is null or r.temperature_c between ? and ?)', [ROOM_C.from, ROOM_C.to])
+		.whereRaw('r.tested_at < date_add(d.received_on, interval ? day)', [NEW_DAYS])
 		.whereNull('r.deleted_at')
 		.whereNull('c.deleted_at')
 		.whereNull('d.deleted_at')
 		.whereNull('b.deleted_at')
 		.whereNotExists(
-			database()('runs as later').whereRaw('later.cell_id = r.cell_id and later.id > r.id and later.deleted_at is null')
+			database()('runs as before').whereRaw('before.cell_id = r.cell_id and before.id < r.id and before.deleted_at is null')
 		)
 		.orderBy('r.id', 'desc')
 		.limit(MOST_RUNS)

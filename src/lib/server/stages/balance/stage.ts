@@ -1,4 +1,4 @@
-import { deliveredA } from '$lib/core/planning';
+import { suppliesForOneCell } from '$lib/core/planning';
 import {
 	ASSUMED_SUPPLY,
 	balanceState,
@@ -36,10 +36,10 @@ async function earlierSets({ bank, balanceRun }: BankPicture): Promise<EarlierSe
 	);
 }
 
-/** The strongest of the supplies that the plan names, as nobody needs to be asked for it again. */
-function supplyOf(plan: Plan | undefined): BalanceState['supply'] {
-	const strongest = [...(plan?.supplies ?? [])].sort((a, b) => deliveredA(b) - deliveredA(a))[0];
-	return strongest ? { supplyA: deliveredA(strongest), leadOhm: strongest.leadOhm, setV: null } : ASSUMED_SUPPLY;
+/** The strongest supply of the plan that charges one cell: nobody needs to be asked for it again. */
+function supplyOf({ chemistry }: BankPicture['bank'], plan: Plan | undefined): BalanceState['supply'] {
+	const [strongest] = suppliesForOneCell(chemistry, plan?.supplies ?? []);
+	return strongest ? { supplyA: strongest.a, leadOhm: strongest.leadOhm, setV: null } : ASSUMED_SUPPLY;
 }
 
 /** Where the balance stands, with the log of the latest run. @param chosen cells for one still to be planned */
@@ -51,7 +51,7 @@ export async function balanceFacts(
 	const { balanceRun } = picture;
 	const readings = balanceRun ? await logOf(balanceRun.id) : [];
 	const [sets, [plan]] = await Promise.all([earlierSets(picture), plans.all({ bankId: picture.bank.id })]);
-	return balanceState(picture, readings, nowIso, chosen, sets, supplyOf(plan));
+	return balanceState(picture, readings, nowIso, chosen, sets, supplyOf(picture.bank, plan));
 }
 
 export const balanceStage = defineStage({
