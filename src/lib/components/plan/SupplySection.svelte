@@ -34,7 +34,7 @@
 
 <Fold title="The first charge" {answer} warm={first !== null && first.days === null}>
 	{#each plan.supplies as { name, a, deliversA, highestV, lowestV, leadOhm }, i (i)}
-		<div class="grid grid-cols-2 items-end gap-3 sm:grid-cols-7">
+		<div class="grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
 			<label class="col-span-2 sm:col-span-1"
 				><span class="field-label">Supply</span>
 				<input
@@ -46,7 +46,7 @@
 			>
 			<PlanNumber label="Gives" unit="A" value={a} onkeep={(v) => supply(i, { a: v ?? 0 })} />
 			<PlanNumber
-				label="Delivers, by a meter at the cells"
+				label="Delivers at the cells"
 				unit="A"
 				value={deliversA ?? null}
 				usual={a}

@@ -146,8 +146,8 @@
 			{/if}
 		</div>
 		{#if bench.heldBack}<p class="ember-text font-semibold" role="status">
-				The BMS lets no {bench.heldBack.flow} through: it reads {bench.heldBack.readV.toFixed(2)} V at group {bench
-					.heldBack.group}. Is it the cell, or its balance lead? Pull the plug and measure the leads.
+				The BMS lets no {bench.heldBack.flow} through: it reads {bench.heldBack.readV.toFixed(2).replace('-', '−')} V at group
+				{bench.heldBack.group}. Is it the cell, or its balance lead? Pull the plug and measure the leads.
 			</p>{/if}
 	{/if}
 	<div class="flex flex-wrap items-end gap-x-6 gap-y-3">

@@ -93,7 +93,10 @@
 				<span class="muted">{why ? WHY[why] : load.needs.map((n) => NEEDS[n]).join('; ')}</span>
 				{#if stops && why === null}<span class="checks"
 						>The inverter stops at {stops.atV.toFixed(1)} V, {(stops.atV / series).toFixed(2)} V per cell:
-						<strong class="figure">{percent(stops.leftLow)} to {percent(stops.leftHigh)}</strong> stay in.
+						<strong class="figure"
+							>{stops.leftLow < 0.001 ? 'at most' : `${percent(stops.leftLow)} to`} {percent(stops.leftHigh)}</strong
+						>
+						of the charge stays in at room temperature, more in the cold.
 						{stops.atV / series > bottomV
 							? `Too high for a bottom balance, which needs ${bottomV.toFixed(2)} V per cell.`
 							: ''}</span

@@ -11,6 +11,9 @@ export const HYSTERESIS_V: Record<Chemistry, number> = byChemistry((kind) => kin
 /** What a supply is set to for a top balance, V a cell (default). */
 export const TOP_BALANCE_V: Record<Chemistry, number> = byChemistry((kind) => kind.topBalanceV);
 
+/** Where the steep end of the curve lies is good to so much of the charge, 95 %: capacity and cut-off differ from cell to cell (default). */
+export const BOTTOM_DOUBT = 0.006;
+
 const CURVES = byChemistry(({ restPoints }) =>
 	monotoneCurve(
 		restPoints.map(([soc]) => soc / 100),

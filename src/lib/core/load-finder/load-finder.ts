@@ -1,5 +1,5 @@
 import { LOADED_OHM_AH } from '../cell-model';
-import { CHEMISTRY_FIGURES, HYSTERESIS_V, restVoltageCurve, type Chemistry } from '../chemistry';
+import { BOTTOM_DOUBT, CHEMISTRY_FIGURES, HYSTERESIS_V, restVoltageCurve, type Chemistry } from '../chemistry';
 import { requirePositive } from '../shared';
 
 /** What a load asks before it may be used. */
@@ -81,13 +81,19 @@ export interface LoadedBattery {
 /** Resistance of a cell under a load that lasts, as a share of the typical; doubt of the curve, 95 %, V (default). */
 const LOADED = { least: 0.5, most: 2.5, curveV: 0.012 };
 
-/** What charge a cell still holds when it reads so much under load, fractions: by the rest-voltage curve, load drop and hysteresis added. */
+/**
+ * What charge a cell still holds when it reads so much under load, fractions, at room temperature: by the rest-voltage curve, load drop and
+ * hysteresis added. In the cold more stays out of reach.
+ */
 function leftAt(chemistry: Chemistry, cellV: number, cRate: number): { leftLow: number; leftHigh: number } {
 	const curve = restVoltageCurve(chemistry);
 	const loopV = HYSTERESIS_V[chemistry];
-	const at = (share: number, v: number) =>
-		Math.min(1, Math.max(0, curve.xOf(cellV + share * cRate * LOADED_OHM_AH + loopV + v)));
-	return { leftLow: at(LOADED.least, -LOADED.curveV), leftHigh: at(LOADED.most, LOADED.curveV) };
+	const at = (share: number, v: number, doubt: number) =>
+		Math.min(1, Math.max(0, curve.xOf(cellV + share * cRate * LOADED_OHM_AH + loopV + v)) + doubt);
+	return {
+		leftLow: Math.max(0, at(LOADED.least, -LOADED.curveV, -BOTTOM_DOUBT)),
+		leftHigh: at(LOADED.most, LOADED.curveV, BOTTOM_DOUBT)
+	};
 }
 
 /** What each thing would take out of so many cells in series, and for how long. @throws CoreError `not-positive` */

@@ -1,4 +1,4 @@
-import { CHEMISTRY_FIGURES, socBounds, type Chemistry, type SocBounds } from '../chemistry';
+import { BOTTOM_DOUBT, CHEMISTRY_FIGURES, socBounds, type Chemistry, type SocBounds } from '../chemistry';
 import { bothOf, type Bounds } from '../charge-account';
 import { MONTH_DAYS_MEAN, median } from '../shared';
 import { WHOLE_BANK, cellSubject, measured, say, type Subject, type Verdict } from '../verdicts';
@@ -153,8 +153,6 @@ const NEARLY_EMPTY = 1.2;
 /** What a cell may lose by itself, share of its charge a day (3 % a month, default). */
 export const LOST_A_DAY = 0.03 / MONTH_DAYS_MEAN;
 
-/** Where the steep end of the curve lies is good to so much of the charge, 95 %: capacity and cut-off differ from cell to cell (default). */
-const BOTTOM_DOUBT = 0.006;
 /** Healthy cells lose from a third to twice that. */
 const LOSSES = { least: LOST_A_DAY / 3, most: 2 * LOST_A_DAY };
 

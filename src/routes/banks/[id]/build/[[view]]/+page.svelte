@@ -1,12 +1,11 @@
 <script lang="ts">
-	import { goto } from '$app/navigation';
 	import { settingApart } from '$lib/client/set-apart';
 	import JointsView from '$lib/components/build/JointsView.svelte';
 	import LeadsView from '$lib/components/build/LeadsView.svelte';
 	import WorkForm from '$lib/components/build/WorkForm.svelte';
 	import PartsView from '$lib/components/build/PartsView.svelte';
-	import Choice from '$lib/components/forms/Choice.svelte';
 	import HoldTyped from '$lib/components/forms/HoldTyped.svelte';
+	import BatteryChoice from '$lib/components/frame/BatteryChoice.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import StageViews from '$lib/components/frame/StageViews.svelte';
 	import WiringForm from '$lib/components/limits/WiringForm.svelte';
@@ -41,16 +40,11 @@
 
 <StagePage title={QUESTIONS[data.view]} {subtitle} verdicts={data.verdicts} onsetapart={settingApart(bank.id, 'build')}>
 	{#snippet tools()}
-		{#if data.builds.length > 1}<Choice
-				quiet
-				label="Battery"
-				value={String(build?.battery.number)}
-				options={data.builds.map((b) => ({
-					value: String(b.battery.number),
-					text: b.battery.name ?? `Battery ${b.battery.number}`
-				}))}
-				onchange={(n) => void goto(`/banks/${bank.id}/build/${data.view}?battery=${n}`)}
-			/>{/if}
+		<BatteryChoice
+			batteries={data.builds.map((b) => b.battery)}
+			chosen={build?.battery.number ?? 1}
+			path="/banks/{bank.id}/build/{data.view}"
+		/>
 	{/snippet}
 	<StageViews
 		base="/banks/{bank.id}/build"

@@ -1,7 +1,6 @@
 <script lang="ts">
-	import { goto } from '$app/navigation';
 	import { settingApart } from '$lib/client/set-apart';
-	import Choice from '$lib/components/forms/Choice.svelte';
+	import BatteryChoice from '$lib/components/frame/BatteryChoice.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import StageViews from '$lib/components/frame/StageViews.svelte';
 	import BmsView from '$lib/components/prove/BmsView.svelte';
@@ -48,16 +47,11 @@
 
 <StagePage title={QUESTIONS[data.view]} {subtitle} verdicts={data.verdicts} onsetapart={settingApart(bank.id, 'prove')}>
 	{#snippet tools()}
-		{#if data.proofs.length > 1}<Choice
-				quiet
-				label="Battery"
-				value={String(proof?.battery.number)}
-				options={data.proofs.map((p) => ({
-					value: String(p.battery.number),
-					text: p.battery.name ?? `Battery ${p.battery.number}`
-				}))}
-				onchange={(n) => void goto(`/banks/${bank.id}/prove/${data.view}?battery=${n}`)}
-			/>{/if}
+		<BatteryChoice
+			batteries={data.proofs.map((p) => p.battery)}
+			chosen={proof?.battery.number ?? 1}
+			path="/banks/{bank.id}/prove/{data.view}"
+		/>
 	{/snippet}
 	<StageViews
 		base="/banks/{bank.id}/prove"

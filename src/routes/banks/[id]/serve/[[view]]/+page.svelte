@@ -4,7 +4,7 @@
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import { settingApart } from '$lib/client/set-apart';
-	import Choice from '$lib/components/forms/Choice.svelte';
+	import BatteryChoice from '$lib/components/frame/BatteryChoice.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import StageViews from '$lib/components/frame/StageViews.svelte';
 	import AgeingView from '$lib/components/serve/AgeingView.svelte';
@@ -95,13 +95,11 @@
 	onsetapart={settingApart(bank.id, 'serve')}
 >
 	{#snippet tools()}
-		{#if bank.batteries > 1}<Choice
-				quiet
-				label="Battery"
-				value={String(data.battery)}
-				options={Array.from({ length: bank.batteries }, (_, i) => ({ value: String(i + 1), text: `Battery ${i + 1}` }))}
-				onchange={(b) => void goto(`/banks/${bank.id}/serve/${data.view}?battery=${b}`)}
-			/>{/if}
+		<BatteryChoice
+			batteries={data.overview.batteries.slice(0, bank.batteries)}
+			chosen={data.battery}
+			path="/banks/{bank.id}/serve/{data.view}"
+		/>
 	{/snippet}
 	<StageViews
 		base="/banks/{bank.id}/serve"
