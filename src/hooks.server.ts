@@ -9,7 +9,7 @@ import { SECURITY_HEADERS, allowedHosts, refusal } from '$lib/server/http/guard'
 import { log } from '$lib/server/log';
 import { pauseAll } from '$lib/server/live/live-runner';
 import { resumeLiveRuns } from '$lib/server/live/live-service';
-import { refreshBehind } from '$lib/server/services/overview-service';
+import { refreshBehind } from '$lib/server/judgements/behind';
 import { readSettings } from '$lib/server/services/settings-service';
 
 const hosts = allowedHosts();

@@ -151,8 +151,12 @@ describe('a tester held against a better one', () => {
 			...{ quantity: 'capacity', meter: 'Shed', calibratedOn: '2026-06-04', truthSd: 0.3 },
 			pairs: [{ shown: 206, truth: 200 }]
 		});
-		const { changes, more } = await calibrationChanges(kept.id);
-		expect(more).toBe(false);
+		// Whoever cannot wait is told what is not judged yet, and it is judged behind the answer.
+		const atOnce = await calibrationChanges(kept.id, -1);
+		expect(atOnce.changes).toEqual([]);
+		expect(atOnce.beingJudged).toBeGreaterThan(0);
+		const { changes, more, beingJudged } = await calibrationChanges(kept.id, Infinity);
+		expect({ more, beingJudged }).toEqual({ more: false, beingJudged: 0 });
 		expect(changes).toContainEqual({
 			...{ bankId: bank.id, bankName: 'Tester', stage: 'test', subjectLabel: 'P-01' },
 			...{ before: null, now: 'P-01 is below its rated capacity' }

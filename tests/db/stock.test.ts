@@ -17,7 +17,7 @@ afterAll(() => pool.destroy());
 
 const idOf = async (name: string) => (await banks.all({ name }))[0]!.id;
 const cellOf = async (label: string) => (await cells.all({ label }))[0]!;
-const shown = (query = '') => stockPage(new URLSearchParams(query));
+const shown = (query = '') => stockPage(new URLSearchParams(query), Infinity);
 const find = async (label: string) => (await shown(`q=${label}`)).cells.find((c) => c.label === label)!;
 
 it('shows every cell of one’s own with where it is, by search and place, and no simulated one', async () => {
@@ -41,6 +41,12 @@ it('warns of a cell that its bank judges, whoever looks for cells to pick', asyn
 		restVoltageV: 2.379
 	});
 	expect((await find('H-02')).warning).toBeNull();
+	// A bank that is out of date does not hold the list up: what it said before is shown, and that it is judged.
+	await pool('bank_judgements').update({ edition: 0 });
+	const atOnce = await stockPage(new URLSearchParams('q=H-11'), -1);
+	expect(atOnce.beingJudged).toBeGreaterThan(0);
+	expect(atOnce.cells[0]!.warning).toMatchObject({ code: 'deep-discharged' });
+	expect((await shown('q=H-11')).beingJudged).toBe(0);
 });
 it('lets a bank consider cells, once each; an unknown one is named by its place in the list', async () => {
 	const heronry = await idOf('Heronry');

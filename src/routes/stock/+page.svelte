@@ -133,6 +133,8 @@
 	{/each}
 	{#if stock.cells.length}
 		<p class="text-sm muted">
+			{#if stock.beingJudged}{stock.beingJudged === 1 ? 'One bank is' : `${stock.beingJudged} banks are`} being judged again:
+				what is marked there was said before.{/if}
 			Volts as read last, ampere-hours as measured last. Tap cells to pick them; a cell’s own page tells its whole life.
 		</p>
 	{/if}

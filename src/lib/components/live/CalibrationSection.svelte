@@ -78,8 +78,14 @@
 		await showChanges(keptId);
 	}
 	/** What one calibration has changed, of all banks; null: not asked. */
-	let changed = $state<{ id: number; changes: Change[]; more: boolean } | null>(null);
+	let changed = $state<({ id: number } & Changes) | null>(null);
 	let looking = $state<number | null>(null);
+	interface Changes {
+		changes: Change[];
+		more: boolean;
+		/** Banks that are still being judged. */
+		beingJudged: number;
+	}
 	interface Change {
 		bankId: number;
 		bankName: string;
@@ -92,7 +98,7 @@
 		if (id === undefined) return;
 		looking = id;
 		await attempt(async () => {
-			const found = (await api.get(`calibrations/${id}/changes` as never)) as { changes: Change[]; more: boolean };
+			const found = (await api.get(`calibrations/${id}/changes` as never)) as Changes;
 			changed = { id, ...found };
 		});
 		looking = null;
@@ -143,6 +149,10 @@
 							</li>
 						{:else}<li>No verdict says anything else since.</li>{/each}
 						{#if changed.more}<li>and more, on the passports</li>{/if}
+						{#if changed.beingJudged}<li>
+								{changed.beingJudged === 1 ? 'One bank is' : `${changed.beingJudged} banks are`} still being judged; ask again
+								in a moment.
+							</li>{/if}
 					</ul>
 				{/if}
 			</li>

@@ -53,14 +53,22 @@
 	</div>
 	<ol class="list-decimal pl-5">
 		<li>Charge the cell to {chargeLimitV.toFixed(2)} V at most, until the current has fallen to its tail.</li>
-		<li>Let it rest for an hour, at {inOwnStyle('20 to 30 °C')}, on concrete or tiles, away from anything that burns.</li>
+		<li>
+			Let it rest for an hour, at {inOwnStyle('20 to 30 °C')}, on concrete or tiles, away from anything that burns.
+		</li>
 		<li>
 			Discharge it at a steady current to {cutoffV.toFixed(2)} V by the sense leads. The Ah counted are its capacity. Look
 			at its temperature in the first minutes and near the end.
 		</li>
 		<li>Charge it again soon: an emptied cell must not stand.</li>
 	</ol>
-	<p class="muted">The cell maker’s limits come first. Never below the discharge limit, never charge below {measure(CHEMISTRY_FIGURES[chemistry].chargeColdC, 'temperature', 0)}.</p>
+	<p class="muted">
+		The cell maker’s limits come first. Never below the discharge limit, never charge below {measure(
+			CHEMISTRY_FIGURES[chemistry].chargeColdC,
+			'temperature',
+			0
+		)}.
+	</p>
 </details>
 
 <style>

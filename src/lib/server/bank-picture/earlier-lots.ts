@@ -31,7 +31,9 @@ export async function earlierLots(bank: Bank, ownDeliveries: readonly number[]):
 		.whereNull('d.deleted_at')
 		.whereNull('b.deleted_at')
 		.whereNotExists(
-			database()('runs as before').whereRaw('before.cell_id = r.cell_id and before.id < r.id and before.deleted_at is null')
+			database()('runs as before').whereRaw(
+				'before.cell_id = r.cell_id and before.id < r.id and before.deleted_at is null'
+			)
 		)
 		.orderBy('r.id', 'desc')
 		.limit(MOST_RUNS)

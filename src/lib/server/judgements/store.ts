@@ -171,6 +171,13 @@ export async function bankVerdicts(bankId: number, stage: Stage | null = null): 
 	return stage === null ? all : all.filter((v) => v.stage === stage);
 }
 
+/** What was said of a bank last, however long ago; a bank that was never judged has no verdicts. */
+export async function verdictsSaidLast(bankId: number): Promise<StageVerdict[]> {
+	const row = (await database()('bank_judgements').where({ bank_id: bankId }).first('verdicts')) as
+		{ verdicts: string | null } | undefined;
+	return row?.verdicts ? (JSON.parse(row.verdicts) as StageVerdict[]) : [];
+}
+
 /** Banks, not put away, whose judgement is out of date. */
 export async function staleBanks(): Promise<number[]> {
 	const db = database();

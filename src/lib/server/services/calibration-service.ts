@@ -1,5 +1,5 @@
 import { database } from '../db/connection';
-import { bankVerdicts } from '../judgements/store';
+import { refreshSoon } from '../judgements/behind';
 import { banks, calibrations, verdictChanges } from '../records';
 
 /** A verdict that says something else since a calibration. */
@@ -14,15 +14,21 @@ export interface CalibrationChange {
 }
 
 const MOST_CHANGES = 200;
+/** Whoever asks waits for the judging so long at most, ms. */
+const PATIENCE_MS = 1500;
 
 /**
- * Every bank judged anew, and what a calibration has changed in their verdicts, the latest first, at most {@link MOST_CHANGES}.
+ * What a calibration has changed in the verdicts of all banks, the latest first, at most {@link MOST_CHANGES}. Banks that are
+ * out of date are judged first; `beingJudged` says how many of them are not done yet and may add to the list.
  * @throws ServiceError 404
  */
-export async function calibrationChanges(id: number): Promise<{ changes: CalibrationChange[]; more: boolean }> {
+export async function calibrationChanges(
+	id: number,
+	patienceMs = PATIENCE_MS
+): Promise<{ changes: CalibrationChange[]; more: boolean; beingJudged: number }> {
 	await calibrations.get(id);
 	const all = await banks.all({});
-	for (const bank of all) await bankVerdicts(bank.id);
+	const beingJudged = await refreshSoon(patienceMs);
 	const ids = (await database()('verdict_changes')
 		.whereRaw('json_contains(cause, ?)', [JSON.stringify({ kind: 'calibrations', recordId: id })])
 		.whereNull('deleted_at')
@@ -36,6 +42,7 @@ export async function calibrationChanges(id: number): Promise<{ changes: Calibra
 			...{ bankId, bankName: names.get(bankId) ?? 'a bank', stage, subjectLabel },
 			...{ before: saidBefore?.title ?? null, now: saysNow?.title ?? null }
 		})),
-		more: ids.length > MOST_CHANGES
+		more: ids.length > MOST_CHANGES,
+		beingJudged: beingJudged.length
 	};
 }

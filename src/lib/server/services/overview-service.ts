@@ -5,8 +5,8 @@ import { InputError } from '$lib/input/validate';
 import { columnOf } from '../db/case';
 import { database } from '../db/connection';
 import { readingOnce } from '../db/read-once';
-import { bankSummary, refreshJudgement, staleBanks, type BankSummary } from '../judgements/store';
-import { log } from '../log';
+import { refreshSoon } from '../judgements/behind';
+import { bankSummary, type BankSummary } from '../judgements/store';
 import { banks, batteries, cellTypes, type Bank, type Battery, type CellType } from '../records';
 import { banksAtWork, runningWork } from './running-work';
 
@@ -74,25 +74,6 @@ const PAGE = 20;
 const REHEARSALS_SHOWN = 10;
 /** Judging what is out of date holds Home up for so long at most, ms; the rest goes on behind it. */
 const PATIENCE_MS = 250;
-
-/** Judges what is out of date, one bank after the other. @returns whether all was done in time */
-async function refreshStale(patienceMs: number): Promise<boolean> {
-	const until = Date.now() + patienceMs;
-	for (const id of await staleBanks()) {
-		if (Date.now() > until) return false;
-		await refreshJudgement(id).catch((error: unknown) => log.error({ err: error, bankId: id }, 'bank not judged'));
-	}
-	return true;
-}
-
-let behind: Promise<unknown> | null = null;
-
-/** Goes on judging what is out of date without anybody waiting; one at a time. */
-export function refreshBehind(): void {
-	behind ??= refreshStale(Infinity)
-		.catch((error: unknown) => log.error({ err: error }, 'banks not judged'))
-		.finally(() => (behind = null));
-}
 
 interface HomeRow {
 	id: number;
@@ -222,7 +203,7 @@ export const homeOverview = (query: URLSearchParams): Promise<Home> =>
 		const page = Math.max(1, Math.min(10_000, Math.floor(Number(query.get('page') ?? 1)) || 1));
 		if (!search.isWellFormed()) throw new InputError([{ path: 'q', message: 'q requires text' }]);
 		const filter = { search, stage: oneOf(query, 'stage', STAGES), bankUse: oneOf(query, 'use', BANK_USES) };
-		if (!(await refreshStale(PATIENCE_MS))) refreshBehind();
+		await refreshSoon(PATIENCE_MS);
 		const atWork = await banksAtWork();
 		const workIds = [...atWork.keys()];
 		const [real, rehearsals, total, found, needing, rehearsalsFound] = await Promise.all([

@@ -38,6 +38,8 @@ export interface Stock {
 	filter: StockFilter;
 	/** Banks a cell can be picked for. */
 	banks: { id: number; name: string }[];
+	/** Banks that are being judged again: what is shown of their cells was said before. */
+	beingJudged: number;
 }
 
 export const STOCK_PLACES = ['all', 'loose', 'placed'] as const;
@@ -151,8 +153,8 @@ async function aboutCells(ids: readonly number[]) {
 	};
 }
 
-/** A page of the stock: every cell, where it is or was. @param query `q`, `place` (all, loose, placed), `page` */
-export async function stockPage(query: URLSearchParams): Promise<Stock> {
+/** A page of the stock: every cell, where it is or was. @param query `q`, `place` (all, loose, placed), `page` @param patienceMs how long judging may hold it up */
+export async function stockPage(query: URLSearchParams, patienceMs?: number): Promise<Stock> {
 	const { page, ...filter } = filterOf(query);
 	const [rows, total, found, own] = await Promise.all([
 		stockQuery(filter)
@@ -171,7 +173,7 @@ export async function stockPage(query: URLSearchParams): Promise<Stock> {
 	// A bank that was put away judges nothing, and its cells still lie in it.
 	const live = new Set(own.map((b) => b.id));
 	const asked = [...rows.flatMap((r) => r.bank_id ?? []), ...considering].filter((id) => live.has(id));
-	const warnings = await cellWarnings(asked);
+	const { warnings, beingJudged } = await cellWarnings(asked, patienceMs);
 	return {
 		cells: rows.map((row) => ({
 			id: row.id,
@@ -196,7 +198,8 @@ export async function stockPage(query: URLSearchParams): Promise<Stock> {
 		page,
 		pages: Math.max(1, Math.ceil(found / PAGE)),
 		filter,
-		banks: own.map(({ id, name }) => ({ id, name }))
+		banks: own.map(({ id, name }) => ({ id, name })),
+		beingJudged: beingJudged.length
 	};
 }
 
