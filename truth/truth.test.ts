@@ -51,6 +51,7 @@ describe('what is stated, in worlds that differ from the model', () => {
 			'missing a day after a light',
 			'moved by half a day of standing joined',
 			'peak current at joining',
+			'share of its capacity a cell gives in the cold or in warmth',
 			'self-discharge by a refill',
 			'self-discharge by rest voltages',
 			'share of days that end empty',

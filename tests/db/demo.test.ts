@@ -43,7 +43,7 @@ it('finds again what was hidden: the short cell, the leaking group, the age of t
 it('has banks at different stages, one with something running, warmest first', async () => {
 	// Home waits for no judging that takes long: here it is waited for.
 	for (const { id } of await banks.all({})) await bankVerdicts(id, 'plan');
-	const { real } = await homeOverview(new URLSearchParams());
+	const { real } = await homeOverview(new URLSearchParams(), Infinity);
 	expect(real.map((o) => [o.name, o.current])).toEqual([
 		['Heronry', 'receive'],
 		['Fenwatch', 'plan'],

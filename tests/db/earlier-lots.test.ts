@@ -3,8 +3,10 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bankCapacities } from '$lib/core/stages';
 import { loadBankPicture } from '$lib/server/bank-picture/load';
 import { cells, type Bank, type Delivery } from '$lib/server/records';
+import { bankVerdicts } from '$lib/server/judgements/store';
+import { stockPage } from '$lib/server/services/stock-service';
 import { freshDatabase } from '../support/database';
-import { make } from '../support/records';
+import { change, make } from '../support/records';
 
 let pool: Knex;
 beforeAll(async () => {
@@ -40,5 +42,25 @@ describe('lots of a cell type', () => {
 		expect(await lotCells(same)).toEqual([4, 4, 4, 4]);
 		const alone = await testedBank('Alone', other.id, 'Third load', [279, 280, 281, 278]);
 		expect(await lotCells(alone)).toEqual([null, null, null, null]);
+	});
+});
+
+describe('a run at another temperature on purpose', () => {
+	it('leaves the capacity, the stock and other lots as they are; called an ordinary one it counts again', async () => {
+		const type = await make<{ id: number }>('cell-types', { name: 'V280', chemistry: 'LFP', ratedAh: 280 });
+		const bank = await testedBank('Frost', type.id, 'Shed', [283, 284, 285, 282]);
+		const shown = async () => bankCapacities(await loadBankPicture(bank.id))[0]!;
+		const before = (await shown()).capacityAh;
+		const [first] = await cells.all({ deliveryId: (await shown()).cell.deliveryId });
+		const about = { cellId: first!.id, capacityAh: 241, temperatureC: 0, heldAtC: 0, tester: 'Shed' };
+		const kept = await make<{ id: number; version: number }>('runs', about);
+		expect((await shown()).capacityAh).toBe(before);
+		const stock = await stockPage(new URLSearchParams(`q=${first!.label}`), Infinity);
+		expect(stock.cells.find((c) => c.id === first!.id)!.capacityAh).toBe(283);
+		const codes = async () => (await bankVerdicts(bank.id, 'test')).map((v) => v.code);
+		expect(await codes()).toContain('at-temperatures');
+		await change('runs', kept.id, { version: kept.version, heldAtC: null });
+		expect(await codes()).not.toContain('at-temperatures');
+		await expect(make('runs', { ...about, heldAtC: 200 })).rejects.toMatchObject({ faults: [{ path: 'heldAtC' }] });
 	});
 });

@@ -54,7 +54,7 @@ describe('what was recorded before it was checked takes nothing down', () => {
 			const serve = await bankVerdicts(bank.id, 'serve');
 			expect(serve.map((v) => v.code).some((c) => c === 'check-not-judged' || c === 'not-judged')).toBe(true);
 			expect((await bankOverview(bank.id)).current).toBe('serve');
-			expect((await homeOverview(new URLSearchParams({ q: name }))).real.map((b) => b.name)).toContain(name);
+			expect((await homeOverview(new URLSearchParams({ q: name }), Infinity)).real.map((b) => b.name)).toContain(name);
 			expect((await planPage(bank.id)).verdicts).toHaveLength(1);
 			await servePage(bank.id, 1);
 		}
@@ -122,7 +122,7 @@ describe('verdicts as data', () => {
 			});
 		await read(1, 5, 3.4);
 		expect(await codes(bank.id, 'balance')).toEqual(['lead-drop', 'balance-unmet']);
-		const [listed] = (await homeOverview(new URLSearchParams({ q: 'Reach' }))).real;
+		const [listed] = (await homeOverview(new URLSearchParams({ q: 'Reach' }), Infinity)).real;
 		expect(listed!.stages.find((s) => s.stage === 'balance')).toMatchObject({ open: '1', warmth: 'look' });
 		for (const battery of [1, 2])
 			await make('service-checks', {

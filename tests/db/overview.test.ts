@@ -263,7 +263,7 @@ it('Home shows those at a stage or of a use, and refuses what is neither', async
 		parallel: 1
 	});
 	const names = async (query: string) =>
-		(await homeOverview(new URLSearchParams(`q=Filter&${query}`))).real.map((b) => b.id);
+		(await homeOverview(new URLSearchParams(`q=Filter&${query}`), Infinity)).real.map((b) => b.id);
 	expect(await names('use=boat')).toEqual([boat.id]);
 	expect(await names('use=van&stage=plan')).toEqual([van.id]);
 	expect(await names('stage=serve')).toEqual([]);

@@ -10,7 +10,7 @@ const CUTOFF_V = 2.5;
 const STEP_S = 20;
 
 /** What a full cell gives to the cut-off, Ah, by a meter that is never wrong. */
-function given({ nature }: TruthWorld, cell: CellParameters, dischargeA: number, temperatureC: number): number {
+export function given({ nature }: TruthWorld, cell: CellParameters, dischargeA: number, temperatureC: number): number {
 	// Held at its temperature, as a protocol has it.
 	const parameters = { ...cell, temperatureC, massKg: 1e6 };
 	const cells = createCells([{ parameters, soc: 1 }], temperatureC, nature);

@@ -1,5 +1,6 @@
 import type { Question } from '../answer';
 import { arrivalCharge } from './arrival-charge';
+import { atTemperature } from './at-temperature';
 import { bottom } from './bottom';
 import { capacity } from './capacity';
 import { chargeAccount } from './charge-account';
@@ -31,6 +32,7 @@ export const QUESTIONS: readonly Question[] = [
 	chargeAccount,
 	delivery,
 	capacity,
+	atTemperature,
 	earlierLots,
 	join,
 	snapshot,

@@ -8873,6 +8873,268 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/v1/modules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** List modules */
+        get: {
+            parameters: {
+                query?: {
+                    deliveryId?: number;
+                    page?: number;
+                    size?: number;
+                };
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": {
+                            items: (components["schemas"]["Recorded"] & components["schemas"]["ModuleChange"])[];
+                            page: number;
+                            size: number;
+                            total: number;
+                        };
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        /** Create one of modules */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ModuleInput"];
+                };
+            };
+            responses: {
+                /** @description It had been stored before, by a request with this `clientKey` */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ModuleChange"];
+                    };
+                };
+                /** @description OK */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ModuleChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/modules/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        /** Read one of modules */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ModuleChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        put?: never;
+        post?: never;
+        /** Soft delete */
+        delete: {
+            parameters: {
+                query: {
+                    version: number;
+                };
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description Done */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Change; refused with 409 when `version` is stale */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["ModuleChange"] & {
+                        version: number;
+                    };
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ModuleChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        trace?: never;
+    };
+    "/api/v1/modules/{id}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Undo a soft delete */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    id: number;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Recorded"] & components["schemas"]["ModuleChange"];
+                    };
+                };
+                400: components["responses"]["400"];
+                404: components["responses"]["404"];
+                405: components["responses"]["405"];
+                408: components["responses"]["408"];
+                409: components["responses"]["409"];
+                413: components["responses"]["413"];
+                415: components["responses"]["415"];
+                422: components["responses"]["422"];
+                503: components["responses"]["503"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/v1/noted-runs": {
         parameters: {
             query?: never;
@@ -13608,7 +13870,7 @@ export interface components {
             stage?: "plan" | "receive" | "test" | "match" | "balance" | "build" | "limits" | "prove" | "serve";
             subjectId?: string | number;
             /** @enum {string} */
-            subjectKind?: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "balance" | "method" | "joint" | "lead" | "instrument";
+            subjectKind?: "bank" | "battery" | "group" | "cell" | "delivery" | "module" | "run" | "balance" | "method" | "joint" | "lead" | "instrument";
         };
         AcknowledgementInput: {
             bankId: number;
@@ -13619,7 +13881,7 @@ export interface components {
             stage: "plan" | "receive" | "test" | "match" | "balance" | "build" | "limits" | "prove" | "serve";
             subjectId: string | number;
             /** @enum {string} */
-            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "balance" | "method" | "joint" | "lead" | "instrument";
+            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "module" | "run" | "balance" | "method" | "joint" | "lead" | "instrument";
         };
         AttachmentChange: {
             about?: string | null;
@@ -13630,7 +13892,7 @@ export interface components {
             name: string;
             subjectId: string | number;
             /** @enum {string} */
-            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "balance" | "method" | "joint" | "lead" | "instrument";
+            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "module" | "run" | "balance" | "method" | "joint" | "lead" | "instrument";
             takenAt?: string | null;
         };
         BalanceAnswer: {
@@ -14262,6 +14524,8 @@ export interface components {
             claimDays?: number | null;
             gradeCapacityAh?: number | null;
             gradeResistanceMohm?: number | null;
+            moduleParallel?: number | null;
+            moduleSeries?: number | null;
             name?: string;
             notes?: string | null;
             orderedOn?: string | null;
@@ -14284,6 +14548,8 @@ export interface components {
             claimDays?: number | null;
             gradeCapacityAh?: number | null;
             gradeResistanceMohm?: number | null;
+            moduleParallel?: number | null;
+            moduleSeries?: number | null;
             name: string;
             notes?: string | null;
             orderedOn?: string | null;
@@ -14737,6 +15003,7 @@ export interface components {
             bankId: number;
             cellId?: number | null;
             deadManS?: number | null;
+            heldAtC?: number | null;
             instruments: components["schemas"]["LiveInstrumentsInput"];
             intervalMs?: number | null;
             /** @enum {string} */
@@ -14952,6 +15219,28 @@ export interface components {
             unitCells?: number | null;
             units?: string[] | null;
         };
+        ModuleChange: {
+            clientKey?: string | null;
+            deliveryId?: number;
+            groupsV?: (number | null)[] | null;
+            notes?: string | null;
+            number?: number;
+            openedOn?: string | null;
+            readAt?: string | null;
+            seen?: ("leak" | "smell" | "heat" | "swelling" | "vent")[] | null;
+            voltageV?: number | null;
+        };
+        ModuleInput: {
+            clientKey?: string | null;
+            deliveryId: number;
+            groupsV?: (number | null)[] | null;
+            notes?: string | null;
+            number: number;
+            openedOn?: string | null;
+            readAt?: string | null;
+            seen?: ("leak" | "smell" | "heat" | "swelling" | "vent")[] | null;
+            voltageV?: number | null;
+        };
         NewBalanceRunChange: {
             bankId?: number;
             cellIds?: number[] | null;
@@ -14990,6 +15279,8 @@ export interface components {
             gradeResistanceMohm?: number | null;
             /** @default C */
             labelPrefix?: string;
+            moduleParallel?: number | null;
+            moduleSeries?: number | null;
             name?: string;
             notes?: string | null;
             orderedOn?: string | null;
@@ -15017,6 +15308,8 @@ export interface components {
             gradeResistanceMohm?: number | null;
             /** @default C */
             labelPrefix?: string;
+            moduleParallel?: number | null;
+            moduleSeries?: number | null;
             name: string;
             notes?: string | null;
             orderedOn?: string | null;
@@ -15378,6 +15671,7 @@ export interface components {
             name?: string;
             restH?: number | null;
             tailCRate?: number | null;
+            temperatureC?: number | null;
         };
         ProtocolInput: {
             chargeCRate?: number | null;
@@ -15388,6 +15682,7 @@ export interface components {
             name: string;
             restH?: number | null;
             tailCRate?: number | null;
+            temperatureC?: number | null;
         };
         QueueAnswer: {
             boundEndsAt: string;
@@ -15527,6 +15822,7 @@ export interface components {
             currentA?: number | null;
             cutoffV?: number | null;
             energyWh?: number | null;
+            heldAtC?: number | null;
             leadOhm?: number | null;
             meanVoltageV?: number | null;
             powerW?: number | null;
@@ -15546,6 +15842,7 @@ export interface components {
             currentA?: number | null;
             cutoffV?: number | null;
             energyWh?: number | null;
+            heldAtC?: number | null;
             leadOhm?: number | null;
             meanVoltageV?: number | null;
             powerW?: number | null;
@@ -15718,7 +16015,7 @@ export interface components {
             stage: "plan" | "receive" | "test" | "match" | "balance" | "build" | "limits" | "prove" | "serve";
             subjectId: string | number;
             /** @enum {string} */
-            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "balance" | "method" | "joint" | "lead" | "instrument";
+            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "module" | "run" | "balance" | "method" | "joint" | "lead" | "instrument";
         };
         StoredAttachmentInput: {
             about?: string | null;
@@ -15726,7 +16023,7 @@ export interface components {
             name: string;
             subjectId: string | number;
             /** @enum {string} */
-            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "balance" | "method" | "joint" | "lead" | "instrument";
+            subjectKind: "bank" | "battery" | "group" | "cell" | "delivery" | "module" | "run" | "balance" | "method" | "joint" | "lead" | "instrument";
             takenAt?: string | null;
         };
         StoredBankInput: {
@@ -15776,6 +16073,8 @@ export interface components {
             claimDays?: number | null;
             gradeCapacityAh?: number | null;
             gradeResistanceMohm?: number | null;
+            moduleParallel?: number | null;
+            moduleSeries?: number | null;
             name: string;
             notes?: string | null;
             orderedOn?: string | null;
@@ -15815,6 +16114,7 @@ export interface components {
             endedAt?: string | null;
             endedBy?: string | null;
             expectedAh?: number | null;
+            heldAtC?: number | null;
             instruments: unknown[];
             intervalMs: number;
             /** @enum {string} */
@@ -15898,6 +16198,7 @@ export interface components {
             energyWh?: number | null;
             faults?: components["schemas"]["LogFaultInput"][] | null;
             fileName?: string | null;
+            heldAtC?: number | null;
             instrumentId?: number | null;
             leadOhm?: number | null;
             meanVoltageV?: number | null;
@@ -15915,7 +16216,7 @@ export interface components {
         Subject: {
             id: number | string;
             /** @enum {string} */
-            kind: "bank" | "battery" | "group" | "cell" | "delivery" | "run" | "balance" | "method" | "joint" | "lead" | "instrument";
+            kind: "bank" | "battery" | "group" | "cell" | "delivery" | "module" | "run" | "balance" | "method" | "joint" | "lead" | "instrument";
             label: string;
         };
         SupplyInput: {
@@ -15999,7 +16300,7 @@ export interface components {
         /** @description A judgement as data, with its sentences; the facts of each code are in docs/verdicts.md */
         Verdict: {
             /** @enum {string} */
-            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "label-agrees" | "label-alone" | "label-energy" | "label-undivided" | "label-amps" | "label-kilowatts" | "label-ampere-hours" | "label-peak" | "label-chemistry" | "label-volts" | "plan-amps" | "plan-short-energy" | "plan-energy" | "charger-too-high" | "charger-too-low" | "charger-not-lithium" | "panels-too-high" | "panels-too-low" | "alternator-direct" | "charge-cold" | "first-charge" | "no-supply" | "hardware-short" | "hardware-there" | "box-short" | "box-fits" | "lift-heavy" | "year-dark" | "year-holds" | "order-overdue" | "calendar-order" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "chemistry-doubted" | "type-figure-doubted" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "nearly-empty" | "arrival-cumulative" | "inspection-stop" | "inspection-look" | "inspection-unsure" | "not-inspected" | "inspected-sound" | "cells-unlike" | "terminals-not-promised" | "resistance-over-promise" | "mass-outlier" | "thickness-outlier" | "mass-under-sheet" | "read-unlike-warm" | "used-cells" | "delivery-claim" | "code-unreadable" | "code-chemistry" | "code-after-arrival" | "code-older-than-promised" | "print-and-code-apart" | "print-after-arrival" | "print-older-than-promised" | "code-twice" | "age-at-arrival" | "self-discharge-waits" | "self-discharge-high" | "self-discharge-usual" | "self-discharge-unsure" | "cells-idle" | "delivery-late" | "self-discharge-unknown" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "capacity-undecided" | "capacity-at-least" | "runs-contradict" | "run-slipped" | "run-mean-voltage" | "run-too-good" | "testers-apart" | "next-run" | "correction-refused" | "untested" | "outside-grade" | "within-grade" | "witnesses-agree" | "witness-alone" | "witness-odd" | "witnesses-disagree" | "witnesses-too-good" | "match-refused" | "match-too-uneven" | "match-uneven" | "match-surplus" | "match-even" | "match-gain" | "match-resistive" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "row-stopped" | "join-polarity" | "join-unlike" | "join-refused" | "join-checked" | "joined-apart" | "links-still-on" | "links-off" | "links-unproved" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "balance-units" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "supply-dead" | "supply-sags" | "supply-display" | "row-over" | "counter-unclear" | "row-cold" | "charger-stopped-early" | "light-waits" | "light-full" | "light-short" | "light-unsure" | "light-above" | "arrival-by-charge" | "arrival-too-much" | "settle-low" | "settle-high" | "settle-waits" | "settle-row" | "settle-row-low" | "settle-late" | "settled" | "sets-compared" | "bar-high" | "bars-alike" | "bars-untold" | "bottom-on-its-way" | "bottom-high" | "bottom-too-fast" | "bottom-odd-rebound" | "bottom-met" | "bottom-apart" | "bottom-unsure" | "empty-set" | "first-charge-over" | "first-charge-apart" | "steps-not-full" | "bottom-too-deep" | "fast-not-begun" | "fast-charging" | "fast-false-trip" | "fast-tripped" | "balancer-unfit" | "balancer-leads" | "balancer-starts-low" | "balancer-works" | "balancer-idle" | "balancer-unproved" | "balancer-smoke" | "balancer-not-read" | "balancer-days" | "balancer-never" | "units-unread" | "units-charging" | "gain-not-comparable" | "gain-made" | "gain-unproved" | "units-apart" | "repeat-in" | "balancer-clamp-alone" | "unit-trips" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-cells" | "bms-over-cable" | "fuse-under-bms" | "wiring-under-load" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "standby-short" | "standby-lasts" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "load-apart" | "load-even" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged" | "evidence-lapsed";
+            code: "no-cell-type" | "chemistry-mismatch" | "defaults-used" | "touch-voltage" | "plan-complete" | "series-limit" | "unlike-voltages" | "label-agrees" | "label-alone" | "label-energy" | "label-undivided" | "label-amps" | "label-kilowatts" | "label-ampere-hours" | "label-peak" | "label-chemistry" | "label-volts" | "plan-amps" | "plan-short-energy" | "plan-energy" | "charger-too-high" | "charger-too-low" | "charger-not-lithium" | "panels-too-high" | "panels-too-low" | "alternator-direct" | "charge-cold" | "first-charge" | "no-supply" | "hardware-short" | "hardware-there" | "box-short" | "box-fits" | "lift-heavy" | "year-dark" | "year-holds" | "order-overdue" | "calendar-order" | "not-read" | "polarity" | "deep-discharged" | "not-one-cell" | "chemistry-doubted" | "type-figure-doubted" | "overcharged" | "voltage-outlier" | "resistance-outlier" | "resistance-agrees" | "charge-unknown" | "charge-known" | "nearly-empty" | "arrival-cumulative" | "inspection-stop" | "inspection-look" | "inspection-unsure" | "not-inspected" | "inspected-sound" | "cells-unlike" | "terminals-not-promised" | "resistance-over-promise" | "mass-outlier" | "thickness-outlier" | "mass-under-sheet" | "read-unlike-warm" | "used-cells" | "delivery-claim" | "modules-whole" | "module-volts" | "module-low" | "module-high" | "module-turned" | "module-below-others" | "module-damaged" | "module-taps-disagree" | "module-groups-alike" | "module-group-low" | "code-unreadable" | "code-chemistry" | "code-after-arrival" | "code-older-than-promised" | "print-and-code-apart" | "print-after-arrival" | "print-older-than-promised" | "code-twice" | "age-at-arrival" | "self-discharge-waits" | "self-discharge-high" | "self-discharge-usual" | "self-discharge-unsure" | "cells-idle" | "delivery-late" | "self-discharge-unknown" | "capacity-short" | "capacity-meets" | "capacity-unsure" | "capacity-undecided" | "capacity-at-least" | "runs-contradict" | "run-slipped" | "run-mean-voltage" | "run-too-good" | "testers-apart" | "next-run" | "at-temperatures" | "weak-at-temperature" | "temperature-missed" | "correction-refused" | "untested" | "outside-grade" | "within-grade" | "witnesses-agree" | "witness-alone" | "witness-odd" | "witnesses-disagree" | "witnesses-too-good" | "match-refused" | "match-too-uneven" | "match-uneven" | "match-surplus" | "match-even" | "match-gain" | "match-resistive" | "match-few" | "match-partly" | "match-waiting" | "join-unknown" | "row-stopped" | "join-polarity" | "join-unlike" | "join-refused" | "join-checked" | "joined-apart" | "links-still-on" | "links-off" | "links-unproved" | "balance-misses" | "balance-done" | "balance-unmet" | "balance-ended" | "lead-drop" | "balance-waiting" | "balance-loaded" | "balance-plateau" | "balance-partly" | "balance-unsure" | "balance-units" | "parted-at-bottom" | "read-cumulative" | "read-units" | "leads-exchanged" | "read-impossible" | "balanced-top" | "apart-top" | "balanced-bottom" | "apart-bottom" | "supply-dead" | "supply-sags" | "supply-display" | "row-over" | "counter-unclear" | "row-cold" | "charger-stopped-early" | "light-waits" | "light-full" | "light-short" | "light-unsure" | "light-above" | "arrival-by-charge" | "arrival-too-much" | "settle-low" | "settle-high" | "settle-waits" | "settle-row" | "settle-row-low" | "settle-late" | "settled" | "sets-compared" | "bar-high" | "bars-alike" | "bars-untold" | "bottom-on-its-way" | "bottom-high" | "bottom-too-fast" | "bottom-odd-rebound" | "bottom-met" | "bottom-apart" | "bottom-unsure" | "empty-set" | "first-charge-over" | "first-charge-apart" | "steps-not-full" | "bottom-too-deep" | "fast-not-begun" | "fast-charging" | "fast-false-trip" | "fast-tripped" | "balancer-unfit" | "balancer-leads" | "balancer-starts-low" | "balancer-works" | "balancer-idle" | "balancer-unproved" | "balancer-smoke" | "balancer-not-read" | "balancer-days" | "balancer-never" | "units-unread" | "units-charging" | "gain-not-comparable" | "gain-made" | "gain-unproved" | "units-apart" | "repeat-in" | "balancer-clamp-alone" | "unit-trips" | "leads-unread" | "leads-right" | "leads-wrong" | "leads-unclear" | "torques-open" | "torques-kept" | "torque-odd" | "temporary-in" | "chain-holds" | "chain-broken" | "fuse-over-cable" | "bms-cells" | "bms-over-cable" | "fuse-under-bms" | "wiring-under-load" | "wiring-unknown" | "wiring-holds" | "capacity-since" | "standby-short" | "standby-lasts" | "limits-no-room" | "limits-waiting" | "prove-open" | "prove-checked" | "prove-shut" | "joint-loose" | "joints-unclear" | "joints-even" | "bms-misreads" | "bms-leads" | "bms-agrees" | "counters-disagree" | "counters-agree" | "capacity-as-matched" | "capacity-below-match" | "capacity-above-match" | "no-check" | "check-not-judged" | "load-apart" | "load-even" | "no-drift" | "drift" | "drift-unsure" | "drift-grows" | "fade-end" | "fade-misfit" | "fade-prior" | "fade" | "not-judged" | "evidence-lapsed";
             doubt: string | null;
             facts: Record<string, never>;
             finding: string;

@@ -42,6 +42,8 @@ export class LiveRunInput {
 	@Type(() => LivePhaseInput)
 	phases!: LivePhaseInput[];
 	@Maybe() @Num(-60, 100) temperatureC?: number | null;
+	/** Run at this temperature on purpose, °C. */
+	@Maybe() @Num(-40, 80) heldAtC?: number | null;
 	/** Time between samples; chosen by the instruments' clock when missing. */
 	@Maybe() @Whole(10, 600_000) intervalMs?: number | null;
 	/** Outputs are switched off when no sample has come for this long. */

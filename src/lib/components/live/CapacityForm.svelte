@@ -9,6 +9,8 @@
 		instruments: BodyFor<'post', 'live-runs'>['instruments'];
 		phases: BodyFor<'post', 'live-runs'>['phases'];
 		temperature: number | null;
+		/** Held at this temperature on purpose; null: as the room is. */
+		heldAt: number | null;
 		intervalMs: number | null;
 	}
 </script>
@@ -17,6 +19,8 @@
 	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
+	import { ownUnits, shownIn } from '$lib/client/own-style';
+	import { fromUserUnits } from '$lib/core/units';
 	import { builtInProtocols, type Clause, type Protocol } from '$lib/core/clauses';
 	import Protocols from '$lib/components/run/Protocols.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
@@ -83,7 +87,8 @@
 		dischargeA: round(Math.min(150, 0.2 * limits.ratedAh, limits.dischargeCRate * limits.ratedAh)) as number | null,
 		cutoffV: limits.dischargeLimitV as number | null,
 		backAh: round(0.5 * limits.ratedAh) as number | null,
-		temperature: roomTemperature
+		temperature: roomTemperature,
+		heldAt: null as number | null
 	});
 
 	const ways = $derived([...builtInProtocols(limits, clause), ...protocols]);
@@ -98,7 +103,8 @@
 			tailA: amps(way.tailCRate, Infinity, values.tailA),
 			restMin: way.restH === null ? values.restMin : Math.max(1, Math.round(60 * way.restH)),
 			dischargeA: amps(way.dischargeCRate, Math.min(150, limits.dischargeCRate * limits.ratedAh), values.dischargeA),
-			cutoffV: Math.max(way.cutoffV ?? values.cutoffV ?? 0, limits.dischargeLimitV)
+			cutoffV: Math.max(way.cutoffV ?? values.cutoffV ?? 0, limits.dischargeLimitV),
+			heldAt: shownIn(way.temperatureC, 'temperature')
 		};
 	}
 	let keptName = $state('');
@@ -108,7 +114,8 @@
 			name: keptName.trim(),
 			...{ chargeV: values.voltageV, chargeCRate: rate(values.chargeA), tailCRate: rate(values.tailA) },
 			...{ restH: values.restMin === null ? null : values.restMin / 60 },
-			...{ dischargeCRate: rate(values.dischargeA), cutoffV: values.cutoffV }
+			...{ dischargeCRate: rate(values.dischargeA), cutoffV: values.cutoffV },
+			temperatureC: fromUserUnits(values.heldAt, 'temperature', ownUnits())
 		};
 		if (!(await attempt(() => api.post('protocols', body)))) return;
 		announce(`“${body.name}” is kept among the protocols.`);
@@ -148,7 +155,8 @@
 				...after
 			],
 			temperature:
-				values.temperature === null || (values.temperature as unknown) === '' ? null : Number(values.temperature)
+				values.temperature === null || (values.temperature as unknown) === '' ? null : Number(values.temperature),
+			heldAt: values.heldAt === null || (values.heldAt as unknown) === '' ? null : Number(values.heldAt)
 		});
 	}
 </script>
@@ -195,10 +203,14 @@
 					min="0"
 				/>{/if}
 			<Field label="Temperature" unit={temperatureUnit} type="number" bind:value={values.temperature} />
+			<Field label="Held on purpose at" unit={temperatureUnit} type="number" bind:value={values.heldAt} />
 			<IntervalField {rehearsal} bind:intervalMs usualS={1} />
 		</div>
 		<p class="text-[0.95rem] muted">
-			{rehearsal
+			{#if values.heldAt !== null}Charged in the room, then left in the box or the cold until it is at that temperature
+				all through: it is compared only with runs at the same one. Never charge a cell that is below its maker’s cold
+				limit.
+			{/if}{rehearsal
 				? 'Your hands put the clips on this cell.'
 				: `Put the clips on ${cellLabel} first, plus on the plus your meter found.`} Nothing is switched on before you have
 			seen the values once more.

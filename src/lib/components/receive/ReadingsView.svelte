@@ -82,7 +82,7 @@
 		return floor.relative ? floor.amount * Math.abs(known[0] ?? 1) : floor.amount;
 	});
 	/** Said of the whole crate, not of the cells it names. */
-	const OF_THE_CRATE = new Set(['not-read', 'not-inspected', 'used-cells', 'arrival-cumulative']);
+	const OF_THE_CRATE = new Set(['not-read', 'not-inspected', 'used-cells', 'arrival-cumulative', 'modules-whole']);
 	const ofCell = $derived.by(() => {
 		const byCell = new Map<number, typeof verdicts>();
 		for (const v of verdicts)

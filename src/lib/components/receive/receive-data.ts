@@ -1,6 +1,6 @@
 import type { SizedBattery } from '$lib/core/planning';
 import type { ShownInstrument } from '$lib/components/live/instrument-choice';
-import type { PictureBank, PictureCell, PictureCellType, PictureDelivery } from '$lib/core/stages';
+import type { PictureBank, PictureCell, PictureCellType, PictureDelivery, PictureModule } from '$lib/core/stages';
 import type { Settings } from '$lib/core/units';
 import type { OrderTerms } from '$lib/input/order-terms';
 import type { StageVerdict } from '$lib/core/verdicts';
@@ -19,6 +19,14 @@ export interface OpenOrder extends OrderTerms {
 	cellCount?: number | null;
 }
 
+/** A module a delivery came as, with how many of its cells are here. */
+export interface ShownModule {
+	number: number;
+	label: string;
+	cells: number;
+	record: PictureModule | null;
+}
+
 /** What the page of Receive is given. */
 export interface ReceiveData {
 	overview: {
@@ -29,7 +37,7 @@ export interface ReceiveData {
 	/** Orders that have not come yet, and what the plan knows of one that is to be written down. */
 	orders: OpenOrder[];
 	plannedOrder: OrderTerms & { name: string; cellCount: number | null };
-	trays: { delivery: PictureDelivery; cells: ShownCell[] }[];
+	trays: { delivery: PictureDelivery; cells: ShownCell[]; modules: ShownModule[] }[];
 	instruments: ShownInstrument[];
 	currency: string;
 	settings: Settings;

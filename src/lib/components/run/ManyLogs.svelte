@@ -30,6 +30,8 @@
 		)
 	);
 	let temperature = $state<number | null>(null);
+	/** All held at it on purpose; null: as the room was. */
+	let heldAt = $state<number | null>(null);
 	let tester = $state('');
 	let going = $state(false);
 	let stopped = false;
@@ -43,12 +45,13 @@
 		going = true;
 		stopped = false;
 		const temperatureC = fromUserUnits(temperature, 'temperature', units) ?? undefined;
+		const heldAtC = fromUserUnits(heldAt, 'temperature', units) ?? undefined;
 		for (const row of rows) {
 			if (stopped) break;
 			if (row.cellId === null || row.state === 'stored') continue;
 			try {
 				const text = await row.file.text();
-				const about = { fileName: row.file.name, temperatureC, tester: tester.trim() || undefined };
+				const about = { fileName: row.file.name, temperatureC, heldAtC, tester: tester.trim() || undefined };
 				await api.sendCsv(`cells/${row.cellId}/runs`, text, about as never);
 				[row.state, row.said] = ['stored', 'stored'];
 			} catch (error) {
@@ -68,6 +71,13 @@
 			type="number"
 			bind:value={temperature}
 			hint="blank widens the doubt"
+		/>
+		<Field
+			label="Held on purpose at"
+			unit={temperatureUnit}
+			type="number"
+			bind:value={heldAt}
+			hint="a warm box or the cold; blank: in the room"
 		/>
 		<Field label="All on the tester" bind:value={tester} maxlength={80} />
 	</div>

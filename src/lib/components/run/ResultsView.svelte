@@ -17,6 +17,7 @@
 	import RunEntry, { type LogDraft } from '$lib/components/run/RunEntry.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
+	import { measure } from '$lib/client/own-style';
 	import { settingApart } from '$lib/client/set-apart';
 	import { filesOfCells } from '$lib/client/log-files';
 	import { planLive } from '$lib/client/plan-live';
@@ -101,11 +102,12 @@
 		});
 		busy = null;
 	}
-	async function store(temperature: number | null, bridgeGaps: boolean) {
+	async function store(temperature: number | null, bridgeGaps: boolean, heldAt: number | null) {
 		if (!draft || !selected) return;
 		busy = 'Storing the run …';
 		const temperatureC = fromUserUnits(temperature, 'temperature', data.settings.units) ?? undefined;
-		const about = { fileName: draft.fileName, bridgeGaps, temperatureC };
+		const heldAtC = fromUserUnits(heldAt, 'temperature', data.settings.units) ?? undefined;
+		const about = { fileName: draft.fileName, bridgeGaps, temperatureC, heldAtC };
 		const done = await attempt(() => api.sendCsv(`cells/${selected.cell.id}/runs`, draft!.text, about));
 		busy = null;
 		if (done) await finished(selected.cell.id, selected.cell.label);
@@ -120,6 +122,7 @@
 	async function planRun(plan: CapacityPlan) {
 		if (!selected) return;
 		const temperatureC = fromUserUnits(plan.temperature, 'temperature', data.settings.units);
+		const heldAtC = fromUserUnits(plan.heldAt, 'temperature', data.settings.units);
 		const { instruments, phases, intervalMs } = plan;
 		await planLive(bank.id, {
 			kind: 'capacity',
@@ -127,6 +130,7 @@
 			instruments,
 			phases,
 			temperatureC,
+			heldAtC,
 			intervalMs
 		});
 	}
@@ -202,6 +206,17 @@
 							limit={cellType?.dischargeLimitV ? { y: cellType.dischargeLimitV, text: 'cut-off' } : null}
 						/>
 					{/if}
+					{#each selected.held as held (held.temperatureC)}
+						<p class="mt-2">
+							Held at {measure(held.temperatureC, 'temperature', 0)}: {formatWithDoubt(
+								held.capacityAh,
+								held.sdAh,
+								'Ah'
+							)}{held.share
+								? `, ${formatWithDoubt(100 * held.share.value, 100 * held.share.sd, '%')} of what it gives at ${measure(25, 'temperature', 0)}`
+								: '; run it once in the room at the same rate to compare'}.
+						</p>
+					{/each}
 					<Strip strip={selected.strip} />
 					{#if selected.correction && selected.capacityAh !== null}<Steps
 							run={selected.run}

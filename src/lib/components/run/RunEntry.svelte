@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
 	import type { AnswerFor } from '$lib/client/api-shapes';
+	import { shownIn } from '$lib/client/own-style';
 	import { formKept } from '$lib/client/form-kept';
 	import HandConditions from './HandConditions.svelte';
 	import Protocols from './Protocols.svelte';
@@ -22,7 +23,8 @@
 		temperatureUnit: string;
 		/** One log for this cell, or several for the cells their names say. */
 		onfiles: (files: File[]) => void;
-		onstore: (temperature: number | null, bridgeGaps: boolean) => void;
+		/** Temperatures in the user's unit: on the cell, and the one it was held at on purpose. */
+		onstore: (temperature: number | null, bridgeGaps: boolean, heldAt: number | null) => void;
 		ondrop: () => void;
 		/** A result by hand was stored. */
 		onhand: () => void;
@@ -51,6 +53,8 @@
 	}: Props = $props();
 	let fields = $derived(refused?.fields ?? {});
 	let temperature = $state<number | null>(null);
+	/** Held at this temperature on purpose; null: as the room was. */
+	let heldAt = $state<number | null>(null);
 	let bridgeGaps = $state(false);
 	const blank = () => ({
 		...{ capacityAh: null as number | null, sdAh: null as number | null, energyWh: null as number | null },
@@ -67,6 +71,7 @@
 
 	/** It was run like that: what the way says is written where nothing else has been. */
 	function follow(way: Protocol) {
+		heldAt = shownIn(way.temperatureC, 'temperature');
 		hand = {
 			...hand,
 			...(way.dischargeCRate === null
@@ -86,14 +91,25 @@
 
 <section class="sheet grid gap-4 p-4" aria-label="Capacity run of {cellLabel}">
 	<h2>Capacity run of {cellLabel}</h2>
-	<Field
-		label="Cell temperature"
-		unit={temperatureUnit}
-		type="number"
-		bind:value={temperature}
-		class="max-w-60"
-		hint="blank widens the doubt"
-	/>
+	<div class="flex flex-wrap gap-3">
+		<Field
+			label="Cell temperature"
+			unit={temperatureUnit}
+			type="number"
+			bind:value={temperature}
+			class="w-60"
+			hint="blank widens the doubt"
+		/>
+		<Field
+			label="Held on purpose at"
+			unit={temperatureUnit}
+			type="number"
+			bind:value={heldAt}
+			error={fields.heldAtC}
+			class="w-72"
+			hint="a warm box or the cold; blank: in the room"
+		/>
+	</div>
 	{#if draft}
 		<div>
 			<p><strong>{draft.fileName}</strong></p>
@@ -140,8 +156,10 @@
 				>{/if}
 		</div>
 		<div class="flex gap-2">
-			<button class="btn btn-primary tap" disabled={busy !== null} onclick={() => onstore(temperature, bridgeGaps)}
-				>Store this run</button
+			<button
+				class="btn btn-primary tap"
+				disabled={busy !== null}
+				onclick={() => onstore(temperature, bridgeGaps, heldAt)}>Store this run</button
 			>
 			<button class="btn tap" onclick={ondrop}>Leave it</button>
 		</div>
@@ -189,6 +207,7 @@
 		>
 			<input type="hidden" name="cellId" value={cellId} />
 			<input type="hidden" name="temperatureC" value={temperature ?? ''} />
+			<input type="hidden" name="heldAtC" value={heldAt ?? ''} />
 			<div class="flex flex-wrap items-end gap-3">
 				<Field
 					label="Or the result by hand"

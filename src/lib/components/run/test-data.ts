@@ -1,5 +1,5 @@
 import type { ShownInstrument } from '$lib/components/live/instrument-choice';
-import type { RefusedRun } from '$lib/core/capacity-run';
+import type { AtTemperature, RefusedRun } from '$lib/core/capacity-run';
 import type { Clause, Protocol, Tick } from '$lib/core/clauses';
 import type { WaitingForTest } from '$lib/core/claim';
 import type { SpotNote } from '$lib/core/run-notes';
@@ -17,6 +17,8 @@ export interface ShownCapacity {
 	outcome: 'short' | 'meets' | 'unsure' | null;
 	/** How its run was brought to standard; null where none gave a capacity. */
 	correction: RunCorrection | null;
+	/** What it gave at temperatures chosen on purpose. */
+	held: AtTemperature[];
 	/** What its run kept of the protocol. */
 	strip: Tick[];
 }

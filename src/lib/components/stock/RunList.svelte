@@ -2,6 +2,8 @@
 	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
+	import { measure } from '$lib/client/own-style';
+	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
 	import { formatDateTime, type Settings } from '$lib/core/units';
 
 	interface ListedRun {
@@ -12,6 +14,8 @@
 		testedAt: string;
 		tester: string | null;
 		fileName: string | null;
+		/** Run at this temperature on purpose, °C; null: at that of the room. */
+		heldAtC: number | null;
 	}
 	interface Props {
 		label: string;
@@ -22,6 +26,7 @@
 	}
 	let { label, runs, siblings, settings }: Props = $props();
 	const FROM = { log: 'log', hand: 'by hand', live: 'live' };
+	let holding = $state<number | null>(null);
 	let moving = $state<number | null>(null);
 	let toId = $state<number | null>(null);
 
@@ -36,6 +41,9 @@
 				})
 		);
 		await lookAgain();
+	}
+	async function hold({ id, version }: ListedRun, heldAtC: number | null) {
+		if (await attempt(() => api.patch(`runs/${id}`, { version, heldAtC }))) await lookAgain();
 	}
 	async function move({ id, version, capacityAh }: ListedRun) {
 		const to = siblings.find((s) => s.id === toId);
@@ -57,7 +65,9 @@
 						<span class="muted"
 							>{formatDateTime(run.testedAt, settings.dateStyle)}, {FROM[run.source]}{run.tester
 								? `, ${run.tester}`
-								: ''}{run.fileName ? `, ${run.fileName}` : ''}</span
+								: ''}{run.fileName ? `, ${run.fileName}` : ''}{run.heldAtC === null
+								? ''
+								: `, on purpose at ${measure(run.heldAtC, 'temperature', 0)}`}</span
 						></span
 					>
 					<span class="flex flex-wrap gap-2">
@@ -72,9 +82,22 @@
 							{#if siblings.length}<button class="btn tap" onclick={() => ([moving, toId] = [run.id, null])}
 									>Move to another cell</button
 								>{/if}
+							<button class="btn tap" onclick={() => (holding = holding === run.id ? null : run.id)}
+								>Run warm or cold on purpose</button
+							>
 							<button class="btn tap" onclick={() => void remove(run)}>Remove result</button>
 						{/if}
 					</span>
+					{#if holding === run.id}<div class="basis-full">
+							<PlanNumber
+								label="Held on purpose at"
+								quantity="temperature"
+								value={run.heldAtC}
+								onkeep={(v) => void hold(run, v)}
+								hint="It is compared only with runs at the same temperature; blank: an ordinary run."
+								class="max-w-md"
+							/>
+						</div>{/if}
 				</li>
 			{/each}
 		</ol>

@@ -29,6 +29,7 @@ export { parseLog, type FaultCode, type LogFault, type ParsedLog } from './parse
 export {
 	CORRECTIONS,
 	LARGEST_CORRECTION,
+	RATED_C,
 	toStandardConditions,
 	type Correction,
 	type CorrectionStep,
@@ -38,3 +39,12 @@ export { twoWireShare } from './two-wire';
 export { nextRuns, type NextRuns, type UndecidedCell } from './next-run';
 export { thinCurve } from './thin-curve';
 export { contradict, judgeRun, meanVoltage, resultQuestions, slippedResult, type SlippedResult } from './plausible-run';
+export {
+	capacitiesAtTemperature,
+	usualShare,
+	weakAtTemperature,
+	type AtTemperature,
+	type HeldRun,
+	type MissedTemperature,
+	type RoomRun
+} from './at-temperature';

@@ -24,9 +24,16 @@ describe('protocols that need nobody to write them down', () => {
 		expect(gentle.chargeV!).toBeLessThan(limits.chargeLimitV);
 		expect(answersClause(clauseStrip(clause, runBy(gentle), 'LFP'))).toBe(false);
 	});
+	it('a warm box and the cold: charged in the room, left there until it is through, within any maker’s limits', () => {
+		const held = builtInProtocols(limits, null).filter((p) => p.temperatureC !== null);
+		expect(held.map((p) => [p.temperatureC, p.restH])).toEqual([
+			[35, 12],
+			[0, 12]
+		]);
+	});
 	it('none charges faster than the maker allows', () => {
 		const slow = builtInProtocols({ ...limits, chargeCRate: 0.2 }, null);
-		expect(slow.map((p) => p.chargeCRate)).toEqual([0.2, 0.2, 0.1]);
+		expect(slow.map((p) => p.chargeCRate)).toEqual([0.2, 0.2, 0.1, 0.2, 0.2]);
 		expect(quick.dischargeCRate).toBe(0.5);
 	});
 });

@@ -12,6 +12,8 @@ export interface Protocol {
 	restH: number | null;
 	dischargeCRate: number | null;
 	cutoffV: number | null;
+	/** Run at this temperature on purpose, °C; null: at that of the room. */
+	temperatureC: number | null;
 }
 
 interface Limits {
@@ -23,10 +25,12 @@ interface Limits {
 
 /** A gentle charge stays so far below the limit, and a gentle discharge ends so far above it, V. */
 const GENTLE_V = { charge: 0.1, discharge: 0.3 };
+/** Another temperature on purpose: what a summer's cabin and a frost do (default), °C; and until a cell is at it all through, h. */
+const [WARM_BOX_C, COLD_C, THROUGH_H] = [35, 0, 12];
 
 /**
  * Ways to run a cell that need nobody to write them down: as its maker measures it, quick (0.5 C and a short rest), gentle (0.1 C within the
- * limits). The quick one is too fast, and the gentle one ends too early, for a claim: the strip says so.
+ * limits), and at another temperature on purpose: charged in the room, left there until it is warm or cold through. The quick one is too fast, and the gentle one ends too early, for a claim: the strip says so.
  * @param clause what the maker promises; null: as usual
  */
 export function builtInProtocols(limits: Limits, clause: Omit<Clause, 'capacityAh'> | null): Protocol[] {
@@ -35,7 +39,8 @@ export function builtInProtocols(limits: Limits, clause: Omit<Clause, 'capacityA
 		name: 'As the maker measures it',
 		...{ chargeV: clause?.chargeV ?? limits.chargeLimitV, chargeCRate, tailCRate: clause?.tailCRate ?? 0.05 },
 		...{ restH: clause?.restH ?? 1, dischargeCRate: clause?.dischargeCRate ?? 0.2 },
-		cutoffV: clause?.cutoffV ?? limits.dischargeLimitV
+		cutoffV: clause?.cutoffV ?? limits.dischargeLimitV,
+		temperatureC: null
 	};
 	return [
 		full,
@@ -45,7 +50,9 @@ export function builtInProtocols(limits: Limits, clause: Omit<Clause, 'capacityA
 			...{ name: 'Gentle', chargeCRate: Math.min(0.1, limits.chargeCRate), dischargeCRate: 0.1, restH: 2 },
 			chargeV: limits.chargeLimitV - GENTLE_V.charge,
 			cutoffV: limits.dischargeLimitV + GENTLE_V.discharge
-		}
+		},
+		{ ...full, name: 'In a warm box', temperatureC: WARM_BOX_C, restH: THROUGH_H },
+		{ ...full, name: 'In the cold', temperatureC: COLD_C, restH: THROUGH_H }
 	];
 }
 

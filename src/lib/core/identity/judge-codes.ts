@@ -68,7 +68,7 @@ export function judgeCodes(cells: readonly CodedCell[], context: CodeContext, de
 		...own,
 		...twinVerdicts(read.map(({ cell, code }) => ({ cell, code }))),
 		...printed.flatMap(({ cell, month }) => printVerdicts(cell, month, codeDate.get(cell.id) ?? null, context)),
-		...ageVerdict([...read, ...onlyPrinted(printed, codeDate)], arrivedMs, delivery)
+		...ageVerdict(read, onlyPrinted(printed, codeDate), arrivedMs, delivery)
 	];
 }
 
@@ -121,17 +121,25 @@ function twinVerdicts(read: readonly { cell: CodedCell; code: string }[]): Verdi
 	});
 }
 
+/** A printed month is taken at its middle: so much is left open. */
+const HALF_MONTH = 0.5;
+
 function ageVerdict(
 	read: readonly { productionDate: string | null }[],
+	printed: readonly { productionDate: string }[],
 	arrivedMs: number,
 	delivery: Subject
 ): Verdict[] {
-	const months = read.flatMap((r) => {
+	const months = [...read, ...printed].flatMap((r) => {
 		const age = r.productionDate === null ? -1 : (arrivedMs - Date.parse(r.productionDate)) / MONTH_MS;
 		return age >= 0 ? [age] : [];
 	});
 	if (months.length === 0) return [];
 	const [youngest, oldest] = [Math.min(...months), Math.max(...months)];
-	const facts = { cells: months.length, youngestMonths: youngest, oldestMonths: oldest, oldMonths: OLD_MONTHS };
-	return [say('age-at-arrival', oldest > OLD_MONTHS ? 'open' : 'calm', delivery, facts)];
+	const doubtMonths = printed.length ? HALF_MONTH : 0;
+	const facts = {
+		...{ cells: months.length, youngestMonths: youngest, oldestMonths: oldest },
+		...{ doubtMonths, oldMonths: OLD_MONTHS }
+	};
+	return [say('age-at-arrival', oldest + doubtMonths > OLD_MONTHS ? 'open' : 'calm', delivery, facts)];
 }

@@ -25,6 +25,7 @@ export type {
 	PictureCell,
 	PictureCellType,
 	PictureDelivery,
+	PictureModule,
 	PictureGroup,
 	PictureReading,
 	PictureRun,
@@ -65,6 +66,9 @@ export {
 	type TestRow
 } from './serve';
 export { whereWasI, type WhereWasI } from './where-was-i';
-export { bankCapacities, judgeTestStage, promisedTo, protocolStrip, type CellCapacity, type Promised } from './test';
+export { heldCapacities } from './held-runs';
+export { protocolStrip } from './protocol-strip';
+export { bankCapacities, judgeTestStage, promisedTo, type CellCapacity, type Promised } from './test';
 export type { RunCorrection } from './standard-runs';
 export { waitingForTest } from './waiting-for-test';
+export { modulesOf, type ModuleOfDelivery } from './modules';

@@ -2,7 +2,7 @@ import type { OutputCorner } from '../assembly';
 import type { Chemistry } from '../chemistry';
 import type { Correction, LogFault, TestedLot } from '../capacity-run';
 import type { Clause, ClauseKind } from '../clauses';
-import type { Inspection, TerminalKind } from '../inspection';
+import type { Inspection, StopReason, TerminalKind } from '../inspection';
 import type { Strategy } from '../limits';
 import type { MethodRun, MethodWorld } from '../method-run';
 import type { Touch } from './touches';
@@ -120,6 +120,8 @@ export interface PictureRun {
 	startedFull: boolean | null;
 	cRate: number | null;
 	temperatureC: number | null;
+	/** Run at this temperature on purpose, °C; null or missing: at that of the room. */
+	heldAtC?: number | null;
 	testedAt: string;
 	tester: string | null;
 	/** What the instrument that counted it is known to show too much, as a share; null or missing: nobody knows. */
@@ -168,8 +170,9 @@ export interface PictureCell {
 	arrivalRead: PictureReading | null;
 	/** The latest voltage read while it was joined in parallel; never one of its own. */
 	joined: PictureReading | null;
-	/** In the order they were made. */
+	/** At room temperature, and those at another one on purpose (missing: none); in the order they were made. */
 	runs: readonly PictureRun[];
+	heldRuns?: readonly PictureRun[];
 	/** Group of this bank it sits in; null while it is loose. */
 	groupId: number | null;
 }
@@ -197,6 +200,9 @@ export interface PictureDelivery {
 	promisedProducedOn: string | null;
 	claimDays: number | null;
 	used: boolean | null;
+	/** Came as modules of so many groups in series, of so many cells each; null or missing: as single cells. */
+	moduleSeries?: number | null;
+	moduleParallel?: number | null;
 }
 
 export interface PictureBalanceRun {
@@ -237,6 +243,22 @@ export interface PlannedDraw {
 	cutoffV: number | null;
 }
 
+/** What was read and seen of a module of a delivery. */
+export interface PictureModule {
+	id: number;
+	version: number;
+	deliveryId: number;
+	/** Which of the delivery, from 1. */
+	number: number;
+	/** Over its terminals, and over each group from its minus, V; null: not read. */
+	voltageV: number | null;
+	groupsV: readonly (number | null)[] | null;
+	/** What was seen from outside that stops it. */
+	seen: readonly StopReason[] | null;
+	/** When it was taken apart; null: it is in one piece. */
+	openedOn: string | null;
+}
+
 /** What all stages of a bank share, read once. Nothing in it grows with history but the runs of its cells. */
 export interface BankPicture {
 	bank: PictureBank;
@@ -253,6 +275,8 @@ export interface BankPicture {
 	deliveries: readonly PictureDelivery[];
 	/** By delivery and then tray position. */
 	cells: readonly PictureCell[];
+	/** Modules of its deliveries that something is written down of; missing: none. */
+	modules?: readonly PictureModule[];
 	/** By number. */
 	batteries: readonly PictureBattery[];
 	limitPlan: { id: number; version: number; strategy: Strategy } | null;

@@ -10,6 +10,7 @@ import { cellSubject, cellsOf, say, type Subject, type Verdict } from '../verdic
 import { capacityNear } from './charge-of-cells';
 import { arrivedCells } from './arrived';
 import { idleVerdict, lateVerdicts } from './idle';
+import { cellsInModules, moduleVerdicts } from './modules';
 import { oncePerPicture } from './once-per-picture';
 import type { BankPicture, PictureCell, PictureCellType, PictureDelivery } from './picture';
 import { bankSubject, concernedCells, deliverySubject, isInService, typeFigures, wantedCells } from './picture-parts';
@@ -57,7 +58,10 @@ export const stoppedCells = oncePerPicture((picture): ReadonlyMap<number, string
 	);
 });
 
-function judgeTray(picture: BankPicture, { delivery, cells }: DeliveryTray, subject: Subject) {
+function judgeTray(picture: BankPicture, { delivery, cells: all }: DeliveryTray, subject: Subject) {
+	// Nobody reaches the terminals of a cell in a module; one that was read through its taps is judged as any other.
+	const inModules = cellsInModules(picture);
+	const cells = all.filter((c) => !inModules.has(c.id) || c.readings.restVoltage || c.inspection);
 	const { bank } = picture;
 	const cellType = delivery.ownType ?? picture.cellType;
 	const { cells: arrived, restS, arrivalRestS, differencesV, restByCell } = arrivedCells(picture, cells);
@@ -95,6 +99,7 @@ function judgeTray(picture: BankPicture, { delivery, cells }: DeliveryTray, subj
 			subject
 		),
 		...cells.flatMap((cell) => judgeStorageTest(cell, capacityNear(picture, cell))),
+		...moduleVerdicts(picture, delivery),
 		...(delivery.used ? [usedVerdict(cells, subject)] : [])
 	];
 	return { ...judged, restByCell, verdicts: [...judged.verdicts, ...seen] };
@@ -126,6 +131,7 @@ const ASKED: readonly string[] = ['polarity', 'chemistry-doubted'];
 /** What is claimed at once, whatever a cell holds. */
 const DEFECTS: Readonly<Record<string, ClaimedDefect>> = {
 	'inspection-look': 'damaged',
+	'module-damaged': 'damaged',
 	'code-older-than-promised': 'older',
 	'print-older-than-promised': 'older',
 	'code-chemistry': 'other-kind',

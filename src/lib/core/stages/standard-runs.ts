@@ -125,14 +125,28 @@ function sideOf(
 	return gentler && !harsher ? 'gentler' : harsher && !gentler ? 'harsher' : null;
 }
 
+/** What a run counted, what its leads made it miss, and its rate. */
+function measuredBy(run: PictureRun, type: PictureCellType | null, picture: BankPicture) {
+	const { chemistry } = picture.bank;
+	const cRate = cRateOf(run, type, CHEMISTRY_FIGURES[chemistry].nominalV);
+	const counted = run.correctionsOff?.includes('tester')
+		? countedBy({ ...run, shownTooMuch: null }, [])
+		: countedBy(run, picture.testerCalibrations);
+	return { ...counted, missedShare: missedByLeads(run, cRate, type, chemistry, endOf(picture)), cRate };
+}
+
+/** Runs of a cell that went from full to the end, as they were measured. */
+export const wholeRuns = (cell: PictureCell, runs: readonly PictureRun[], picture: BankPicture) =>
+	runs
+		.filter((run) => onlyAtLeast(run, endOf(picture)) === null)
+		.map((run) => ({ run, ...measuredBy(run, ownTypeOf(picture, cell), picture) }));
+
 /** A cell's runs brought to standard conditions. */
 export function standardRuns(cell: PictureCell, picture: BankPicture): BroughtToStandard {
-	const { bank } = picture;
 	const cellType = ownTypeOf(picture, cell);
 	const latest = cell.runs.at(-1);
 	const brought: BroughtToStandard = { standard: [], refused: null, used: null, correction: null, side: null };
 	if (!latest) return brought;
-	const { nominalV } = CHEMISTRY_FIGURES[bank.chemistry];
 	const endV = endOf(picture);
 	const since = Date.parse(latest.testedAt) - SAME_AGE_MS;
 	const clause = clauseOf(picture);
@@ -148,14 +162,8 @@ export function standardRuns(cell: PictureCell, picture: BankPicture): BroughtTo
 			continue;
 		}
 		try {
-			const cRate = cRateOf(run, cellType, nominalV);
 			const off = run.correctionsOff ?? [];
-			const measured = {
-				...(off.includes('tester')
-					? countedBy({ ...run, shownTooMuch: null }, [])
-					: countedBy(run, picture.testerCalibrations)),
-				missedShare: missedByLeads(run, cRate, cellType, bank.chemistry, endV)
-			};
+			const { cRate, ...measured } = measuredBy(run, cellType, picture);
 			const { correctionFraction, steps, ...to } = toStandardConditions(
 				measured,
 				run.temperatureC,

@@ -19,9 +19,11 @@ import {
 	type UndecidedCell
 } from '../capacity-run';
 import { CHEMISTRY_FIGURES } from '../chemistry';
-import { bindingClause, clauseStrip, type Clause, type ClauseKind, type Tick } from '../clauses';
+import { bindingClause, type ClauseKind } from '../clauses';
 import { judgeGrade } from '../grading';
 import { cellSubject, measured, say, type Subject, type Verdict } from '../verdicts';
+import { heldVerdicts } from './held-runs';
+import { cellsInModules } from './modules';
 import { oncePerPicture } from './once-per-picture';
 import type { BankPicture, PictureCell, PictureDelivery, PictureRun } from './picture';
 import {
@@ -33,7 +35,7 @@ import {
 	readingSd,
 	wantedCells
 } from './picture-parts';
-import { cRateOf, clauseOf, endOf, standardRuns, type BroughtToStandard, type RunCorrection } from './standard-runs';
+import { cRateOf, standardRuns, type BroughtToStandard, type RunCorrection } from './standard-runs';
 import { setAside, type StageJudgement } from './stage-judgement';
 
 export interface CellCapacity {
@@ -250,7 +252,9 @@ export function judgeTestStage(picture: BankPicture): StageJudgement {
 	const { capacities, apart, standard } = bankTesting(picture);
 	const next = nextRuns(standard, undecidedOf(capacities), testersOf(standard));
 	const concerned = new Set(concernedCells(picture).map((c) => c.id));
-	const asked = (c: CellCapacity) => c.run !== null || (concerned.has(c.cell.id) && !isInService(picture));
+	const inModules = cellsInModules(picture);
+	const asked = (c: CellCapacity) =>
+		c.run !== null || (concerned.has(c.cell.id) && !inModules.has(c.cell.id) && !isInService(picture));
 	const tested = capacities.filter(asked).map((c) => ({
 		...{ id: c.cell.id, label: c.cell.label, judgement: c.judgement, refused: c.refused },
 		temperatureC: c.correction?.temperatureC ?? null,
@@ -262,35 +266,11 @@ export function judgeTestStage(picture: BankPicture): StageJudgement {
 	return {
 		verdicts: [
 			...setAside([...judgeTesting(tested, bankSubject(picture)), ...runVerdicts(picture, capacities)], concerned),
+			...heldVerdicts(picture),
 			...grades,
 			...(next ? [nextVerdict(next, picture)] : []),
 			...(apart ? [testersVerdict(apart, bankSubject(picture))] : [])
 		],
 		done: own.length >= wantedCells(picture) && own.every((c) => c.capacityAh !== null)
 	};
-}
-
-const USUAL_CLAUSE: Omit<Clause, 'capacityAh'> = {
-	...{ kind: 'nominal', chargeV: null, tailCRate: null, restH: null },
-	...{ dischargeCRate: null, cutoffV: null, temperatureC: null }
-};
-
-/** What the run a cell's figure is of kept of the clause it is held against. */
-export function protocolStrip(picture: BankPicture, { run, refused }: CellCapacity): Tick[] {
-	if (!run) return [];
-	const { bank, cellType } = picture;
-	const has = (code: string) => run.faults?.some((f) => f.code === code) ?? false;
-	return clauseStrip(
-		clauseOf(picture) ?? { ...USUAL_CLAUSE, capacityAh: cellType?.ratedAh ?? 0 },
-		{
-			startedFull: has('starts-not-full') ? false : run.startedFull,
-			restH: run.restS == null ? null : run.restS / 3600,
-			cRate: cRateOf(run, cellType, CHEMISTRY_FIGURES[bank.chemistry].nominalV),
-			...{ temperatureC: run.temperatureC, tester: run.tester },
-			endedEarly: has('ends-early'),
-			tooFar: refused?.why === 'conditions',
-			cutoffV: run.cutoffV ?? (run.source === 'hand' ? null : endOf(picture))
-		},
-		bank.chemistry
-	);
 }

@@ -19,11 +19,24 @@ export interface CodeFacts {
 	/** One code on more than one cell of the stock. */
 	'code-twice': { code: string; cells: number };
 	/** Age of the cells at arrival, by their codes or what is printed on them. */
-	'age-at-arrival': { cells: number; youngestMonths: number; oldestMonths: number; oldMonths: number };
+	'age-at-arrival': {
+		cells: number;
+		youngestMonths: number;
+		oldestMonths: number;
+		/** What the dates themselves leave open: half a month where only a month is printed. */
+		doubtMonths: number;
+		oldMonths: number;
+	};
 }
 
 const CLAIM = 'a code is a claim: codes are forged, and engraved anew';
 const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
+
+/** A range of months, as wide as its doubt makes it. */
+function monthsFrom(youngest: number, oldest: number, doubt: number): string {
+	const [low, high] = [Math.max(0, youngest - doubt), oldest + doubt].map((m) => m.toFixed(0)) as [string, string];
+	return low === high ? `${low} ${low === '1' ? 'month' : 'months'}` : `${low} to ${high} months`;
+}
 
 export const CODE_WORDS: Words<CodeFacts> = {
 	'code-unreadable': ({ facts: { code, why }, subject }) => ({
@@ -82,15 +95,14 @@ export const CODE_WORDS: Words<CodeFacts> = {
 		rule: 'A code is borne by one cell.',
 		next: 'Scan both again.'
 	}),
-	'age-at-arrival': ({ facts: { cells, youngestMonths, oldestMonths, oldMonths } }) => ({
-		title:
-			oldestMonths > oldMonths
-				? `Up to ${oldestMonths.toFixed(0)} months old on arrival`
-				: `${oldestMonths.toFixed(0)} months old on arrival, at most`,
-		finding: `${count(cells, 'date tells', 'dates tell')} of ${youngestMonths.toFixed(0)} to ${oldestMonths.toFixed(0)} months.`,
-		doubt: `${CLAIM[0]!.toUpperCase()}${CLAIM.slice(1)}; a date printed on a label may be that of a test standard.`,
+	'age-at-arrival': ({ facts: { cells, youngestMonths, oldestMonths, doubtMonths, oldMonths } }) => ({
+		title: `By their dates ${monthsFrom(youngestMonths, oldestMonths, doubtMonths)} old on arrival`,
+		finding: `${count(cells, 'date tells', 'dates tell')} of ${monthsFrom(youngestMonths, oldestMonths, doubtMonths)}${doubtMonths > 0 ? '; a printed month leaves half a month open' : ''}.`,
+		doubt: `They may be older, hardly younger: ${CLAIM}; a date printed on a label may be that of a test standard.`,
 		rule: `Older than ${oldMonths} months is worth a word (default).`,
 		next:
-			oldestMonths > oldMonths ? 'Charge them soon, and test their capacity and what they lose by themselves.' : null
+			oldestMonths + doubtMonths > oldMonths
+				? 'Charge them soon, and test their capacity and what they lose by themselves.'
+				: null
 	})
 };

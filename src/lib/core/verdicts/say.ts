@@ -13,6 +13,7 @@ import { LIMITS_WORDS, type LimitsFacts } from './limits-words';
 import { LINKS_WORDS, type LinksFacts } from './links-words';
 import { MATCH_WORDS, type MatchFacts } from './match-words';
 import { METHOD_WORDS, type MethodFacts } from './method-words';
+import { MODULE_WORDS, type ModuleFacts } from './module-words';
 import { PLAN_WORDS, type PlanFacts } from './plan-words';
 import { PLANNING_WORDS, type PlanningFacts } from './planning-words';
 import { PROVE_WORDS, type ProveFacts } from './prove-words';
@@ -31,6 +32,7 @@ export interface FactsByCode
 		PlanningFacts,
 		ReceiveFacts,
 		ArrivalFacts,
+		ModuleFacts,
 		CodeFacts,
 		StorageFacts,
 		TestFacts,
@@ -57,6 +59,7 @@ const WORDS: { [C in VerdictCode]: (said: Said<FactsByCode[C]>) => Sentences } =
 	...PLANNING_WORDS,
 	...RECEIVE_WORDS,
 	...ARRIVAL_WORDS,
+	...MODULE_WORDS,
 	...CODE_WORDS,
 	...STORAGE_WORDS,
 	...TEST_WORDS,

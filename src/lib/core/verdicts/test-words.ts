@@ -45,6 +45,23 @@ export interface TestFacts {
 	'testers-apart': { high: string | null; low: string | null; fraction: Measured };
 	/** The run, or the two cells that change testers, that decides most for its hours; how many cells that is on average. */
 	'next-run': { runs: readonly { cell: string; tester: string | null }[]; decides: number; hours: number };
+	/** What cells gave at temperatures chosen on purpose, of what they give at 25 °C (95 %, lowest and highest; null: no run at a like rate). */
+	'at-temperatures': {
+		at: {
+			temperatureC: number;
+			cells: number;
+			/** Of them with a run in the room at a like rate. */
+			compared: number;
+			shareLow: number | null;
+			shareHigh: number | null;
+			usualLow: number;
+			usualHigh: number;
+		}[];
+	};
+	/** A cell that gives less at a temperature than the others that were held at it. */
+	'weak-at-temperature': { temperatureC: number; share: Measured; othersShare: number; cells: number };
+	/** A run that was not at the temperature it was meant for. */
+	'temperature-missed': { heldAtC: number; temperatureC: number };
 	/** A run too far from standard conditions to be corrected. */
 	'correction-refused': { reason: string };
 	/** Cells without a capacity; members are those cells. */
@@ -88,6 +105,7 @@ function against(facts: CapacityFacts) {
 	};
 }
 
+const percentOf = (share: number) => (100 * share).toFixed(0);
 /** What a tester was called; runs without a name count as one. */
 const testerName = (name: string | null) => (name === null ? 'The tester nobody named' : `“${name}”`);
 
@@ -173,12 +191,42 @@ export const TEST_WORDS: Words<TestFacts> = {
 		rule: 'Every run that could be made next, made in thought; cells and testers solved together. The most decided for its hours.',
 		next: null
 	}),
+	'at-temperatures': ({ facts: { at } }) => ({
+		title: `Tested on purpose at ${at.map((t) => `${t.temperatureC} °C`).join(' and ')}`,
+		finding: at
+			.map(
+				(t) =>
+					`At ${t.temperatureC} °C ${t.cells} ${t.cells === 1 ? 'cell' : 'cells'}${
+						t.shareLow === null || t.shareHigh === null
+							? ', none of which was run in the room at a like rate'
+							: `: ${percentOf(t.shareLow)} to ${percentOf(t.shareHigh)} % of what ${t.compared === 1 ? 'it gives' : 'they give'} at 25 °C (usual ${percentOf(t.usualLow)} to ${percentOf(t.usualHigh)} %)`
+					}.`
+			)
+			.join(' '),
+		doubt: 'Runs at another temperature are compared with each other alone; no rating is judged by them.',
+		rule: 'Each cell against its own run in the room at a like rate; the tester’s gain falls out where it is the same.',
+		next: at.some((t) => t.compared < t.cells) ? 'Run these cells once in the room at the same rate.' : null
+	}),
+	'weak-at-temperature': ({ subject, facts: { temperatureC, share, othersShare } }) => ({
+		title: `${subject.label} falls behind at ${temperatureC} °C`,
+		finding: `It gives ${percentOf(share.value)} ± ${(196 * share.sd).toFixed(1)} % of what it gives at 25 °C; the others ${percentOf(othersShare)} %.`,
+		doubt: 'A run that was colder than its thermometer, a bad clip or leads look the same.',
+		rule: 'Apart from the others by more than 2.5 sds of both and the 1 % by which sound cells differ (default).',
+		next: 'Run it once more beside another one, with their leads exchanged. If it stays, keep it from cold or high current.'
+	}),
+	'temperature-missed': ({ subject, facts: { heldAtC, temperatureC } }) => ({
+		title: `${subject.label} was not at ${heldAtC.toFixed(0)} °C`,
+		finding: `${temperatureC.toFixed(0)} °C on the cell, for a run meant to be at ${heldAtC.toFixed(0)} °C: it compares with nothing.`,
+		doubt: null,
+		rule: 'Corrections larger than 5 % are refused.',
+		next: 'Leave it there until it is through, half a day for a large cell, and run it again.'
+	}),
 	'correction-refused': ({ facts, subject }) => ({
 		title: `${subject.label}: test again`,
 		finding: facts.reason,
 		doubt: null,
 		rule: 'Corrections larger than 5 % are refused.',
-		next: 'Warm the cell and run it again.'
+		next: 'Run it again nearer to that temperature. If it was warm or cold on purpose, say so with the run, on the passport of the cell.'
 	}),
 	untested: ({ facts, members }) => ({
 		title: `${facts.waiting} ${facts.waiting === 1 ? 'cell' : 'cells'} not tested`,

@@ -7,6 +7,7 @@ export const SUBJECT_KINDS = [
 	'group',
 	'cell',
 	'delivery',
+	'module',
 	'run',
 	'balance',
 	'method',

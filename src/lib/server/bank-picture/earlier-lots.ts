@@ -23,6 +23,7 @@ export async function earlierLots(bank: Bank, ownDeliveries: readonly number[]):
 		.whereNot('b.id', bank.id)
 		.whereNotIn('d.id', ownDeliveries)
 		.where('r.capacity_ah', '>', 0)
+		.whereNull('r.held_at_c')
 		.whereRaw('coalesce(d.used, 0) = 0')
 		.whereRaw('(r.temperature_c is null or r.temperature_c between ? and ?)', [ROOM_C.from, ROOM_C.to])
 		.whereRaw('r.tested_at < date_add(d.received_on, interval ? day)', [NEW_DAYS])
@@ -32,7 +33,7 @@ export async function earlierLots(bank: Bank, ownDeliveries: readonly number[]):
 		.whereNull('b.deleted_at')
 		.whereNotExists(
 			database()('runs as before').whereRaw(
-				'before.cell_id = r.cell_id and before.id < r.id and before.deleted_at is null'
+				'before.cell_id = r.cell_id and before.id < r.id and before.deleted_at is null and before.held_at_c is null'
 			)
 		)
 		.orderBy('r.id', 'desc')

@@ -15,6 +15,7 @@ import {
 	groups,
 	limitPlans,
 	methodRuns,
+	modules,
 	runs,
 	type Cell,
 	type Run
@@ -133,7 +134,8 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		twins,
 		settings,
 		comparisons,
-		touches
+		touches,
+		taken
 	] = await Promise.all([
 		bank.cellTypeId === null ? null : cellTypes.get(bank.cellTypeId),
 		currentMeters(),
@@ -152,7 +154,8 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		codeTwins(cells),
 		readSettings(),
 		calibrationsFor(bank),
-		touchesOf(ids)
+		touchesOf(ids),
+		deliveryIds.length ? modules.all({ deliveryId: deliveryIds }) : []
 	]);
 	const calibrated = calibrator(comparisons, meters);
 	const trueReadings = calibratedReadings(readings, calibrated);
@@ -192,10 +195,12 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 				touches: touches.get(id) ?? [],
 				arrivalRead: arrived.get(id) ?? null,
 				joined: joined.get(id)?.restVoltage ?? null,
-				runs: byCell.get(id) ?? [],
+				runs: (byCell.get(id) ?? []).filter((r) => r.heldAtC === null),
+				heldRuns: (byCell.get(id) ?? []).filter((r) => r.heldAtC !== null),
 				groupId
 			})
 		),
+		modules: taken,
 		batteries: own,
 		limitPlan: planId === null ? null : await limitPlans.get(planId),
 		balanceRun,

@@ -142,6 +142,7 @@ export async function planLiveRun(input: LiveRunInput): Promise<LiveRun> {
 		expectedAh: cellType ? cellType.ratedAh * inRow : null,
 		chemistry: cellType ? bank.chemistry : null,
 		temperatureC: input.temperatureC ?? null,
+		heldAtC: input.kind === 'capacity' ? (input.heldAtC ?? null) : null,
 		progress: startLive()
 	});
 }

@@ -25,6 +25,7 @@ export { liveRuns, type LiveInstrument, type LiveRole, type LiveRun, type LiveRu
 export { loadReadings, type LoadReading } from './load-readings/row';
 export { methodRuns, type MethodRunRow } from './method-runs/row';
 export { methodEntries, type MethodEntryRow } from './method-entries/row';
+export { modules, type ModuleRow } from './modules/row';
 export { notes, type Note } from './notes/row';
 export { orders, type Order } from './orders/row';
 export { placements, type Placement } from './placements/row';

@@ -27,6 +27,7 @@ import { liveRunKind } from './live-runs/kind';
 import { loadReadingKind } from './load-readings/kind';
 import { methodEntryKind } from './method-entries/kind';
 import { methodRunKind } from './method-runs/kind';
+import { moduleKind } from './modules/kind';
 import { noteKind } from './notes/kind';
 import { notedRunKind } from './noted-runs/kind';
 import { orderKind } from './orders/kind';
@@ -59,6 +60,7 @@ export const RECORD_KINDS: readonly RecordKind[] = [
 	cellKind,
 	candidateKind,
 	readingKind,
+	moduleKind,
 	inspectionKind,
 	runKind,
 	notedRunKind,

@@ -7,6 +7,7 @@ export const RECORDS_OF_SUBJECTS: Record<SubjectKind, string> = {
 	group: 'groups',
 	cell: 'cells',
 	delivery: 'deliveries',
+	module: 'modules',
 	run: 'runs',
 	balance: 'balance-runs',
 	method: 'method-runs',

@@ -197,13 +197,13 @@ async function needingLook(): Promise<number> {
 const MOST_SEARCH = 80;
 
 /** The warmest banks, the rest by search and paging. @param query `q` part of a name, `stage`, `use`, `page` from 1 @throws InputError */
-export const homeOverview = (query: URLSearchParams): Promise<Home> =>
+export const homeOverview = (query: URLSearchParams, patienceMs = PATIENCE_MS): Promise<Home> =>
 	readingOnce(async () => {
 		const search = (query.get('q') ?? '').trim().slice(0, MOST_SEARCH);
 		const page = Math.max(1, Math.min(10_000, Math.floor(Number(query.get('page') ?? 1)) || 1));
 		if (!search.isWellFormed()) throw new InputError([{ path: 'q', message: 'q requires text' }]);
 		const filter = { search, stage: oneOf(query, 'stage', STAGES), bankUse: oneOf(query, 'use', BANK_USES) };
-		await refreshSoon(PATIENCE_MS);
+		await refreshSoon(patienceMs);
 		const atWork = await banksAtWork();
 		const workIds = [...atWork.keys()];
 		const [real, rehearsals, total, found, needing, rehearsalsFound] = await Promise.all([

@@ -55,7 +55,7 @@ export interface Passport {
 	/** The group it sits in now. */
 	place: (Placement & { bankName: string }) | null;
 	/** Its capacity results, oldest first, with what each needs to be removed or moved. */
-	runs: Pick<Run, 'id' | 'version' | 'source' | 'capacityAh' | 'testedAt' | 'tester' | 'fileName'>[];
+	runs: Pick<Run, 'id' | 'version' | 'source' | 'capacityAh' | 'testedAt' | 'tester' | 'fileName' | 'heldAtC'>[];
 	/** Other cells of its delivery, to which a run may belong. */
 	siblings: { id: number; label: string }[];
 	/** Loose cells that could take its place. */
@@ -232,8 +232,8 @@ export async function cellPassport(cellId: number): Promise<Passport> {
 		delivery,
 		bank,
 		place: place ? { ...place, bankName: bankNames.get(place.bankId)! } : null,
-		runs: run.map(({ id, version, source, capacityAh, testedAt, tester, fileName }) => ({
-			...{ id, version, source, capacityAh, testedAt, tester, fileName }
+		runs: run.map(({ id, version, source, capacityAh, testedAt, tester, fileName, heldAtC }) => ({
+			...{ id, version, source, capacityAh, testedAt, tester, fileName, heldAtC }
 		})),
 		siblings: siblings.filter((c) => c.id !== cellId).map(({ id, label }) => ({ id, label })),
 		replacements: place ? await replacementsFor(place.bankId) : [],

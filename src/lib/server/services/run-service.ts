@@ -15,6 +15,8 @@ import { typeOfCell } from './bank-of-cell';
 export interface LogImport {
 	fileName: string | null;
 	temperatureC: number | null;
+	/** Run at this temperature on purpose, °C; null or missing: at that of the room. */
+	heldAtC?: number | null;
 	testedAt: string | null;
 	tester: string | null;
 	bridgeGaps: boolean;
@@ -69,7 +71,7 @@ export async function importRun(
 			'No discharge was found in this log: the current never flows out of the cell. Check the current column.'
 		);
 	const { capacityAh, energyWh, meanVoltageV, currentA, cRate, durationS, endVoltageV, faults } = analysis;
-	const { temperatureC, tester, fileName } = options;
+	const { temperatureC, heldAtC = null, tester, fileName } = options;
 	const run = await inTransaction(async (tx) => {
 		await cells.hold(cellId, tx, 'share');
 		await refuseSameLog(analysis, tx);
@@ -87,7 +89,7 @@ export async function importRun(
 					endVoltageV,
 					faults
 				},
-				...{ temperatureC, tester, fileName },
+				...{ temperatureC, heldAtC, tester, fileName },
 				sdAh: capacityAh * TESTER_GAIN_SD,
 				testedAt: options.testedAt ?? analysis.endedAt ?? new Date().toISOString(),
 				// A log tells its local time and no zone.
@@ -175,6 +177,7 @@ export async function storeLiveCapacity(live: LiveRun, samples: readonly StoredS
 				durationS: seconds,
 				endVoltageV: volts(samples.filter((s) => s.currentA < meanA / 2).at(-1) ?? samples[samples.length - 1]!),
 				temperatureC: live.temperatureC,
+				heldAtC: live.heldAtC,
 				cutoffV: discharge.cutoffV,
 				...heldBefore(live, phase),
 				testedAt: new Date(sums!.endedMs!).toISOString(),

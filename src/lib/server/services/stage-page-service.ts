@@ -8,9 +8,11 @@ import {
 	buildState,
 	deliveryTrays,
 	doneSteps,
+	heldCapacities,
 	limitsState,
 	matchState,
 	methodStanding,
+	modulesOf,
 	protocolStrip,
 	proveState,
 	type CellCapacity,
@@ -52,12 +54,15 @@ async function pageOf<Own extends object>(bankId: number, stage: Stage, own: Pro
 }
 
 /** A tray as its page draws it: what was judged of it comes with the verdicts. */
-const shownTray = ({ delivery, cells }: DeliveryTray) => ({
-	delivery,
-	cells: cells.map(({ id, label, plusTurned, readings, code, printedMonth, inspection }) => ({
-		...{ id, label, plusTurned, readings, code, printedMonth, inspection }
-	}))
-});
+const shownTray =
+	(picture: BankPicture) =>
+	({ delivery, cells }: DeliveryTray) => ({
+		delivery,
+		modules: modulesOf(delivery, picture).map((m) => ({ ...m, cells: m.cells.length })),
+		cells: cells.map(({ id, label, plusTurned, readings, code, printedMonth, inspection }) => ({
+			...{ id, label, plusTurned, readings, code, printedMonth, inspection }
+		}))
+	});
 
 /** A cell under test as its page draws it. */
 const shownCapacity = (picture: BankPicture, capacity: CellCapacity) => {
@@ -69,6 +74,7 @@ const shownCapacity = (picture: BankPicture, capacity: CellCapacity) => {
 		sdAh,
 		refused,
 		outcome: judgement?.outcome ?? null,
+		held: heldCapacities(picture, cell.id),
 		strip: protocolStrip(picture, capacity),
 		correction
 	};
@@ -107,12 +113,15 @@ export const receivePage = (bankId: number) =>
 	pageOf(
 		bankId,
 		'receive',
-		(async () => ({
-			...(await ordersOf(await loadBankPicture(bankId))),
-			trays: deliveryTrays(await loadBankPicture(bankId)).map(shownTray),
-			instruments: await instrumentChoices(),
-			currency: (await readSettings()).currency
-		}))()
+		(async () => {
+			const picture = await loadBankPicture(bankId);
+			return {
+				...(await ordersOf(picture)),
+				trays: deliveryTrays(picture).map(shownTray(picture)),
+				instruments: await instrumentChoices(),
+				currency: (await readSettings()).currency
+			};
+		})()
 	);
 
 export const testPage = (bankId: number) =>

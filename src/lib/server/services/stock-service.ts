@@ -144,6 +144,7 @@ async function aboutCells(ids: readonly number[]) {
 	const runs = (await db('runs')
 		.whereIn('cell_id', [...ids])
 		.whereNull('deleted_at')
+		.whereNull('held_at_c')
 		.orderBy('tested_at')
 		.select('cell_id', 'capacity_ah')) as { cell_id: number; capacity_ah: number }[];
 	return {

@@ -6,6 +6,9 @@ export class DeliveryInput extends OrderTerms {
 	@Maybe() @Whole(1, 2 ** 31) bankId?: number | null;
 	@Text(80, 1) name!: string;
 	@When() receivedOn!: string;
+	/** It came as modules of so many groups in series, with so many cells side by side in each; null: single cells. */
+	@Maybe() @Whole(1, 400) moduleSeries?: number | null;
+	@Maybe() @Whole(1, 400) moduleParallel?: number | null;
 }
 
 /** A new delivery unpacks its cells at once. */

@@ -7,6 +7,7 @@ import { closeOrder, reopenOrder, withTermsOfOrder } from '../orders/came';
 import { banksOfCells } from '../touched-banks';
 import { DeliveryInput, NewDeliveryInput, StoredDeliveryInput } from './input';
 import { deliveries, type Delivery } from './row';
+import { checkModules, refuseOddCells } from './made-of-modules';
 import { considerAll, unpack } from './unpack';
 
 export const deliveryKind = defineKind<Delivery>({
@@ -21,15 +22,18 @@ export const deliveryKind = defineKind<Delivery>({
 	columns: [
 		...['id', 'name', 'receivedOn', 'supplier', 'notes', 'orderedOn', 'promisedOn', 'cellPrice', 'shipping'],
 		...['promisedGrade', 'promisedTerminals', 'promisedAh', 'promisedClause', 'promisedResistanceMohm'],
-		...['gradeCapacityAh', 'gradeResistanceMohm', 'promisedProducedOn', 'claimDays', 'used']
+		...['gradeCapacityAh', 'gradeResistanceMohm', 'promisedProducedOn', 'claimDays', 'used'],
+		...['moduleSeries', 'moduleParallel']
 	],
 	archivedWith: 'bankId',
-	async prepare({ cellCount: _, labelPrefix: __, batch: ___, orderId, ...fields }: NewDeliveryInput, tx) {
+	async prepare({ cellCount, labelPrefix: _, batch: __, orderId, ...fields }: NewDeliveryInput, tx) {
 		// Two that arrive at once count their cells one after the other.
 		const bank = fields.bankId ? await banks.hold(fields.bankId, tx, 'update') : null;
+		refuseOddCells(fields, cellCount);
 		return { ...(await withTermsOfOrder(fields, orderId, tx)), rehearsal: bank?.rehearsal ?? false };
 	},
-	async check(delivery, tx) {
+	async check(delivery, tx, before) {
+		await checkModules(delivery, before, tx);
 		if (delivery.bankId === null) return;
 		if ((await banks.get(delivery.bankId, tx)).rehearsal !== delivery.rehearsal)
 			throw new InputError([

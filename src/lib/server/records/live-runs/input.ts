@@ -19,6 +19,7 @@ export class StoredLiveRunInput {
 	@Maybe() @Num(0, 1e6) expectedAh?: number | null;
 	@Maybe() @OneOf(CHEMISTRIES) chemistry?: Chemistry | null;
 	@Maybe() @Num(-60, 100) temperatureC?: number | null;
+	@Maybe() @Num(-40, 80) heldAtC?: number | null;
 	@Maybe() @When() startedAt?: string | null;
 	@Maybe() @When() endedAt?: string | null;
 	@Maybe() @Text(200) endedBy?: string | null;

@@ -28,6 +28,8 @@ export type LiveRun = Recorded & {
 	/** Of the bank when it was planned; null: planned before this was written down. */
 	chemistry: Chemistry | null;
 	temperatureC: number | null;
+	/** Run at this temperature on purpose; null: at that of the room. */
+	heldAtC: number | null;
 	startedAt: string | null;
 	endedAt: string | null;
 	endedBy: string | null;

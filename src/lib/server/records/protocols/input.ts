@@ -9,5 +9,7 @@ export class ProtocolInput {
 	@Maybe() @Num(0, 100) restH?: number | null;
 	@Maybe() @Num(0.001, 20) dischargeCRate?: number | null;
 	@Maybe() @Num(0.5, 5) cutoffV?: number | null;
+	/** Run at this temperature on purpose, °C. */
+	@Maybe() @Num(-40, 80) temperatureC?: number | null;
 	@Maybe() @ClientKey() clientKey?: string;
 }

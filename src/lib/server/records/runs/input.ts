@@ -12,6 +12,8 @@ export class RunInput {
 	@Maybe() @Num(0, 10) meanVoltageV?: number | null;
 	@Maybe() @Num(-10_000, 10_000) currentA?: number | null;
 	@Maybe() @Num(-60, 100) temperatureC?: number | null;
+	/** Run at this temperature on purpose, °C: compared only with runs like it. Null: at that of the room. */
+	@Maybe() @Num(-40, 80) heldAtC?: number | null;
 	@Maybe() @Num(0, 5) cutoffV?: number | null;
 	/** Constant power it was discharged with, W; rest between charge and discharge, s; whether it began full: null where nobody said. */
 	@Maybe() @Num(0, 100_000) powerW?: number | null;

@@ -26,6 +26,7 @@ export const runKind = defineKind<Run>({
 		'durationS',
 		'endVoltageV',
 		'temperatureC',
+		'heldAtC',
 		'testedAt',
 		'tester',
 		'fileName'

@@ -13,6 +13,8 @@ export type Run = Recorded & {
 	durationS: number | null;
 	endVoltageV: number | null;
 	temperatureC: number | null;
+	/** Run at this temperature on purpose; null: at that of the room. */
+	heldAtC: number | null;
 	cutoffV: number | null;
 	powerW: number | null;
 	restS: number | null;

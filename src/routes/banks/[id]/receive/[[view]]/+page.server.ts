@@ -7,7 +7,7 @@ import { changeIn, createIn } from '$lib/server/services/record-service';
 import { receivePage } from '$lib/server/services/stage-page-service';
 import type { Actions, PageServerLoad } from './$types';
 
-const VIEWS = ['readings', 'look', 'codes', 'order', 'report'] as const;
+const VIEWS = ['readings', 'look', 'codes', 'order', 'modules', 'report'] as const;
 
 export const load: PageServerLoad = async ({ params, cookies }) => ({
 	...(await loaded((async () => receivePage(idOf(params.id, 'bank')))())),

@@ -2,6 +2,7 @@
 	import StageViews from '$lib/components/frame/StageViews.svelte';
 	import CodesView from '$lib/components/receive/CodesView.svelte';
 	import LookView from '$lib/components/receive/LookView.svelte';
+	import ModulesView from '$lib/components/receive/ModulesView.svelte';
 	import OrderView from '$lib/components/receive/OrderView.svelte';
 	import ReadingsView from '$lib/components/receive/ReadingsView.svelte';
 	import ReportView from '$lib/components/receive/ReportView.svelte';
@@ -18,6 +19,7 @@
 			{ view: 'look', name: 'Look' },
 			{ view: 'codes', name: 'Codes' },
 			{ view: 'order', name: 'Order' },
+			...(data.trays.some((t) => t.modules.length) ? [{ view: 'modules' as const, name: 'Modules' }] : []),
 			{ view: 'report', name: 'Report' }
 		]}
 	/>
@@ -27,4 +29,5 @@
 {:else if data.view === 'look'}<LookView {data} {views} />
 {:else if data.view === 'codes'}<CodesView {data} {views} />
 {:else if data.view === 'order'}<OrderView {data} {views} refused={form} />
+{:else if data.view === 'modules'}<ModulesView {data} {views} />
 {:else}<ReportView {data} {views} />{/if}

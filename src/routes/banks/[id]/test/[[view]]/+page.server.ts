@@ -30,6 +30,7 @@ export const actions: Actions = {
 			cutoffV: 'number',
 			testedDoubtS: 'number',
 			temperatureC: 'temperature',
+			heldAtC: 'temperature',
 			restS: { times: 3600 },
 			tester: 'text',
 			testedAt: 'text'

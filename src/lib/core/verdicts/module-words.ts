@@ -1,0 +1,144 @@
+import type { StopReason } from '../inspection';
+import type { Measured, Words } from './verdict';
+
+interface ModuleRead {
+	/** Over its terminals. */
+	voltageV: Measured;
+	series: number;
+	parallel: number;
+}
+interface ModuleCharge extends ModuleRead {
+	/** Volts divided by the groups in series. */
+	meanV: number;
+	/** Charge of every group if all are alike, fractions. */
+	chargeLow: number;
+	chargeHigh: number;
+	/** As low as one group may stand without these volts showing it. */
+	lowestHiddenV: number;
+}
+interface ModuleTaps {
+	/** Groups that were read. */
+	groups: number;
+	lowestV: number;
+	highestV: number;
+	series: number;
+	parallel: number;
+}
+
+export interface ModuleFacts {
+	/** Modules of a delivery that are still in one piece. */
+	'modules-whole': { modules: number; cells: number; unread: number };
+	/** What the volts over a module's terminals tell. */
+	'module-volts': ModuleCharge;
+	/** At least one of its cells is below its limit. */
+	'module-low': ModuleCharge & { limitV: number };
+	/** At least one of its cells is above its limit. */
+	'module-high': ModuleCharge & { limitV: number };
+	/** It read negative. */
+	'module-turned': ModuleRead;
+	/** A module that stands lower than the others of its delivery by more than like cells can differ. */
+	'module-below-others': ModuleRead & { othersV: number; missingV: number; usuallyV: number };
+	/** Something seen from outside that stops it. */
+	'module-damaged': { reasons: StopReason[] };
+	/** Its taps add up to something else than its terminals show. */
+	'module-taps-disagree': { sumV: Measured; voltageV: number; differenceV: number };
+	/** Groups of a module, read over its taps, none of which stands out. */
+	'module-groups-alike': ModuleTaps;
+	/** Groups of a module that hold less than its others, or stand below the limit of a cell (`limitV`; null: none does). */
+	'module-group-low': ModuleTaps & { low: { group: number; volts: number }[]; limitV: number | null };
+}
+
+const percent = (low: number, high: number) => `${Math.round(low * 100)} to ${Math.round(high * 100)} %`;
+const volts = (v: number, digits = 2) => `${v.toFixed(digits)} V`;
+const readOf = ({ voltageV, series }: ModuleRead) =>
+	`${volts(voltageV.value)} over ${series} in series, ${volts(voltageV.value / series, 3)} on average`;
+const hidden = (v: number) =>
+	v <= 0
+		? 'One of its cells may be empty, or even stand reversed, and these volts would not show it.'
+		: `One of its cells may stand as low as ${volts(v)}, and these volts would not show it.`;
+const SUM_RULE = 'The volts over a module are the sum of its groups; none of them rests higher than a full cell.';
+const APART =
+	'Taken apart by somebody who knows how: one link at a time, insulated tools, the rest covered, and never across two cells.';
+const REASONS: Record<StopReason, string> = {
+	leak: 'it leaks or is wet',
+	smell: 'it smells of solvent',
+	heat: 'it is warm by itself',
+	swelling: 'it is swollen',
+	vent: 'a vent has opened'
+};
+
+export const MODULE_WORDS: Words<ModuleFacts> = {
+	'modules-whole': ({ facts: { modules, cells, unread } }) => ({
+		title: `${modules} ${modules === 1 ? 'module' : 'modules'} in one piece`,
+		finding: `Their ${cells} cells are read one by one once they are apart${unread ? `; ${unread} of the modules ${unread === 1 ? 'has' : 'have'} not been read at all` : ''}.`,
+		doubt: 'The volts of a module are a sum: they hide a single bad cell.',
+		rule: 'Every cell is read by itself before it is built in.',
+		next: `Read each module over its terminals, and each group over its taps. ${APART} Then say here that it is apart.`
+	}),
+	'module-volts': ({ subject, facts }) => ({
+		title: `${subject.label}: ${volts(facts.voltageV.value)}`,
+		finding: `${readOf(facts)}: ${percent(facts.chargeLow, facts.chargeHigh)} of their charge if all its groups are alike.`,
+		doubt: hidden(facts.lowestHiddenV),
+		rule: SUM_RULE,
+		next: 'Read each group over its taps; without taps, each cell once the module is apart.'
+	}),
+	'module-low': ({ subject, facts }) => ({
+		title: `${subject.label} holds a cell below its limit`,
+		finding: `${readOf(facts)}; a cell’s limit is ${volts(facts.limitV)}. At least one of them stands below it.`,
+		doubt: hidden(facts.lowestHiddenV),
+		rule: SUM_RULE,
+		next: 'Do not charge it as a whole. Take it apart and read each cell.'
+	}),
+	'module-high': ({ subject, facts }) => ({
+		title: `${subject.label} holds a cell above its limit`,
+		finding: `${readOf(facts)}; a cell’s limit is ${volts(facts.limitV)}. At least one of them stands above it.`,
+		doubt: 'Or it has more cells in series than was said: count them.',
+		rule: SUM_RULE,
+		next: 'Do not charge it. Count its cells, read it again, and each group over its taps.'
+	}),
+	'module-turned': ({ subject, facts }) => ({
+		title: `${subject.label} reads negative`,
+		finding: `${readOf(facts)}.`,
+		doubt: 'The probes were exchanged, or its terminals are marked the wrong way round.',
+		rule: 'Red probe on the terminal that is marked plus.',
+		next: 'Read it again. If it stays, mark its true plus before anything is joined to it.'
+	}),
+	'module-below-others': ({ subject, facts }) => ({
+		title: `${subject.label} stands ${volts(facts.missingV)} below the others`,
+		finding: `${readOf(facts)}; the others stand at ${volts(facts.othersV)}.`,
+		doubt: `Modules of like cells differ by up to ${volts(facts.usuallyV)} through charge history, curve and meter: this is more.`,
+		rule: 'At least one of its groups holds less than those of the others.',
+		next: 'Read its groups over their taps; take it apart first.'
+	}),
+	'module-damaged': ({ subject, facts: { reasons } }) => ({
+		title: `Do not use ${subject.label}`,
+		finding: `Seen from outside: ${reasons.map((r) => REASONS[r]).join('; ')}.`,
+		doubt: null,
+		rule: 'None of its cells is used before it is known which one it was.',
+		next: 'Put it outside, away from what burns, and do not open it. Photograph it for the supplier.'
+	}),
+	'module-taps-disagree': ({ subject, facts: { sumV, voltageV, differenceV } }) => ({
+		title: `Taps and terminals of ${subject.label} disagree`,
+		finding: `The taps add up to ${volts(sumV.value)}, the terminals show ${volts(voltageV)}: ${volts(Math.abs(differenceV))} apart.`,
+		doubt: `A tap that was read twice or on the wrong pin, or a link inside that no longer conducts. The meter explains ${volts(3 * sumV.sd)}.`,
+		rule: SUM_RULE,
+		next: 'Read taps and terminals again, one after the other.'
+	}),
+	'module-groups-alike': ({ subject, facts }) => ({
+		title: `No group of ${subject.label} stands out`,
+		finding: `${facts.groups} of ${facts.series} groups, ${volts(facts.lowestV, 3)} to ${volts(facts.highestV, 3)}.`,
+		doubt:
+			facts.parallel > 1
+				? `${facts.parallel} cells are joined in each: they hold one another up, and a weak one does not show.`
+				: 'In the middle of the curve volts tell little of the charge.',
+		rule: 'No group’s charge lies below what the others hold, with the doubt of curve, history and meter.',
+		next: null
+	}),
+	'module-group-low': ({ subject, facts: { low, limitV } }) => ({
+		title: `${subject.label}: ${low.length === 1 ? `group ${low[0]!.group} is` : `groups ${low.map((g) => g.group).join(', ')} are`} low`,
+		finding: `${low.map((g) => `group ${g.group} at ${volts(g.volts, 3)}`).join(', ')}, counted from its minus${limitV === null ? '' : `; the limit of a cell is ${volts(limitV)}`}.`,
+		doubt: null,
+		rule: 'Below the others by more than curve, history and meter explain, or below the limit.',
+		next: 'Do not charge it as a whole. Take it apart and look at these cells first.'
+	})
+};
