@@ -71,7 +71,7 @@ describe('cells that came as modules', () => {
 	it('keep one record a module, of one that is there, with as many groups as it has', async () => {
 		const [{ deliveryId }] = (await modules.all({})) as unknown as [{ deliveryId: number }];
 		const refused = (fields: object) => make('modules', { deliveryId, ...fields });
-		await expect(refused({ number: 1 })).rejects.toMatchObject({ faults: [{ path: 'number' }] });
+		await expect(refused({ number: 1 })).rejects.toMatchObject({ code: 'already-there' });
 		await expect(refused({ number: 3 })).rejects.toMatchObject({ faults: [{ path: 'number' }] });
 		const single = await make<{ id: number }>('deliveries', {
 			...{ bankId, name: 'Singles', receivedOn: '2026-05-02', cellCount: 2, labelPrefix: 'T' }

@@ -72,7 +72,8 @@ function judgeTray(picture: BankPicture, { delivery, cells: all }: DeliveryTray,
 		thicknessMm: of(cell, 'thickness'),
 		thicknessSdMm: cell.readings.thickness?.sd ?? null
 	}));
-	const judged = judgeDelivery(
+	const judged = judgeReachable(
+		all.length > cells.length,
 		arrived,
 		{
 			...{ chemistry: bank.chemistry, restS, arrivalRestS },
@@ -104,6 +105,10 @@ function judgeTray(picture: BankPicture, { delivery, cells: all }: DeliveryTray,
 	];
 	return { ...judged, restByCell, verdicts: [...judged.verdicts, ...seen] };
 }
+
+/** As {@link judgeDelivery}; where every cell is still in a module there is nothing to read, and nothing is asked. */
+const judgeReachable = (inModules: boolean, ...asked: Parameters<typeof judgeDelivery>) =>
+	inModules && asked[0].length === 0 ? { verdicts: [], socByCell: {} } : judgeDelivery(...asked);
 
 function usedVerdict(cells: readonly PictureCell[], subject: Subject): Verdict {
 	const untested = cells.filter((c) => c.runs.length === 0);

@@ -75,6 +75,8 @@ const REFUSALS: Record<string, (what: string) => ServiceError> = {
 		new ServiceError(409, 'already-there', `There is such a ${what} already. Nothing was changed; reload to see it.`),
 	ER_NO_REFERENCED_ROW_2: (what) =>
 		new ServiceError(422, 'unknown-parent', `This ${what} belongs to something that is not there.`),
+	ER_CONSTRAINT_FAILED: (what) =>
+		new ServiceError(422, 'incomplete', `This ${what} lacks a part of what belongs together.`),
 	ER_DATA_TOO_LONG: (what) => new ServiceError(422, 'too-long', `This ${what} holds a text that is too long.`),
 	ER_WARN_DATA_OUT_OF_RANGE: (what) =>
 		new ServiceError(422, 'out-of-range', `This ${what} holds a number that cannot be kept.`)

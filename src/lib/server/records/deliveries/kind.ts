@@ -7,7 +7,7 @@ import { closeOrder, reopenOrder, withTermsOfOrder } from '../orders/came';
 import { banksOfCells } from '../touched-banks';
 import { DeliveryInput, NewDeliveryInput, StoredDeliveryInput } from './input';
 import { deliveries, type Delivery } from './row';
-import { checkModules, refuseOddCells } from './made-of-modules';
+import { checkModules, refuseHalfMade, refuseOddCells } from './made-of-modules';
 import { considerAll, unpack } from './unpack';
 
 export const deliveryKind = defineKind<Delivery>({
@@ -31,6 +31,10 @@ export const deliveryKind = defineKind<Delivery>({
 		const bank = fields.bankId ? await banks.hold(fields.bankId, tx, 'update') : null;
 		refuseOddCells(fields, cellCount);
 		return { ...(await withTermsOfOrder(fields, orderId, tx)), rehearsal: bank?.rehearsal ?? false };
+	},
+	async derive(changes, current) {
+		refuseHalfMade({ ...current, ...changes });
+		return {};
 	},
 	async check(delivery, tx, before) {
 		await checkModules(delivery, before, tx);

@@ -17,25 +17,30 @@ const oddCells = (make: ModuleMake, count: number) =>
 		}
 	]);
 
+/** Both figures of a module, or neither. @throws InputError */
+export function refuseHalfMade({ moduleSeries = null, moduleParallel = null }: Made): void {
+	if ((moduleSeries === null) === (moduleParallel === null)) return;
+	throw new InputError([
+		{
+			path: moduleSeries === null ? 'moduleSeries' : 'moduleParallel',
+			message: 'A module is so many groups in series of so many cells side by side: both are needed, or neither.'
+		}
+	]);
+}
+
 /** A new delivery of modules holds whole ones. @throws InputError */
 export function refuseOddCells(made: Made, cellCount: number): void {
+	refuseHalfMade(made);
 	const make = makeOf(made);
 	if (make && cellCount % cellsPerModule(make) !== 0) throw oddCells(make, cellCount);
 }
 
 /**
- * How its modules are made is said whole, and can be changed as long as nothing of them is written down.
+ * How its modules are made can be changed as long as nothing of them is written down.
  * @throws InputError
  */
 export async function checkModules(delivery: Delivery, before: Delivery | null, tx: Knex): Promise<void> {
 	const { moduleSeries: series, moduleParallel: parallel } = delivery;
-	if ((series === null) !== (parallel === null))
-		throw new InputError([
-			{
-				path: series === null ? 'moduleSeries' : 'moduleParallel',
-				message: 'A module is so many groups in series of so many cells side by side: both are needed, or neither.'
-			}
-		]);
 	if (!before || (before.moduleSeries === series && before.moduleParallel === parallel)) return;
 	const known = await tx('modules').where({ delivery_id: delivery.id }).whereNull('deleted_at').first('id');
 	if (known)

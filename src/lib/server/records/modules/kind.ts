@@ -35,9 +35,6 @@ export const moduleKind = defineKind<ModuleRow>({
 				'groupsV',
 				`groupsV requires ${make.series} voltages, one a group from its minus, null where not read`
 			);
-		const twins = await modules.all({ deliveryId: module.deliveryId, number: module.number }, tx);
-		if (twins.some((m) => m.id !== module.id))
-			throw refused('number', `Module ${module.number} is written down already: change what is there.`);
 	},
 	async banksOf({ deliveryId }, tx) {
 		const own = await tx('cells').where({ delivery_id: deliveryId }).pluck('id');
