@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import FileLink from '$lib/components/forms/FileLink.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
@@ -76,8 +77,7 @@
 	}
 </script>
 
-<section class="sheet grid gap-3 p-4" aria-label="Is it balanced?">
-	<h2>Is it balanced?</h2>
+<PhoneFold title="Is it balanced?" answer="from volts or a log">
 	<form class="grid items-start gap-3 sm:grid-cols-[1fr_8rem_auto]" onsubmit={submit}>
 		<Field
 			label="Voltages of the {bank.series} groups"
@@ -114,4 +114,4 @@
 			<div><button type="button" class="btn tap" onclick={takeDifferences}>Take the differences</button></div>
 		{/if}
 	{/if}
-</section>
+</PhoneFold>

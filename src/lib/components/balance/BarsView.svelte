@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import type { Snippet } from 'svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
@@ -77,7 +78,7 @@
 		widthMm={data.overview.cellType?.widthMm ?? null}
 		thicknessMm={data.overview.cellType?.thicknessMm ?? null}
 	/>
-	<section class="sheet mb-4 grid gap-3 p-4" aria-label="Where the supply’s leads sit">
+	<PhoneFold title="Where the supply’s leads sit" answer={`${mv(tail.spreadV)} mV apart at the tail`} class="mb-4">
 		<Choice
 			label="The supply’s leads sit"
 			bind:value={at.leads}
@@ -115,9 +116,8 @@
 				? 'At the tail the place of the leads no longer matters.'
 				: 'Even at the tail the place of the leads matters: opposite corners, or better bars.'}
 		</p>
-	</section>
-	<section class="sheet grid gap-3 p-4" aria-label="Millivolts across each bar">
-		<h2>Each bar by its millivolts</h2>
+	</PhoneFold>
+	<PhoneFold title="Millivolts across each bar" answer="read while current flows">
 		<p>
 			While {row.currentA.toFixed(0)} A flow: probes on the two posts a bar joins, meter on millivolts. Either sign.
 		</p>
@@ -158,7 +158,7 @@
 		<p class="muted">
 			A cell whose own volts do not follow when the supply goes on or off stands in no row: its bar does not carry.
 		</p>
-	</section>
+	</PhoneFold>
 </StagePage>
 
 <style>

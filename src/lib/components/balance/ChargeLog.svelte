@@ -69,6 +69,10 @@
 			...{ supplyV: null, supplyA: 0, cellV: number(form.cellV), deliveredAh: number(form.deliveredAh) },
 			...{ readAt: new Date().toISOString(), readDoubtS: null, stopped: null }
 		});
+	/** Earlier ones are shown when they are asked for. */
+	const LATEST = 2;
+	let all = $state(false);
+	const latestFirst = $derived([...readings].reverse());
 	const isOff = $derived(readings.at(-1)?.supplyA === 0);
 	/** Ending what is not done is asked about once. */
 	let sure = $state(false);
@@ -95,8 +99,8 @@
 			</p>
 		{/if}
 	</div>
-	<div class="my-3"><Photos subjectKind="balance" subjectId={runId} label="the charger’s display" /></div>
-	{#if !ended}<form class="my-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-5" onsubmit={log}>
+	<div class="my-2"><Photos subjectKind="balance" subjectId={runId} label="the charger’s display" /></div>
+	{#if !ended}<form class="my-2 grid grid-cols-2 items-end gap-x-3 gap-y-2 sm:grid-cols-5" onsubmit={log}>
 			<div class="col-span-full"><WhenField bind:at={readAt} bind:doubtS={readDoubtS} label="Read" /></div>
 			<Field label="Supply" unit="V" type="number" bind:value={form.supplyV} />
 			<Field label="Supply" unit="A" type="number" bind:value={form.supplyA} required />
@@ -118,7 +122,7 @@
 				>Record: supply switched off, will continue</button
 			>{/if}{/if}
 	<div class="relative overflow-x-auto">
-		<table class="table">
+		<table class="table table-sm">
 			<thead>
 				<tr>
 					<th>When</th>
@@ -130,9 +134,9 @@
 				</tr>
 			</thead>
 			<tbody class="figure">
-				{#each [...readings].reverse() as r (r.id)}
+				{#each latestFirst.slice(0, all ? Infinity : LATEST) as r (r.id)}
 					<tr>
-						<td>{formatDateTime(r.readAt, dateStyle)}</td>
+						<td class="whitespace-nowrap">{formatDateTime(r.readAt, dateStyle)}</td>
 						<td>{r.supplyV?.toFixed(2) ?? '–'}</td>
 						<td>{r.supplyA.toFixed(1)}</td>
 						<td>{r.cellV?.toFixed(3) ?? '–'}</td>
@@ -151,6 +155,9 @@
 			</tbody>
 		</table>
 	</div>
+	{#if readings.length > LATEST}<button class="btn btn-ghost tap" aria-expanded={all} onclick={() => (all = !all)}
+			>{all ? `Only the latest ${LATEST}` : `All ${readings.length} readings`}</button
+		>{/if}
 	{#if ended}
 		<!-- Nothing more to do here: the page says how to go on. -->
 	{:else if sure && !progress?.done}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import type { Snippet } from 'svelte';
 	import { goto } from '$app/navigation';
 	import { lookAgain } from '$lib/client/look-again';
@@ -175,14 +176,16 @@
 		<BalanceQuestion {bank} cellAh={data.overview.cellType?.ratedAh ?? 100} />
 	{:else}
 		<div class="grid grid-cols-[minmax(0,1fr)] gap-4">
-			<Tray
-				cells={drawn}
-				footprint={{
-					widthMm: data.overview.cellType?.widthMm ?? USUAL_FOOTPRINT.widthMm,
-					thicknessMm: data.overview.cellType?.thicknessMm ?? USUAL_FOOTPRINT.thicknessMm
-				}}
-				label="Cells in the parallel row, rest voltage and bounds of charge on arrival"
-			/>
+			<PhoneFold title="Cells in the row" answer="{drawn.length} cells" bare>
+				<Tray
+					cells={drawn}
+					footprint={{
+						widthMm: data.overview.cellType?.widthMm ?? USUAL_FOOTPRINT.widthMm,
+						thicknessMm: data.overview.cellType?.thicknessMm ?? USUAL_FOOTPRINT.thicknessMm
+					}}
+					label="Cells in the parallel row, rest voltage and bounds of charge on arrival"
+				/>
+			</PhoneFold>
 			{#if !run || ended}<RowPicker cells={data.mayStand} to="/banks/{bank.id}/balance/charge" />{/if}
 			{#if !run}<RowWarnings {balance} />{/if}
 			{#if proved}

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import type { Snippet } from 'svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
@@ -93,6 +94,8 @@
 		left = null;
 		told = answer && currentsJoined(input);
 	}
+	/** On a phone: what is seldom changed is shown when it is asked for. */
+	let more = $state(false);
 </script>
 
 <StagePage
@@ -102,12 +105,15 @@
 	onsetapart={settingApart(bank.id, 'balance')}
 >
 	{@render views()}
-	<form class="sheet grid gap-3 p-4" onsubmit={ask} aria-label="What is to be joined">
+	<form class="sheet grid gap-2 p-3 sm:gap-3 sm:p-4" onsubmit={ask} aria-label="What is to be joined">
 		<div class="flex flex-wrap gap-2">
 			<button type="button" class="btn tap" onclick={add}>Another one</button>
+			<button type="button" class="btn btn-ghost tap phone" aria-expanded={more} onclick={() => (more = !more)}
+				>{more ? 'Only volts' : 'Capacity and resistance too'}</button
+			>
 			<button type="button" class="btn tap" onclick={twoBatteries}>Two batteries of 12 V instead</button>
 		</div>
-		<ol class="grid gap-2">
+		<ol class="grid gap-1 sm:gap-2">
 			{#each rows as row, i (i)}
 				<li class="row">
 					<label
@@ -121,11 +127,11 @@
 						><span class="field-label" class:sr-only={i > 0}>At rest <span class="muted font-normal">V</span></span
 						><input class="input tap figure w-full" inputmode="decimal" bind:value={row.volts} /></label
 					>
-					<label
+					<label class="more" class:shown={more}
 						><span class="field-label" class:sr-only={i > 0}>Holds <span class="muted font-normal">Ah</span></span
 						><input class="input tap figure w-full" inputmode="decimal" bind:value={row.capacityAh} /></label
 					>
-					<label
+					<label class="more" class:shown={more}
 						><span class="field-label" class:sr-only={i > 0}
 							>AC resistance <span class="muted font-normal">mΩ</span></span
 						><input
@@ -149,27 +155,29 @@
 				</li>
 			{/each}
 		</ol>
-		<div class="grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
-			<Field
-				label="Each link with its joints"
-				unit="mΩ"
-				type="number"
-				min="0"
-				bind:value={linkMohm}
-				error={faults.linkOhm}
-			/>
-			<Field
-				label="A link carries"
-				unit="A"
-				type="number"
-				min="0"
-				bind:value={ratingA}
-				hint="blank: not asked"
-				error={faults.linkRatingA}
-			/>
-			<Field label="Cells in series in each" type="number" min="1" bind:value={cellsInSeries} />
-			<button class="btn btn-primary tap" disabled={busy || rows.length < 2}>Check connection</button>
-		</div>
+		<PhoneFold title="The links" answer={linkMohm === null ? null : `${linkMohm} mΩ each`} bare>
+			<div class="grid grid-cols-2 items-end gap-3 sm:grid-cols-3">
+				<Field
+					label="Each link with its joints"
+					unit="mΩ"
+					type="number"
+					min="0"
+					bind:value={linkMohm}
+					error={faults.linkOhm}
+				/>
+				<Field
+					label="A link carries"
+					unit="A"
+					type="number"
+					min="0"
+					bind:value={ratingA}
+					hint="blank: not asked"
+					error={faults.linkRatingA}
+				/>
+				<Field label="Cells in series in each" type="number" min="1" bind:value={cellsInSeries} />
+			</div>
+		</PhoneFold>
+		<div><button class="btn btn-primary tap" disabled={busy || rows.length < 2}>Check connection</button></div>
 		{#if faults.items}<p class="ember-text font-semibold" role="alert">{faults.items}</p>{/if}
 		<p class="muted">Red probe on the printed plus: a minus sign says that it stands the other way round.</p>
 	</form>
@@ -250,6 +258,14 @@
 	@media (max-width: 640px) {
 		.row {
 			grid-template-columns: 1fr 1fr auto;
+		}
+		.more:not(.shown) {
+			display: none;
+		}
+	}
+	@media (min-width: 641px) {
+		.phone {
+			display: none;
 		}
 	}
 	.bars li {

@@ -51,7 +51,7 @@
 		<label class="tap flex items-center gap-3"
 			><input type="checkbox" class="checkbox" bind:checked={meterProved} /> The meter has just read one cell right</label
 		>
-		<ol class="grid grid-cols-[repeat(auto-fill,minmax(11rem,1fr))] gap-3">
+		<ol class="grid grid-cols-[repeat(auto-fill,minmax(8.5rem,1fr))] gap-3">
 			{#each volts as v, i (i)}
 				{@const state = linkState(bank.chemistry, v)}
 				<li data-state={state}>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import type { Snippet } from 'svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
@@ -63,6 +64,15 @@
 		const [least, most] = [rounded(within.low), rounded(within.high)];
 		return least === most ? `about ${most}` : `${least} to ${most}`;
 	};
+	const handWords = $derived(
+		[
+			at.cellSupplyA ? `supply ${at.cellSupplyA} A` : null,
+			at.balancerA ? `balancer ${at.balancerA} A` : null,
+			at.hasBms ? 'a BMS' : null
+		]
+			.filter(Boolean)
+			.join(', ') || 'nothing yet'
+	);
 </script>
 
 <StagePage
@@ -72,7 +82,7 @@
 	onsetapart={settingApart(bank.id, 'balance')}
 >
 	{@render views()}
-	<section class="sheet mb-4 grid gap-3 p-4" aria-label="At hand">
+	<PhoneFold title="At hand" answer={handWords} class="mb-4">
 		<Choice
 			label="The bank spends its days"
 			bind:value={at.livesAt}
@@ -106,7 +116,7 @@
 				><input type="checkbox" class="checkbox" bind:checked={at.hasBms} /> a BMS that trips</label
 			>
 		</div>
-	</section>
+	</PhoneFold>
 	<ol class="grid gap-3">
 		{#each plans as plan, i (plan.method)}
 			{@const own = words[plan.method]}
@@ -122,21 +132,24 @@
 				{#if plan.hindrances.length}<p class="ember-text font-semibold">
 						Not now: {plan.hindrances.map((h) => HINDRANCE_WORDS[h]).join('; ')}.
 					</p>{/if}
-				<p>{own.does}</p>
-				<dl class="grid gap-x-6 sm:grid-cols-3">
-					<div>
-						<dt class="muted text-sm">Gives</dt>
-						<dd>{own.gives}</dd>
-					</div>
-					<div>
-						<dt class="muted text-sm">Costs</dt>
-						<dd>{own.costs}</dd>
-					</div>
-					<div>
-						<dt class="muted text-sm">Can go wrong</dt>
-						<dd>{own.risk}</dd>
-					</div>
-				</dl>
+				{#if i === 0}<p>{own.does}</p>{/if}
+				<PhoneFold title={i === 0 ? 'Gives, costs, can go wrong' : 'What it does, gives and costs'} bare>
+					{#if i > 0}<p>{own.does}</p>{/if}
+					<dl class="grid gap-x-6 sm:grid-cols-3">
+						<div>
+							<dt class="muted text-sm">Gives</dt>
+							<dd>{own.gives}</dd>
+						</div>
+						<div>
+							<dt class="muted text-sm">Costs</dt>
+							<dd>{own.costs}</dd>
+						</div>
+						<div>
+							<dt class="muted text-sm">Can go wrong</dt>
+							<dd>{own.risk}</dd>
+						</div>
+					</dl>
+				</PhoneFold>
 				{#if plan.method === 'top' && plan.hindrances.length === 0}<p>
 						<a class="link" href="/banks/{bank.id}/balance/charge">Plan it</a>
 					</p>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import { onDestroy, untrack, type Snippet } from 'svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
@@ -204,8 +205,7 @@
 			tell.
 		</p>
 	</section>
-	<section class="mt-4" aria-label="Six questions">
-		<h2>Six questions it answers</h2>
+	<PhoneFold title="Six questions" class="mt-4">
 		<ol class="grid gap-2 sm:grid-cols-2">
 			{#each CHALLENGES as c (c.key)}<li>
 					<button class="btn tap w-full justify-start text-left whitespace-normal" onclick={() => take(c)}
@@ -213,5 +213,5 @@
 					>
 				</li>{/each}
 		</ol>
-	</section>
+	</PhoneFold>
 </StagePage>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import { enhance } from '$app/forms';
 	import { formKept } from '$lib/client/form-kept';
 	import Choice from '$lib/components/forms/Choice.svelte';
@@ -216,26 +217,28 @@
 			</p>
 		{/if}
 	</section>
-	<section class="sheet grid gap-4 p-4 sm:grid-cols-3">
-		<Field
-			label="In service since"
-			type="date"
-			name="inServiceOn"
-			bind:value={form.inServiceOn}
-			hint="blank until it works for its living"
-		/>
-		<Field
-			label="End of life at"
-			unit="fraction of rated"
-			type="number"
-			name="endFraction"
-			bind:value={form.endFraction}
-			error={fields.endFraction}
-		/>
-		<div class="sm:col-span-3">
-			<label class="field-label" for="bank-notes">Notes</label>
-			<textarea id="bank-notes" name="notes" class="textarea w-full" rows="2" bind:value={form.notes}></textarea>
+	<PhoneFold title="In service, end of life, notes" answer={form.inServiceOn ? null : 'not in service'}>
+		<div class="grid gap-4 sm:grid-cols-3">
+			<Field
+				label="In service since"
+				type="date"
+				name="inServiceOn"
+				bind:value={form.inServiceOn}
+				hint="blank until it works for its living"
+			/>
+			<Field
+				label="End of life at"
+				unit="fraction of rated"
+				type="number"
+				name="endFraction"
+				bind:value={form.endFraction}
+				error={fields.endFraction}
+			/>
+			<div class="sm:col-span-3">
+				<label class="field-label" for="bank-notes">Notes</label>
+				<textarea id="bank-notes" name="notes" class="textarea w-full" rows="2" bind:value={form.notes}></textarea>
+			</div>
 		</div>
-	</section>
+	</PhoneFold>
 	<div><button class="btn btn-primary tap">{action}</button></div>
 </form>

@@ -116,9 +116,20 @@
 </section>
 
 <style>
+	@media (max-width: 640px) {
+		.joint.joint {
+			grid-template-columns: 1.6rem minmax(0, 1fr);
+			gap: 0 0.3rem;
+			line-height: 1.2;
+			font-size: 0.9rem;
+		}
+		.joint > :nth-child(3) {
+			grid-column: 2;
+		}
+	}
 	.joints {
 		display: grid;
-		grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr));
+		grid-template-columns: repeat(auto-fill, minmax(min(15rem, 44%), 1fr));
 		gap: 0.3rem 1rem;
 	}
 	.joint {

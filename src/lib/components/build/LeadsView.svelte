@@ -145,7 +145,7 @@
 	const nextUnread = $derived(typed.findIndex((text) => text.trim() === ''));
 </script>
 
-<section class="sheet grid gap-3 p-4" aria-label="Balance leads">
+<section class="sheet grid gap-3 p-3 sm:p-4" aria-label="Balance leads">
 	<p class="muted">
 		<strong class="text-base-content">The plug stays out.</strong> Black probe on battery negative (−, node 0), red on each
 		pin in turn. From above, as it stands on the bench.
@@ -241,7 +241,7 @@
 	<p class="muted">
 		{'cellsV' in build.cells
 			? 'Expected: from what each cell read by itself.'
-			: 'Expected: from what such cells may read; after a charge or a test nobody has read them one by one.'}
+			: 'Expected: from what such cells may read.'}
 		A high resistance in a lead does not show to a meter: watch its group while the balancer draws current.
 	</p>
 </section>

@@ -1,5 +1,6 @@
 <!-- What these groups will give, kept together by any of the schools, as far as their cells are known. -->
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import { onDestroy, onMount } from 'svelte';
 	import { forecastJob, type ForecastJob } from '$lib/client/forecast-job';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
@@ -84,14 +85,19 @@
 		const [low, high] = [low95, high95].map((ah) => ((ah * series * nominalV) / 1000).toFixed(2));
 		return low === high ? `${low} kWh` : `${low} to ${high} kWh`;
 	};
+	/** Balanced at the top, as a rule. */
+	const balancedWords = $derived.by(() => {
+		const own = rows.find((r) => r.name.startsWith('Top'))?.own ?? rows[0]?.own;
+		return own ? `balanced ${rangeWords(own.usableAh, 'Ah')}` : null;
+	});
 </script>
 
-<section
-	class="sheet mt-4 grid gap-3 p-4"
-	aria-label="What it will give"
+<PhoneFold
+	title="What it will give"
+	answer={balancedWords}
+	class="mt-4"
 	aria-busy={rows.length === 0 && !failed && !unmeasured}
 >
-	<h2>What it will give</h2>
 	{#if unmeasured}<p>Cannot tell: a cell of these groups has no capacity yet.</p>
 	{:else if rows.length === 0}<p class="muted" role="status">
 			{failed ? 'It could not be worked out in this browser.' : 'Being worked out'}
@@ -128,4 +134,4 @@
 		95 %, at 0.2 C and 25 °C; slower gives up to 1 % more, faster or colder less. A balancer works only near the two
 		ends, where the voltages differ: for about 1.4 of 4.7 hours.
 	</p>
-</section>
+</PhoneFold>

@@ -105,6 +105,18 @@
 </ol>
 
 <style>
+	@media (max-width: 640px) {
+		.board.board {
+			--cell: 3.6rem;
+			gap: 0.4rem;
+		}
+		.zone.zone {
+			padding: 0.25rem;
+		}
+		.cells.cells {
+			min-height: 5.5rem;
+		}
+	}
 	.board {
 		--cell: 4.4rem;
 		display: grid;

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import type { BatchWish, MatchProgress } from '$lib/core/matching';
 
@@ -28,19 +29,28 @@
 	}: Props = $props();
 </script>
 
-<section class="sheet mb-4 flex flex-wrap items-end gap-4 p-4">
-	<Choice
-		label="Batches"
-		bind:value={batchWish}
-		options={[
-			{ value: 'none', text: 'no wish' },
-			{ value: 'together', text: 'together' },
-			{ value: 'apart', text: 'apart' }
-		]}
-	/>
-	<label class="tap flex items-center gap-2"
-		><input type="checkbox" class="checkbox" bind:checked={robust} /> Guard against doubtful readings</label
+<section class="sheet mb-4 flex flex-wrap items-end gap-x-4 gap-y-2 p-3 sm:p-4">
+	<PhoneFold
+		title="Wishes"
+		answer={batchWish === 'none' ? 'no wish' : `batches ${batchWish}`}
+		bare
+		class="basis-full sm:basis-auto"
 	>
+		<div class="flex flex-wrap items-end gap-4">
+			<Choice
+				label="Batches"
+				bind:value={batchWish}
+				options={[
+					{ value: 'none', text: 'no wish' },
+					{ value: 'together', text: 'together' },
+					{ value: 'apart', text: 'apart' }
+				]}
+			/>
+			<label class="tap flex items-center gap-2"
+				><input type="checkbox" class="checkbox" bind:checked={robust} /> Guard against doubtful readings</label
+			>
+		</div>
+	</PhoneFold>
 	{#if leftOut.length}<p class="muted basis-full">
 			Left out for its resistance: <strong>{leftOut.join(', ')}</strong>. There are enough others.
 		</p>{/if}

@@ -1,5 +1,6 @@
 <!-- Up to three arrangements beside each other, by what they give. -->
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import { sum } from 'd3-array';
 	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
 	import { knownOf, weakestToTheEnds, type MatchProblem } from '$lib/core/matching';
@@ -74,9 +75,12 @@
 	const columns = $derived([board, ...beside]);
 </script>
 
-<section class="sheet mt-4 grid gap-3 p-4" aria-label="Side by side">
+<PhoneFold
+	title="Side by side"
+	answer={desk.kept.length ? `${desk.kept.length} set beside` : 'years, against arrival'}
+	class="mt-4"
+>
 	<div class="flex flex-wrap items-center gap-3">
-		<h2 class="grow">Side by side</h2>
 		<button class="btn tap" disabled={!desk.canUndo} onclick={() => desk.undo()}>Undo</button>
 		<button class="btn tap" disabled={alreadyAlong} onclick={toTheEnds}>Weakest to the ends</button>
 		<button class="btn tap" disabled={!desk.canKeep} onclick={() => desk.keep($state.snapshot(shown) as Arrangement)}
@@ -124,4 +128,4 @@
 	{#if !desk.kept.length}<p class="muted">
 			Set an arrangement beside, change it, and see what each gives. Three at most; Ctrl+Z takes a step back.
 		</p>{/if}
-</section>
+</PhoneFold>

@@ -3,7 +3,7 @@
 	import type { PlannedBox, PlanState } from '$lib/core/planning';
 	import { inOwnStyle, measure } from '$lib/client/own-style';
 	import BoxDrawing from './BoxDrawing.svelte';
-	import Fold from './Fold.svelte';
+	import Fold from '$lib/components/frame/Fold.svelte';
 	import PlanNumber from './PlanNumber.svelte';
 
 	interface Props {

@@ -8,7 +8,7 @@
 	import BoxSection from './BoxSection.svelte';
 	import CalendarSection from './CalendarSection.svelte';
 	import ChargerSection from './ChargerSection.svelte';
-	import Fold from './Fold.svelte';
+	import Fold from '$lib/components/frame/Fold.svelte';
 	import MoneySection, { type StoredItem, type StoredSnapshot } from './MoneySection.svelte';
 	import PartsSection from './PartsSection.svelte';
 	import PlanNumber from './PlanNumber.svelte';

@@ -3,7 +3,7 @@
 	import DateField from '$lib/components/forms/DateField.svelte';
 	import { USUAL_PLAN, type BuildStep, type PlanState } from '$lib/core/planning';
 	import { formatDate, type Settings } from '$lib/core/units';
-	import Fold from './Fold.svelte';
+	import Fold from '$lib/components/frame/Fold.svelte';
 	import PlanNumber from './PlanNumber.svelte';
 
 	interface Props {

@@ -2,7 +2,7 @@
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
 	import { chargingVerdicts, type ChargerChoice, type PlanState } from '$lib/core/planning';
 	import { WHOLE_BANK } from '$lib/core/verdicts';
-	import Fold from './Fold.svelte';
+	import Fold from '$lib/components/frame/Fold.svelte';
 	import PlanNumber from './PlanNumber.svelte';
 
 	interface Props {

@@ -4,7 +4,7 @@
 	import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
 	import { checkLabelFigures, type LabelCheck } from '$lib/core/planning';
 	import { CoreError } from '$lib/core/shared';
-	import Fold from './Fold.svelte';
+	import Fold from '$lib/components/frame/Fold.svelte';
 
 	let label = $state<
 		Record<'series' | 'ratedAh' | 'ratedWh' | 'nominalV' | 'fullV' | 'claimedA' | 'claimedKw', number | null>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import { measure } from '$lib/client/own-style';
 	import type { Layout } from '$lib/core/planning';
 	import { layoutKey, layoutName, money } from './layout-words';
@@ -34,7 +35,20 @@
 		['Price', l.price === null ? 'not known' : money(l.price, currency)],
 		['a usable kWh', l.pricePerUsableKwh === null ? 'not known' : money(l.pricePerUsableKwh, currency)]
 	];
+	/** What is told at first. */
+	const FIRST = ['Usable', 'Cells', 'BMS', 'Price'];
 </script>
+
+{#snippet figures(own: readonly [string, string][])}
+	<dl class="rows my-1">
+		{#each own as [name, value] (name)}
+			<div class="flex flex-wrap justify-between gap-x-3">
+				<dt class="muted">{name}</dt>
+				<dd class="text-right">{value}</dd>
+			</div>
+		{/each}
+	</dl>
+{/snippet}
 
 <ul class="mt-4 grid gap-3 sm:grid-cols-2 xl:grid-cols-3" aria-label="Layouts side by side">
 	{#each layouts as layout (layoutKey(layout))}
@@ -43,14 +57,10 @@
 				<h3 class="text-xl font-bold">{layoutName(layout)}</h3>
 				<span class="muted">{layout.cell.name}</span>
 			</div>
-			<dl class="my-2">
-				{#each rows(layout) as [name, value] (name)}
-					<div class="flex justify-between gap-3">
-						<dt class="muted">{name}</dt>
-						<dd class="text-right">{value}</dd>
-					</div>
-				{/each}
-			</dl>
+			{@render figures(rows(layout).filter(([name]) => FIRST.includes(name)))}
+			<PhoneFold title="All figures" bare
+				>{@render figures(rows(layout).filter(([name]) => !FIRST.includes(name)))}</PhoneFold
+			>
 			<div class="flex flex-wrap gap-2">
 				{#if isChosen(layout)}<p class="tap flex items-center font-semibold">This is the bank.</p>
 				{:else if layout.refusals.length === 0}<button class="btn btn-primary tap" onclick={() => onchoose(layout)}
@@ -63,6 +73,15 @@
 </ul>
 
 <style>
+	@media (max-width: 640px) {
+		.rows {
+			display: grid;
+			grid-template-columns: repeat(2, minmax(0, 1fr));
+			gap: 0 1rem;
+			font-size: 0.9rem;
+			line-height: 1.25;
+		}
+	}
 	.chosen {
 		box-shadow: 0 0 0 2px var(--color-base-content);
 	}

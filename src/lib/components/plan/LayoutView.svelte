@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
@@ -6,7 +7,7 @@
 	import type { Chemistry } from '$lib/core/chemistry';
 	import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
 	import { USUAL_PLAN, compareLayouts, type CellChoice, type Layout, type PlanState } from '$lib/core/planning';
-	import Fold from './Fold.svelte';
+	import Fold from '$lib/components/frame/Fold.svelte';
 	import LabelCheck from './LabelCheck.svelte';
 	import LayoutCards from './LayoutCards.svelte';
 	import LayoutChart from './LayoutChart.svelte';
@@ -116,7 +117,10 @@
 		l.cell.id === bank.cellTypeId;
 </script>
 
-<section class="sheet grid gap-3 p-4">
+<PhoneFold
+	title="What is asked of it"
+	answer={`${(needWh / 1000).toFixed(1)} kWh usable, at most ${plan.load.peakW.toFixed(0)} W`}
+>
 	<div class="grid grid-cols-2 items-end gap-3 sm:grid-cols-4">
 		<label
 			><span class="field-label">Days without any sun</span>
@@ -178,7 +182,7 @@
 				>Nothing is on the list of loads yet: this is standby alone.</span
 			>{/if}
 	</p>
-</section>
+</PhoneFold>
 
 {#if priced.length > 1}
 	<section class="sheet mt-4 p-4" aria-label="Price against energy">

@@ -38,7 +38,7 @@
 		type PlanState
 	} from '$lib/core/planning';
 	import { formatDate, type Settings } from '$lib/core/units';
-	import Fold from './Fold.svelte';
+	import Fold from '$lib/components/frame/Fold.svelte';
 	import PriceHistory from './PriceHistory.svelte';
 	import PlanNumber from './PlanNumber.svelte';
 	import { money } from './layout-words';

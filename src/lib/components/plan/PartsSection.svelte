@@ -2,7 +2,7 @@
 	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
 	import { USUAL_PLAN, drawnAtMostW, sizeParts, type PlanState } from '$lib/core/planning';
-	import Fold from './Fold.svelte';
+	import Fold from '$lib/components/frame/Fold.svelte';
 
 	interface Props {
 		desk: PlanDesk;

@@ -3,7 +3,7 @@
 	import type { YearOfUse } from '$lib/core/use-year';
 	import { MONTH_NAMES } from '$lib/core/shared';
 	import { hoursText, parseHours } from '$lib/core/planning';
-	import Fold from './Fold.svelte';
+	import Fold from '$lib/components/frame/Fold.svelte';
 	import PlanNumber from './PlanNumber.svelte';
 
 	interface Props {

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import { goto } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
@@ -25,9 +26,8 @@
 	}
 </script>
 
-<section class="sheet mt-4 p-4">
-	<h2>Take it with you</h2>
-	<p class="my-2">One file holds everything of this bank; another machine can bring it in from its first page.</p>
+<PhoneFold title="Take it with you" answer="one file, or tables" class="mt-4">
+	<p>One file holds everything of this bank; another machine can bring it in from its first page.</p>
 	<div class="flex flex-wrap gap-2">
 		<a class="btn tap" href="/api/v1/banks/{bank.id}/export" download>Whole record</a>
 		{#each tables as table (table)}<a
@@ -36,5 +36,5 @@
 				download>{table}.csv</a
 			>{/each}
 	</div>
-	<button class="btn btn-ghost tap mt-4" onclick={putAway}>Put this bank away</button>
-</section>
+	<div><button class="btn btn-ghost tap" onclick={putAway}>Put this bank away</button></div>
+</PhoneFold>

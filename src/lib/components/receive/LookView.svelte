@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import { inOwnStyle } from '$lib/client/own-style';
 	import type { Snippet } from 'svelte';
 	import { lookAgain } from '$lib/client/look-again';
@@ -152,7 +153,7 @@
 			onpick={(id) => (selectedId = id)}
 			label="Cells of {tray.delivery.name}"
 		/>
-		<section class="sheet mt-3 grid gap-3 p-3" aria-label="Look at {cell.label}">
+		<section class="sheet mt-3 grid gap-2 p-3 sm:gap-3" aria-label="Look at {cell.label}">
 			<div class="flex flex-wrap items-center justify-between gap-2">
 				<h2 class="text-2xl">
 					{cell.label}
@@ -190,42 +191,44 @@
 				</div>
 			{/if}
 			<SeenPoints inspection={own} onanswer={answer} />
-			<div class="grid grid-cols-3 gap-3">
-				{#each POINTS as point, i (point)}
-					<PlanNumber
-						label="Thick at the {point}"
-						quantity="length"
-						value={own.thicknessMm?.[i] ?? null}
-						onkeep={(mm) => thickness(i, mm)}
-					/>
-				{/each}
-			</div>
-			<div class="grid grid-cols-3 gap-3">
-				{#each KINDS as { key, label, kinds } (key)}
-					<label
-						><span class="field-label">{label}</span>
-						<select
-							class="select tap w-full"
-							value={own[key] ?? ''}
-							onchange={(e) => cell && void desk.change(cell.id, { [key]: e.currentTarget.value || null })}
+			<PhoneFold title="Sizes and kinds" answer="thickness, terminals, plus" bare>
+				<div class="grid grid-cols-3 gap-3">
+					{#each POINTS as point, i (point)}
+						<PlanNumber
+							label="Thick at the {point}"
+							quantity="length"
+							value={own.thicknessMm?.[i] ?? null}
+							onkeep={(mm) => thickness(i, mm)}
+						/>
+					{/each}
+				</div>
+				<div class="grid grid-cols-3 gap-3">
+					{#each KINDS as { key, label, kinds } (key)}
+						<label
+							><span class="field-label">{label}</span>
+							<select
+								class="select tap w-full"
+								value={own[key] ?? ''}
+								onchange={(e) => cell && void desk.change(cell.id, { [key]: e.currentTarget.value || null })}
+							>
+								<option value="">not said</option>
+								{#each kinds as kind (kind)}<option value={kind}>{kind}</option>{/each}
+							</select></label
 						>
-							<option value="">not said</option>
-							{#each kinds as kind (kind)}<option value={kind}>{kind}</option>{/each}
-						</select></label
+					{/each}
+				</div>
+				<label class="max-w-80"
+					><span class="field-label">Plus by the meter</span>
+					<select
+						class="select tap w-full"
+						value={cell.plusTurned ? 'turned' : 'printed'}
+						onchange={(e) => cell && void turn(cell, e.currentTarget.value === 'turned')}
 					>
-				{/each}
-			</div>
-			<label class="max-w-80"
-				><span class="field-label">Plus by the meter</span>
-				<select
-					class="select tap w-full"
-					value={cell.plusTurned ? 'turned' : 'printed'}
-					onchange={(e) => cell && void turn(cell, e.currentTarget.value === 'turned')}
+						<option value="printed">where it is printed</option>
+						<option value="turned">on the other side</option>
+					</select></label
 				>
-					<option value="printed">where it is printed</option>
-					<option value="turned">on the other side</option>
-				</select></label
-			>
+			</PhoneFold>
 			<Photos subjectKind="cell" subjectId={cell.id} label={cell.label} />
 			<p class="muted">
 				Glasses and gloves. Quarantine a cell that leaks, smells or has swollen first, outdoors on concrete or tiles;

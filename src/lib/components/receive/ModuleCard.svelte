@@ -103,7 +103,7 @@
 		</div>
 		<details open={groups.some((v) => v !== null)}>
 			<summary class="tap flex cursor-pointer items-center muted"
-				>Over its taps, group by group, from its minus
+				><span class="pr-2" aria-hidden="true">›</span>Over its taps, group by group, from its minus
 				{groups.some((v) => v !== null)
 					? `(${groups.filter((v) => v !== null).length} of ${make.series})`
 					: ''}</summary

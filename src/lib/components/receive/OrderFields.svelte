@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import type { Snippet } from 'svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { CLAUSE_KINDS } from '$lib/core/clauses';
@@ -77,23 +78,28 @@
 		</select></label
 	>
 </div>
-<h2>Your own line for the grade</h2>
-<div class="grid items-end gap-3 sm:grid-cols-3">
-	<Field
-		label="At least"
-		unit="Ah"
-		type="number"
-		name="gradeCapacityAh"
-		value={held.gradeCapacityAh}
-		error={faults.gradeCapacityAh}
-	/>
-	<Field
-		label="AC resistance, at most"
-		unit="mΩ at 25 °C"
-		type="number"
-		name="gradeResistanceMohm"
-		value={held.gradeResistanceMohm}
-		error={faults.gradeResistanceMohm}
-	/>
-	<p class="muted text-[0.95rem]">Cells surely outside it are named in Test. Blank: nothing is asked.</p>
-</div>
+<PhoneFold
+	title="Your own line for the grade"
+	answer={held.gradeCapacityAh ? `at least ${held.gradeCapacityAh} Ah` : 'none'}
+	bare
+>
+	<div class="grid items-end gap-3 sm:grid-cols-3">
+		<Field
+			label="At least"
+			unit="Ah"
+			type="number"
+			name="gradeCapacityAh"
+			value={held.gradeCapacityAh}
+			error={faults.gradeCapacityAh}
+		/>
+		<Field
+			label="AC resistance, at most"
+			unit="mΩ at 25 °C"
+			type="number"
+			name="gradeResistanceMohm"
+			value={held.gradeResistanceMohm}
+			error={faults.gradeResistanceMohm}
+		/>
+		<p class="muted text-[0.95rem]">Cells surely outside it are named in Test. Blank: nothing is asked.</p>
+	</div>
+</PhoneFold>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import type { Snippet } from 'svelte';
 	import { enhance } from '$app/forms';
 	import { formKept } from '$lib/client/form-kept';
@@ -57,11 +58,10 @@
 				</form>
 			{/snippet}
 		</HoldTyped>
-		<section class="sheet mt-4 grid gap-2 p-4" aria-label="Papers of {delivery.name}">
-			<h2>Papers</h2>
+		<PhoneFold title="Papers of {delivery.name}" class="mt-4">
 			<p class="muted">The order, the test report, the advert as it was: a photo or a PDF of each.</p>
 			<Photos subjectKind="delivery" subjectId={delivery.id} label={delivery.name} />
-		</section>
+		</PhoneFold>
 	{/if}
 	{#if data.overview.cellType}<Clauses cellType={data.overview.cellType} />{/if}
 </StagePage>

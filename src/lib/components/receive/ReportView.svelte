@@ -39,6 +39,12 @@
 	};
 	const claimed = $derived(report?.cells.filter((c) => c.claimed) ?? []);
 	const open = $derived(report?.cells.filter((c) => !c.claimed && c.notClaimed) ?? []);
+	/** Nothing is known of them but that they were not tested: one line. */
+	const plain = $derived(
+		open.filter(
+			(c) => c.capacityAh === null && c.strip.every((t) => t.state === 'kept') && c.notClaimed === 'Not tested.'
+		)
+	);
 	const good = $derived(report?.cells.filter((c) => !c.claimed && !c.notClaimed) ?? []);
 	const ah = (value: number | null, sd: number | null) =>
 		value === null ? 'not tested' : `${value.toFixed(1)} ± ${(1.96 * (sd ?? 0)).toFixed(1)} Ah`;
@@ -101,7 +107,11 @@
 				<section>
 					<h2>Not claimed</h2>
 					<ul class="cells">
-						{#each open as c (c.id)}<li>
+						{#if plain.length}<li>
+								<strong>{plain.map((c) => c.label).join(', ')}</strong>
+								<span class="figure">not tested</span>
+							</li>{/if}
+						{#each open.filter((c) => !plain.includes(c)) as c (c.id)}<li>
 								<strong>{c.label}</strong>
 								<span class="figure">{ah(c.capacityAh, c.sdAh)}</span>
 								<span>{c.notClaimed}</span>

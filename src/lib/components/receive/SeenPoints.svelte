@@ -58,12 +58,15 @@
 	@media (max-width: 640px) {
 		.questions {
 			grid-template-columns: minmax(0, 1fr);
+			row-gap: 0.2rem;
 		}
 		.questions li {
 			display: grid;
 			align-items: stretch;
 			justify-content: stretch;
-			gap: 0.25rem;
+			gap: 0.1rem;
+			padding-top: 0.2rem;
+			line-height: 1.15;
 		}
 		.answers {
 			display: grid;

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import { measure } from '$lib/client/own-style';
 	import { untrack, type Snippet } from 'svelte';
 	import { settingApart } from '$lib/client/set-apart';
@@ -31,6 +32,8 @@
 			(a, b) => Number(a.why !== null) - Number(b.why !== null) || (a.hours ?? 1e9) - (b.hours ?? 1e9)
 		)
 	);
+	/** Those that end soonest stand first. */
+	const FIRST = 3;
 	const WHY: Record<NonNullable<LoadFit['why']>, string> = {
 		'too-high': 'would burn out: made for a lower voltage',
 		'too-low': 'does not run at this voltage',
@@ -63,6 +66,45 @@
 	const warmed = $derived(warmWater(energyWh, Math.max(1, water.w), Math.max(0.1, water.litres), water.fromC));
 </script>
 
+{#snippet thing({ load, amps, hours, why, stops }: (typeof fits)[number])}
+	<li class="sheet row p-3" class:no={why !== null}>
+		<strong>{load.name}</strong>
+		<span class="figure text-lg">{amps === null ? '–' : `${amps.toFixed(1)} A`}</span>
+		<span class="figure text-lg"
+			>{hours === null ? '–' : hours < 48 ? `${hours.toFixed(1)} h` : `${(hours / 24).toFixed(1)} days`}</span
+		>
+		<span class="muted">{why ? WHY[why] : load.needs.map((n) => NEEDS[n]).join('; ')}</span>
+		{#if stops && why === null}<span class="checks"
+				>The inverter stops at {stops.atV.toFixed(1)} V, {(stops.atV / series).toFixed(2)} V per cell:
+				<strong class="figure"
+					>{stops.leftLow < 0.001 ? 'at most' : `${percent(stops.leftLow)} to`} {percent(stops.leftHigh)}</strong
+				>
+				of the charge stays in at room temperature, more in the cold.
+				{stops.atV / series > bottomV
+					? `Too high for a bottom balance, which needs ${bottomV.toFixed(2)} V per cell.`
+					: ''}</span
+			>{/if}
+		{#if why === null}<button
+				class="btn tap justify-self-start"
+				aria-expanded={chosen === load.name}
+				onclick={() => choose(load.name)}>Use it</button
+			>{/if}
+		{#if chosen === load.name && why === null}
+			<fieldset class="checks grid gap-1">
+				<legend class="field-label">Before it is switched on</legend>
+				{#each load.needs as need (need)}<label class="tap flex items-center gap-2"
+						><input type="checkbox" class="checkbox" bind:checked={met[need]} />{NEEDS[need]}</label
+					>{/each}
+				{#if load.needs.every((need) => met[need])}<a
+						class="btn btn-primary tap justify-self-start"
+						href="/banks/{bank.id}/test/notes">Write down its run by notes</a
+					>
+				{:else}<p class="muted">Tick what is met: then its run begins.</p>{/if}
+			</fieldset>
+		{/if}
+	</li>
+{/snippet}
+
 <StagePage
 	title="What can take the charge?"
 	subtitle="things people have, what each takes, for how long, and what it asks"
@@ -83,45 +125,13 @@
 		<div class="w-32"><PlanNumber label="made for" unit="V" value={own.ownV} onkeep={(v) => (own.ownV = v)} /></div>
 	</section>
 	<ul class="grid gap-2">
-		{#each fits as { load, amps, hours, why, stops } (load.name)}
-			<li class="sheet row p-3" class:no={why !== null}>
-				<strong>{load.name}</strong>
-				<span class="figure text-lg">{amps === null ? '–' : `${amps.toFixed(1)} A`}</span>
-				<span class="figure text-lg"
-					>{hours === null ? '–' : hours < 48 ? `${hours.toFixed(1)} h` : `${(hours / 24).toFixed(1)} days`}</span
-				>
-				<span class="muted">{why ? WHY[why] : load.needs.map((n) => NEEDS[n]).join('; ')}</span>
-				{#if stops && why === null}<span class="checks"
-						>The inverter stops at {stops.atV.toFixed(1)} V, {(stops.atV / series).toFixed(2)} V per cell:
-						<strong class="figure"
-							>{stops.leftLow < 0.001 ? 'at most' : `${percent(stops.leftLow)} to`} {percent(stops.leftHigh)}</strong
-						>
-						of the charge stays in at room temperature, more in the cold.
-						{stops.atV / series > bottomV
-							? `Too high for a bottom balance, which needs ${bottomV.toFixed(2)} V per cell.`
-							: ''}</span
-					>{/if}
-				{#if why === null}<button
-						class="btn tap justify-self-start"
-						aria-expanded={chosen === load.name}
-						onclick={() => choose(load.name)}>Use it</button
-					>{/if}
-				{#if chosen === load.name && why === null}
-					<fieldset class="checks grid gap-1">
-						<legend class="field-label">Before it is switched on</legend>
-						{#each load.needs as need (need)}<label class="tap flex items-center gap-2"
-								><input type="checkbox" class="checkbox" bind:checked={met[need]} />{NEEDS[need]}</label
-							>{/each}
-						{#if load.needs.every((need) => met[need])}<a
-								class="btn btn-primary tap justify-self-start"
-								href="/banks/{bank.id}/test/notes">Write down its run by notes</a
-							>
-						{:else}<p class="muted">Tick what is met: then its run begins.</p>{/if}
-					</fieldset>
-				{/if}
-			</li>
-		{/each}
+		{#each fits.slice(0, FIRST) as fit (fit.load.name)}{@render thing(fit)}{/each}
 	</ul>
+	<PhoneFold title="Other things" answer="{fits.length - FIRST} more" bare class="mt-2">
+		<ul class="grid gap-2">
+			{#each fits.slice(FIRST) as fit (fit.load.name)}{@render thing(fit)}{/each}
+		</ul>
+	</PhoneFold>
 	<section class="sheet mt-3 grid gap-3 p-4" aria-label="Water">
 		<h2>Into water</h2>
 		<div class="grid grid-cols-3 gap-3">

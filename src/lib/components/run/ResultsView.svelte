@@ -1,29 +1,26 @@
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import type { Snippet } from 'svelte';
 	import type { TestData, TestForm } from './test-data';
 	import CurvesTogether from './CurvesTogether.svelte';
 	import ManyLogs from './ManyLogs.svelte';
-	import Steps from './Steps.svelte';
+	import LatestRun from './LatestRun.svelte';
 	import HowTestRuns from './HowTestRuns.svelte';
-	import Strip from './Strip.svelte';
 	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
-	import CurveChart from '$lib/components/charts/CurveChart.svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
-	import Photos from '$lib/components/photos/Photos.svelte';
 	import CapacityForm, { type CapacityPlan } from '$lib/components/live/CapacityForm.svelte';
 	import RunEntry, { type LogDraft } from '$lib/components/run/RunEntry.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
-	import { measure } from '$lib/client/own-style';
 	import { settingApart } from '$lib/client/set-apart';
 	import { filesOfCells } from '$lib/client/log-files';
 	import { planLive } from '$lib/client/plan-live';
 	import { protocolsFor } from '$lib/core/clauses';
 	import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
-	import { formatDate, formatWithDoubt, fromUserUnits, toUserUnits, unitOf } from '$lib/core/units';
+	import { fromUserUnits, toUserUnits, unitOf } from '$lib/core/units';
 
 	let { data, form, views }: { data: TestData; form: TestForm; views: Snippet } = $props();
 	let selectedId = $state<number | null>(null);
@@ -181,63 +178,12 @@
 		</p>
 		{#if selected}
 			{#if selected.run && !draft}
-				<section class="sheet mt-4 p-4" aria-label="Latest run of {selected.cell.label}">
-					<div class="flex flex-wrap items-baseline justify-between gap-2">
-						<h2>
-							{selected.cell.label}: {formatWithDoubt(
-								selected.capacityAh ?? selected.run.capacityAh,
-								selected.sdAh,
-								'Ah'
-							)}
-						</h2>
-						<p class="muted">
-							{formatDate(selected.run.testedAt, data.settings.dateStyle)} · {selected.run.source === 'log'
-								? selected.run.fileName
-								: selected.run.source === 'live'
-									? 'live'
-									: 'by hand'} · <a class="underline" href="/cells/{selected.cell.id}">passport</a>
-						</p>
-					</div>
-					{#if curve && curve.runId === selected.run.id}
-						<CurveChart
-							series={[{ name: selected.cell.label, x: curve.dischargedAh, y: curve.voltageV, strong: true }]}
-							xLabel="Ah taken out"
-							yLabel="V"
-							limit={cellType?.dischargeLimitV ? { y: cellType.dischargeLimitV, text: 'cut-off' } : null}
-						/>
-					{/if}
-					{#each selected.held as held (held.temperatureC)}
-						<p class="mt-2">
-							Held at {measure(held.temperatureC, 'temperature', 0)}: {formatWithDoubt(
-								held.capacityAh,
-								held.sdAh,
-								'Ah'
-							)}{held.share
-								? `, ${formatWithDoubt(100 * held.share.value, 100 * held.share.sd, '%')} of what it gives at ${measure(25, 'temperature', 0)}`
-								: '; run it once in the room at the same rate to compare'}.
-						</p>
-					{/each}
-					<Strip strip={selected.strip} />
-					{#if selected.correction && selected.capacityAh !== null}<Steps
-							run={selected.run}
-							correction={selected.correction}
-							capacityAh={selected.capacityAh}
-							sdAh={selected.sdAh ?? 0}
-						/>{/if}
-					<div class="mt-2">
-						<Photos subjectKind="run" subjectId={selected.run.id} label="the tester’s display" />
-					</div>
-					<p class="no-print mt-2">
-						<a
-							class="tap inline-flex items-center underline underline-offset-4"
-							href="/api/v1/runs/{selected.run.id}/samples.csv"
-							download>This run as CSV</a
-						>
-					</p>
-					{#if selected.run.faults?.length}<ul class="mt-2 list-disc pl-5 text-sm">
-							{#each selected.run.faults as fault, i (i)}<li>{fault.message}</li>{/each}
-						</ul>{/if}
-				</section>
+				<LatestRun
+					shown={selected}
+					{curve}
+					cutoffV={cellType?.dischargeLimitV ?? null}
+					dateStyle={data.settings.dateStyle}
+				/>
 			{/if}
 			{#if many.length}
 				<ManyLogs
@@ -258,54 +204,60 @@
 				cutoffV={limits.dischargeLimitV}
 				chosen={selected.cell.id}
 			/>
-			<div class="mt-4 mb-3">
-				<Choice
-					quiet
-					label="How it is tested"
-					value={way}
-					options={[
-						{ value: 'log', text: 'Tester’s log or by hand' },
-						{ value: 'live', text: 'Live from instruments' }
-					]}
-					onchange={(v) => (way = v)}
-				/>
-			</div>
-			<div>
-				{#if way === 'live'}
-					{#key selected.cell.id}
-						<CapacityForm
-							cellLabel={selected.cell.label}
-							instruments={data.instruments}
-							rehearsal={bank.rehearsal}
-							{limits}
-							clause={data.clause}
-							protocols={data.protocols}
-							temperatureUnit={unitOf('temperature', data.settings.units)}
-							roomTemperature={toUserUnits(data.roomC, 'temperature', data.settings.units)}
-							onplan={planRun}
+			<!-- What was typed for one cell is not the next one’s. -->
+			{#key `${selected.cell.id} ${selectedId}`}
+				<PhoneFold
+					title={selected.run ? 'Another run' : 'Its run'}
+					answer={selected.cell.label}
+					bare
+					start={selected.run || selectedId === null ? 'folded' : 'open'}
+					class="mt-4"
+				>
+					<div>
+						<Choice
+							quiet
+							label="How it is tested"
+							value={way}
+							options={[
+								{ value: 'log', text: 'Tester’s log or by hand' },
+								{ value: 'live', text: 'Live from instruments' }
+							]}
+							onchange={(v) => (way = v)}
 						/>
-					{/key}
-				{:else}
-					<!-- What was typed for one cell is not the next one’s. -->
-					{#key selected.cell.id}
-						<RunEntry
-							cellLabel={selected.cell.label}
-							{draft}
-							{busy}
-							temperatureUnit={unitOf('temperature', data.settings.units)}
-							onfiles={(files) => void takeFiles(files)}
-							onstore={store}
-							ondrop={() => (draft = null)}
-							cellId={selected.cell.id}
-							ways={protocolsFor(bank.chemistry, data.overview.cellType, data.clause, data.protocols)}
-							ratedAh={data.overview.cellType?.ratedAh ?? 100}
-							chemistry={bank.chemistry}
-							refused={form}
-							onhand={() => finished(selected.cell.id, selected.cell.label)}
-						/>
-					{/key}
-				{/if}
-			</div>
+					</div>
+					<div>
+						{#if way === 'live'}
+							<CapacityForm
+								cellLabel={selected.cell.label}
+								instruments={data.instruments}
+								rehearsal={bank.rehearsal}
+								{limits}
+								clause={data.clause}
+								protocols={data.protocols}
+								temperatureUnit={unitOf('temperature', data.settings.units)}
+								roomTemperature={toUserUnits(data.roomC, 'temperature', data.settings.units)}
+								onplan={planRun}
+							/>
+						{:else}
+							<RunEntry
+								cellLabel={selected.cell.label}
+								{draft}
+								{busy}
+								temperatureUnit={unitOf('temperature', data.settings.units)}
+								onfiles={(files) => void takeFiles(files)}
+								onstore={store}
+								ondrop={() => (draft = null)}
+								cellId={selected.cell.id}
+								ways={protocolsFor(bank.chemistry, data.overview.cellType, data.clause, data.protocols)}
+								ratedAh={data.overview.cellType?.ratedAh ?? 100}
+								chemistry={bank.chemistry}
+								refused={form}
+								onhand={() => finished(selected.cell.id, selected.cell.label)}
+							/>
+						{/if}
+					</div>
+				</PhoneFold>
+			{/key}
 		{/if}
 	{/if}
 </StagePage>

@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import { enhance } from '$app/forms';
 	import { formKept } from '$lib/client/form-kept';
 	import Field from '$lib/components/forms/Field.svelte';
@@ -22,49 +23,50 @@
 	let test = $state({ ...BLANK });
 </script>
 
-<form
-	method="POST"
-	action="?/test&battery={battery}"
-	class="sheet grid items-end gap-3 p-4 sm:grid-cols-4"
-	use:enhance={formKept({
-		onfields: (refusals) => (fields = refusals),
-		onkept: () => (test = { ...test, capacityAh: null, sdAh: null })
-	})}
->
-	<input type="hidden" name="battery" value={battery} />
-	<h2 class="sm:col-span-4">Log a capacity test</h2>
-	<div class="sm:col-span-4">
-		<WhenField
-			bind:at={test.testedAt}
-			bind:doubtS={test.testedDoubtS}
-			names={{ at: 'testedAt', doubtS: 'testedDoubtS' }}
+<PhoneFold title="Log a capacity test">
+	<form
+		method="POST"
+		action="?/test&battery={battery}"
+		class="grid items-end gap-3 sm:grid-cols-4"
+		use:enhance={formKept({
+			onfields: (refusals) => (fields = refusals),
+			onkept: () => (test = { ...test, capacityAh: null, sdAh: null })
+		})}
+	>
+		<input type="hidden" name="battery" value={battery} />
+		<div class="sm:col-span-4">
+			<WhenField
+				bind:at={test.testedAt}
+				bind:doubtS={test.testedDoubtS}
+				names={{ at: 'testedAt', doubtS: 'testedDoubtS' }}
+			/>
+		</div>
+		<Field
+			label="Capacity"
+			unit="Ah"
+			type="number"
+			name="capacityAh"
+			bind:value={test.capacityAh}
+			error={fields.capacityAh}
 		/>
-	</div>
-	<Field
-		label="Capacity"
-		unit="Ah"
-		type="number"
-		name="capacityAh"
-		bind:value={test.capacityAh}
-		error={fields.capacityAh}
-	/>
-	<Field
-		label="Usually off by, ±"
-		unit="Ah"
-		type="number"
-		name="sdAh"
-		bind:value={test.sdAh}
-		placeholder="1 % of it"
-		error={fields.sdAh}
-	/>
-	<Field
-		label="Full cycles so far"
-		unit="EFC"
-		type="number"
-		placeholder="not counted"
-		name="efc"
-		bind:value={test.efc}
-		error={fields.efc}
-	/>
-	<button class="btn btn-primary tap">Log the test</button>
-</form>
+		<Field
+			label="Usually off by, ±"
+			unit="Ah"
+			type="number"
+			name="sdAh"
+			bind:value={test.sdAh}
+			placeholder="1 % of it"
+			error={fields.sdAh}
+		/>
+		<Field
+			label="Full cycles so far"
+			unit="EFC"
+			type="number"
+			placeholder="not counted"
+			name="efc"
+			bind:value={test.efc}
+			error={fields.efc}
+		/>
+		<button class="btn btn-primary tap">Log the test</button>
+	</form>
+</PhoneFold>

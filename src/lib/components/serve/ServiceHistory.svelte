@@ -1,4 +1,5 @@
 <script lang="ts">
+	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import { inOwnStyle } from '$lib/client/own-style';
 	import type { BatteryService } from '$lib/core/stages';
 	import { byYear } from './by-year';
@@ -28,8 +29,7 @@
 	);
 </script>
 
-<section class="sheet grid gap-2 p-4" aria-label="What was logged">
-	<h2>What was logged</h2>
+<PhoneFold title="What was logged" answer={years.length ? `${years.at(-1)!.year} to ${years[0]!.year}` : 'nothing yet'}>
 	{#each years as { year, entries }, i (year)}
 		<details open={i === 0}>
 			<summary class="tap flex cursor-pointer items-center gap-3"
@@ -52,7 +52,7 @@
 			</ol>
 		</details>
 	{:else}<p class="muted">Nothing yet.</p>{/each}
-</section>
+</PhoneFold>
 
 <style>
 	.entry {

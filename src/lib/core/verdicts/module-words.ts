@@ -1,5 +1,6 @@
-import type { StopReason } from '../inspection';
 import type { Measured, Words } from './verdict';
+
+type SeenOutside = 'leak' | 'smell' | 'heat' | 'swelling' | 'vent';
 
 interface ModuleRead {
 	/** Over its terminals. */
@@ -39,7 +40,7 @@ export interface ModuleFacts {
 	/** A module that stands lower than the others of its delivery by more than like cells can differ. */
 	'module-below-others': ModuleRead & { othersV: number; missingV: number; usuallyV: number };
 	/** Something seen from outside that stops it. */
-	'module-damaged': { reasons: StopReason[] };
+	'module-damaged': { reasons: SeenOutside[] };
 	/** Its taps add up to something else than its terminals show. */
 	'module-taps-disagree': { sumV: Measured; voltageV: number; differenceV: number };
 	/** Groups of a module, read over its taps, none of which stands out. */
@@ -59,7 +60,7 @@ const hidden = (v: number) =>
 const SUM_RULE = 'The volts over a module are the sum of its groups; none of them rests higher than a full cell.';
 const APART =
 	'Taken apart by somebody who knows how: one link at a time, insulated tools, the rest covered, and never across two cells.';
-const REASONS: Record<StopReason, string> = {
+const REASONS: Record<SeenOutside, string> = {
 	leak: 'it leaks or is wet',
 	smell: 'it smells of solvent',
 	heat: 'it is warm by itself',
@@ -136,7 +137,7 @@ export const MODULE_WORDS: Words<ModuleFacts> = {
 	}),
 	'module-group-low': ({ subject, facts: { low, limitV } }) => ({
 		title: `${subject.label}: ${low.length === 1 ? `group ${low[0]!.group} is` : `groups ${low.map((g) => g.group).join(', ')} are`} low`,
-		finding: `${low.map((g) => `group ${g.group} at ${volts(g.volts, 3)}`).join(', ')}, counted from its minus${limitV === null ? '' : `; the limit of a cell is ${volts(limitV)}`}.`,
+		finding: `${low.map((g, i) => `${i ? 'group' : 'Group'} ${g.group} at ${volts(g.volts, 3)}`).join(', ')}, counted from its minus${limitV === null ? '' : `; the limit of a cell is ${volts(limitV)}`}.`,
 		doubt: null,
 		rule: 'Below the others by more than curve, history and meter explain, or below the limit.',
 		next: 'Do not charge it as a whole. Take it apart and look at these cells first.'

@@ -1,0 +1,16 @@
+<script lang="ts">
+	import { measure } from '$lib/client/own-style';
+	import { RATED_C, type AtTemperature } from '$lib/core/capacity-run';
+	import { formatWithDoubt } from '$lib/core/units';
+
+	/** What a cell gave at temperatures chosen on purpose, beside what it gives in the room. */
+	let { held }: { held: readonly AtTemperature[] } = $props();
+</script>
+
+{#each held as { temperatureC, capacityAh, sdAh, share } (temperatureC)}
+	<p class="mt-2">
+		Held at {measure(temperatureC, 'temperature', 0)}: {formatWithDoubt(capacityAh, sdAh, 'Ah')}{share
+			? `, ${formatWithDoubt(100 * share.value, 100 * share.sd, '%')} of what it gives at ${measure(RATED_C, 'temperature', 0)}`
+			: '; run it once in the room at the same rate to compare'}.
+	</p>
+{/each}
