@@ -66,7 +66,7 @@
 	let testedDoubtS = $state<number | null>(null);
 	/** What was typed looks odd, and nobody has said yet that it is right. */
 	let asks = $state(false);
-	const gaps = $derived(draft?.analysis.faults.some((f) => f.code === 'gap') ?? false);
+	const gaps = $derived(draft?.analysis.faults.some((f) => f.code.startsWith('gap')) ?? false);
 	let over = $state(false);
 
 	/** It was run like that: what the way says is written where nothing else has been. */

@@ -1,7 +1,8 @@
 import { fullnessRuledOut, type Chemistry } from '../chemistry';
-import { median } from '../shared';
-import { parseLog, type LogFault, type ParsedLog } from './parse-log';
 import type { LogColumns } from './log-columns';
+import { REST_SHARE, directions, largestOf } from './log-directions';
+import { dischargesOf, tested } from './log-discharges';
+import { parseLog, type LogFault, type ParsedLog } from './parse-log';
 
 export interface RunAnalysis {
 	/** Charge and energy taken out, Ah and Wh, positive. */
@@ -15,6 +16,8 @@ export interface RunAnalysis {
 	cRate: number | null;
 	/** Time spent discharging, s (rests and gaps left out). */
 	durationS: number;
+	/** What gaps and a clock that was set back leave open of the charge, Ah, one sd; 0: nothing. */
+	doubtAh: number;
 	endVoltageV: number;
 	faults: LogFault[];
 	columns: LogColumns;
@@ -32,10 +35,10 @@ export interface RunOptions {
 	chemistry?: Chemistry | null;
 }
 
-/** A step longer than this many median steps is a gap. */
+/** A step longer than this many usual steps is a gap. */
 const GAP_STEPS = 10;
-/** Below this share of the largest current the cell counts as resting. */
-const REST_SHARE = 0.01;
+/** Across a gap the current went on when it is the same on both sides, to this share. */
+const SAME_CURRENT = 0.05;
 /** A second direction is worth a word above this share of the charge moved. */
 const OTHER_DIRECTION_SHARE = 0.02;
 /** A run that ends more than this above the cut-off was stopped early, V. */
@@ -46,50 +49,111 @@ const EARLY_V = 0.05;
  * the voltage goes. See {@link parseLog} for what text is read and thrown.
  */
 export function analyseRun(text: string, options: RunOptions): RunAnalysis {
-	return analyseLog(parseLog(text), options);
+	return analyseLog(parseLog(text), options).analysis;
 }
 
-/** As {@link analyseRun}, from a log already parsed. The log is not changed. */
-export function analyseLog(log: ParsedLog, options: RunOptions): RunAnalysis {
+/** Samples of a run as they are kept: from its first, s; V; A, negative while it is discharged. */
+export interface RunSamples {
+	timeS: Float64Array;
+	voltageV: Float64Array;
+	currentA: Float64Array;
+}
+
+/** As {@link analyseRun}, from a log already parsed, with the samples it was reckoned from. The log is not changed. */
+export function analyseLog(log: ParsedLog, options: RunOptions): { analysis: RunAnalysis; samples: RunSamples } {
 	const faults = [...log.faults];
-	const sign = dischargeSign(log, faults);
-	const steps = stepLengths(log);
-	const typicalS = median(steps.length > 5000 ? steps.filter((_, i) => i % 7 === 0) : steps)!;
-	const sums = integrate(log, sign, typicalS * GAP_STEPS, options.bridgeGaps, faults);
+	const { timeS, voltageV } = log;
+	const gapS = GAP_STEPS * usualStep(log);
+	const throughputAh = absoluteAh(log, gapS);
+	const { outA } = directions(log, options.ratedAh ?? throughputAh, faults);
+	const baseAh = options.ratedAh ?? throughputAh / 2;
+	const endsBelowV = options.cutoffV === null ? null : options.cutoffV + EARLY_V;
+	const all = dischargesOf(timeS, voltageV, outA, (dt) => dt > gapS, baseAh);
+	const own = tested(all, endsBelowV);
+	if (all.length > 1 && own)
+		faults.push({
+			code: 'several-discharges',
+			message: `The log holds ${all.length} discharges with a charge between them; the ${own === all.at(-1) ? 'last' : `one before the last`} is taken, lines ${log.rows[own.from]} to ${log.rows[own.to]}.`,
+			row: log.rows[own.from]!
+		});
+	const [from, to] = own && all.length > 1 ? [own.from, own.to] : [0, timeS.length - 1];
+	const sums = integrate(log, outA, from, to, gapS, options.bridgeGaps, faults);
+	const chargedAh = chargeIn(log, outA, gapS);
 	const meanA = sums.durationS > 0 ? (sums.capacityAh * 3600) / sums.durationS : null;
-	const endVoltageV = sums.endVoltageV;
-	if (sums.chargedAh > OTHER_DIRECTION_SHARE * sums.capacityAh)
+	const { endVoltageV } = sums;
+	if (chargedAh > OTHER_DIRECTION_SHARE * sums.capacityAh)
 		faults.push({
 			code: 'charge-in-log',
-			message: `The log also holds ${sums.chargedAh.toFixed(1)} Ah of charging; only the discharge is counted.`,
+			message: `The log also holds ${chargedAh.toFixed(1)} Ah of charging; only the discharge is counted.`,
 			row: null
 		});
-	if (options.cutoffV !== null && endVoltageV > options.cutoffV + EARLY_V)
+	if (endsBelowV !== null && endVoltageV > endsBelowV)
 		faults.push({
 			code: 'ends-early',
-			message: `The discharge ends at ${endVoltageV.toFixed(2)} V, above the cut-off of ${options.cutoffV.toFixed(2)} V: the capacity is a lower bound.`,
-			row: log.rows[log.rows.length - 1]!
+			message: `The discharge ends at ${endVoltageV.toFixed(2)} V, above the cut-off of ${options.cutoffV!.toFixed(2)} V: the capacity is a lower bound.`,
+			row: log.rows[to]!
 		});
-	const most = options.chemistry ? mostAtStart(log, sign, options.chemistry, options.ratedAh) : null;
+	const most = options.chemistry && from === 0 ? mostAtStart(log, outA, options.chemistry, options.ratedAh) : null;
 	if (most !== null)
 		faults.push({
 			code: 'starts-not-full',
-			message: `The discharge starts at ${log.voltageV[0]!.toFixed(2)} V: the cell held ${Math.round(most * 100)} % at most. The capacity is a lower bound.`,
+			message: `The discharge starts at ${voltageV[0]!.toFixed(2)} V: the cell held ${Math.round(most * 100)} % at most. The capacity is a lower bound.`,
 			row: log.rows[0]!
 		});
-	return {
+	const analysis: RunAnalysis = {
 		capacityAh: sums.capacityAh,
 		energyWh: sums.energyWh,
 		meanVoltageV: sums.capacityAh > 0 ? sums.energyWh / sums.capacityAh : null,
 		currentA: meanA === null ? null : -meanA,
 		cRate: meanA === null || options.ratedAh === null ? null : meanA / options.ratedAh,
 		durationS: sums.durationS,
+		doubtAh: Math.hypot(log.clockDoubtAh, sums.doubtAh),
 		endVoltageV,
 		faults,
 		columns: log.columns,
-		endedAt:
-			log.startedMs === null ? null : new Date(log.startedMs + log.timeS[log.timeS.length - 1]! * 1000).toISOString()
+		endedAt: log.startedMs === null ? null : new Date(log.startedMs + timeS[to]! * 1000).toISOString()
 	};
+	const samples = {
+		timeS: timeS.slice(from, to + 1).map((t) => t - timeS[from]!),
+		voltageV: voltageV.slice(from, to + 1),
+		currentA: outA.slice(from, to + 1).map((a) => (a === 0 ? 0 : -a))
+	};
+	return { analysis, samples };
+}
+
+/** The longest of so many steps may each be a gap: they do not tell what is usual. */
+const LEFT_OUT = 0.02;
+const LEAST_STEPS = 10;
+
+/** The step in the middle of the time that a log covers, s: of two rates the one it spends its time at; its longest few left out. */
+function usualStep({ timeS }: ParsedLog): number {
+	const steps = Float64Array.from({ length: timeS.length - 1 }, (_, i) => timeS[i + 1]! - timeS[i]!).sort();
+	const left = steps.length < LEAST_STEPS ? 0 : Math.max(1, Math.floor(LEFT_OUT * steps.length));
+	const known = steps.subarray(0, steps.length - left);
+	const half = known.reduce((sum, s) => sum + s, 0) / 2;
+	let sum = 0;
+	for (const s of known) if ((sum += s) >= half) return s;
+	return known.at(-1)!;
+}
+
+/** All that went through the cell, either way, Ah. */
+function absoluteAh({ timeS, currentA }: ParsedLog, gapS: number): number {
+	let coulombs = 0;
+	for (let i = 0; i + 1 < timeS.length; i++) {
+		const dt = timeS[i + 1]! - timeS[i]!;
+		if (dt <= gapS) coulombs += ((Math.abs(currentA[i]!) + Math.abs(currentA[i + 1]!)) / 2) * dt;
+	}
+	return Math.max(coulombs / 3600, Number.MIN_VALUE);
+}
+
+function chargeIn({ timeS }: ParsedLog, outA: Float64Array, gapS: number): number {
+	let coulombs = 0;
+	for (let i = 0; i + 1 < timeS.length; i++) {
+		const dt = timeS[i + 1]! - timeS[i]!;
+		const moved = ((outA[i]! + outA[i + 1]!) / 2) * dt;
+		if (moved < 0 && dt <= gapS) coulombs -= moved;
+	}
+	return coulombs / 3600;
 }
 
 /** What a cell may drop under load in its first seconds, Ω·Ah: the model's R0 + R1 with half as much again. */
@@ -100,83 +164,70 @@ const LOG_METER_SD_V = 0.005;
 const CHARGES_FIRST_SHARE = 0.02;
 
 /** The most a cell can hold where a log begins, fraction; null when it may be full, or charges first. */
-function mostAtStart(log: ParsedLog, sign: 1 | -1, chemistry: Chemistry, ratedAh: number | null): number | null {
-	const largest = log.currentA.reduce((most, a) => Math.max(most, Math.abs(a)), 0);
-	const outA = sign * log.currentA[0]!;
-	const isResting = Math.abs(outA) <= REST_SHARE * largest;
-	if (!isResting && (outA < 0 || ratedAh === null)) return null;
-	const charges = log.currentA.some((a) => sign * a < -CHARGES_FIRST_SHARE * largest);
-	if (charges) return null;
-	const restV = log.voltageV[0]! + (isResting ? 0 : (outA * MOST_OHM_AH) / ratedAh!);
+function mostAtStart(log: ParsedLog, outA: Float64Array, chemistry: Chemistry, ratedAh: number | null): number | null {
+	const largest = largestOf(outA);
+	const isResting = Math.abs(outA[0]!) <= REST_SHARE * largest;
+	if (!isResting && (outA[0]! < 0 || ratedAh === null)) return null;
+	if (outA.some((a) => a < -CHARGES_FIRST_SHARE * largest)) return null;
+	const restV = log.voltageV[0]! + (isResting ? 0 : (outA[0]! * MOST_OHM_AH) / ratedAh!);
 	return fullnessRuledOut(chemistry, restV, LOG_METER_SD_V);
 }
 
-function stepLengths(log: ParsedLog): number[] {
-	return Array.from({ length: log.timeS.length - 1 }, (_, i) => log.timeS[i + 1]! - log.timeS[i]!);
+/** What a gap leaves: counted, or not, and why. */
+function acrossGap(before: number, after: number, restA: number, asked: boolean) {
+	if (Math.abs(before) <= restA && Math.abs(after) <= restA)
+		return { counts: false, doubts: false, code: 'gap' as const, said: 'no current before and after' };
+	const same = before > 0 && Math.abs(after - before) <= SAME_CURRENT * before;
+	if (asked) return { counts: true, doubts: false, code: 'gap' as const, said: 'bridged as you asked' };
+	return same
+		? {
+				counts: true,
+				doubts: true,
+				code: 'gap' as const,
+				said: 'the current is the same before and after: bridged, half of it in doubt'
+			}
+		: {
+				counts: false,
+				doubts: false,
+				code: 'gap-not-counted' as const,
+				said: 'not counted: the capacity is a lower bound'
+			};
 }
 
-/** +1 when discharge is written positive in this log, −1 when negative (the product's own convention). */
-function dischargeSign(log: ParsedLog, faults: LogFault[]): 1 | -1 {
-	const { voltageV, currentA } = log;
-	const largest = currentA.reduce((most, a) => Math.max(most, Math.abs(a)), 0);
-	const sides = { positive: { sumV: 0, n: 0, change: 0 }, negative: { sumV: 0, n: 0, change: 0 } };
-	for (let i = 0; i + 1 < voltageV.length; i++) {
-		if (Math.abs(currentA[i]!) < REST_SHARE * largest || currentA[i]! * currentA[i + 1]! <= 0) continue;
-		const side = currentA[i]! > 0 ? sides.positive : sides.negative;
-		side.sumV += voltageV[i]!;
-		side.n++;
-		side.change += voltageV[i + 1]! - voltageV[i]!;
-	}
-	const { positive, negative } = sides;
-	const flip = (message: string) => {
-		faults.push({ code: 'sign-flipped', message, row: null });
-		return 1 as const;
-	};
-	if (positive.n && negative.n)
-		return positive.sumV / positive.n < negative.sumV / negative.n
-			? flip('Discharge is written as positive current; turned round (positive is into the battery).')
-			: -1;
-	const side = positive.n ? positive : negative;
-	if (side.change > 0 || side.n === 0)
-		faults.push({
-			code: 'direction-unclear',
-			message: 'The voltage does not fall while current flows: is this a discharge? It was counted as one.',
-			row: null
-		});
-	return positive.n
-		? flip('Discharge is written as positive current; turned round (positive is into the battery).')
-		: -1;
-}
-
-function integrate(log: ParsedLog, sign: 1 | -1, gapS: number, bridgeGaps: boolean, faults: LogFault[]) {
-	const { timeS, voltageV, currentA, rows } = log;
-	const largest = currentA.reduce((most, a) => Math.max(most, Math.abs(a)), 0);
-	let coulombs = 0;
-	let joules = 0;
-	let charged = 0;
-	let durationS = 0;
-	let endVoltageV = voltageV[voltageV.length - 1]!;
-	for (let i = 0; i + 1 < timeS.length; i++) {
+function integrate(
+	log: ParsedLog,
+	outA: Float64Array,
+	first: number,
+	last: number,
+	gapS: number,
+	bridgeGaps: boolean,
+	faults: LogFault[]
+) {
+	const { timeS, voltageV, rows } = log;
+	const restA = REST_SHARE * largestOf(outA);
+	let [coulombs, joules, durationS, doubtC] = [0, 0, 0, 0];
+	let endVoltageV = voltageV[last]!;
+	for (let i = first; i < last; i++) {
 		const dt = timeS[i + 1]! - timeS[i]!;
+		const [from, to] = [outA[i]!, outA[i + 1]!];
+		const moved = ((from + to) / 2) * dt;
 		if (dt > gapS) {
+			const { counts, doubts, code, said } = acrossGap(from, to, restA, bridgeGaps);
 			faults.push({
-				code: 'gap',
-				message: `${Math.round(dt)} s without samples after line ${rows[i]}${bridgeGaps ? '; bridged as you asked' : '; not counted'}.`,
+				code,
+				message: `${Math.round(dt)} s without samples after line ${rows[i]}; ${said}.`,
 				row: rows[i]!
 			});
-			if (!bridgeGaps) continue;
+			if (!counts) continue;
+			if (doubts) doubtC = Math.hypot(doubtC, moved / 2);
 		}
-		const from = sign * currentA[i]!;
-		const to = sign * currentA[i + 1]!;
-		const moved = ((from + to) / 2) * dt;
-		if (moved < 0) charged -= moved;
 		if (moved <= 0) continue;
 		coulombs += moved;
 		joules += ((from * voltageV[i]! + to * voltageV[i + 1]!) / 2) * dt;
-		if ((from + to) / 2 > REST_SHARE * largest) {
+		if ((from + to) / 2 > restA) {
 			durationS += dt;
-			endVoltageV = voltageV[to > REST_SHARE * largest ? i + 1 : i]!;
+			endVoltageV = voltageV[to > restA ? i + 1 : i]!;
 		}
 	}
-	return { capacityAh: coulombs / 3600, energyWh: joules / 3600, chargedAh: charged / 3600, durationS, endVoltageV };
+	return { capacityAh: coulombs / 3600, energyWh: joules / 3600, durationS, endVoltageV, doubtAh: doubtC / 3600 };
 }

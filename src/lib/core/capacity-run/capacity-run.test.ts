@@ -71,12 +71,19 @@ describe('a capacity-run log', () => {
 		]);
 		expect(run.capacityAh).toBeCloseTo(200 / 3600, 12);
 	});
-	it('does not count a gap unless told to', () => {
-		const text = `time_s,voltage_V,current_A\n${Array.from({ length: 20 }, (_, i) => `${i * 10},${3.3 - i / 1000},-36`).join('\n')}\n1190,3.2,-36`;
-		const shut = analyseRun(text, options);
-		expect(shut.faults.find((f) => f.code === 'gap')).toMatchObject({ row: 21 });
-		expect(shut.capacityAh).toBeCloseTo(1.9, 9);
-		expect(analyseRun(text, { ...options, bridgeGaps: true }).capacityAh).toBeCloseTo(11.9, 9);
+	it('bridges a gap with the same current on both sides, half of it in doubt; another one makes a lower bound, unless told to', () => {
+		const text = (after: number) =>
+			`time_s,voltage_V,current_A\n${Array.from({ length: 20 }, (_, i) => `${i * 10},${3.3 - i / 1000},-36`).join('\n')}\n1190,3.2,${after}`;
+		const same = analyseRun(text(-36), options);
+		expect(same.faults.find((f) => f.code === 'gap')).toMatchObject({ row: 21 });
+		expect(same.capacityAh).toBeCloseTo(11.9, 9);
+		expect(same.doubtAh).toBeCloseTo(5, 9);
+		const other = analyseRun(text(-18), options);
+		expect(other.faults.map((f) => f.code)).toContain('gap-not-counted');
+		expect(other.capacityAh).toBeCloseTo(1.9, 9);
+		const asked = analyseRun(text(-18), { ...options, bridgeGaps: true });
+		expect(asked.capacityAh).toBeCloseTo(1.9 + (27 * 1000) / 3600, 9);
+		expect(asked.doubtAh).toBe(0);
 	});
 	it('counts only the discharge of a log that also charges, whichever the sign', () => {
 		const lines = (sign: number) =>

@@ -3,7 +3,7 @@ export { cellOfFileName } from './file-names';
 export { medianCurve } from './median-curve';
 export { curveDifference, usualCurve, type DischargeCurve } from './overlay';
 export { judgeResults, type CellResult } from './judge-results';
-export { analyseLog, analyseRun, type RunAnalysis, type RunOptions } from './analyse-run';
+export { analyseLog, analyseRun, type RunAnalysis, type RunOptions, type RunSamples } from './analyse-run';
 export {
 	DECISION_PROBABILITY,
 	REPEATS_SD,

@@ -29,7 +29,7 @@ describe('a file of several cells', () => {
 		const line = (i: number) => `${i * 36},${(3.3 - i * 0.008).toFixed(3)},-10,${(3.3 - i * 0.008).toFixed(3)},-20`;
 		const [a, b] = splitChannels(`time_s,V1,I1,V2,I2\n${rowsOf(101, line)}`);
 		const capacityAh = (text: string) =>
-			analyseLog(parseLog(text), { bridgeGaps: false, ratedAh: null, cutoffV: null }).capacityAh;
+			analyseLog(parseLog(text), { bridgeGaps: false, ratedAh: null, cutoffV: null }).analysis.capacityAh;
 		expect(capacityAh(a!.text)).toBeCloseTo(10, 6);
 		expect(capacityAh(b!.text)).toBeCloseTo(20, 6);
 	});

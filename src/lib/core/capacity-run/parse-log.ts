@@ -3,16 +3,21 @@ import { CoreError, median } from '../shared';
 import { delimiterOf } from './delimiter';
 import { clockSeconds, dateTimeSeconds, needsMonthFirst, timeStyleOf, type TimeStyle } from './log-clock';
 import { findColumns, type LogColumns } from './log-columns';
+import { inOrder, type WrittenSamples } from './log-order';
 
 export type FaultCode =
 	| 'unreadable-row'
 	| 'duplicate-row'
 	| 'starts-not-full'
 	| 'clock-backwards'
+	| 'clock-restarted'
 	| 'midnight'
 	| 'gap'
+	| 'gap-not-counted'
 	| 'unit-guessed'
 	| 'sign-flipped'
+	| 'unsigned-current'
+	| 'several-discharges'
 	| 'direction-unclear'
 	| 'charge-in-log'
 	| 'ends-early';
@@ -33,6 +38,8 @@ export interface ParsedLog {
 	rows: Uint32Array;
 	/** First sample by the log's own date, ms since 1970 as if it were written in UTC; null where it tells no date. */
 	startedMs: number | null;
+	/** What a clock that was set back leaves open of the charge, Ah, one sd. */
+	clockDoubtAh: number;
 	columns: LogColumns;
 	faults: LogFault[];
 }
@@ -126,15 +133,9 @@ class FaultTally {
 
 function collectSamples(rows: readonly string[][], headerRow: number, columns: LogColumns, faults: LogFault[]) {
 	const { style, read, isDated } = timeReader(rows, headerRow, columns);
-	const most = rows.length - headerRow - 1;
-	const timeS = new Float64Array(most);
-	const voltageV = new Float64Array(most);
-	const currentA = new Float64Array(most);
-	const lines = new Uint32Array(most);
+	const written: WrittenSamples = { timeS: [], voltageV: [], currentA: [], rows: [] };
 	const tally = new FaultTally(faults);
-	let count = 0;
-	let midnightS = 0;
-	let previousS = -Infinity;
+	let [midnightS, previousS] = [0, -Infinity];
 	for (let i = headerRow + 1; i < rows.length; i++) {
 		const row = rows[i];
 		if (row!.length === 1 && row![0]!.trim() === '') continue;
@@ -150,24 +151,15 @@ function collectSamples(rows: readonly string[][], headerRow: number, columns: L
 			t += 86400;
 			tally.add('midnight', i + 1, `The clock passes midnight at line ${i + 1}; counted as the next day.`);
 		}
-		if (t <= previousS) {
-			if (t === previousS)
-				tally.add('duplicate-row', i + 1, `Line ${i + 1} repeats the time of the line before; left out.`);
-			else
-				tally.add(
-					'clock-backwards',
-					i + 1,
-					`The clock goes back by ${(previousS - t).toFixed(0)} s at line ${i + 1}; left out until it catches up.`
-				);
-			continue;
-		}
 		previousS = t;
-		timeS[count] = t;
-		voltageV[count] = v;
-		currentA[count] = a;
-		lines[count] = i + 1;
-		count++;
+		written.timeS.push(t);
+		written.voltageV.push(v);
+		written.currentA.push(a);
+		written.rows.push(i + 1);
 	}
+	const kept = inOrder(written, (code, row, message) => tally.add(code, row, message));
+	const count = kept.timeS.length;
+	faults.sort((a, b) => (a.row ?? Infinity) - (b.row ?? Infinity));
 	tally.close();
 	if (count < 2)
 		throw new CoreError(
@@ -175,13 +167,14 @@ function collectSamples(rows: readonly string[][], headerRow: number, columns: L
 			'body',
 			`A log needs two readable samples or more, got ${count}. Check the columns "${columns.voltage.header}" and "${columns.current.header}".`
 		);
-	const startS = timeS[0];
+	const startS = kept.timeS[0]!;
 	return {
-		timeS: timeS.slice(0, count).map((t) => t - startS!),
-		voltageV: voltageV.slice(0, count),
-		currentA: currentA.slice(0, count),
-		rows: lines.slice(0, count),
-		startedMs: isDated ? startS! * 1000 : null
+		timeS: Float64Array.from(kept.timeS, (t) => t - startS),
+		voltageV: Float64Array.from(kept.voltageV),
+		currentA: Float64Array.from(kept.currentA),
+		rows: Uint32Array.from(kept.rows),
+		startedMs: isDated ? startS * 1000 : null,
+		clockDoubtAh: kept.doubtAh
 	};
 }
 

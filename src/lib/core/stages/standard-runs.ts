@@ -36,7 +36,7 @@ function onlyAtLeast(run: PictureRun, endV: number): RefusedRun | null {
 	const has = (code: string) => run.faults?.some((f) => f.code === code) ?? false;
 	if (has('starts-not-full') || run.startedFull === false) return { why: 'not-full', atLeastAh };
 	const endedHigh = run.source === 'hand' && run.cutoffV !== null && run.cutoffV > endV + OTHER_END_V;
-	return has('ends-early') || endedHigh ? { why: 'ended-early', atLeastAh } : null;
+	return has('ends-early') || has('gap-not-counted') || endedHigh ? { why: 'ended-early', atLeastAh } : null;
 }
 
 /** The rate a run was made at: as logged, or from what was written down by hand. */

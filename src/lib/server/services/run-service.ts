@@ -90,7 +90,7 @@ export async function importRun(
 					faults
 				},
 				...{ temperatureC, heldAtC, tester, fileName },
-				sdAh: capacityAh * TESTER_GAIN_SD,
+				sdAh: Math.hypot(capacityAh * TESTER_GAIN_SD, analysis.doubtAh),
 				testedAt: options.testedAt ?? analysis.endedAt ?? new Date().toISOString(),
 				// A log tells its local time and no zone.
 				testedDoubtS: options.testedAt === null && analysis.endedAt !== null ? ZONES_S : null
