@@ -15,13 +15,14 @@ import { leakage } from './leakage';
 import { leads } from './leads';
 import { leftAlone } from './left-joined';
 import { liveChargeEnd, liveEnd } from './live-end';
+import { logs } from './logs';
 import { notes } from './notes';
 import { parallelCharge } from './parallel-charge';
 import { passings } from './passings';
 import { sampling } from './sampling';
 import { smallestGroup } from './smallest-group';
 import { snapshot } from './snapshot';
-import { testers } from './testers';
+import { testers, unlikeTesters } from './testers';
 import { underLoad } from './under-load';
 import { year } from './year';
 import { years } from './years';
@@ -32,6 +33,7 @@ export const QUESTIONS: readonly Question[] = [
 	chargeAccount,
 	delivery,
 	capacity,
+	logs,
 	atTemperature,
 	earlierLots,
 	join,
@@ -41,6 +43,7 @@ export const QUESTIONS: readonly Question[] = [
 	underLoad,
 	fade,
 	testers,
+	unlikeTesters,
 	passings,
 	notes,
 	liveEnd,

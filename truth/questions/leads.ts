@@ -54,6 +54,20 @@ function crimp(random: Random, nodes: readonly number[]): Harness {
 	}
 }
 
+/** A second thing wrong now and then: neighbours exchanged, or a lead open, away from the first. */
+function twice(random: Random, nodes: readonly number[], { code, leads, volts }: Harness): Harness {
+	const series = nodes.length - 1;
+	const single = ['exchanged', 'open', 'wrong-node'].includes(code);
+	if (!single || series < 8 || random() < 0.8) return { code, leads, volts };
+	const free = nodes.map((_, k) => k).filter((k) => k > 0 && leads.every((lead) => Math.abs(lead - k) > 2));
+	const k = oneOf(random, free);
+	const both = [...volts];
+	const second = k < series && !leads.includes(k + 1) && random() < 0.6 ? [k, k + 1] : [k];
+	if (second.length === 2) [both[k], both[k + 1]] = [nodes[k + 1]!, nodes[k]!];
+	else both[k] = Math.abs(normalDraw(random, 0, 0.02));
+	return { code: 'two-faults', leads: [...leads, ...second].sort((a, b) => a - b), volts: both };
+}
+
 /** How the balance leads sit, from a reading of each. */
 export const leads: Question = {
 	name: 'balance leads',
@@ -71,7 +85,7 @@ export const leads: Question = {
 		const cells = createCells(specs, 25, nature);
 		const cellV = specs.map((_, i) => terminalVoltageV(cells, i, 0));
 		const nodes = cellV.reduce((all, v) => [...all, all[all.length - 1]! + v], [0]);
-		const harness = crimp(random, nodes);
+		const harness = twice(random, nodes, crimp(random, nodes));
 		const known =
 			random() < 0.5
 				? { cellsV: cellV.map(again.read) }

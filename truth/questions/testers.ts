@@ -46,3 +46,30 @@ export const testers: Question = {
 		];
 	}
 };
+
+/** Two testers of ±3 %, or three of which one is 5 % off: cells run on all of them. */
+export const unlikeTesters: Question = {
+	name: 'unlike testers',
+	ask(world): Answer[] {
+		const { random, ratedAh } = world;
+		const gains =
+			random() < 0.5
+				? [0, 1].map(() => normalDraw(random, 0, 0.03))
+				: [0, 1, 2].map((i) => (i === 2 ? (random() < 0.5 ? -0.05 : 0.05) : normalDraw(random, 0, TESTER_GAIN_SD)));
+		const truth = Array.from({ length: CELLS / 2 }, () => drawCell(world).capacityAh);
+		const runs = truth.flatMap((ah, cellId) =>
+			gains.map((gain, i): StandardRun => {
+				const capacityAh = ah * (1 + gain) * (1 + normalDraw(random, 0, REPEATS_SD));
+				return { cellId, tester: `T${i}`, capacityAh, sdAh: capacityAh * TESTER_GAIN_SD };
+			})
+		);
+		const { capacityAh, sdAh } = jointCapacities(runs).byCell.get(0)!;
+		return [
+			{
+				kind: 'interval',
+				of: 'capacity by testers that are off',
+				...{ low: capacityAh - 1.96 * sdAh, high: capacityAh + 1.96 * sdAh, truth: truth[0]!, scale: ratedAh }
+			}
+		];
+	}
+};

@@ -109,6 +109,8 @@ export class CellResultInput {
 	@Maybe() @Num(0, 10_000) sdAh?: number | null;
 	@Maybe() @Num(-60, 100) temperatureC?: number | null;
 	@Maybe() @Num(0.0001, 100) cRate?: number | null;
+	/** Of both leads of a two-wire tester, Ω. */
+	@Maybe() @Num(0, 10) leadOhm?: number | null;
 }
 
 /** All results of one cell, against its rating. */

@@ -217,7 +217,7 @@
 			</p>
 		{/if}
 	</section>
-	<PhoneFold title="In service, end of life, notes" answer={form.inServiceOn ? null : 'not in service'}>
+	<PhoneFold title="In service and end of life" answer={form.inServiceOn ? null : 'not in service'}>
 		<div class="grid gap-4 sm:grid-cols-3">
 			<Field
 				label="In service since"

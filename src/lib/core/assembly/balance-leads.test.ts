@@ -179,3 +179,36 @@ describe('whatever is read', () => {
 		[{ meterSdV: 0 }, /meterSdV/]
 	])('refuses %j', (more, message) => expect(() => judged(RIGHT, more as Partial<BalanceLeadsInput>)).toThrow(message));
 });
+
+describe('two things wrong at once', () => {
+	const nodes = Array.from({ length: 17 }, (_, k) => 3.3 * k);
+	const judgedOf = (readingsV: number[]) =>
+		judgeBalanceLeads({ series: 16, cells: { low: 3.28, high: 3.32 }, readingsV });
+	it('are named as two, and are never one sure fault', () => {
+		const readings = [...nodes];
+		[readings[3], readings[4]] = [nodes[4]!, nodes[3]!];
+		readings[11] = 0.01;
+		const { explanations, unexplained, pass } = judgedOf(readings);
+		expect(explanations[0]).toMatchObject({ code: 'two-faults', leads: [3, 4, 11] });
+		expect(explanations[0]!.text).toMatch(/^Two things at once: .*3 and 4 are exchanged.*11 touches no node/);
+		expect({ unexplained, pass }).toEqual({ unexplained: 0, pass: false });
+	});
+	it('three leave something unexplained, and nothing is sure', () => {
+		const readings = [...nodes];
+		[readings[3], readings[4]] = [nodes[4]!, nodes[3]!];
+		readings[8] = 0.01;
+		[readings[12], readings[13]] = [nodes[13]!, nodes[12]!];
+		const { unexplained, pass } = judgedOf(readings);
+		expect(unexplained).toBeGreaterThan(0);
+		expect(pass).toBe(false);
+	});
+	it('a reading that is nonsense neither decides for one fault nor breaks the sums', () => {
+		for (const nonsense of [-500, 900]) {
+			const readings = [...nodes];
+			readings[6] = nonsense;
+			const { explanations, pass } = judgedOf(readings);
+			for (const e of explanations) expect(Number.isFinite(e.probability)).toBe(true);
+			expect(pass).toBe(false);
+		}
+	});
+});

@@ -1,7 +1,7 @@
 import { CoreError, requireFinite, requirePositive } from '../shared';
 import { expectedV, fitWiring, staircaseOf, type CellsKnown, type WiringFit } from './lead-likelihood';
 import { leadWords } from './lead-words';
-import { leadWirings, type LeadCode, type LeadWiring } from './lead-wirings';
+import { leadWirings, pairWirings, type LeadCode, type LeadWiring } from './lead-wirings';
 
 export interface BalanceLeadsInput {
 	/** Cells in series, from 1. */
@@ -54,6 +54,8 @@ const PASS_FROM = 0.99;
 const WORTH_NAMING = 0.005;
 /** Most explanations that are weighed when the next reading is chosen. */
 const WEIGHED = 8;
+/** Each of so many that explain most by themselves is tried with every other. */
+const FIRST_OF_PAIRS = 24;
 /** Two expectations are apart by this share of a cell's voltage (half-cell tolerance). */
 const HALF = 0.5;
 const MOST_SERIES = 128;
@@ -65,8 +67,8 @@ interface Weighed {
 }
 
 /**
- * Which way the balance leads most probably sit: every single fault there is (models, balance leads) weighed by how well it
- * explains the readings and how common it is. The leads' resistance is not seen: a meter of 10 MΩ reads through a bad crimp.
+ * Which way the balance leads most probably sit: every single fault there is (models, balance leads), and where none explains all
+ * readings every two of them, weighed by how well they explain the readings and how common they are. The leads' resistance is not seen: a meter of 10 MΩ reads through a bad crimp.
  * @throws CoreError `layout`, `readings-count`, `not-a-number`, `not-positive`, `cells-count`, `cell-range`
  */
 export function judgeBalanceLeads(input: BalanceLeadsInput): LeadsJudgement {
@@ -77,9 +79,13 @@ export function judgeBalanceLeads(input: BalanceLeadsInput): LeadsJudgement {
 	const staircase = staircaseOf(series, cells, meterSdV);
 	// Where lead 0 is the point everything is measured from, it cannot be wrong alone.
 	const wirings = leadWirings(series).filter((w) => !withoutZero || !(w.leads.length === 1 && w.leads[0] === 0));
-	const weighed = probabilities(
-		wirings.map((wiring) => ({ wiring, fit: fitWiring(wiring, staircase, readingsV, input.positiveV) }))
-	);
+	const fitted = (list: readonly LeadWiring[]) =>
+		list.map((wiring) => ({ wiring, fit: fitWiring(wiring, staircase, readingsV, input.positiveV) }));
+	const single = probabilities(fitted(wirings));
+	// What one fault leaves unexplained, two may explain.
+	const first = single.slice(0, FIRST_OF_PAIRS).map((w) => w.wiring);
+	const weighed =
+		single[0]!.fit.slips === 0 ? single : probabilities([...single, ...fitted(pairWirings(first, wirings))]);
 	const explanations = named(weighed);
 	const unread = readingsV.flatMap((v, lead) => (v === null && !(withoutZero && lead === 0) ? [lead] : []));
 	const unexplained = weighed[0]!.fit.slips;
@@ -153,7 +159,7 @@ function probabilities(fits: readonly Omit<Weighed, 'probability'>[]): Weighed[]
 
 /** Those worth naming; the rest of each kind is counted with the likeliest of its kind. */
 function named(weighed: readonly Weighed[]): LeadExplanation[] {
-	const shown: (LeadExplanation & { others: number })[] = [];
+	const shown: (LeadExplanation & { others: number; parts: LeadWiring['parts'] })[] = [];
 	for (const { wiring, probability } of weighed) {
 		const alike = shown.filter((e) => e.code === wiring.code);
 		const same = alike.find((e) => e.leads.join() === wiring.leads.join());
@@ -168,12 +174,16 @@ function named(weighed: readonly Weighed[]): LeadExplanation[] {
 				probability,
 				text: '',
 				nodeOf: wiring.nodeOf.map((node) => (node < 0 ? null : node)),
-				others: 0
+				others: 0,
+				parts: wiring.parts
 			});
 	}
 	return shown
 		.sort((a, b) => b.probability - a.probability)
-		.map(({ others, ...e }) => ({ ...e, text: leadWords(e.code, e.leads, others > 0 && e.probability < HALF) }));
+		.map(({ others, parts, ...e }) => ({
+			...e,
+			text: leadWords(e.code, e.leads, others > 0 && e.probability < HALF, parts)
+		}));
 }
 
 /** The reading whose expectations differ most between explanations, weighed by how probable both are; one not made yet goes first. */

@@ -24,8 +24,8 @@ const STEADY_SD_V = 0.003;
 const RANGE = { common: 0.58, own: 0.35 };
 /** A meter on a longer range shows its reading this coarsely. */
 const COARSE_SHARE = 0.0005;
-/** One reading in fifty is off by more than its meter: a probe that slid, a digit read wrong. */
-const SLIPS = { share: 0.02, sdV: 0.15 };
+/** One reading in fifty is off by more than its meter: a probe that slid, a digit read wrong; one in five thousand is anything at all. */
+const SLIPS = { share: 0.018, sdV: 0.15, anything: 0.0002 };
 /** Where a lead on no node reads, by how often: about nothing, between its neighbours (plugged in), or anywhere. */
 const FLOATS = { nothing: 0.4, drifting: 0.2, between: 0.25, nothingSdV: 0.003, driftingSdV: 0.05 };
 
@@ -50,6 +50,21 @@ export function staircaseOf(series: number, cells: CellsKnown, meterSdV: number)
 }
 
 const density = (x: number, sd: number) => Math.exp(-0.5 * (x / sd) ** 2) / (sd * Math.sqrt(2 * Math.PI));
+/** Its logarithm: some volts beyond a few millivolts of doubt no number is small enough for the density itself. */
+const logDensity = (x: number, sd: number) => -0.5 * (x / sd) ** 2 - Math.log(sd * Math.sqrt(2 * Math.PI));
+const logSum = (logs: readonly number[]): number => {
+	const most = Math.max(...logs);
+	return most + Math.log(logs.reduce((sum, l) => sum + Math.exp(l - most), 0));
+};
+
+/** A reading beside what it should be: as its meter has it, a slip, or anything within `reachV` of zero. */
+function read(off: number, sdV: number, reachV: number) {
+	const close = Math.log(1 - SLIPS.share - SLIPS.anything) + logDensity(off, sdV);
+	const far = Math.log(SLIPS.share) + logDensity(off, Math.hypot(sdV, SLIPS.sdV));
+	const anything = Math.log(SLIPS.anything / (2 * reachV));
+	const log = logSum([close, far, anything]);
+	return { log, slipped: Math.max(far, anything) > close, tellsNothing: anything > Math.max(close, far) };
+}
 
 export interface WiringFit {
 	logLikelihood: number;
@@ -83,6 +98,7 @@ export function fitWiring(
 	let tt = staircase.shared.sd ** 2;
 	let logLikelihood = 0;
 	let slips = 0;
+	const reachV = reachOf(staircase);
 	const nodeV = [0];
 	const climbed: number[] = [];
 	const stepOf = (node: number) => {
@@ -101,11 +117,10 @@ export function fitWiring(
 		for (const reading of at[node]!) {
 			const noise = staircase.meterSdV ** 2 + (COARSE_SHARE * reading) ** 2;
 			const off = reading - h;
-			const close = (1 - SLIPS.share) * density(off, Math.sqrt(hh + noise));
-			const far = SLIPS.share * density(off, Math.sqrt(hh + noise + SLIPS.sdV ** 2));
-			logLikelihood += Math.log(close + far + Number.MIN_VALUE);
-			const slipped = far > close;
+			const { log, slipped, tellsNothing } = read(off, Math.sqrt(hh + noise), reachV);
+			logLikelihood += log;
 			if (slipped) slips++;
+			if (tellsNothing) continue;
 			const gain = 1 / (hh + noise + (slipped ? SLIPS.sdV ** 2 : 0));
 			h += hh * gain * off;
 			theta += ht * gain * off;
@@ -123,16 +138,20 @@ export function fitWiring(
 	wiring.nodeOf.forEach((node, lead) => {
 		const reading = readingsV[lead];
 		if (node < 0 && reading !== null && reading !== undefined)
-			logLikelihood += Math.log(floatingDensity(reading, lead, nodeV) + Number.MIN_VALUE);
+			logLikelihood += Math.log(floatingDensity(reading, lead, nodeV) + SLIPS.anything / (2 * reachV));
 	});
 	positiveV.forEach((reading, lead) => {
 		if (reading === null) return;
-		const { fits, slipped } = fitFromPositive(reading, wiring, nodeV, lead);
-		logLikelihood += Math.log(fits + Number.MIN_VALUE);
+		const { log, slipped } = fitFromPositive(reading, wiring, nodeV, lead, reachV);
+		logLikelihood += log;
 		if (slipped) slips++;
 	});
 	return { logLikelihood, nodeV, slips };
 }
+
+/** No reading of this battery lies further from nothing, V. */
+const reachOf = ({ steps, shared }: Staircase): number =>
+	1 + 1.2 * steps.reduce((sum, s) => sum + Math.abs(s.fixedV + s.perShared * shared.mean), 0);
 
 /** A node's height over another, both as they were fitted, one sd, V. */
 const FITTED_SD_V = 0.02;
@@ -141,19 +160,17 @@ function fitFromPositive(
 	reading: number,
 	wiring: LeadWiring,
 	nodeV: readonly number[],
-	lead: number
-): { fits: number; slipped: boolean } {
+	lead: number,
+	reachV: number
+): { log: number; slipped: boolean } {
 	if (wiring.nodeOf[lead]! < 0) {
 		const range = Math.abs(nodeV[nodeV.length - 1]!) + 1;
 		const nothing =
 			FLOATS.nothing * density(reading, FLOATS.nothingSdV) + FLOATS.drifting * density(reading, FLOATS.driftingSdV);
-		return { fits: nothing + (1 - FLOATS.nothing - FLOATS.drifting) / (2 * range), slipped: false };
+		return { log: Math.log(nothing + (1 - FLOATS.nothing - FLOATS.drifting) / (2 * range)), slipped: false };
 	}
 	const off = reading - expectedV(wiring, nodeV, lead, 'positive');
-	const sdV = Math.hypot(FITTED_SD_V, COARSE_SHARE * reading);
-	const close = (1 - SLIPS.share) * density(off, sdV);
-	const far = SLIPS.share * density(off, Math.hypot(sdV, SLIPS.sdV));
-	return { fits: close + far, slipped: far > close };
+	return read(off, Math.hypot(FITTED_SD_V, COARSE_SHARE * reading), reachV);
 }
 
 function floatingDensity(reading: number, lead: number, nodeV: readonly number[]): number {

@@ -6,7 +6,8 @@ export const LEAD_CODES = [
 	'open',
 	'wrong-node',
 	'doubled',
-	'polarity'
+	'polarity',
+	'two-faults'
 ] as const;
 export type LeadCode = (typeof LEAD_CODES)[number];
 
@@ -22,6 +23,8 @@ export interface LeadWiring {
 	sign: 1 | -1;
 	/** A cell, from 1, that stands the wrong way round. */
 	turnedCell: number | null;
+	/** The two single ones it is made of; null: it is one. */
+	parts: readonly [LeadWiring, LeadWiring] | null;
 	/** How often it is so among harnesses as they are first plugged in (default). */
 	prior: number;
 }
@@ -57,6 +60,7 @@ function wiring(series: number, code: LeadCode, leads: readonly number[], differ
 		fromTop: differs.fromTop ?? false,
 		sign: differs.sign ?? 1,
 		turnedCell: differs.turnedCell ?? null,
+		parts: null,
 		prior: 0
 	};
 }
@@ -156,4 +160,26 @@ export function leadWirings(series: number): LeadWiring[] {
 			leads.slice(1).map((cell) => wiring(series, 'polarity', [cell - 1, cell], { turnedCell: cell }))
 		)
 	];
+}
+
+/** What can be wrong beside something else: it concerns its own leads alone. */
+const OWN_LEADS: readonly LeadCode[] = ['exchanged', 'block-reversed', 'open', 'wrong-node', 'doubled'];
+const concernsItsOwn = ({ code, leads, nodeOf }: LeadWiring): boolean =>
+	OWN_LEADS.includes(code) && nodeOf.every((node, lead) => node === lead || leads.includes(lead));
+
+/** Two things wrong at once, each with leads of its own; as rare as both together. @param first those that are likely by themselves */
+export function pairWirings(first: readonly LeadWiring[], all: readonly LeadWiring[]): LeadWiring[] {
+	const single = all.filter(concernsItsOwn);
+	const known = new Set<string>();
+	return first.filter(concernsItsOwn).flatMap((a) =>
+		single.flatMap((b) => {
+			if (b.leads.some((lead) => a.leads.includes(lead))) return [];
+			const nodeOf = a.nodeOf.map((node, lead) => (b.leads.includes(lead) ? b.nodeOf[lead]! : node));
+			const key = nodeOf.join();
+			if (known.has(key)) return [];
+			known.add(key);
+			const leads = [...a.leads, ...b.leads].sort((x, y) => x - y);
+			return [{ ...a, code: 'two-faults' as const, leads, nodeOf, parts: [a, b] as const, prior: a.prior * b.prior }];
+		})
+	);
 }

@@ -1,10 +1,15 @@
-import type { LeadCode } from './lead-wirings';
+import type { LeadCode, LeadWiring } from './lead-wirings';
 
 const list = (leads: readonly number[]) =>
 	leads.length < 2 ? String(leads[0] ?? '') : `${leads.slice(0, -1).join(', ')} and ${leads[leads.length - 1]}`;
 
 /** An explanation in a sentence. @param orLike others of its kind are counted with it */
-export function leadWords(code: LeadCode, leads: readonly number[], orLike: boolean): string {
+export function leadWords(
+	code: LeadCode,
+	leads: readonly number[],
+	orLike: boolean,
+	parts: LeadWiring['parts'] = null
+): string {
 	const like = orLike ? ' Others of this kind are as likely.' : '';
 	switch (code) {
 		case 'right':
@@ -19,6 +24,8 @@ export function leadWords(code: LeadCode, leads: readonly number[], orLike: bool
 			return `Lead ${list(leads)} sits on another lead’s node.${like}`;
 		case 'doubled':
 			return `Leads ${list(leads)} sit on one node.${like}`;
+		case 'two-faults':
+			return `Two things at once: ${(parts ?? []).map((p) => leadWords(p.code, p.leads, false)).join(' ')}${like}`;
 		case 'polarity':
 			return leads.length
 				? `Cell ${leads[1]}, between leads ${list(leads)}, stands the wrong way round.${like}`

@@ -39,6 +39,8 @@ export interface RunOptions {
 const GAP_STEPS = 10;
 /** Across a gap the current went on when it is the same on both sides, to this share. */
 const SAME_CURRENT = 0.05;
+/** Or it had paused meanwhile: of what would have flowed so much is doubt, one sd, so that 95 % hold both. */
+const IN_DOUBT = 0.525;
 /** A second direction is worth a word above this share of the charge moved. */
 const OTHER_DIRECTION_SHARE = 0.02;
 /** A run that ends more than this above the cut-off was stopped early, V. */
@@ -219,7 +221,7 @@ function integrate(
 				row: rows[i]!
 			});
 			if (!counts) continue;
-			if (doubts) doubtC = Math.hypot(doubtC, moved / 2);
+			if (doubts) doubtC = Math.hypot(doubtC, IN_DOUBT * moved);
 		}
 		if (moved <= 0) continue;
 		coulombs += moved;

@@ -101,12 +101,39 @@ interface Solved {
 	}[];
 }
 
-/** `ln reading = ln capacity + gain + error`, gains with prior N(0, 1 %): the cells are eliminated, the testers solved for. */
+/** Gains that contradict their prior, by so many of its sds, widen it. */
+const CONTRADICTS = 1.5;
+/** Rounds until the width of the prior has settled, at most; and when it has. */
+const WIDENING = { roundsAtMost: 40, settledShare: 0.01 };
+
+/**
+ * Gains with a prior of N(0, 1 %); where those that cells tie together contradict it, with the width they show themselves
+ * (expectation and maximization, Dempster, Laird & Rubin 1977), never a smaller one.
+ */
 function solve(logs: readonly LogRun[]): Solved {
 	const testers = [...new Set(logs.filter((r) => !r.isCompared).map((r) => r.tester))];
+	let width = TESTER_GAIN_SD;
+	let solved = solveWith(logs, testers, width);
+	const tied = [...new Set(solved.cells.flatMap(({ onTesters }) => (onTesters.length > 1 ? onTesters : [])))];
+	const squaresOf = ({ gains, covariance }: Solved) => tied.map((i) => gains[i]! ** 2 + covariance[i]![i]!);
+	if (squaresOf(solved).every((s) => s < (CONTRADICTS * TESTER_GAIN_SD) ** 2)) return solved;
+	for (let round = 0; round < WIDENING.roundsAtMost; round++) {
+		const squares = squaresOf(solved);
+		const wider = Math.max(TESTER_GAIN_SD, Math.sqrt(squares.reduce((sum, s) => sum + s, 0) / squares.length));
+		const settled = Math.abs(wider / width - 1) < WIDENING.settledShare;
+		width = wider;
+		solved = solveWith(logs, testers, width);
+		if (settled) break;
+	}
+	// A width that few testers tell is itself known badly.
+	return solveWith(logs, testers, width * (1 + 0.5 / (tied.length - 1)));
+}
+
+/** `ln reading = ln capacity + gain + error`: the cells are eliminated, the testers solved for. @param width prior sd of the gains */
+function solveWith(logs: readonly LogRun[], testers: readonly (string | null)[], width: number): Solved {
 	const place = new Map(testers.map((t, i) => [t, i]));
 	const cells = [...group(logs, (r) => r.cellId)];
-	const matrix = testers.map((_, i) => testers.map((__, j) => (i === j ? 1 / TESTER_GAIN_SD ** 2 : 0)));
+	const matrix = testers.map((_, i) => testers.map((__, j) => (i === j ? 1 / width ** 2 : 0)));
 	const right = testers.map(() => 0);
 	const parts = cells.map(([cellId, own]) => {
 		const weight = own.reduce((sum, r) => sum + r.weight, 0);

@@ -1,7 +1,9 @@
+import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
 import { CoreError, requireNotNegative } from '../shared';
 import { REPEATS_SD, TESTER_GAIN_SD, judgeCapacity } from './judge-capacity';
 import { jointCapacities, type StandardRun } from './joint-capacity';
 import { toStandardConditions } from './standard-conditions';
+import { twoWireShare } from './two-wire';
 
 /** One result of a cell. */
 export interface CellResult {
@@ -13,23 +15,38 @@ export interface CellResult {
 	temperatureC?: number | null;
 	/** Missing: at the standard rate. */
 	cRate?: number | null;
+	/** Of both leads of a two-wire tester, Ω: it stopped early by what they drop. Missing: four wires. */
+	leadOhm?: number | null;
 }
 
 /**
  * What all results of one cell say of it against its rating: each brought to 25 °C and the standard rate, testers with their unknown
- * gains. Results that cannot be corrected are left out.
+ * gains, and what two-wire leads made it miss. Results that cannot be corrected are left out.
  * @throws CoreError `too-few` for none, `correction-too-large` where none can be corrected, `not-positive`, `negative`
  */
 export function judgeResults(
 	ratedAh: number,
 	results: readonly CellResult[],
-	standardCRate = 0.2
+	standardCRate = 0.2,
+	chemistry: Chemistry = 'LFP'
 ): { capacityAh: number; sdAh: number; probabilityShort: number; outcome: 'short' | 'meets' | 'unsure' } {
 	if (results.length === 0) throw new CoreError('too-few', 'results', 'results requires one result or more, got none');
 	let refused: CoreError | null = null;
 	const standard = results.flatMap((r, i): StandardRun[] => {
 		const ownSd = requireNotNegative(r.sdAh ?? REPEATS_SD * r.capacityAh, `results.${i}.sdAh`);
-		const measured = { capacityAh: r.capacityAh, sdAh: Math.hypot(ownSd, TESTER_GAIN_SD * r.capacityAh) };
+		const missedShare = r.leadOhm
+			? twoWireShare(
+					chemistry,
+					r.cRate ?? standardCRate,
+					(r.cRate ?? standardCRate) * ratedAh * r.leadOhm,
+					CHEMISTRY_FIGURES[chemistry].dischargeLimitV
+				)
+			: 0;
+		const measured = {
+			capacityAh: r.capacityAh,
+			sdAh: Math.hypot(ownSd, TESTER_GAIN_SD * r.capacityAh),
+			missedShare
+		};
 		try {
 			const conditions = { cRate: standardCRate };
 			const {

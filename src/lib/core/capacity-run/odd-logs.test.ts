@@ -35,7 +35,7 @@ describe('a log that was not kept as it should be', () => {
 		const rows = discharge().filter(([t]) => t < 9000 || t > 10_200);
 		const run = read(rows);
 		expect(run.capacityAh).toBeCloseTo(CAPACITY_AH, 6);
-		expect(run.doubtAh).toBeCloseTo((AMPS * 1220) / 3600 / 2, 6);
+		expect(run.doubtAh).toBeCloseTo((0.525 * AMPS * 1220) / 3600, 6);
 	});
 	it('without samples, and another current afterwards: a lower bound', () => {
 		const rows = discharge().flatMap(([t, v, a]): Row[] =>

@@ -6,8 +6,8 @@ export const RATED_C = 25;
 const COLD_DOUBT = 1 / 3;
 /** Gain of capacity per K above 25 °C, with its doubt (default, uncertain). */
 const PER_K_ABOVE = { value: 0.001, sd: 0.002 };
-/** Doubt of a capacity whose temperature nobody wrote down, one sd: a shed may well be at 15 °C (default). */
-const UNKNOWN_TEMPERATURE_SD = 0.025;
+/** Of a run whose temperature nobody wrote down: sheds and garages are colder than 25 °C, so that less came out (default). */
+const UNKNOWN_TEMPERATURE = { share: 0.972, sd: 0.03 };
 /** Rate exponent k with its doubt (default, uncertain; Peukert 1897 form). */
 const RATE_EXPONENT = { value: 1.01, sd: 0.01 };
 /** Larger corrections are refused: the cell has to be tested again nearer the standard. */
@@ -64,8 +64,10 @@ function toRated(temperatureC: number): { factor: number; perCold: number; above
 
 /** The same from one temperature to another: what is not known of both falls out. */
 function toTemperature(temperatureC: number | null, referenceC: number): { factor: number; relativeSd: number } {
-	if (temperatureC === null) return { factor: 1, relativeSd: UNKNOWN_TEMPERATURE_SD };
-	const [from, to] = [toRated(temperatureC), toRated(referenceC)];
+	const to = toRated(referenceC);
+	if (temperatureC === null)
+		return { factor: 1 / UNKNOWN_TEMPERATURE.share / to.factor, relativeSd: UNKNOWN_TEMPERATURE.sd };
+	const from = toRated(temperatureC);
 	return {
 		factor: from.factor / to.factor,
 		relativeSd: Math.hypot(COLD_DOUBT * (from.perCold - to.perCold), PER_K_ABOVE.sd * (from.above - to.above))
@@ -79,7 +81,7 @@ const MISSED_DOUBT = 1 / 3;
  * Capacity brought to the temperature and rate of a protocol, by way of 25 °C: what two wires made it miss is added; below 25 °C `C/(1 − z0(T))`
  * with the share z0 that the cold takes of a discharge, above `C·(1 − 0.001·(T − 25))`; rate `C·(I/Istd)^(k−1)`. Their doubts are added in
  * quadrature; a correction that is switched off is doubt as large as itself.
- * @param temperatureC null when not recorded: no correction, but its doubt is added
+ * @param temperatureC null when not recorded: taken as a usual shed, with its doubt
  * @param cRate rate used; null: no rate correction @param standard of the protocol @param off corrections that are not to be made
  * @throws CoreError `correction-too-large` beyond 5 %
  */
