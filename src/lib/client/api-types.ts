@@ -14384,6 +14384,7 @@ export interface components {
         CellResultInput: {
             capacityAh: number;
             cRate?: number | null;
+            leadOhm?: number | null;
             sdAh?: number | null;
             temperatureC?: number | null;
             testerId: string | number;
@@ -14879,7 +14880,7 @@ export interface components {
         LeadsAnswer: {
             explanations: {
                 /** @enum {string} */
-                code: "right" | "exchanged" | "block-reversed" | "open" | "wrong-node" | "doubled" | "polarity";
+                code: "right" | "exchanged" | "block-reversed" | "open" | "wrong-node" | "doubled" | "polarity" | "two-faults";
                 leads: number[];
                 nodeOf: (number | null)[];
                 probability: number;
@@ -14890,7 +14891,7 @@ export interface components {
                 against: "negative" | "positive";
                 expect: {
                     /** @enum {string} */
-                    code: "right" | "exchanged" | "block-reversed" | "open" | "wrong-node" | "doubled" | "polarity";
+                    code: "right" | "exchanged" | "block-reversed" | "open" | "wrong-node" | "doubled" | "polarity" | "two-faults";
                     voltageV: number;
                 }[];
                 lead: number;

@@ -2,7 +2,8 @@ import { fullnessRuledOut, type Chemistry } from '../chemistry';
 import type { LogColumns } from './log-columns';
 import { REST_SHARE, directions, largestOf } from './log-directions';
 import { dischargesOf, tested } from './log-discharges';
-import { parseLog, type LogFault, type ParsedLog } from './parse-log';
+import type { LogFault } from './log-fault';
+import { parseLog, type ParsedLog } from './parse-log';
 
 export interface RunAnalysis {
 	/** Charge and energy taken out, Ah and Wh, positive. */

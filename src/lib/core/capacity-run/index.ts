@@ -25,7 +25,8 @@ export {
 export { judgeTesting, type RefusedRun, type TestedCell } from './judge-testing';
 export { splitChannels, type LogChannel } from './log-channels';
 export { type LogColumn, type LogColumns } from './log-columns';
-export { parseLog, type FaultCode, type LogFault, type ParsedLog } from './parse-log';
+export type { FaultCode, LogFault } from './log-fault';
+export { parseLog, type ParsedLog } from './parse-log';
 export {
 	CORRECTIONS,
 	LARGEST_CORRECTION,

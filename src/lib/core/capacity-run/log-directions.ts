@@ -1,4 +1,5 @@
-import type { LogFault, ParsedLog } from './parse-log';
+import type { LogFault } from './log-fault';
+import type { ParsedLog } from './parse-log';
 
 /** Below this share of the largest current the cell counts as resting. */
 export const REST_SHARE = 0.01;

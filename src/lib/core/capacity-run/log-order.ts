@@ -1,5 +1,5 @@
 import { median } from '../shared';
-import type { FaultCode } from './parse-log';
+import type { FaultCode } from './log-fault';
 
 /** Readable samples as they are written: the clock may repeat itself or step back. */
 export interface WrittenSamples {

@@ -3,31 +3,8 @@ import { CoreError, median } from '../shared';
 import { delimiterOf } from './delimiter';
 import { clockSeconds, dateTimeSeconds, needsMonthFirst, timeStyleOf, type TimeStyle } from './log-clock';
 import { findColumns, type LogColumns } from './log-columns';
+import type { FaultCode, LogFault } from './log-fault';
 import { inOrder, type WrittenSamples } from './log-order';
-
-export type FaultCode =
-	| 'unreadable-row'
-	| 'duplicate-row'
-	| 'starts-not-full'
-	| 'clock-backwards'
-	| 'clock-restarted'
-	| 'midnight'
-	| 'gap'
-	| 'gap-not-counted'
-	| 'unit-guessed'
-	| 'sign-flipped'
-	| 'unsigned-current'
-	| 'several-discharges'
-	| 'direction-unclear'
-	| 'charge-in-log'
-	| 'ends-early';
-
-/** Something about the log a person should know. `row` is the line in the file (header included, from 1); null for the whole. */
-export interface LogFault {
-	code: FaultCode;
-	message: string;
-	row: number | null;
-}
 
 export interface ParsedLog {
 	/** Seconds from the first sample, volts, amperes as written (sign not yet judged); same length, time strictly rising. */
