@@ -46,10 +46,26 @@ function count(name, passed, failed) {
 }
 
 /** A tool that says yes or no: one test. */
-function check(name, command, args) {
-	const done = spawnSync(command, args, { cwd: root, encoding: 'utf8', maxBuffer: 1 << 26 });
-	if (done.status !== 0) say(`${done.stdout ?? ''}${done.stderr ?? ''}`);
-	count(name, done.status === 0 ? 1 : 0, done.status === 0 ? 0 : 1);
+async function check(name, command, args) {
+	const tool = spawn(command, args, { cwd: root });
+	const said = [];
+	for (const stream of [tool.stdout, tool.stderr]) stream.on('data', (text) => said.push(text));
+	const status = await new Promise((done) => tool.once('close', done).once('error', () => done(1)));
+	if (status !== 0) say(Buffer.concat(said).toString());
+	count(name, status === 0 ? 1 : 0, status === 0 ? 0 : 1);
+}
+
+/** Each of these tools keeps one core busy: the linter beside the others. */
+async function checks() {
+	const beside = wanted('lint') ? check('lint', bin('eslint'), ['.']) : null;
+	if (wanted('lint')) await check('format', bin('prettier'), ['--check', '.']);
+	if (wanted('types'))
+		await check('types', bin('svelte-check'), ['--tsconfig', './tsconfig.json', '--fail-on-warnings']);
+	if (wanted('layers')) {
+		const folders = ['src', 'demo', 'bench', 'truth', 'stand-ins'];
+		await check('layers', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', ...folders]);
+	}
+	await beside;
 }
 
 function readReport(file) {
@@ -104,19 +120,7 @@ checkNode();
 ensurePackages();
 ensurePrograms([MARIADB, CHROMIUM]);
 spawnSync(bin('svelte-kit'), ['sync'], { cwd: root });
-if (wanted('lint')) check('format', bin('prettier'), ['--check', '.']);
-if (wanted('lint')) check('lint', bin('eslint'), ['.']);
-if (wanted('types')) check('types', bin('svelte-check'), ['--tsconfig', './tsconfig.json', '--fail-on-warnings']);
-if (wanted('layers'))
-	check('layers', bin('depcruise'), [
-		'--config',
-		'.dependency-cruiser.cjs',
-		'src',
-		'demo',
-		'bench',
-		'truth',
-		'stand-ins'
-	]);
+await checks();
 if (wanted('unit')) vitest('unit', 'unit', {});
 // Database tests use the server's threads, which are built.
 if (['db', 'start', 'e2e'].some(wanted)) ensureBuild();

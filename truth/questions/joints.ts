@@ -21,7 +21,9 @@ export const joints: Question = {
 		battery.flow(currentA, between(random, 10, 60));
 		const loadV = battery.groupV(currentA).map(meter.read);
 		const judged = judgeJoints({ restV, loadV, currentA, parallel, meterSdV: meter.pairSd });
-		const called = jointVerdicts({ joints: judged, currentA }).some((v) => v.code === 'joint-loose');
+		const verdicts = jointVerdicts({ joints: judged, currentA, rest: { restV, chemistry: 'LFP' } });
+		if (verdicts[0]!.code === 'joints-hidden') return [];
+		const called = verdicts.some((v) => v.code === 'joint-loose');
 		const excess = jointOhm.map((ohm, g) => ohm - median(jointOhm.filter((_, k) => k !== g))!);
 		const at = loose >= 0 && random() < 0.5 ? loose : Math.floor(random() * jointOhm.length);
 		const { low95, high95 } = judged[at]!.mOhm;

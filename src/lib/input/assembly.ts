@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer';
 import { ArrayMinSize, IsArray, IsObject, ValidateNested } from 'class-validator';
-import { AtMost, Maybe, Num, Volts, VoltsOrNull, Whole } from './fields';
+import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
+import { AtMost, Maybe, Num, OneOf, Volts, VoltsOrNull, Whole } from './fields';
 
 /** The voltages all cells of a battery lie between, V. */
 export class CellRangeInput {
@@ -26,5 +27,7 @@ export class JointsRequest {
 	@IsArray() @ArrayMinSize(1) @AtMost(128) @Volts() loadV!: number[];
 	@Num(-10_000, 10_000) currentA!: number;
 	@Maybe() @Whole(1, 64) parallel?: number | null;
+	/** Sent, it is asked first whether joints show at this charge at all. */
+	@Maybe() @OneOf(CHEMISTRIES) chemistry?: Chemistry | null;
 	@Maybe() @Num(0.00001, 1) meterSdV?: number | null;
 }

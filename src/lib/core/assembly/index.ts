@@ -7,7 +7,7 @@ export {
 	type NextReading
 } from './balance-leads';
 export { ampacityA, areaOfAwgMm2, conductorOf, copperOhm, shortCircuitA, type Conductor } from './conductors';
-export { MOST_GROUP_V, judgeJoints, type Joint, type JointsInput } from './joints';
+export { MOST_GROUP_V, jointsHidden, judgeJoints, type Joint, type JointsInput } from './joints';
 export { expectedStaircase, type CellsKnown } from './lead-likelihood';
 export { leadVerdict } from './judge-leads';
 export { usualTorque } from './torque';

@@ -40,6 +40,22 @@ describe('joints from readings at rest and under load', () => {
 		expect(seesMohm).toBeGreaterThan(0.6);
 		expect(wantedA).toBeCloseTo((5 * seesMohm) / 0.25, 6);
 	});
+	it('near full, near empty or at unlike charge joints are not judged, and it says where they are', () => {
+		const verdictAt = (restV: number[]) => {
+			const loadV = restV.map((v, i) => v - (i === 2 ? 0.1 : 0.04));
+			const joints = judgeJoints({ ...base, restV, loadV });
+			return jointVerdicts({ joints, currentA: -100, rest: { restV, chemistry: 'LFP' } })[0]!;
+		};
+		expect(verdictAt(base.restV as number[]).code).toBe('joint-loose');
+		for (const restV of [
+			[3.345, 3.346, 3.344, 3.345],
+			[3.21, 3.212, 3.211, 3.21],
+			[3.3, 3.301, 3.278, 3.302]
+		])
+			expect(verdictAt(restV)).toMatchObject({ code: 'joints-hidden', warmth: 'open' });
+		const { fromV, toV } = verdictAt([3.4, 3.4, 3.4, 3.4]).facts as { fromV: number; toV: number };
+		expect([fromV.toFixed(2), toV.toFixed(3)]).toEqual(['3.22', '3.338']);
+	});
 	it('calls even what is even, with what it could not have seen', () => {
 		const loadV = base.restV.map((v) => v - 0.04);
 		const joints = judgeJoints({ ...base, loadV });

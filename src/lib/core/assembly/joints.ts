@@ -1,3 +1,4 @@
+import { restVoltageCurve, type Chemistry } from '../chemistry';
 import { CoreError, median, requireFinite, requirePositive, type Interval } from '../shared';
 
 export interface JointsInput {
@@ -22,7 +23,9 @@ export interface Joint {
 }
 
 /** Resistance of like cells among themselves, one sd as a share (default): makers' spread and a few degrees between them. */
-const CELL_SPREAD = 0.04;
+const CELL_SPREAD = 0.06;
+/** What a clamp or the meter's range makes of a difference, one sd as a share of it (default). */
+const CLAMP_SHARE = 0.015;
 /** A median of n has the doubt of a mean of n, times this. */
 const MEDIAN_FACTOR = 1.2533;
 const Z95 = 1.96;
@@ -47,6 +50,24 @@ function refuseOdd(volts: readonly number[], path: string): void {
 			`${path}.${odd}`,
 			`${path}.${odd} requires a voltage like the other groups’, about ${typical.toFixed(2)} V, got ${volts[odd]} V. Read it again.`
 		);
+}
+
+/** Between these shares of charge a group sags by its resistance; nearer an end by its charge as well (LFP: 3.22 to 3.338 V at rest). */
+const SHOWN_WITHIN = { low: 0.137, high: 0.962 };
+/** Groups further apart at rest are not at like charge, V. */
+const LIKE_CHARGE_V = 0.02;
+
+/** Why joints do not show in readings, by how the groups stood at rest; null: they do. */
+export function jointsHidden(
+	restV: readonly number[],
+	chemistry: Chemistry
+): { lowestV: number; highestV: number; fromV: number; toV: number; apartV: number } | null {
+	const curve = restVoltageCurve(chemistry);
+	const [fromV, toV] = [curve.at(SHOWN_WITHIN.low), curve.at(SHOWN_WITHIN.high)];
+	const magnitudes = restV.map(Math.abs);
+	const [lowestV, highestV] = [Math.min(...magnitudes), Math.max(...magnitudes)];
+	const shows = lowestV >= fromV && highestV <= toV && highestV - lowestV <= LIKE_CHARGE_V;
+	return shows ? null : { lowestV, highestV, fromV, toV, apartV: LIKE_CHARGE_V };
 }
 
 /**
@@ -85,8 +106,9 @@ export function judgeJoints({ restV, loadV, currentA, parallel, meterSdV }: Join
 		const others = ohms.filter((_, k) => k !== i);
 		const like = median(others)!;
 		const own = Math.hypot(readSd, (CELL_SPREAD / Math.sqrt(parallel)) * Math.abs(like));
-		const sd = own * Math.sqrt(1 + (others.length > 2 ? MEDIAN_FACTOR ** 2 : 1) / others.length);
 		const excess = ohm - like;
+		const pair = own * Math.sqrt(1 + (others.length > 2 ? MEDIAN_FACTOR ** 2 : 1) / others.length);
+		const sd = Math.hypot(pair, CLAMP_SHARE * excess);
 		const mOhm = (value: number) => value * 1000;
 		return {
 			group: i + 1,

@@ -1,5 +1,6 @@
 import { WHOLE_BANK, say, type Subject, type Verdict } from '../verdicts';
-import type { Joint } from './joints';
+import type { Chemistry } from '../chemistry';
+import { jointsHidden, type Joint } from './joints';
 
 /** A joint with this much more than its like, for sure, is looked at, Ω (default: a good one has 0.05 to 0.1 mΩ in all). */
 const LOOSE_MOHM = 0.1;
@@ -13,6 +14,8 @@ export interface JointsRead {
 	/** The current they were read at, magnitude, A, and the most the battery will carry; null where nobody said. */
 	currentA: number;
 	ratedA?: number | null;
+	/** How the groups stood at rest, and their chemistry; null or missing: not asked whether joints show at all. */
+	rest?: { restV: readonly number[]; chemistry: Chemistry } | null;
 }
 
 /** The sense leads of a group enclose its cell and the joint towards the next group: what is read is told of the group. */
@@ -24,10 +27,12 @@ const senseSubject = (battery: Subject, position: number): Subject => ({
 
 /** What to make of the joints of a battery, the worst first. @param subject the battery they belong to; @param groups its groups by position, named by the battery where missing */
 export function jointVerdicts(
-	{ joints, currentA, ratedA = null }: JointsRead,
+	{ joints, currentA, ratedA = null, rest = null }: JointsRead,
 	subject: Subject = WHOLE_BANK,
 	groups: readonly Subject[] = []
 ): Verdict[] {
+	const hidden = rest && jointsHidden(rest.restV, rest.chemistry);
+	if (hidden) return [say('joints-hidden', 'open', subject, hidden)];
 	const amps = Math.abs(currentA);
 	const seesMohm = Math.max(...joints.map(({ mOhm }) => (mOhm.high95 - mOhm.low95) / 2));
 	const loose = joints

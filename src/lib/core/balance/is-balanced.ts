@@ -1,6 +1,14 @@
 import { restVoltageCurve, type Chemistry } from '../chemistry';
 import { CoreError, requireFinite, requireNotNegative, requirePositive, type Interval } from '../shared';
-import { apartByPassings, narrowed, snapshotBounds, whatWasRead, type Passings, type Read } from '../snapshot';
+import {
+	LOADED_C_RATE,
+	apartByPassings,
+	narrowed,
+	snapshotBounds,
+	whatWasRead,
+	type Passings,
+	type Read
+} from '../snapshot';
 import { WHOLE_BANK, say, type Subject, type Verdict } from '../verdicts';
 
 /** The end a battery was balanced at: there its groups stand together. */
@@ -34,8 +42,6 @@ export interface BalanceAnswer {
 const STEEP_V_PER_SOC = 0.6;
 /** Apart by no more than this share of a group's capacity counts as balanced (default). */
 const BALANCED_SHARE = 0.01;
-/** Above this current the readings hold resistance as well as charge, in C. */
-const LOADED_C_RATE = 0.06;
 
 /**
  * "Is it balanced?" answered by the interval that the readings support: balanced when all of it lies within 1 % of a group's
@@ -135,9 +141,10 @@ function answered(
 	if (end === 'bottom' && balancedAt === 'top' && onPlateau < cellV.length)
 		return tell('cannot-tell', say('parted-at-bottom', 'calm', subject, facts));
 	if (apartAh.low95 > limitAh) return tell('apart', say(`apart-${end}`, 'look', subject, facts));
-	if (apartAh.high95 <= limitAh) return tell('balanced', say(`balanced-${end}`, 'calm', subject, facts));
+	// Above this current resistances can make up for charge: nothing is called balanced.
 	if (Math.abs(currentA) > LOADED_C_RATE * groupAh)
 		return tell('cannot-tell', say('balance-loaded', 'open', subject, { ...facts, currentA }));
+	if (apartAh.high95 <= limitAh) return tell('balanced', say(`balanced-${end}`, 'calm', subject, facts));
 	if (onPlateau === cellV.length) return tell('cannot-tell', say('balance-plateau', 'open', subject, facts));
 	if (onPlateau > 0) return tell('cannot-tell', say('balance-partly', 'open', subject, { ...facts, onPlateau }));
 	return tell('cannot-tell', say('balance-unsure', 'open', subject, facts));

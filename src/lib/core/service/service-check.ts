@@ -236,6 +236,9 @@ export interface DatedDrift {
 /** An interval spans this many standard deviations. */
 const INTERVAL_SDS = 2 * 1.96;
 
+/** However fine a check reads, where in the taper it was read moves it by so much of the capacity, one sd (default). */
+const LEAST_SHARE_A_CHECK = 0.0015;
+
 /** How fast a group moves away from the others. */
 export interface DriftSlope {
 	ahPerMonth: number;
@@ -247,14 +250,15 @@ export interface DriftSlope {
 /**
  * Slope of each group's drift, Ah a month, which is its difference in self-discharge: least squares, each check by how well it can
  * tell.
- * @param drifts judged checks of one context, any order; fewer than two for a group gives null
+ * @param drifts judged checks of one context, any order; fewer than two for a group gives null @param groupAh rated capacity of a group
  */
-export function driftSlopes(drifts: readonly DatedDrift[], groups: number): (DriftSlope | null)[] {
+export function driftSlopes(drifts: readonly DatedDrift[], groups: number, groupAh: number): (DriftSlope | null)[] {
+	const floorAh = LEAST_SHARE_A_CHECK * groupAh;
 	return Array.from({ length: groups }, (_, g) => {
 		const points = drifts.flatMap(({ ageYears, driftAh }) => {
 			const own = driftAh[g];
 			if (own == null) return [];
-			const sd = Math.max(1e-6, (own.high95 - own.low95) / INTERVAL_SDS);
+			const sd = Math.hypot((own.high95 - own.low95) / INTERVAL_SDS, floorAh);
 			return [{ x: ageYears * 12, y: own.likely, weight: 1 / sd ** 2 }];
 		});
 		if (points.length < 2) return null;

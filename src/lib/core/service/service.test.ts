@@ -61,12 +61,12 @@ describe('service checks', () => {
 			ageYears: year,
 			driftAh: judgeCheck({ context: 'full', currentA: 0, groupVoltagesV: [3.49, v, 3.491, 3.489] }, battery).driftAh
 		}));
-		const slopes = driftSlopes(checks, 4);
+		const slopes = driftSlopes(checks, 4, 200);
 		const verdict = judgeGrowth(slopes, 200, []);
 		expect(verdict).toMatchObject({ code: 'drift-grows', warmth: 'look', facts: { group: 2, checks: 4 } });
 		expect(verdict!.finding).toMatch(/^By 0\.0\d ± 0\.0\d Ah a month/);
 		// Two checks, or a battery that only scatters, say nothing of the kind.
-		expect(judgeGrowth(driftSlopes(checks.slice(0, 2), 4), 200, [])).toBeNull();
+		expect(judgeGrowth(driftSlopes(checks.slice(0, 2), 4, 200), 200, [])).toBeNull();
 		const still = checks.map((c, i) => ({ ...c, driftAh: checks[i % 2]!.driftAh }));
 		expect(judgeGrowth(driftSlopes(still, 4), 200, [])).toBeNull();
 	});
@@ -78,7 +78,8 @@ describe('service checks', () => {
 					{ ageYears: 0, driftAh: [of(0), null] },
 					{ ageYears: 1, driftAh: [of(-6), of(1)] }
 				],
-				2
+				2,
+				200
 			)
 		).toMatchObject([{ ahPerMonth: -0.5, checks: 2 }, null]);
 	});

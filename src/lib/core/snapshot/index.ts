@@ -1,4 +1,4 @@
-export { driftChange, snapshotBounds, type Snapshot, type SnapshotBounds } from './snapshot';
+export { LOADED_C_RATE, driftChange, snapshotBounds, type Snapshot, type SnapshotBounds } from './snapshot';
 export { LOG_SD_V, fullestMoment, parseGroupLog, type GroupLog } from './group-log';
 export { whatWasRead, type Read } from './what-was-read';
 export {

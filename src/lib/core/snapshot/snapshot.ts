@@ -42,6 +42,13 @@ export interface SnapshotBounds {
  * Ω·Ah; at rest, how far one group may stand in its hysteresis loop from the others, as a share of the loop.
  */
 const DOUBT = { hysteresis: 0.35, resistance: 0.22, jointOhmAh: 0.01, unlikeHysteresis: 0.5 };
+/** Above this current the readings hold resistance as well as charge, in C. */
+export const LOADED_C_RATE = 0.06;
+/**
+ * Then what was left out below it counts, one standard deviation of a logarithm each (default): resistance at a temperature nobody
+ * told, 5 to 35 °C; and how steep the knees are.
+ */
+const LOADED_DOUBT = { resistance: 0.39, knee: Math.log(1.4) / 1.96 };
 /** Below this C-rate nobody knows which way the current last flowed. */
 const STILL_C_RATE = 0.002;
 const DRAWS = 600;
@@ -131,6 +138,8 @@ function chargeDraws(
 	const draw = (sd: number) => normalDraw(random, 0, sd);
 	const rate = currentA / groupAh;
 	const isStill = Math.abs(rate) < STILL_C_RATE;
+	const isLoaded = Math.abs(rate) > LOADED_C_RATE;
+	const resistance = isLoaded ? LOADED_DOUBT.resistance : DOUBT.resistance;
 	const unlikeV = isStill ? DOUBT.unlikeHysteresis * HYSTERESIS_V[chemistry] : 0;
 	const groupSdV = Math.hypot(meterSdV, Math.abs(rate) * DOUBT.jointOhmAh, unlikeV);
 	const drawVolts = ownVoltages(volts, groupSdV, ofReading);
@@ -138,11 +147,17 @@ function chargeDraws(
 	return Array.from({ length: DRAWS }, () => {
 		const loopV = HYSTERESIS_V[chemistry] * Math.exp(draw(DOUBT.hysteresis));
 		const branch = isStill ? 2 * ofReading() - 1 : Math.sign(rate);
-		const shared = branch * loopV + rate * LOADED_OHM_AH * Math.exp(draw(DOUBT.resistance));
+		const shared = branch * loopV + rate * LOADED_OHM_AH * Math.exp(draw(resistance));
 		const curve = drawnCurve(typical, random);
-		return drawVolts().map((v) => curve.socOf(v - shared));
+		if (!isLoaded) return drawVolts().map((v) => curve.socOf(v - shared));
+		const knee = Math.exp(draw(LOADED_DOUBT.knee));
+		return drawVolts().map((v) => steeper(curve.socOf(v - shared), knee));
 	});
 }
+
+/** A charge read by a curve whose ends are steeper or flatter by a factor: nearer to its end, or further from it. */
+const steeper = (soc: number, knee: number): number =>
+	soc > 0.5 ? 1 - Math.min(0.5, (1 - soc) * knee) : Math.min(0.5, soc * knee);
 
 /** A group further from the median than so many sd of the meter and of the usual scatter is taken at its word. */
 const APART_SDS = 3;

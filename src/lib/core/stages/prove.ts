@@ -123,7 +123,14 @@ function ownVerdicts(
 			: null;
 	return {
 		joints: joints
-			? jointVerdicts({ joints, currentA: loadReading!.currentA, ratedA: battery.bmsA }, subject, groups)
+			? jointVerdicts(
+					{
+						...{ joints, currentA: loadReading!.currentA, ratedA: battery.bmsA },
+						rest: { restV: loadReading!.restV, chemistry: picture.bank.chemistry }
+					},
+					subject,
+					groups
+				)
 			: [],
 		bms: comparison
 			? bmsVerdicts({ ...comparison, differenceSdV: instrumentsSdV(picture, battery) }, groups, subject)

@@ -189,7 +189,8 @@ export function batteryService(
 				cellChangedAfter(picture, battery, i + 1, c.check.checkedAt) ? null : own
 			)
 		})),
-		battery.series
+		battery.series,
+		ratedAh
 	);
 	const grows = judgeGrowth(driftPerMonthAh, ratedAh, subjects.groups);
 	return {

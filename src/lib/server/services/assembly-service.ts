@@ -47,5 +47,6 @@ export function judgeJointReadings(input: JointsRequest): { joints: Joint[]; ver
 		parallel: input.parallel ?? 1,
 		meterSdV: input.meterSdV ?? USUAL_METER_SD_V
 	});
-	return { joints, verdicts: jointVerdicts({ joints, currentA }) };
+	const rest = input.chemistry ? { restV, chemistry: input.chemistry } : null;
+	return { joints, verdicts: jointVerdicts({ joints, currentA, rest }) };
 }
