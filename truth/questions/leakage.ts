@@ -45,7 +45,9 @@ export const leakage: Question = {
 				...{ low: byVolts.low95, high: byVolts.high95 }
 			});
 		const sdAh = 0.001 * ratedAh;
-		const ah = (lost / 100) * (days / MONTH_DAYS) * ratedAh + normalDraw(random, 0, Math.hypot(sdAh, 0.0008 * ratedAh));
+		// Charging is not quite free, and two ends of charge are not the same.
+		const tooMuchAh = normalDraw(random, between(random, 0, 0.003), 0.001) * ratedAh;
+		const ah = (lost / 100) * (days / MONTH_DAYS) * ratedAh + tooMuchAh + normalDraw(random, 0, sdAh);
 		const byRefill = leakageByRefill(ratedAh, { ah, sdAh, days }).percentPerMonth!;
 		answers.push({
 			...{ kind: 'interval', of: 'self-discharge by a refill', scale: 10, truth: lost },

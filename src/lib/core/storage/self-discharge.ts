@@ -40,8 +40,11 @@ export interface Leakage {
 
 const DAY_MS = 86_400_000;
 const INTERVAL_SDS = 1.96;
-/** A cell charged to the same tail twice ends at the same charge within this share, one sd (default). */
-const SAME_FULL_SD = 0.001;
+/**
+ * A refill counts more than was lost, as a share of the capacity: charging is not quite free, and the second end of charge lies a
+ * little higher; with its doubt, one sd (default).
+ */
+const REFILL_TOO_MUCH = { share: 0.0015, sd: 0.002 };
 /** Rest voltage changes so much a K, one sd: it has either sign (default); and a place nobody took the temperature of, K. */
 const PER_K_SD_V = 0.00015;
 const UNKNOWN_K = 5;
@@ -67,10 +70,11 @@ export function leakageByRefill(capacityAh: number, { ah, sdAh, days }: Refill):
 	requireNotNegative(sdAh, 'refill.sdAh');
 	requirePositive(days, 'refill.days');
 	const perAh = (100 / capacityAh) * (MONTH_DAYS_MEAN / days);
-	const half = INTERVAL_SDS * Math.hypot(sdAh, SAME_FULL_SD * capacityAh);
+	const lostAh = ah - REFILL_TOO_MUCH.share * capacityAh;
+	const half = INTERVAL_SDS * Math.hypot(sdAh, REFILL_TOO_MUCH.sd * capacityAh);
 	const at = (value: number) => Math.max(0, value * perAh);
 	return {
-		percentPerMonth: { low95: at(ah - half), likely: at(ah), high95: at(ah + half) },
+		percentPerMonth: { low95: at(lostAh - half), likely: at(lostAh), high95: at(lostAh + half) },
 		why: null,
 		elapsedDays: days
 	};

@@ -43,7 +43,7 @@ const ruleOf = ({ by, healthyPercent }: Leak) =>
 		: `Every loss that some curve, charge and hysteresis fit to the readings; a healthy cell loses up to ${healthyPercent} % a month (default).`;
 const doubtOf = ({ by }: Leak) =>
 	by === 'refill'
-		? '95 %: the counter, and 0.1 % for two ends of charge that are not quite the same. Warmth doubles it every 10 K.'
+		? '95 %: the counter, and 0.15 ± 0.2 % of the capacity that a refill counts too much. Warmth doubles it every 10 K.'
 		: '95 %: the meter, the temperature and the curve itself. Warmth doubles it every 10 K.';
 const TEST =
 	'Charge it full to a tail, leave it alone for a month, charge it again the same way and count what goes in.';
