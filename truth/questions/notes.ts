@@ -18,7 +18,9 @@ export const notes: Question = {
 	ask(world): Answer[] {
 		const { random, ratedAh, nature } = world;
 		if (random() > ASKED) return [];
-		const cell = drawCell(world);
+		// One in five is a used cell, of which nobody has said so.
+		const used = random() < 0.2;
+		const cell = drawCell(world, used ? { capacityAh: ratedAh * between(random, 0.55, 0.95) } : {});
 		const temperatureC = between(random, 5, 30);
 		const byPower = random() < 0.4;
 		const calledA = between(random, 0.05, 0.4) * ratedAh;
@@ -69,11 +71,21 @@ export const notes: Question = {
 		});
 		return [
 			{
-				...{ kind: 'interval', of: 'capacity by spot notes', scale: ratedAh, truth: end.ah },
+				...{
+					kind: 'interval',
+					of: `capacity by spot notes${used ? ' of a used cell' : ''}`,
+					scale: ratedAh,
+					truth: end.ah
+				},
 				...{ low: fit.capacityAh.low95, high: fit.capacityAh.high95 }
 			},
 			{
-				...{ kind: 'interval', of: 'time to the end by spot notes', scale: end.timeS, truth: end.timeS },
+				...{
+					kind: 'interval',
+					of: `time to the end by spot notes${used ? ' of a used cell' : ''}`,
+					scale: end.timeS,
+					truth: end.timeS
+				},
 				...{ low: fit.finishS.low95, high: fit.finishS.high95 }
 			},
 			{

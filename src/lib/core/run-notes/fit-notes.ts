@@ -42,8 +42,17 @@ export interface NotesFit {
 	oddNote: number | null;
 }
 
-/** A cell nobody has tested holds so much of rated, with its sd (default); looked at from and to. */
-const PRIOR = { mean: 1, sd: 0.06, from: 0.55, to: 1.3 };
+/**
+ * A cell nobody has tested holds so much of rated, with its sd; a used one, as which one in five counts, anything from half to all of it
+ * (default). Looked at from and to.
+ */
+const PRIOR = { mean: 1, sd: 0.06, usedShare: 0.2, usedFrom: 0.5, usedTo: 1, from: 0.5, to: 1.3 };
+function logPriorOf(share: number): number {
+	const { mean, sd, usedShare, usedFrom, usedTo } = PRIOR;
+	const fresh = Math.exp(-0.5 * ((share - mean) / sd) ** 2) / (sd * Math.sqrt(2 * Math.PI));
+	const used = share >= usedFrom && share <= usedTo ? 1 / (usedTo - usedFrom) : 0;
+	return Math.log((1 - usedShare) * fresh + usedShare * used + Number.MIN_VALUE);
+}
 /** Looked through coarsely first, then finely where anything fits. */
 const COARSE = { draws: 120, steps: 120 };
 const FINE = { draws: 240, steps: 150 };
@@ -224,7 +233,7 @@ function drawWorlds(
 					return at(n.timeS ?? (ah * 3600) / own, ah / capacityAh);
 				}),
 				endAh: endShare(at, run.cutoffV) * capacityAh,
-				logPrior: -0.5 * ((share - PRIOR.mean) / PRIOR.sd) ** 2
+				logPrior: logPriorOf(share)
 			});
 		}
 	}
