@@ -68,7 +68,7 @@ describe('service checks', () => {
 		// Two checks, or a battery that only scatters, say nothing of the kind.
 		expect(judgeGrowth(driftSlopes(checks.slice(0, 2), 4, 200), 200, [])).toBeNull();
 		const still = checks.map((c, i) => ({ ...c, driftAh: checks[i % 2]!.driftAh }));
-		expect(judgeGrowth(driftSlopes(still, 4), 200, [])).toBeNull();
+		expect(judgeGrowth(driftSlopes(still, 4, 200), 200, [])).toBeNull();
 	});
 	it('gives the slope of drift in Ah a month', () => {
 		const of = (likely: number) => ({ low95: likely - 1, likely, high95: likely + 1 });
