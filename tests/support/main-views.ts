@@ -124,9 +124,6 @@ export async function checkViews(page: Page, request: APIRequestContext, paths: 
 		await page.evaluate(() => (document.documentElement.dataset.theme = 'coal'));
 		await axe(`${path} in coal`, (a) => a.withRules(['color-contrast']));
 		await page.setViewportSize({ width: 360, height: 780 });
-		// What is folded on a phone stays in its width, too.
-		for (const fold of await page.locator('button.fold[aria-expanded="false"]').all())
-			await fold.dispatchEvent('click');
 		await expect
 			.configure({ soft: true })
 			.poll(() => page.evaluate(standingOut), { message: `${path} at 360` })
