@@ -124,6 +124,10 @@ export async function checkViews(page: Page, request: APIRequestContext, paths: 
 		await page.evaluate(() => (document.documentElement.dataset.theme = 'coal'));
 		await axe(`${path} in coal`, (a) => a.withRules(['color-contrast']));
 		await page.setViewportSize({ width: 360, height: 780 });
+		// What is folded on a phone stays in its width, too.
+		await page.evaluate(() =>
+			document.querySelectorAll<HTMLElement>('button.fold[aria-expanded="false"]').forEach((fold) => fold.click())
+		);
 		await expect
 			.configure({ soft: true })
 			.poll(() => page.evaluate(standingOut), { message: `${path} at 360` })

@@ -44,7 +44,7 @@ export const atTemperature: Question = {
 					sdAh: TESTER_GAIN_SD * capacityAh
 				},
 				room: {
-					...{ cellId: i, tester: 'T0', capacityAh: read(roomAh, 0), sharedSd: 0, cRate: rate },
+					...{ cellId: i, tester: 'T0', capacityAh: read(roomAh, 0), cRate: rate },
 					sdAh: TESTER_GAIN_SD * roomAh
 				}
 			};

@@ -202,6 +202,12 @@ describe('two things wrong at once', () => {
 		expect(unexplained).toBeGreaterThan(0);
 		expect(pass).toBe(false);
 	});
+	it('of a hundred and twenty-eight leads, all of them nonsense, an answer comes and passes nothing', () => {
+		const readingsV = Array.from({ length: 129 }, (_, k) => (k % 5 ? 3.3 * k : 500 - k));
+		const { pass, explanations } = judgeBalanceLeads({ series: 128, cells: { low: 3.28, high: 3.32 }, readingsV });
+		expect(pass).toBe(false);
+		expect(explanations.every((e) => Number.isFinite(e.probability))).toBe(true);
+	});
 	it('a reading that is nonsense neither decides for one fault nor breaks the sums', () => {
 		for (const nonsense of [-500, 900]) {
 			const readings = [...nodes];

@@ -54,8 +54,8 @@ const PASS_FROM = 0.99;
 const WORTH_NAMING = 0.005;
 /** Most explanations that are weighed when the next reading is chosen. */
 const WEIGHED = 8;
-/** Each of so many that explain most by themselves is tried with every other. */
-const FIRST_OF_PAIRS = 24;
+/** So many that explain most by themselves are tried two and two: each of two true faults explains its own readings, and stands among them. */
+const FIRST_OF_PAIRS = 60;
 /** Two expectations are apart by this share of a cell's voltage (half-cell tolerance). */
 const HALF = 0.5;
 const MOST_SERIES = 128;
@@ -68,7 +68,8 @@ interface Weighed {
 
 /**
  * Which way the balance leads most probably sit: every single fault there is (models, balance leads), and where none explains all
- * readings every two of them, weighed by how well they explain the readings and how common they are. The leads' resistance is not seen: a meter of 10 MΩ reads through a bad crimp.
+ * readings every two of them, weighed by how well they explain the readings and how common they
+ * are. The leads' resistance is not seen: a meter of 10 MΩ reads through a bad crimp.
  * @throws CoreError `layout`, `readings-count`, `not-a-number`, `not-positive`, `cells-count`, `cell-range`
  */
 export function judgeBalanceLeads(input: BalanceLeadsInput): LeadsJudgement {
@@ -84,8 +85,7 @@ export function judgeBalanceLeads(input: BalanceLeadsInput): LeadsJudgement {
 	const single = probabilities(fitted(wirings));
 	// What one fault leaves unexplained, two may explain.
 	const first = single.slice(0, FIRST_OF_PAIRS).map((w) => w.wiring);
-	const weighed =
-		single[0]!.fit.slips === 0 ? single : probabilities([...single, ...fitted(pairWirings(first, wirings))]);
+	const weighed = single[0]!.fit.slips === 0 ? single : probabilities([...single, ...fitted(pairWirings(first))]);
 	const explanations = named(weighed);
 	const unread = readingsV.flatMap((v, lead) => (v === null && !(withoutZero && lead === 0) ? [lead] : []));
 	const unexplained = weighed[0]!.fit.slips;

@@ -52,7 +52,11 @@ describe('joints from readings at rest and under load', () => {
 			[3.21, 3.212, 3.211, 3.21],
 			[3.3, 3.301, 3.278, 3.302]
 		])
-			expect(verdictAt(restV)).toMatchObject({ code: 'joints-hidden', warmth: 'open' });
+			expect(verdictAt(restV)).toMatchObject({ code: 'joints-hidden', warmth: 'look', facts: { suspects: [3] } });
+		const even = [3.4, 3.4, 3.4, 3.4];
+		const joints = judgeJoints({ ...base, restV: even, loadV: even.map((v) => v - 0.04) });
+		const [calm] = jointVerdicts({ joints, currentA: -100, rest: { restV: even, chemistry: 'LFP' } });
+		expect(calm).toMatchObject({ code: 'joints-hidden', warmth: 'open', facts: { suspects: [] } });
 		const { fromV, toV } = verdictAt([3.4, 3.4, 3.4, 3.4]).facts as { fromV: number; toV: number };
 		expect([fromV.toFixed(2), toV.toFixed(3)]).toEqual(['3.22', '3.338']);
 	});

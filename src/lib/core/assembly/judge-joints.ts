@@ -32,7 +32,6 @@ export function jointVerdicts(
 	groups: readonly Subject[] = []
 ): Verdict[] {
 	const hidden = rest && jointsHidden(rest.restV, rest.chemistry);
-	if (hidden) return [say('joints-hidden', 'open', subject, hidden)];
 	const amps = Math.abs(currentA);
 	const seesMohm = Math.max(...joints.map(({ mOhm }) => (mOhm.high95 - mOhm.low95) / 2));
 	const loose = joints
@@ -44,6 +43,11 @@ export function jointVerdicts(
 			const facts = { mOhm: { ...mOhm }, heatW, currentA: amps, ratedHeatW, ratedA, group };
 			return say('joint-loose', hot ? 'stop' : 'look', groups[group - 1] ?? senseSubject(subject, group), facts);
 		});
+	if (hidden) {
+		// It may be charge, and it may be a joint that burns: nobody is told to wait with looking.
+		const suspects = joints.filter(({ mOhm }) => mOhm.low95 > LOOSE_MOHM).map((j) => j.group);
+		return [say('joints-hidden', suspects.length ? 'look' : 'open', subject, { ...hidden, suspects })];
+	}
 	if (loose.length) return loose;
 	if (seesMohm > MUST_SHOW_MOHM)
 		return [

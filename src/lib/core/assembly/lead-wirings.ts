@@ -167,17 +167,13 @@ const OWN_LEADS: readonly LeadCode[] = ['exchanged', 'block-reversed', 'open', '
 const concernsItsOwn = ({ code, leads, nodeOf }: LeadWiring): boolean =>
 	OWN_LEADS.includes(code) && nodeOf.every((node, lead) => node === lead || leads.includes(lead));
 
-/** Two things wrong at once, each with leads of its own; as rare as both together. @param first those that are likely by themselves */
-export function pairWirings(first: readonly LeadWiring[], all: readonly LeadWiring[]): LeadWiring[] {
-	const single = all.filter(concernsItsOwn);
-	const known = new Set<string>();
-	return first.filter(concernsItsOwn).flatMap((a) =>
-		single.flatMap((b) => {
+/** Two things wrong at once, each with leads of its own; as rare as both together. @param single those that are likely by themselves */
+export function pairWirings(single: readonly LeadWiring[]): LeadWiring[] {
+	const own = single.filter(concernsItsOwn);
+	return own.flatMap((a, i) =>
+		own.slice(i + 1).flatMap((b) => {
 			if (b.leads.some((lead) => a.leads.includes(lead))) return [];
 			const nodeOf = a.nodeOf.map((node, lead) => (b.leads.includes(lead) ? b.nodeOf[lead]! : node));
-			const key = nodeOf.join();
-			if (known.has(key)) return [];
-			known.add(key);
 			const leads = [...a.leads, ...b.leads].sort((x, y) => x - y);
 			return [{ ...a, code: 'two-faults' as const, leads, nodeOf, parts: [a, b] as const, prior: a.prior * b.prior }];
 		})

@@ -41,7 +41,7 @@ const GAP_STEPS = 10;
 /** Across a gap the current went on when it is the same on both sides, to this share. */
 const SAME_CURRENT = 0.05;
 /** Or it had paused meanwhile: of what would have flowed so much is doubt, one sd, so that 95 % hold both. */
-const IN_DOUBT = 0.525;
+const IN_DOUBT = 0.6;
 /** A second direction is worth a word above this share of the charge moved. */
 const OTHER_DIRECTION_SHARE = 0.02;
 /** A run that ends more than this above the cut-off was stopped early, V. */
@@ -68,7 +68,7 @@ export function analyseLog(log: ParsedLog, options: RunOptions): { analysis: Run
 	const { timeS, voltageV } = log;
 	const gapS = GAP_STEPS * usualStep(log);
 	const throughputAh = absoluteAh(log, gapS);
-	const { outA } = directions(log, options.ratedAh ?? throughputAh, faults);
+	const outA = directions(log, options.ratedAh ?? throughputAh, faults);
 	const baseAh = options.ratedAh ?? throughputAh / 2;
 	const endsBelowV = options.cutoffV === null ? null : options.cutoffV + EARLY_V;
 	const all = dischargesOf(timeS, voltageV, outA, (dt) => dt > gapS, baseAh);
@@ -76,7 +76,7 @@ export function analyseLog(log: ParsedLog, options: RunOptions): { analysis: Run
 	if (all.length > 1 && own)
 		faults.push({
 			code: 'several-discharges',
-			message: `The log holds ${all.length} discharges with a charge between them; the ${own === all.at(-1) ? 'last' : `one before the last`} is taken, lines ${log.rows[own.from]} to ${log.rows[own.to]}.`,
+			message: `The log holds ${all.length} discharges with a charge between them; number ${all.indexOf(own) + 1} is taken, lines ${log.rows[own.from]} to ${log.rows[own.to]}.`,
 			row: log.rows[own.from]!
 		});
 	const [from, to] = own && all.length > 1 ? [own.from, own.to] : [0, timeS.length - 1];
@@ -95,6 +95,13 @@ export function analyseLog(log: ParsedLog, options: RunOptions): { analysis: Run
 			code: 'ends-early',
 			message: `The discharge ends at ${endVoltageV.toFixed(2)} V, above the cut-off of ${options.cutoffV!.toFixed(2)} V: the capacity is a lower bound.`,
 			row: log.rows[to]!
+		});
+	if (own?.notRefilled)
+		faults.push({
+			code: 'starts-not-full',
+			message:
+				'The charge before this discharge gave back less than had been taken: it did not begin full. The capacity is a lower bound.',
+			row: log.rows[from]!
 		});
 	const most = options.chemistry && from === 0 ? mostAtStart(log, outA, options.chemistry, options.ratedAh) : null;
 	if (most !== null)

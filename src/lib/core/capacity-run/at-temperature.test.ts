@@ -7,7 +7,7 @@ const held = (cellId: number, capacityAh: number, more: Partial<HeldRun> = {}): 
 	...more
 });
 const room = (cellId: number, capacityAh: number, more: Partial<RoomRun> = {}): RoomRun => ({
-	...{ cellId, tester: 'A', capacityAh, sdAh: 0.01 * capacityAh, sharedSd: 0, cRate: 0.2 },
+	...{ cellId, tester: 'A', capacityAh, sdAh: 0.01 * capacityAh, cRate: 0.2 },
 	...more
 });
 

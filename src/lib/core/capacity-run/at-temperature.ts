@@ -16,6 +16,8 @@ export interface HeldRun {
 	sdAh: number;
 	/** Null: not known. */
 	cRate: number | null;
+	/** What its leads made it miss, as a fraction; missing: four wires. */
+	missedShare?: number;
 }
 
 /** A run of the same cell at room temperature, brought to 25 °C. */
@@ -24,8 +26,6 @@ export interface RoomRun {
 	tester: string | null;
 	capacityAh: number;
 	sdAh: number;
-	/** Of that doubt what its corrections add, as a fraction. */
-	sharedSd: number;
 	cRate: number | null;
 }
 

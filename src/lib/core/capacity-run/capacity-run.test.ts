@@ -77,7 +77,7 @@ describe('a capacity-run log', () => {
 		const same = analyseRun(text(-36), options);
 		expect(same.faults.find((f) => f.code === 'gap')).toMatchObject({ row: 21 });
 		expect(same.capacityAh).toBeCloseTo(11.9, 9);
-		expect(same.doubtAh).toBeCloseTo(5.25, 9);
+		expect(same.doubtAh).toBeCloseTo(6, 9);
 		const other = analyseRun(text(-18), options);
 		expect(other.faults.map((f) => f.code)).toContain('gap-not-counted');
 		expect(other.capacityAh).toBeCloseTo(1.9, 9);
@@ -151,6 +151,14 @@ describe('standard conditions', () => {
 		expect(standard.capacityAh).toBeCloseTo(205.761, 3);
 		expect(standard.sdAh).toBeCloseTo(0.03 * 205.761, 3);
 	});
+});
+
+it('a temperature nobody told does not make a correction too large', () => {
+	// 3 % missed by the leads and 2.9 % for a shed are more than 5 % together.
+	const measured = { capacityAh: 200, sdAh: 2, missedShare: 0.03 };
+	const { capacityAh } = toStandardConditions(measured, null, 0.2, { cRate: 0.2 });
+	expect(capacityAh).toBeCloseTo(200 / 0.97 / 0.972, 6);
+	expect(() => toStandardConditions({ ...measured, missedShare: 0.06 }, null, 0.2, { cRate: 0.2 })).toThrow(/6.4 %/);
 });
 
 describe('where a log begins and ends', () => {

@@ -104,7 +104,7 @@ interface Solved {
 /** Gains that contradict their prior, by so many of its sds, widen it. */
 const CONTRADICTS = 1.5;
 /** Rounds until the width of the prior has settled, at most; and when it has. */
-const WIDENING = { roundsAtMost: 40, settledShare: 0.01 };
+const WIDENING = { roundsAtMost: 10, settledShare: 0.01 };
 
 /**
  * Gains with a prior of N(0, 1 %); where those that cells tie together contradict it, with the width they show themselves

@@ -7,7 +7,7 @@ export const REST_SHARE = 0.01;
 const RISE = { volts: 0.05, share: 0.02 };
 /** It also ends higher than it began, V: a lighter load lets a discharge rise for a moment. */
 const ENDS_HIGHER_V = 0.03;
-/** Volts that jump so far from one sample to the next, with the current as large as before, are another stretch. */
+/** Volts that jump so far from one sample to the next are another stretch: a charge that turned into a discharge at once. */
 const JUMP_V = 0.05;
 
 export const largestOf = (currentA: ArrayLike<number>): number => {
@@ -50,21 +50,14 @@ function rises({ timeS, voltageV, currentA }: ParsedLog, [from, to]: [number, nu
 	return false;
 }
 
-/** What flows out of the cell at each sample, A, negative into it; and what was found about the signs. */
-export interface OutwardCurrent {
-	outA: Float64Array;
-	/** Discharge is written as positive current. */
-	isTurned: boolean;
-}
-
 const TURNED = 'Discharge is written as positive current; turned round (positive is into the battery).';
 
 /**
  * Which way the current of a log flows: of two signs the one under which the volts are lower is the discharge; of one sign alone,
  * stretches that rise as a charge does are charges.
- * @param baseAh rated capacity, or about what went through it
+ * @param baseAh rated capacity, or about what went through it @returns what flows out of the cell at each sample, A, negative into it
  */
-export function directions(log: ParsedLog, baseAh: number, faults: LogFault[]): OutwardCurrent {
+export function directions(log: ParsedLog, baseAh: number, faults: LogFault[]): Float64Array {
 	const { voltageV, currentA } = log;
 	const restA = REST_SHARE * largestOf(currentA);
 	const sides = { positive: { sumV: 0, n: 0, change: 0 }, negative: { sumV: 0, n: 0, change: 0 } };
@@ -78,7 +71,7 @@ export function directions(log: ParsedLog, baseAh: number, faults: LogFault[]): 
 	const { positive, negative } = sides;
 	const told = (isTurned: boolean) => {
 		if (isTurned) faults.push({ code: 'sign-flipped', message: TURNED, row: null });
-		return { outA: Float64Array.from(currentA, (a) => (isTurned ? a : -a)), isTurned };
+		return Float64Array.from(currentA, (a) => (isTurned ? a : -a));
 	};
 	if (positive.n && negative.n) return told(positive.sumV / positive.n < negative.sumV / negative.n);
 	const all = stretches(log, restA);
@@ -91,7 +84,7 @@ export function directions(log: ParsedLog, baseAh: number, faults: LogFault[]): 
 		});
 		const outA = Float64Array.from(currentA, Math.abs);
 		for (const [from, to] of charges) for (let i = from; i <= to; i++) outA[i]! *= -1;
-		return { outA, isTurned: positive.n > 0 };
+		return outA;
 	}
 	const side = positive.n ? positive : negative;
 	if (side.change > 0 || side.n === 0)

@@ -35,7 +35,7 @@ describe('a log that was not kept as it should be', () => {
 		const rows = discharge().filter(([t]) => t < 9000 || t > 10_200);
 		const run = read(rows);
 		expect(run.capacityAh).toBeCloseTo(CAPACITY_AH, 6);
-		expect(run.doubtAh).toBeCloseTo((0.525 * AMPS * 1220) / 3600, 6);
+		expect(run.doubtAh).toBeCloseTo((0.6 * AMPS * 1220) / 3600, 6);
 	});
 	it('without samples, and another current afterwards: a lower bound', () => {
 		const rows = discharge().flatMap(([t, v, a]): Row[] =>
@@ -68,6 +68,16 @@ describe('a log that was not kept as it should be', () => {
 		// One that was broken off after the full one is not the test.
 		const short = second.slice(0, 800);
 		expect(read([...first, ...between, ...short]).capacityAh).toBeCloseTo(CAPACITY_AH, 0);
+	});
+	it('a charge that gave back a third only: the discharge after it is no test, the full one before it is', () => {
+		const first = discharge();
+		const between = charge(first.at(-1)![0] + 600, 100);
+		const rest = discharge(10, between.at(-1)![0] + 600);
+		// The last third of a discharge, to its cut-off.
+		const third = rest.slice(Math.ceil(rest.length * 0.66));
+		expect(read([...first, ...between, ...third]).capacityAh).toBeCloseTo(CAPACITY_AH, 0);
+		// Where the first one is not there whole either, nothing is a capacity.
+		expect(codes([...first.slice(0, 1200), ...between, ...third])).toContain('starts-not-full');
 	});
 	it('charge and discharge with currents of one sign: what rises is the charge', () => {
 		const before = charge(0);

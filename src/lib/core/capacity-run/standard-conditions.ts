@@ -109,11 +109,13 @@ export function toStandardConditions(
 		step('rate', Math.exp((RATE_EXPONENT.value - 1) * logRate), Math.abs(RATE_EXPONENT.sd * logRate))
 	];
 	const factor = steps.reduce((product, s) => product * s.factor, 1);
-	if (Math.abs(factor - 1) > LARGEST_CORRECTION)
+	// A temperature nobody told is a guess with its doubt, no correction that could be too large.
+	const corrected = temperatureC === null ? factor / warmed.factor : factor;
+	if (Math.abs(corrected - 1) > LARGEST_CORRECTION)
 		throw new CoreError(
 			'correction-too-large',
 			'temperatureC',
-			`A correction of ${((factor - 1) * 100).toFixed(1)} % is more than ${LARGEST_CORRECTION * 100} %: test again nearer ${referenceC} °C and ${standardCRate} C.`
+			`A correction of ${((corrected - 1) * 100).toFixed(1)} % is more than ${LARGEST_CORRECTION * 100} %: test again nearer ${referenceC} °C and ${standardCRate} C.`
 		);
 	const sharedSd = Math.hypot(...steps.map((s) => s.relativeSd));
 	const relativeSd = Math.hypot(measured.sdAh / measured.capacityAh, sharedSd);

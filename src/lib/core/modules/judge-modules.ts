@@ -1,6 +1,8 @@
 import { median } from 'd3-array';
 import { CHEMISTRY_FIGURES, socBounds, type Chemistry, type SocBounds } from '../chemistry';
 import type { StopReason } from '../inspection';
+import { misread } from '../balance';
+import { whatWasRead } from '../snapshot';
 import { measured, say, type Subject, type Verdict } from '../verdicts';
 import type { ModuleMake } from './make';
 
@@ -71,7 +73,9 @@ function ofTerminals(module: WholeModule, volts: number, others: readonly number
 
 function ofTaps(module: WholeModule, groupsV: readonly (number | null)[], terms: Terms): Verdict[] {
 	const { make, chemistry, sdV, restS } = terms;
-	const { dischargeLimitV } = CHEMISTRY_FIGURES[chemistry];
+	const { dischargeLimitV, chargeLimitV } = CHEMISTRY_FIGURES[chemistry];
+	const odd = whatWasRead(groupsV, chemistry);
+	if (odd.kind !== 'groups') return [misread(odd, module.subject)];
 	const read = groupsV.flatMap((volts, i) => (volts === null ? [] : [{ group: i + 1, volts }]));
 	if (read.length === 0) return [];
 	const told: Verdict[] = [];
@@ -86,12 +90,18 @@ function ofTaps(module: WholeModule, groupsV: readonly (number | null)[], terms:
 	const low = bounds.filter(
 		(b) => b.volts + 1.96 * sdV(Math.abs(b.volts)) < dischargeLimitV || b.highFraction < middle
 	);
+	const high = read.filter((r) => r.volts - 1.96 * sdV(r.volts) > chargeLimitV);
+	const cellsOf = (groups: readonly { group: number }[]) =>
+		module.cells.filter((_, i) => groups.some((g) => g.group === Math.floor(i / make.parallel) + 1));
+	if (high.length)
+		told.push(say('module-group-high', 'stop', module.subject, { high, limitV: chargeLimitV }, cellsOf(high)));
 	const facts = {
 		groups: read.length,
 		lowestV: Math.min(...read.map((r) => r.volts)),
 		highestV: Math.max(...read.map((r) => r.volts)),
 		...{ series: make.series, parallel: make.parallel }
 	};
+	if (low.length === 0 && high.length) return told;
 	if (low.length === 0) return [...told, say('module-groups-alike', 'calm', module.subject, facts, module.cells)];
 	const below = low.some((b) => b.volts < dischargeLimitV);
 	const named = {
@@ -99,8 +109,7 @@ function ofTaps(module: WholeModule, groupsV: readonly (number | null)[], terms:
 		low: low.map((b) => ({ group: b.group, volts: b.volts })),
 		limitV: below ? dischargeLimitV : null
 	};
-	const cells = module.cells.filter((_, i) => low.some((b) => b.group === Math.floor(i / make.parallel) + 1));
-	return [...told, say('module-group-low', below ? 'stop' : 'look', module.subject, named, cells)];
+	return [...told, say('module-group-low', below ? 'stop' : 'look', module.subject, named, cellsOf(low))];
 }
 
 /**

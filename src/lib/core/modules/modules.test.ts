@@ -105,6 +105,15 @@ describe('read over its taps', () => {
 		const dead = taps([3.296, 3.297, 0.4, 3.295]).find((v) => v.code === 'module-group-low')!;
 		expect(dead).toMatchObject({ warmth: 'stop', facts: { limitV: 2.5 } });
 	});
+	it('taps that no group can have, or that were read from the minus, are no calm matter', () => {
+		expect(taps([3.296, 33.0, 3.297, 3.295])[0]).toMatchObject({ code: 'read-impossible' });
+		expect(taps([3.3, 6.6, 9.9, 13.2])[0]).toMatchObject({ code: 'read-cumulative' });
+		expect(taps([3.296, -3.3, 3.297, 3.295])[0]).toMatchObject({ code: 'read-impossible' });
+		const high = taps([3.296, 3.75, 3.297, 3.295]);
+		expect(high[0]).toMatchObject({ code: 'module-group-high', warmth: 'stop' });
+		expect(high[0]!.members.map((m) => m.label)).toEqual(['S1-3', 'S1-4']);
+		expect(high.map((v) => v.code)).not.toContain('module-groups-alike');
+	});
 	it('taps that do not add up to the terminals are told; a tap that was not read claims no sum', () => {
 		expect(taps([3.296, 3.296, 3.297, 3.295], 12.6).map((v) => v.code)).toContain('module-taps-disagree');
 		expect(taps([3.296, null, 3.297, 3.295], 12.6).map((v) => v.code)).not.toContain('module-taps-disagree');

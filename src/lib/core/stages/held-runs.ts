@@ -20,8 +20,8 @@ function roomRuns(cell: PictureCell, picture: BankPicture): RoomRun[] {
 	return wholeRuns(cell, cell.runs, picture).flatMap(({ run, cRate, ...counted }) => {
 		try {
 			const to = { cRate: 1, temperatureC: RATED_C };
-			const { capacityAh, sdAh, sharedSd } = toStandardConditions(counted, run.temperatureC, null, to);
-			return [{ cellId: cell.id, tester: run.tester, capacityAh, sdAh, sharedSd, cRate }];
+			const { capacityAh, sdAh } = toStandardConditions(counted, run.temperatureC, null, to);
+			return [{ cellId: cell.id, tester: run.tester, capacityAh, sdAh, cRate }];
 		} catch (error) {
 			if (!(error instanceof CoreError)) throw error;
 			return [];
@@ -31,9 +31,9 @@ function roomRuns(cell: PictureCell, picture: BankPicture): RoomRun[] {
 
 const heldOfBank = oncePerPicture((picture) => {
 	const held = picture.cells.flatMap((cell) =>
-		wholeRuns(cell, cell.heldRuns ?? [], picture).map(({ run, cRate, missedShare, capacityAh, sdAh }) => ({
+		wholeRuns(cell, cell.heldRuns ?? [], picture).map(({ run, ...counted }) => ({
 			...{ cellId: cell.id, tester: run.tester, heldAtC: run.heldAtC!, temperatureC: run.temperatureC },
-			...{ capacityAh: capacityAh / (1 - Math.min(0.5, missedShare)), sdAh, cRate }
+			...counted
 		}))
 	);
 	if (held.length === 0) return { cells: [], missed: [] };

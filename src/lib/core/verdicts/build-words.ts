@@ -75,7 +75,7 @@ export const BUILD_WORDS: Words<BuildFacts> = {
 		title: 'Leave the plug out: a balance lead is wrong',
 		finding: `${facts.text} Sure by what was read: ${percent(facts.probability)}.`,
 		doubt: facts.unread.length ? `Not read: lead ${listWords(facts.unread)}.` : THROUGH_A_METER,
-		rule: 'Readings weighed against every single fault; the plug goes in when “right” is 99 % sure and every lead is read.',
+		rule: 'Readings weighed against every single fault, and against two at once; the plug goes in when “right” is 99 % sure and every lead is read.',
 		next: 'Correct it at the plug or at the bar, then read all leads again.'
 	}),
 	'leads-unclear': ({ facts }) => ({

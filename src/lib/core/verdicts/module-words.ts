@@ -45,6 +45,8 @@ export interface ModuleFacts {
 	'module-taps-disagree': { sumV: Measured; voltageV: number; differenceV: number };
 	/** Groups of a module, read over its taps, none of which stands out. */
 	'module-groups-alike': ModuleTaps;
+	/** Groups of a module above the limit of a cell. */
+	'module-group-high': { high: { group: number; volts: number }[]; limitV: number };
 	/** Groups of a module that hold less than its others, or stand below the limit of a cell (`limitV`; null: none does). */
 	'module-group-low': ModuleTaps & { low: { group: number; volts: number }[]; limitV: number | null };
 }
@@ -134,6 +136,13 @@ export const MODULE_WORDS: Words<ModuleFacts> = {
 				: 'In the middle of the curve volts tell little of the charge.',
 		rule: 'No group’s charge lies below what the others hold, with the doubt of curve, history and meter.',
 		next: null
+	}),
+	'module-group-high': ({ subject, facts: { high, limitV } }) => ({
+		title: `${subject.label}: ${high.length === 1 ? `group ${high[0]!.group} is` : `groups ${high.map((g) => g.group).join(', ')} are`} above the limit`,
+		finding: `${high.map((g, i) => `${i ? 'group' : 'Group'} ${g.group} at ${volts(g.volts, 3)}`).join(', ')}, counted from its minus; the limit of a cell is ${volts(limitV)}.`,
+		doubt: null,
+		rule: 'Above the limit of a cell by more than the meter explains.',
+		next: 'Read it again. If it stays, do not charge the module: let it stand outside, away from what burns, until it has fallen below.'
 	}),
 	'module-group-low': ({ subject, facts: { low, limitV } }) => ({
 		title: `${subject.label}: ${low.length === 1 ? `group ${low[0]!.group} is` : `groups ${low.map((g) => g.group).join(', ')} are`} low`,

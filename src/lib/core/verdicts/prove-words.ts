@@ -19,7 +19,14 @@ export interface ProveFacts {
 		group: number;
 	};
 	/** Groups at unlike charge, or near an end of it, sag by their charge: joints do not show. */
-	'joints-hidden': { lowestV: number; highestV: number; fromV: number; toV: number; apartV: number };
+	'joints-hidden': {
+		lowestV: number;
+		highestV: number;
+		fromV: number;
+		toV: number;
+		apartV: number;
+		suspects: number[];
+	};
 	/** The current was too small to show a bad joint. */
 	'joints-unclear': { seesMohm: number; currentA: number; wantedA: number };
 	/** No joint has more than its like beyond what the reading can see. */
@@ -87,12 +94,12 @@ export const PROVE_WORDS: Words<ProveFacts> = {
 		rule: JOINT_RULE,
 		next: `Load off. Clean and tighten joints ${facts.group - 1} and ${facts.group} to the maker’s torque, and read again.`
 	}),
-	'joints-hidden': ({ facts: { lowestV, highestV, fromV, toV, apartV } }) => ({
+	'joints-hidden': ({ facts: { lowestV, highestV, fromV, toV, apartV, suspects } }) => ({
 		title: 'Cannot judge the joints at this charge',
 		finding: `The groups stood at ${lowestV.toFixed(3)} to ${highestV.toFixed(3)} V at rest. Joints show between ${fromV.toFixed(2)} and ${toV.toFixed(2)} V, no more than ${(1000 * apartV).toFixed(0)} mV apart.`,
 		doubt: 'Nearer an end, or at unlike charge, a group sags by its charge, not by its joint.',
 		rule: JOINT_RULE,
-		next: 'Bring the battery to the middle of its charge and let it rest for an hour, then read again. Meanwhile feel for warmth at each joint under load, and check the torques.'
+		next: `${suspects.length ? `Load off, and check the joints of group ${suspects.join(', ')} first: they sag most, by their charge or by a joint. Then bring` : 'Bring'} the battery to the middle of its charge, let it rest for an hour, and read again.`
 	}),
 	'joints-unclear': ({ facts: { seesMohm, currentA, wantedA } }) => ({
 		title: 'Cannot tell whether every joint is sound',
