@@ -70,7 +70,7 @@
 			unit={temperatureUnit}
 			type="number"
 			bind:value={temperature}
-			hint="blank widens the doubt"
+			hint="blank: taken for a cool shed’s, with its doubt"
 		/>
 		<Field
 			label="Held on purpose at"

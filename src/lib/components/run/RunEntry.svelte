@@ -98,7 +98,7 @@
 			type="number"
 			bind:value={temperature}
 			class="w-60"
-			hint="blank widens the doubt"
+			hint="blank: taken for a cool shed’s, with its doubt"
 		/>
 		<Field
 			label="Held on purpose at"

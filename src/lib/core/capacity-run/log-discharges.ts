@@ -38,7 +38,7 @@ export function dischargesOf(
 		if (own === null || chargedAh > CHARGED_BETWEEN * baseAh) {
 			missingAh = Math.max(0, missingAh + (own?.ah ?? 0) - chargedAh);
 			// From an unknown charge the first one begins as it may.
-			const notRefilled = own !== null && missingAh > (1 - GIVEN_BACK) * baseAh;
+			const notRefilled: boolean = own !== null && missingAh > (1 - GIVEN_BACK) * baseAh;
 			own = { from: i, to: i, ah: 0, endV: voltageV[i]!, notRefilled };
 			found.push(own);
 		}
