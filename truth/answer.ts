@@ -2,8 +2,8 @@ import type { TruthWorld } from './world';
 
 /** What one question made of one world, against what was true there. */
 export type Answer =
-	/** A 95 % interval; `scale`: what its width is measured by. */
-	| { kind: 'interval'; of: string; low: number; high: number; truth: number; scale: number }
+	/** A 95 % interval; `scale`: what its width is measured by; `stratum`: where it is not asked in ordinary conditions. */
+	| { kind: 'interval'; of: string; stratum?: string; low: number; high: number; truth: number; scale: number }
 	/** A stated probability, and whether it came to pass. */
 	| { kind: 'probability'; of: string; stated: number; happened: boolean }
 	/** Something hidden, or nothing; and whether the verdict said there was. */

@@ -1,4 +1,4 @@
-import { group, mean } from 'd3-array';
+import { group, mean, rollups } from 'd3-array';
 import type { Answer } from './answer';
 
 type Of<K extends Answer['kind']> = Extract<Answer, { kind: K }>;
@@ -6,6 +6,8 @@ type Of<K extends Answer['kind']> = Extract<Answer, { kind: K }>;
 /** How often 95 % intervals of one quantity held the truth, and how wide they were. */
 export interface Coverage {
 	of: string;
+	/** What is not ordinary there; null in ordinary conditions. */
+	stratum: string | null;
 	asked: number;
 	held: number;
 	/** Truth below, and above. */
@@ -45,12 +47,19 @@ const ofKind = <K extends Answer['kind']>(answers: readonly Answer[], kind: K) =
 const CLOSE = 1e-9;
 
 export const coverages = (answers: readonly Answer[]): Coverage[] =>
-	ofKind(answers, 'interval').map(([of, own]) => {
-		const below = own.filter((a) => a.truth < a.low - CLOSE).length;
-		const above = own.filter((a) => a.truth > a.high + CLOSE).length;
-		const widths = own.map((a) => (a.high - a.low) / a.scale).filter(Number.isFinite);
-		return { of, asked: own.length, held: own.length - below - above, below, above, width: mean(widths) ?? NaN };
-	});
+	rollups(
+		answers.filter((a): a is Of<'interval'> => a.kind === 'interval'),
+		coverageOf,
+		(a) => a.of,
+		(a) => a.stratum ?? null
+	).flatMap(([of, strata]) => strata.map(([stratum, found]) => ({ of, stratum, ...found })));
+
+function coverageOf(own: readonly Of<'interval'>[]): Omit<Coverage, 'of' | 'stratum'> {
+	const below = own.filter((a) => a.truth < a.low - CLOSE).length;
+	const above = own.filter((a) => a.truth > a.high + CLOSE).length;
+	const widths = own.map((a) => (a.high - a.low) / a.scale).filter(Number.isFinite);
+	return { asked: own.length, held: own.length - below - above, below, above, width: mean(widths) ?? NaN };
+}
 
 const BINS = [0, 0.01, 0.05, 0.2, 0.4, 0.6, 0.8, 0.95, 0.99, 1.000001];
 

@@ -7,6 +7,7 @@ import { chargeAccount } from './charge-account';
 import { delivery } from './delivery';
 import { earlierLots } from './earlier-lots';
 import { fade } from './fade';
+import { fadeElsewhere } from './fade-elsewhere';
 import { fast } from './fast';
 import { forecast } from './forecast';
 import { join } from './join';
@@ -42,6 +43,7 @@ export const QUESTIONS: readonly Question[] = [
 	joints,
 	underLoad,
 	fade,
+	fadeElsewhere,
 	testers,
 	unlikeTesters,
 	passings,

@@ -5,6 +5,7 @@ import type { Passings } from '$lib/core/snapshot';
 import { STRATEGIES, type Strategy } from '$lib/core/limits';
 import { BATCH_WISHES, type BatchWish } from '$lib/core/matching';
 import {
+	Ages,
 	GroupPassings,
 	AtMost,
 	Identities,
@@ -90,6 +91,8 @@ export class FadeObservationInput {
 	@Maybe() @Num(0, 1e6) efc?: number | null;
 	@Num(0.001, 100_000) capacityAh!: number;
 	@Num(0.0001, 100_000) sdAh!: number;
+	/** Of the cells in the test; it is brought to 25 °C. Null: nobody told, and seasons may have moved it. */
+	@Maybe() @Num(-40, 80) temperatureC?: number | null;
 }
 
 export class FadeRequest {
@@ -102,6 +105,8 @@ export class FadeRequest {
 	observations!: FadeObservationInput[];
 	/** Null: nobody knows. */
 	@Maybe() @Num(0, 10_000) efcPerYear?: number | null;
+	/** Ages at which cells were exchanged, years. */
+	@Maybe() @AtMost(6) @Ages() exchangedAt?: number[];
 }
 
 export class MatchGroupsInput {

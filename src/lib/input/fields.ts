@@ -124,6 +124,13 @@ export const Volts = (): Field =>
 			value.every((v) => typeof v === 'number' && Number.isFinite(v) && Math.abs(v) <= MOST_VOLTS),
 		'$property requires numbers (volts)'
 	);
+/** Ages, years. */
+export const Ages = (): Field =>
+	checkedBy(
+		'ages',
+		(value) => Array.isArray(value) && value.every((v) => typeof v === 'number' && v >= 0 && v <= 100),
+		'$property requires numbers from 0 to 100 (years)'
+	);
 const isPassing = (value: unknown): boolean =>
 	value === null ||
 	(typeof value === 'object' &&

@@ -17,6 +17,7 @@
 		capacityAh: null as number | null,
 		sdAh: null as number | null,
 		efc: null as number | null,
+		temperatureC: null as number | null,
 		testedAt: null as string | null,
 		testedDoubtS: null as number | null
 	};
@@ -66,6 +67,15 @@
 			name="efc"
 			bind:value={test.efc}
 			error={fields.efc}
+		/>
+		<Field
+			label="Temperature of the cells"
+			unit="°C"
+			type="number"
+			placeholder="not noted"
+			name="temperatureC"
+			bind:value={test.temperatureC}
+			error={fields.temperatureC}
 		/>
 		<button class="btn btn-primary tap">Log the test</button>
 	</form>

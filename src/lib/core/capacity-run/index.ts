@@ -31,6 +31,7 @@ export {
 	CORRECTIONS,
 	LARGEST_CORRECTION,
 	RATED_C,
+	temperatureFactor,
 	toStandardConditions,
 	type Correction,
 	type CorrectionStep,

@@ -74,6 +74,10 @@ function toTemperature(temperatureC: number | null, referenceC: number): { facto
 	};
 }
 
+/** By what a capacity at a temperature is to be multiplied to be that of 25 °C, however far away, and its relative sd (models §5). */
+export const temperatureFactor = (temperatureC: number): { factor: number; relativeSd: number } =>
+	toTemperature(requireFinite(temperatureC, 'temperatureC'), RATED_C);
+
 /** What leads made a tester miss is known to a third of itself (default). */
 const MISSED_DOUBT = 1 / 3;
 

@@ -1,49 +1,55 @@
-import { normalCdf, normalQuantile } from '../shared';
-import { FEWER_POINTS, fadePosterior, type FadeObservation, type FadePosterior } from './fade-posterior';
+import { temperatureFactor } from '../capacity-run';
+import { normalCdf } from '../shared';
+import { cycleHistories, type CapacityObservation, type CycleHistory } from './cycle-histories';
+import {
+	bendAt,
+	exchangedAt,
+	LATE,
+	requireObservations,
+	USUAL_LAW,
+	type FadeObservation,
+	type FadeTerm
+} from './fade-law';
+import { drawAbove0, normalPosterior, type FadeDraws, type NormalPosterior } from './fade-posterior';
 
-/** A capacity test of a battery in use. */
-export interface CapacityObservation extends Omit<FadeObservation, 'efc'> {
-	/** Equivalent full cycles at the time of the test; null or missing when nobody counted. */
-	efc?: number | null;
-}
-
-/** One way things may have gone: how it was cycled where nobody counted, and how fast it falls late. */
+/** One way things may have gone: how it was cycled where nobody counted, what bent its course, how its tests scatter. */
 export interface FadeCourse {
 	/** How likely it is among the others; all sum to 1. */
 	weight: number;
-	/** Fall beside the law, `−c·t²`, /year². */
-	latePerYear2: number;
+	/** Whether a bend began before the last test, or it falls ever faster. */
+	fallsFaster: boolean;
 	/** The observations, cycles filled in, in rising age; and cycles a year from the last on. */
 	observations: FadeObservation[];
 	efcPerYear: number;
-	posterior: FadePosterior;
+	draws: FadeDraws;
 }
 
 export interface FadeCourses {
 	courses: FadeCourse[];
-	/** Whether the tests left the band that the law foretold: doubts are then wider by `noiseFactor`, and a late course is admitted. */
+	/** Whether the tests left the band that the law foretold: doubts are then wider by `noiseFactor`, and odder courses are admitted. */
 	misfit: boolean;
 	noiseFactor: number;
 	/** The test that fits the law least; null without tests. */
 	oddest: { ageYears: number; surprise: number } | null;
 }
 
-/** Cycles a year nobody counted, one sd (default). */
-const UNCOUNTED = { mean: 150, sd: 75, points: 5 };
-/** A late course falls by `c·t²`, c ≥ 0, half-normal (default), /year². */
-const LATE = { sd: 0.0015, points: 9 };
+/** What may have happened to a battery beside its ageing. */
+interface Bend {
+	prior: number;
+	terms: readonly FadeTerm[];
+	/** From this age on it falls faster; null: never. */
+	fromYears: number | null;
+}
+
+/** A bend is looked for with this chance, from new to so long after the last test (default): no law says when one begins. */
+const BENDS = { prior: 0.25, pastYears: 5, everyYears: 0.25, most: 60 };
+/** Tests nobody told the temperature of may be moved by seasons, one sd, with this chance (default). */
+const SEASONS = { prior: 0.5, sd: 0.011 };
+/** Where the tests leave the band: it falls ever faster, or a cell was exchanged and nobody wrote it down. */
+const ODD = { late: 0.2, step: 0.2 };
 /** The fit is doubted when so little chance would give so much scatter, or the last two tests both leave their band. */
 const MISFIT_P = 0.02;
 const BAND_SDS = 1.96;
-
-/** Quantiles in the middle of so many equal parts of a normal law above 0. */
-function above0(mean: number, sd: number, points: number): number[] {
-	const below = normalCdf(-mean / sd);
-	return Array.from(
-		{ length: points },
-		(_, i) => mean + sd * normalQuantile(below + (1 - below) * ((i + 0.5) / points))
-	);
-}
 
 /** Chance that a sum of n squared standard normals exceeds x (Wilson & Hilferty 1931: the cube root is nearly normal). */
 function chiSquareTail(x: number, n: number): number {
@@ -60,60 +66,132 @@ function isMisfit(surprises: readonly number[]): boolean {
 	return bothLeft || chiSquareTail(squares(surprises), surprises.length) < MISFIT_P;
 }
 
-/** The same observations as they would be without a late course, with their doubt wider. */
-const withoutLate = (observations: readonly FadeObservation[], c: number, ratedAh: number, noise: number) =>
+/** Brought to 25 °C where the temperature is told. */
+function atRatedTemperature(o: CapacityObservation): CapacityObservation {
+	if (o.temperatureC == null) return o;
+	const { factor, relativeSd } = temperatureFactor(o.temperatureC);
+	return {
+		...o,
+		capacityAh: o.capacityAh * factor,
+		sdAh: Math.hypot(o.sdAh * factor, o.capacityAh * factor * relativeSd)
+	};
+}
+
+/** The usual law with what is known to have happened, and what may bend it. */
+function bendsOf(observations: readonly CapacityObservation[], exchanges: readonly number[], isOdd: boolean): Bend[] {
+	const known = [...USUAL_LAW.slice(0, -1), ...exchanges.flatMap(exchangedAt), USUAL_LAW.at(-1)!];
+	if (observations.length === 0) return [{ prior: 1, terms: known, fromYears: null }];
+	const with_ = (...extra: FadeTerm[]) => [...known.slice(0, -1), ...extra, known.at(-1)!];
+	const untilYears = observations.at(-1)!.ageYears + BENDS.pastYears;
+	const starts = Math.min(BENDS.most, Math.ceil(untilYears / BENDS.everyYears));
+	const bent = Array.from({ length: starts }, (_, i): Bend => {
+		const fromYears = ((i + 0.5) / starts) * untilYears;
+		return { prior: BENDS.prior / starts, terms: with_(bendAt(fromYears)), fromYears };
+	});
+	const straight: Bend = { prior: 1 - BENDS.prior, terms: known, fromYears: null };
+	if (!isOdd) return [straight, ...bent];
+	const every = Math.ceil(observations.length / BENDS.most);
+	const gaps = observations
+		.slice(1)
+		.map((o, i) => (o.ageYears + observations[i]!.ageYears) / 2)
+		.filter((_, i) => i % every === 0);
+	return [
+		{ ...straight, prior: straight.prior - ODD.late - (gaps.length ? ODD.step : 0) },
+		...bent,
+		{ prior: ODD.late, terms: with_(LATE), fromYears: 0 },
+		...gaps.map((at) => ({ prior: ODD.step / gaps.length, terms: with_(...exchangedAt(at)), fromYears: null }))
+	];
+}
+
+/** A course before it is drawn. */
+interface Candidate extends Omit<FadeCourse, 'weight' | 'draws' | 'fallsFaster'> {
+	prior: number;
+	bend: Bend;
+	posterior: NormalPosterior;
+}
+
+const filledIn = (observations: readonly CapacityObservation[], history: CycleHistory, sdAh: number, noise: number) =>
 	observations.map((o) => ({
 		...o,
-		capacityAh: o.capacityAh + c * o.ageYears ** 2 * ratedAh,
-		sdAh: o.sdAh * noise
+		efc: o.efc ?? history.efcAt(o.ageYears),
+		sdAh: noise * (o.temperatureC == null ? Math.hypot(o.sdAh, sdAh) : o.sdAh)
 	}));
 
 /**
- * The ways a battery may have faded, weighed by how well they foretell its tests. Cycles nobody counted are drawn from what is
- * usual; a late course is admitted, and doubts widened by what is left (Birge 1932), when the tests leave the band of the law.
- * @param efcPerYear cycles a year from the last test on; null when nobody knows
+ * The ways a battery may have faded, weighed by how well they foretell its tests (models §15). Always admitted: a bend after which it
+ * falls faster, up to five years ahead; seasons, where nobody told the temperature; changes of use, where nobody counted cycles; a step
+ * up at each dated exchange of a cell. Where the tests leave the band of the law, doubts are widened by what is left (Birge 1932), too.
+ * @param given any order @param efcPerYear cycles a year from the last test on; null when nobody knows
+ * @param exchanges ages at which cells were exchanged, years, any order
+ * @throws CoreError `not-positive`, `negative`, `not-a-number`
  */
 export function fadeCourses(
 	ratedAh: number,
 	given: readonly CapacityObservation[],
-	efcPerYear: number | null
+	efcPerYear: number | null,
+	exchanges: readonly number[] = []
 ): FadeCourses {
-	const inAge = [...given].sort((a, b) => a.ageYears - b.ageYears);
-	const uncounted = efcPerYear === null || inAge.some((o) => o.efc == null);
-	const rates = uncounted ? above0(UNCOUNTED.mean, UNCOUNTED.sd, UNCOUNTED.points) : [0];
-	const histories = rates.map((rate) => ({
-		efcPerYear: efcPerYear ?? rate,
-		observations: inAge.map((o) => ({ ...o, efc: o.efc ?? rate * o.ageYears }))
-	}));
-	const by = (lates: readonly number[], noise: number, points?: typeof FEWER_POINTS) =>
+	requireObservations(ratedAh, given);
+	const inAge = given.map(atRatedTemperature).sort((a, b) => a.ageYears - b.ageYears);
+	const histories = cycleHistories(inAge, efcPerYear);
+	const isUntold = inAge.some((o) => o.temperatureC == null);
+	const scatters = isUntold
+		? [0, SEASONS.sd].map((sd, i) => ({ sdAh: sd * ratedAh, prior: i === 0 ? 1 - SEASONS.prior : SEASONS.prior }))
+		: [{ sdAh: 0, prior: 1 }];
+	const by = (bends: readonly Bend[], noise: number, own = scatters): Candidate[] =>
 		histories.flatMap((history) =>
-			lates.map((latePerYear2) => ({
-				...history,
-				latePerYear2,
-				posterior: fadePosterior(ratedAh, withoutLate(history.observations, latePerYear2, ratedAh, noise), points)
-			}))
+			own.flatMap((scatter) => {
+				const observations = filledIn(inAge, history, scatter.sdAh, noise);
+				return bends.map((bend) => ({
+					...{ bend, observations, efcPerYear: history.efcPerYear },
+					prior: history.prior * scatter.prior * bend.prior,
+					posterior: normalPosterior(ratedAh, observations, bend.terms)
+				}));
+			})
 		);
-	const plain = by([0], 1, uncounted ? FEWER_POINTS : undefined);
-	const best = likeliest(plain);
-	const { surprises } = best.posterior;
+	const [straight, ...bent] = bendsOf(inAge, exchanges, false);
+	const plain = by([straight!], 1);
+	const { surprises } = likeliest(by([straight!], 1, scatters.slice(0, 1))).posterior;
 	const misfit = isMisfit(surprises);
 	const oddAt = surprises.reduce((most, s, i) => (Math.abs(s) > Math.abs(surprises[most]!) ? i : most), 0);
 	const oddest = inAge.length ? { ageYears: inAge[oddAt]!.ageYears, surprise: surprises[oddAt]! } : null;
-	if (!misfit) return { courses: weighed(plain), misfit, noiseFactor: 1, oddest };
-	const lates = above0(0, LATE.sd, LATE.points);
-	const left = likeliest(by(lates, 1, FEWER_POINTS)).posterior.surprises;
+	if (!misfit) return { courses: drawn([...plain, ...by(bent, 1)]), misfit, noiseFactor: 1, oddest };
+	const odd = bendsOf(inAge, exchanges, true);
+	const left = likeliest(by(odd, 1)).posterior.surprises;
 	const noiseFactor = Math.max(1, Math.sqrt(squares(left) / left.length));
-	return { courses: weighed(by(lates, noiseFactor, FEWER_POINTS)), misfit, noiseFactor, oddest };
+	return { courses: drawn(by(odd, noiseFactor)), misfit, noiseFactor, oddest };
 }
 
-type Unweighed = Omit<FadeCourse, 'weight'>;
+const likeliest = (candidates: readonly Candidate[]): Candidate =>
+	candidates.reduce((best, one) => (one.posterior.logEvidence > best.posterior.logEvidence ? one : best));
 
-const likeliest = (courses: readonly Unweighed[]): Unweighed =>
-	courses.reduce((best, one) => (one.posterior.logEvidence > best.posterior.logEvidence ? one : best));
+/** Courses are picked as often as they are likely, so many picks in all, and each pick is drawn so often; a few draws weigh one. */
+const DRAWS = { picks: 240, each: 12, toWeigh: 12 };
+/** Courses less likely than this against the likeliest are not looked at. */
+const NEGLIGIBLE = 1e-4;
 
-function weighed(courses: readonly Unweighed[]): FadeCourse[] {
-	const most = likeliest(courses).posterior.logEvidence;
-	const weights = courses.map((c) => Math.exp(c.posterior.logEvidence - most));
-	const all = weights.reduce((a, b) => a + b, 0);
-	return courses.map((course, i) => ({ ...course, weight: weights[i]! / all }));
+function drawn(candidates: readonly Candidate[]): FadeCourse[] {
+	const logs = candidates.map((c) => Math.log(c.prior) + c.posterior.logEvidence);
+	const most = logs.reduce((a, b) => Math.max(a, b), -Infinity);
+	const kept = candidates
+		.map((candidate, i) => ({ candidate, log: logs[i]! - most }))
+		.filter(({ log }) => log > Math.log(NEGLIGIBLE))
+		.map(({ candidate, log }) => ({
+			candidate,
+			likely: Math.exp(log + drawAbove0(candidate.posterior, DRAWS.toWeigh).logAbove0)
+		}));
+	const all = kept.reduce((sum, { likely }) => sum + likely, 0);
+	let reached = 0;
+	return kept.flatMap(({ candidate: { bend, observations, efcPerYear, posterior }, likely }) => {
+		const before = Math.round((reached / all) * DRAWS.picks);
+		reached += likely;
+		const picks = Math.round((reached / all) * DRAWS.picks) - before;
+		if (picks === 0) return [];
+		return {
+			weight: picks / DRAWS.picks,
+			fallsFaster: bend.fromYears !== null && bend.fromYears < (observations.at(-1)?.ageYears ?? 0),
+			...{ observations, efcPerYear },
+			draws: drawAbove0(posterior, picks * DRAWS.each)
+		};
+	});
 }

@@ -1,7 +1,8 @@
 import { CoreError, requireFinite } from '../shared';
 import { endAges, joined, waysOf, weightsOf, type FadeInput, type FadeProjection, type Way } from './fade';
+import { weightedQuantiles } from './draw-quantiles';
 import { fadeCourses } from './fade-courses';
-import { weightedQuantiles } from './fade-posterior';
+import type { FadeTerm } from './fade-law';
 
 /** How the battery would be kept from the last test on. */
 export interface KeptOtherwise {
@@ -47,7 +48,8 @@ export function calendarFactor({ warmerK = 0, meanSoc }: KeptOtherwise): number 
  */
 export function endIfKept(input: FadeInput, change: KeptOtherwise): FadeProjection['endAgeYears'] {
 	const factor = calendarFactor(change);
-	const { courses } = fadeCourses(input.ratedAh, input.observations, input.efcPerYear ?? null);
+	const exchangedAt = input.exchangedAt ?? [];
+	const { courses } = fadeCourses(input.ratedAh, input.observations, input.efcPerYear ?? null, exchangedAt);
 	const ways = waysOf(courses);
 	const weight = weightsOf(ways);
 	const before = ways.map((way) => endAges(way, input.endFraction));
@@ -68,9 +70,13 @@ export function endIfKept(input: FadeInput, change: KeptOtherwise): FadeProjecti
 }
 
 /** The same way with calendar fade times a factor from a moment on; it stands for what comes after that moment only. */
-function fadedBy({ course, stretches }: Way, factor: number, sinceYears: number): Way {
-	const { posterior } = course;
+function fadedBy(way: Way, factor: number, sinceYears: number): Way {
+	const { draws } = way.course;
+	const at = (name: FadeTerm['name']) => draws.terms.findIndex((t) => t.name === name);
+	const [level, calendar] = [at('level'), at('calendar')];
 	const root = Math.sqrt(sinceYears);
-	const q0 = posterior.q0.map((q, i) => q + (factor - 1) * posterior.a[i]! * root);
-	return { stretches, course: { ...course, posterior: { ...posterior, q0, a: posterior.a.map((a) => a * factor) } } };
+	const values = [...draws.values];
+	values[level] = values[level]!.map((q, i) => q + (factor - 1) * draws.values[calendar]![i]! * root);
+	values[calendar] = values[calendar]!.map((a) => a * factor);
+	return { ...way, course: { ...way.course, draws: { ...draws, values } } };
 }

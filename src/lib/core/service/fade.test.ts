@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { temperatureFactor } from '../capacity-run';
 import { normalDraw, seededRandom } from '../shared';
 import {
 	calendarFactor,
@@ -8,11 +9,14 @@ import {
 	fadePosterior,
 	judgeFade,
 	projectFade,
+	narrowestInterval,
 	weightedQuantiles,
+	type FadeDraws,
 	type FadeObservation
 } from '.';
 
-const weightedMean = (values: Float64Array, weight: Float64Array) => values.reduce((s, v, i) => s + v * weight[i]!, 0);
+const weightedMean = ({ terms, values, weight }: FadeDraws, name: FadeDraws['terms'][number]['name']) =>
+	values[terms.findIndex((t) => t.name === name)]!.reduce((s, v, i) => s + v * weight[i]!, 0);
 const truth = (age: number, efc: number) => 230 * (1.01 - 0.02 * Math.sqrt(age) - 5e-5 * efc);
 const sixYears = (sdAh: number): FadeObservation[] =>
 	[0, 1, 2, 3, 4, 5, 6].map((ageYears) => ({
@@ -26,10 +30,10 @@ describe('fade posterior', () => {
 	it('without data is the truncated prior: a ~ N(0.015, 0.010) above 0 has mean 0.01639', () => {
 		const draws = fadePosterior(230, []);
 		// mean + sd·φ(1.5)/Φ(1.5) = 0.015 + 0.010 × 0.129518/0.933193
-		expect(weightedMean(draws.a, draws.weight)).toBeCloseTo(0.015 + (0.01 * 0.129518) / 0.933193, 4);
+		expect(weightedMean(draws, 'calendar')).toBeCloseTo(0.015 + (0.01 * 0.129518) / 0.933193, 4);
 		// b: 4e-5 + 2.5e-5 × φ(1.6)/Φ(1.6) = 4e-5 + 2.5e-5 × 0.110921/0.945201
-		expect(weightedMean(draws.b, draws.weight)).toBeCloseTo(4e-5 + (2.5e-5 * 0.110921) / 0.945201, 6);
-		expect(weightedMean(draws.q0, draws.weight)).toBeCloseTo(1.02, 6);
+		expect(weightedMean(draws, 'cycles')).toBeCloseTo(4e-5 + (2.5e-5 * 0.110921) / 0.945201, 6);
+		expect(weightedMean(draws, 'level')).toBeCloseTo(1.02, 3);
 	});
 	it('agrees with brute-force importance sampling of the same model', () => {
 		const observations = sixYears(4).slice(0, 4);
@@ -52,9 +56,9 @@ describe('fade posterior', () => {
 			[q0, a, b].forEach((v, i) => (sums[i]! += v * weight));
 		}
 		const draws = fadePosterior(230, observations);
-		expect(weightedMean(draws.q0, draws.weight)).toBeCloseTo(sums[0]! / total, 3);
-		expect(weightedMean(draws.a, draws.weight)).toBeCloseTo(sums[1]! / total, 3);
-		expect(weightedMean(draws.b, draws.weight) * 1e5).toBeCloseTo((sums[2]! / total) * 1e5, 1);
+		expect(weightedMean(draws, 'level')).toBeCloseTo(sums[0]! / total, 3);
+		expect(weightedMean(draws, 'calendar')).toBeCloseTo(sums[1]! / total, 3);
+		expect(weightedMean(draws, 'cycles') * 1e5).toBeCloseTo((sums[2]! / total) * 1e5, 1);
 	});
 });
 
@@ -102,10 +106,13 @@ describe('fade projection', () => {
 					const ages = raw.map((o) => o.ageYears).sort((a, b) => a - b);
 					const cycles = raw.map((o) => o.efc).sort((a, b) => a - b);
 					const observations = raw.map((o, i) => ({ ...o, ageYears: ages[i]!, efc: cycles[i]! }));
-					const { curve, endAgeYears } = projectFade({ ratedAh: 230, endFraction: 0.7, observations, efcPerYear });
+					const { curve, endAgeYears, posterior } = projectFade({
+						...{ ratedAh: 230, endFraction: 0.7, observations, efcPerYear }
+					});
 					curve.forEach((p, i) => {
 						expect(Number.isFinite(p.mean) && p.low95 <= p.high95).toBe(true);
-						if (i > 0) expect(p.mean).toBeLessThanOrEqual(curve[i - 1]!.mean + 1e-9);
+						// Where the tests leave the band, an exchange nobody wrote down may have lifted it.
+						if (i > 0 && !posterior.misfit) expect(p.mean).toBeLessThanOrEqual(curve[i - 1]!.mean + 1e-9);
 					});
 					expect(endAgeYears.low95).toBeLessThanOrEqual(endAgeYears.median);
 					expect(endAgeYears.median).toBeLessThanOrEqual(endAgeYears.high95);
@@ -128,16 +135,63 @@ describe('fade projection', () => {
 			...{ ageYears: years[i]!, efc: null, capacityAh, sdAh: 1.4 }
 		}));
 		const projection = projectFade({ ratedAh: 280, endFraction: 0.8, observations, efcPerYear: null });
-		expect(projection.posterior).toMatchObject({ misfit: true });
+		expect(projection.posterior.fallsFaster).toBeGreaterThan(0.75);
 		// A parabola through the last three passes 224 Ah at about nine years.
 		expect(projection.endAgeYears.low95).toBeLessThan(9.2);
 		expect(projection.endAgeYears.high95).toBeLessThan(13);
 		const at = projection.curve.reduce((a, b) => (Math.abs(b.ageYears - 8) < Math.abs(a.ageYears - 8) ? b : a));
 		expect(at.low95).toBeLessThan(233 / 280 + 0.01);
 		const verdict = judgeFade(projection, 0.8, 8);
-		expect(verdict).toMatchObject({ code: 'fade-misfit', warmth: 'look' });
-		expect(verdict.finding).toMatch(/The test at \d\.\d years fits least/);
+		expect(verdict).toMatchObject({ code: 'fade-bend', warmth: 'look' });
+		expect(verdict.next).toContain('half a year');
 	});
+	it('a cell exchanged after four years took its loss with it: 285 falls to 258, rises to 280, and does not go on falling so', () => {
+		const observations = [0, 1, 2, 3, 4, 5, 6].map((ageYears, i) => ({
+			...{ ageYears, efc: 100 * ageYears, sdAh: 1.5, temperatureC: 25 },
+			capacityAh: [285, 278, 271, 265, 258, 280, 279][i]!
+		}));
+		const bank = { ratedAh: 280, endFraction: 0.8, observations, efcPerYear: 100 };
+		const told = projectFade({ ...bank, exchangedAt: [4.5] });
+		expect(told.posterior.misfit).toBe(false);
+		// Of the sound groups: 285 to 279 in six years, 0.36 % a year, leaves 0.8 · 280 for after 20.
+		expect(told.endAgeYears.median).toBeGreaterThan(20);
+		const at = (age: number) => told.curve.find((p) => p.ageYears >= age)!.mean * 280;
+		expect(at(4.3)).toBeLessThan(265);
+		expect(at(4.5)).toBeGreaterThan(275);
+		expect(projectFade(bank).posterior.misfit).toBe(true);
+	});
+	it('a test in the cold is brought to 25 °C: 265 Ah at 5 °C are no loss', () => {
+		const at = (temperatureC: number | null) =>
+			projectFade({
+				...{ ratedAh: 280, endFraction: 0.8, efcPerYear: 100 },
+				observations: [0, 1, 2].map((ageYears) => ({
+					...{ ageYears, efc: 100 * ageYears, sdAh: 1.5 },
+					capacityAh: ageYears === 2 ? 265 : 284,
+					temperatureC: ageYears === 2 ? temperatureC : 25
+				}))
+			});
+		const { factor } = temperatureFactor(5);
+		expect(at(5).tests[2]!.fraction).toBeCloseTo((265 * factor) / 280, 9);
+		expect(at(5).tests[2]!.fraction).toBeGreaterThan(0.98);
+		expect(at(5).endAgeYears.median).toBeGreaterThan(at(25).endAgeYears.median + 5);
+	});
+	it('a bend that began is taken into the years to come: tests that lose 4 % a year after year four', () => {
+		const observations = [0, 1, 2, 3, 4, 5, 6].map((ageYears) => ({
+			...{ ageYears, efc: 100 * ageYears, sdAh: 1.5, temperatureC: 25 },
+			capacityAh: 285 - 2 * ageYears - 11.2 * Math.max(0, ageYears - 4)
+		}));
+		const { posterior, endAgeYears } = projectFade({ ratedAh: 280, endFraction: 0.8, observations, efcPerYear: 100 });
+		expect(posterior.fallsFaster).toBeGreaterThan(0.95);
+		// 224 Ah by hand: 285 − 2·t − 11.2·(t − 4) at t = 8.0.
+		expect(endAgeYears.low95).toBeLessThan(8);
+		expect(endAgeYears.high95).toBeGreaterThan(8);
+		expect(endAgeYears.high95).toBeLessThan(11);
+	});
+	it('the narrowest interval leaves out the long tail', () =>
+		// Nine of ten lie in 1 to 9, the tenth far below.
+		expect(
+			narrowestInterval(Float64Array.of(-50, 1, 2, 3, 4, 5, 6, 7, 8, 9), new Float64Array(10).fill(0.1), 0.89)
+		).toEqual([1, 9]));
 	it('is not sure of what cycles nobody counted did: its band is wider than with none, and than with as many as usual', () => {
 		const tests = sixYears(2).map((o) => ({ ...o, efc: null }));
 		const width = (observations: typeof tests | FadeObservation[], efcPerYear: number | null) => {

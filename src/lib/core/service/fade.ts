@@ -1,6 +1,10 @@
+import { bisector } from 'd3-array';
 import { CoreError, requireNotNegative, requirePositive } from '../shared';
-import { fadeCourses, type CapacityObservation, type FadeCourse, type FadeCourses } from './fade-courses';
-import { FADE_PRIOR, weightedQuantiles } from './fade-posterior';
+import { temperatureFactor } from '../capacity-run';
+import type { CapacityObservation } from './cycle-histories';
+import { narrowestInterval, weightedQuantiles } from './draw-quantiles';
+import { fadeCourses, type FadeCourse, type FadeCourses } from './fade-courses';
+import { FADE_PRIOR, type FadeTerm } from './fade-law';
 
 export interface FadeInput {
 	ratedAh: number;
@@ -9,6 +13,8 @@ export interface FadeInput {
 	observations: readonly CapacityObservation[];
 	/** Equivalent full cycles a year from the last observation on; null when nobody knows. */
 	efcPerYear?: number | null;
+	/** Ages at which cells were exchanged, years. */
+	exchangedAt?: readonly number[];
 }
 
 export interface FadePoint {
@@ -26,15 +32,19 @@ export interface ParameterSummary {
 
 export interface FadeProjection {
 	curve: FadePoint[];
-	/** Age at which the end is passed; {@link HORIZON_YEARS} means later than that. */
+	/** Age at which the end is passed (last, where an exchange lifted it again); {@link HORIZON_YEARS} means later than that. */
 	endAgeYears: { low95: number; median: number; high95: number };
+	/** The tests as they were taken: brought to 25 °C where their temperature is told; fractions of rated, one sd. In the order given. */
+	tests: { ageYears: number; fraction: number; sd: number }[];
 	posterior: {
 		q0: ParameterSummary;
 		a: ParameterSummary;
 		b: ParameterSummary;
 		observations: number;
 		mostlyPrior: boolean;
-		/** The tests left the band of the law: their doubt counts `noiseFactor` times, and a late, steeper course is admitted. */
+		/** Chance that it falls faster by now than the law of its earlier years. */
+		fallsFaster: number;
+		/** The tests left the band of the law: their doubt counts `noiseFactor` times, and odder courses are admitted. */
 		misfit: boolean;
 		noiseFactor: number;
 		/** The test that fits least, and by how many sd it differs from what those before it foretold. */
@@ -50,7 +60,8 @@ const SHORTEST_CURVE_YEARS = 10;
 const LONGEST_LOOK_AHEAD = 3;
 /** With fewer observations, or this little narrowing of a or b, the result is mainly the prior. */
 const PRIOR_OBSERVATIONS = 2;
-
+/** Ages between which a course is taken as straight. */
+const GRID_PER_YEAR = 4;
 /** Tests closer than this (30 s) are of one moment. */
 const SAME_MOMENT_YEARS = 1e-6;
 
@@ -62,7 +73,7 @@ interface Stretch {
 }
 
 /** How the battery was and will be cycled: through the observations, then at the rate given. In rising age, from 0. */
-function stretchesOf({ observations, efcPerYear }: FadeCourse): Stretch[] {
+function stretchesOf({ observations, efcPerYear }: Pick<FadeCourse, 'observations' | 'efcPerYear'>): Stretch[] {
 	const known = [{ ageYears: 0, efc: 0 }, ...observations];
 	return known.flatMap(({ ageYears, efc }, i) => {
 		const next = known[i + 1];
@@ -74,53 +85,42 @@ function stretchesOf({ observations, efcPerYear }: FadeCourse): Stretch[] {
 	});
 }
 
+const stretchAt = bisector((s: Stretch) => s.fromYears).right;
+
 function efcAt(stretches: readonly Stretch[], ageYears: number): number {
-	const { fromYears, fromEfc, efcPerYear } = stretches.findLast((s) => s.fromYears <= ageYears) ?? stretches[0]!;
+	const { fromYears, fromEfc, efcPerYear } = stretches[Math.max(0, stretchAt(stretches, ageYears) - 1)]!;
 	return fromEfc + efcPerYear * (ageYears - fromYears);
 }
 
-/**
- * Capacity fade with its band and the range of ages at which it passes the chosen end. The band is that of the true
- * capacity, not of a new reading.
- * @throws CoreError `end-fraction` outside 0..1, and those of `fadePosterior`
- */
-export function projectFade(input: FadeInput): FadeProjection {
-	if (!(input.endFraction > 0 && input.endFraction < 1))
-		throw new CoreError(
-			'end-fraction',
-			'endFraction',
-			`endFraction requires a fraction between 0 and 1, got ${input.endFraction}`
-		);
-	if (input.efcPerYear != null) requireNotNegative(input.efcPerYear, 'efcPerYear');
-	requirePositive(input.ratedAh, 'ratedAh');
-	const found = fadeCourses(input.ratedAh, input.observations, input.efcPerYear ?? null);
-	const ways = waysOf(found.courses);
-	const weight = weightsOf(ways);
-	const ends = joined(ways.map((way) => endAges(way, input.endFraction)));
-	const [low95, median, high95] = weightedQuantiles(ends, weight, [0.025, 0.5, 0.975]);
-	const lastAge = Math.max(0, ...input.observations.map((o) => o.ageYears));
-	const ahead = Math.min(median! * 1.1, lastAge * LONGEST_LOOK_AHEAD);
-	const until = Math.min(HORIZON_YEARS, Math.max(SHORTEST_CURVE_YEARS, lastAge * 1.5, ahead));
-	const curve = Array.from({ length: CURVE_POINTS + 1 }, (_, i) => fadePoint(ways, weight, (until * i) / CURVE_POINTS));
-	return {
-		curve,
-		endAgeYears: { low95: low95!, median: median!, high95: high95! },
-		posterior: summarise(found, weight, input.observations.length)
-	};
-}
-
-/** A course, and how it was and will be cycled by it. */
+/** A course with its draws, and how it was and will be cycled by it. */
 export interface Way {
 	course: FadeCourse;
 	stretches: Stretch[];
+	/** Ages at which cells were exchanged, rising. */
+	steps: number[];
+	/** Rising, each end of a straight stretch among them. */
+	grid: { ages: number[]; parts: Float64Array[] };
 }
 
 export const waysOf = (courses: readonly FadeCourse[]): Way[] =>
-	courses.map((course) => ({ course, stretches: stretchesOf(course) }));
+	courses.map((course) => {
+		const stretches = stretchesOf(course);
+		const steps = course.draws.terms.flatMap((t) => t.stepYears ?? []).sort((a, b) => a - b);
+		return { course, stretches, steps, grid: gridOf(course, stretches, steps) };
+	});
+
+/** The ages looked at, and what each part of the law stands for there. */
+function gridOf({ draws }: FadeCourse, stretches: readonly Stretch[], steps: readonly number[]): Way['grid'] {
+	const even = Array.from({ length: HORIZON_YEARS * GRID_PER_YEAR + 1 }, (_, i) => i / GRID_PER_YEAR);
+	const kinks = stretches.map((s) => s.fromYears).filter((years) => years < HORIZON_YEARS);
+	const ages = [...new Set([...even, ...kinks, ...steps])].sort((a, b) => a - b);
+	const efc = ages.map((years) => efcAt(stretches, years));
+	return { ages, parts: draws.terms.map((t) => Float64Array.from(ages, (years, i) => t.at(years, efc[i]!))) };
+}
 
 /** Of all draws of all ways, one after the other; they sum to 1. */
 export const weightsOf = (ways: readonly Way[]): Float64Array =>
-	joined(ways.map(({ course }) => course.posterior.weight.map((w) => w * course.weight)));
+	joined(ways.map(({ course }) => course.draws.weight.map((w) => w * course.weight)));
 
 export function joined(parts: readonly Float64Array[]): Float64Array {
 	if (parts.length === 1) return parts[0]!;
@@ -134,60 +134,101 @@ export function joined(parts: readonly Float64Array[]): Float64Array {
 }
 
 function fadePoint(ways: readonly Way[], weight: Float64Array, ageYears: number): FadePoint {
-	const root = Math.sqrt(ageYears);
 	const values = joined(
-		ways.map(({ course: { posterior, latePerYear2 }, stretches }) => {
+		ways.map(({ course: { draws }, stretches }) => {
 			const efc = efcAt(stretches, ageYears);
-			const late = latePerYear2 * ageYears ** 2;
-			return posterior.q0.map((q0, i) => q0 - posterior.a[i]! * root - posterior.b[i]! * efc - late);
+			const own = new Float64Array(draws.weight.length);
+			draws.terms.forEach((term, j) => {
+				const part = term.at(ageYears, efc);
+				for (let i = 0; i < own.length; i++) own[i]! += draws.values[j]![i]! * part;
+			});
+			return own;
 		})
 	);
 	const mean = values.reduce((sum, v, i) => sum + v * weight[i]!, 0);
-	const [low95, high95] = weightedQuantiles(values, weight, [0.025, 0.975]);
-	return { ageYears, mean, low95: low95!, high95: high95! };
+	const [low95, high95] = narrowestInterval(values, weight, 0.95);
+	return { ageYears, mean, low95, high95 };
 }
 
-/** For each draw the age at which it passes the end. The curve falls with age because a, b, c ≥ 0: it passes once. */
-export function endAges({ course: { posterior, latePerYear2: c }, stretches }: Way, endFraction: number): Float64Array {
-	return posterior.q0.map((q0, i) => {
-		const margin = q0 - endFraction;
-		if (margin <= 0) return 0;
-		const [a, b] = [posterior.a[i]!, posterior.b[i]!];
-		const isPassedBy = ({ fromYears, fromEfc }: Stretch) =>
-			a * Math.sqrt(fromYears) + b * fromEfc + c * fromYears ** 2 >= margin;
-		// Cycled before the first moment told of, and past the end by then.
-		if (isPassedBy(stretches[0]!)) return stretches[0]!.fromYears;
-		const after = stretches.findIndex((s, k) => k > 0 && isPassedBy(s));
-		const last = stretches.at(after < 0 ? -1 : after - 1)!;
-		const age = c === 0 ? passedWithin(last, a, b, margin) : passedLate(last, a, b, c, margin);
-		return Math.min(HORIZON_YEARS, age);
+/**
+ * For each draw the age at which it passes the end. Between exchanges the curve falls with age; where one lifted it above the end again,
+ * the last passing counts.
+ */
+export function endAges({ course: { draws }, steps, grid: { ages, parts } }: Way, endFraction: number): Float64Array {
+	const from = [0, ...steps].map((years) => ages.indexOf(years));
+	return draws.weight.map((_, i) => {
+		const above = (at: number) => parts.reduce((sum, part, j) => sum + draws.values[j]![i]! * part[at]!, -endFraction);
+		for (let k = from.length - 1; k >= 0; k--) {
+			// Cycled before the first moment told of, and past the end by then.
+			if (above(from[k]!) <= 0) continue;
+			let [low, high] = [from[k]!, (from[k + 1] ?? ages.length) - 1];
+			if (above(high) > 0) return from[k + 1] === undefined ? HORIZON_YEARS : ages[high + 1]!;
+			while (high - low > 1) {
+				const middle = (low + high) >> 1;
+				if (above(middle) > 0) low = middle;
+				else high = middle;
+			}
+			const [more, less] = [above(low), above(high)];
+			return ages[low]! + (more / (more - less)) * (ages[high]! - ages[low]!);
+		}
+		return 0;
 	});
 }
 
-/** With a late course no formula gives the age: halved until it is known to a day. */
-const LATE_HALVINGS = 15;
-function passedLate(
-	{ fromYears, fromEfc, efcPerYear }: Stretch,
-	a: number,
-	b: number,
-	c: number,
-	margin: number
-): number {
-	let [low, high] = [fromYears, HORIZON_YEARS];
-	for (let k = 0; k < LATE_HALVINGS; k++) {
-		const t = (low + high) / 2;
-		const lost = a * Math.sqrt(t) + b * (fromEfc + efcPerYear * (t - fromYears)) + c * t * t;
-		if (lost < margin) low = t;
-		else high = t;
-	}
-	return high;
+function requireFadeInput({ ratedAh, endFraction, efcPerYear, exchangedAt }: FadeInput): void {
+	if (!(endFraction > 0 && endFraction < 1))
+		throw new CoreError(
+			'end-fraction',
+			'endFraction',
+			`endFraction requires a fraction between 0 and 1, got ${endFraction}`
+		);
+	if (efcPerYear != null) requireNotNegative(efcPerYear, 'efcPerYear');
+	requirePositive(ratedAh, 'ratedAh');
+	exchangedAt?.forEach((age, i) => requireNotNegative(age, `exchangedAt.${i}`));
 }
 
-/** Age, years, at which a·√t + b·N(t) reaches the margin in a stretch where N is linear: a quadratic in √t, solved without cancellation. */
-function passedWithin({ fromYears, fromEfc, efcPerYear }: Stretch, a: number, b: number, margin: number): number {
-	const rest = margin - b * (fromEfc - efcPerYear * fromYears);
-	const root = (2 * rest) / (a + Math.sqrt(a * a + 4 * b * efcPerYear * rest));
-	return root * root;
+/** An exchange is drawn as a step: this long before and after it. */
+const STEP_YEARS = 0.001;
+
+function curveAges(untilYears: number, exchangedAt: readonly number[]): number[] {
+	const even = Array.from({ length: CURVE_POINTS + 1 }, (_, i) => (untilYears * i) / CURVE_POINTS);
+	const steps = exchangedAt.filter((age) => age > STEP_YEARS && age < untilYears);
+	return [...even, ...steps.flatMap((age) => [age - STEP_YEARS, age])].sort((a, b) => a - b);
+}
+
+/**
+ * Capacity fade with its band and the range of ages at which it passes the chosen end. The band is that of the true
+ * capacity, not of a new reading. A bend after which it falls faster is always admitted: its price is a band about 1.3 times as wide
+ * where nothing bends.
+ * @throws CoreError `end-fraction` outside 0..1, and those of `fadeCourses`
+ */
+export function projectFade(input: FadeInput): FadeProjection {
+	requireFadeInput(input);
+	const { ratedAh, observations, endFraction } = input;
+	const exchangedAt = input.exchangedAt ?? [];
+	const found = fadeCourses(ratedAh, observations, input.efcPerYear ?? null, exchangedAt);
+	const ways = waysOf(found.courses);
+	const weight = weightsOf(ways);
+	const ends = joined(ways.map((way) => endAges(way, endFraction)));
+	const [low95, median, high95] = weightedQuantiles(ends, weight, [0.025, 0.5, 0.975]);
+	const lastAge = Math.max(0, ...observations.map((o) => o.ageYears));
+	const ahead = Math.min(median! * 1.1, lastAge * LONGEST_LOOK_AHEAD);
+	const until = Math.min(HORIZON_YEARS, Math.max(SHORTEST_CURVE_YEARS, lastAge * 1.5, ahead));
+	return {
+		curve: curveAges(until, exchangedAt).map((age) => fadePoint(ways, weight, age)),
+		endAgeYears: { low95: low95!, median: median!, high95: high95! },
+		tests: observations.map((o) => testAsTaken(o, ratedAh)),
+		posterior: summarise(found, weight, observations.length)
+	};
+}
+
+function testAsTaken(
+	{ ageYears, capacityAh, sdAh, temperatureC }: CapacityObservation,
+	ratedAh: number
+): FadeProjection['tests'][number] {
+	const { factor, relativeSd } = temperatureC == null ? { factor: 1, relativeSd: 0 } : temperatureFactor(temperatureC);
+	const fraction = (capacityAh * factor) / ratedAh;
+	return { ageYears, fraction, sd: Math.hypot((sdAh * factor) / ratedAh, fraction * relativeSd) };
 }
 
 function summarise(
@@ -195,15 +236,16 @@ function summarise(
 	weight: Float64Array,
 	observations: number
 ): FadeProjection['posterior'] {
-	const of = (name: 'q0' | 'a' | 'b'): ParameterSummary => {
-		const values = joined(courses.map(({ posterior }) => posterior[name]));
+	const of = (name: FadeTerm['name']): ParameterSummary => {
+		const values = joined(courses.map(({ draws }) => draws.values[draws.terms.findIndex((t) => t.name === name)]!));
 		const mean = values.reduce((sum, v, i) => sum + v * weight[i]!, 0);
 		return { mean, sd: Math.sqrt(values.reduce((sum, v, i) => sum + (v - mean) ** 2 * weight[i]!, 0)) };
 	};
-	const [q0, a, b] = [of('q0'), of('a'), of('b')];
+	const [q0, a, b] = [of('level'), of('calendar'), of('cycles')];
 	const narrowed = a.sd < 0.7 * FADE_PRIOR.a.sd || b.sd < 0.7 * FADE_PRIOR.b.sd;
 	const mostlyPrior = observations < PRIOR_OBSERVATIONS || !narrowed;
-	return { q0, a, b, observations, mostlyPrior, misfit, noiseFactor, oddest };
+	const fallsFaster = courses.reduce((sum, c) => sum + (c.fallsFaster ? c.weight : 0), 0);
+	return { q0, a, b, observations, mostlyPrior, fallsFaster, misfit, noiseFactor, oddest };
 }
 
 /** Half-width of an even doubt over its sd. */

@@ -7,7 +7,7 @@ import {
 	type Interval,
 	type Random
 } from '../shared';
-import { FADE_PRIOR } from './fade-posterior';
+import { FADE_PRIOR } from './fade-law';
 
 /** What a battery gives with one arrangement, Ah of its smallest group, and how much more with another. */
 export interface Gain {

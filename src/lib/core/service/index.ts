@@ -1,12 +1,8 @@
-export type { CapacityObservation } from './fade-courses';
+export type { CapacityObservation } from './cycle-histories';
 export { HORIZON_YEARS, fadeMeanwhile, projectFade, type FadeInput, type FadePoint, type FadeProjection } from './fade';
-export {
-	FADE_PRIOR,
-	fadePosterior,
-	weightedQuantiles,
-	type FadeObservation,
-	type FadePosterior
-} from './fade-posterior';
+export { narrowestInterval, weightedQuantiles } from './draw-quantiles';
+export { FADE_PRIOR, type FadeObservation } from './fade-law';
+export { fadePosterior, type FadeDraws } from './fade-posterior';
 export { calendarFactor, endIfKept, type KeptOtherwise } from './fade-what-if';
 export { judgeFade } from './judge-fade';
 export {

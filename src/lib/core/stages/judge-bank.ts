@@ -5,7 +5,7 @@ import { bankSubject, isInService, placedCells } from './picture-parts';
 import { statusOf, type StageJudgement } from './stage-judgement';
 
 /** By what edition of the rules a bank was judged: raised whenever a rule changes, so that what changed with it is told. */
-export const EDITION = 12;
+export const EDITION = 13;
 
 /** What Home, the rail, the pages and the API know of a bank. */
 export interface BankJudgement {

@@ -68,6 +68,8 @@ export interface BatteryService {
 	tests: (TestRow & { ageYears: number })[];
 	/** Ah a month by group from checks read full; null where fewer than two. */
 	driftPerMonthAh: (DriftSlope | null)[];
+	/** What its fading is judged by. */
+	fade: FadeInput;
 	projection: FadeProjection | null;
 	verdicts: Verdict[];
 	ageYears: number;
@@ -87,6 +89,27 @@ const cellChangedAfter = ({ changes }: BankPicture, { id }: PictureBattery, posi
 			c.positions.includes(position) &&
 			Date.parse(c.at) > Date.parse(at)
 	);
+
+/** More exchanges than these are one battery after another; the latest count. */
+const MOST_EXCHANGES = 6;
+
+/** Ages at which cells of a battery in use were exchanged, years, rising. */
+function exchangedAt(picture: BankPicture, battery: PictureBattery): number[] {
+	const ages = picture.changes
+		.filter((c) => c.batteryId === battery.id && c.kind === 'cell-exchanged')
+		.map((c) => ageOf(picture, battery, c.at))
+		.filter((age) => age > 0);
+	return [...new Set(ages)].sort((a, b) => a - b).slice(-MOST_EXCHANGES);
+}
+
+/** Full cycles a year of the latest stretch that was counted; null where none was. */
+function latestEfcPerYear(tests: readonly (TestRow & { ageYears: number })[]): number | null {
+	const counted = tests.filter((t) => t.efc !== null);
+	const last = counted.at(-1);
+	if (!last || last.ageYears <= COUNTED_FOR_YEARS) return null;
+	const before = counted.findLast((t) => last.ageYears - t.ageYears > COUNTED_FOR_YEARS && t.efc! <= last.efc!);
+	return before ? (last.efc! - before.efc!) / (last.ageYears - before.ageYears) : last.efc! / last.ageYears;
+}
 
 /** Rated capacity of one group of a battery, Ah. */
 export const ratedGroupAh = ({ cellType }: BankPicture, battery: PictureBattery): number =>
@@ -175,10 +198,10 @@ export function batteryService(
 			const fadedMeanwhile = ratedAh * fadeMeanwhile(ageYears, ((t.testedDoubtS ?? 0) * 1000) / YEAR_MS);
 			return { ...t, ageYears, sdAh: Math.hypot(t.sdAh, fadedMeanwhile) };
 		});
-	const last = tests.findLast((t) => t.efc !== null && t.ageYears > COUNTED_FOR_YEARS);
-	const efcPerYear = last ? last.efc! / last.ageYears : null;
+	const efcPerYear = latestEfcPerYear(tests);
 	const { endFraction } = picture.bank;
-	const projection = tests.length ? project({ ratedAh, endFraction, observations: tests, efcPerYear }) : null;
+	const fade = { ratedAh, endFraction, observations: tests, efcPerYear, exchangedAt: exchangedAt(picture, battery) };
+	const projection = tests.length ? project(fade) : null;
 	const ageYears = ageOf(picture, battery, nowIso);
 	const full = checks.filter((c) => c.judgement.judged && c.check.context === 'full');
 	const driftPerMonthAh = driftSlopes(
@@ -199,6 +222,7 @@ export function batteryService(
 		checks,
 		tests,
 		driftPerMonthAh,
+		fade,
 		projection,
 		verdicts: [
 			...latestVerdicts(checks, picture, battery),

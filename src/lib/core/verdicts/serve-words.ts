@@ -27,6 +27,8 @@ interface FadeFacts {
 	horizonYears: number;
 	tests: number;
 	mostlyPrior: boolean;
+	/** Chance that it falls faster by now than in its earlier years. */
+	fallsFaster: number;
 	/** Age of the test that fits least, where the tests left the band of the law; null where they did not. */
 	oddAgeYears: number | null;
 }
@@ -50,7 +52,9 @@ export interface ServeFacts {
 	'drift-unsure': DriftFacts;
 	/** Capacity has probably passed the chosen end. */
 	'fade-end': FadeFacts;
-	/** The tests leave the band that the usual law foretells: doubts widened, a late, steeper course admitted. */
+	/** Capacity falls faster by now than in the years before. */
+	'fade-bend': FadeFacts;
+	/** The tests leave the band that the usual law foretells: doubts widened, odder courses admitted. */
 	'fade-misfit': FadeFacts;
 	/** A projection that is almost all prior. */
 	'fade-prior': FadeFacts;
@@ -103,8 +107,8 @@ const fade =
 			finding: `Median ${years(facts.medianYears)} years; ${facts.tests} capacity test${facts.tests === 1 ? '' : 's'}.`,
 			doubt: facts.mostlyPrior
 				? 'Almost all of this is what is typical of such cells, not of yours: the tests are too few or too rough yet.'
-				: '95 % range of the true capacity, not of a new reading.',
-			rule: 'Capacity = q0 − a·√years − b·cycles, Bayesian, with priors typical of published ageing (default).',
+				: '95 % range of the true capacity, not of a new reading. It is wider than the tests alone would make it: some batteries begin to fade faster, and nothing foretells when.',
+			rule: 'Capacity = q0 − a·√years − b·cycles, Bayesian, with priors typical of published ageing; with one chance in four a year from which it falls faster, up to five years after the last test (default). A test whose temperature nobody noted may be off by a season, 1.1 %.',
 			next: facts.mostlyPrior ? 'Test the capacity under the same conditions once a year.' : null
 		};
 	};
@@ -153,6 +157,15 @@ export const SERVE_WORDS: Words<ServeFacts> = {
 		};
 	},
 	'fade-end': fade(true),
+	'fade-bend': (said) => {
+		const { finding, ...words } = fade(false)(said);
+		return {
+			...words,
+			title: 'Capacity falls faster than in the years before',
+			finding: `${words.title}. ${finding} Chance that it falls faster by now: ${Math.round(said.facts.fallsFaster * 100)} %.`,
+			next: 'Test again within half a year under the same conditions. Look for a group that has fallen behind, and for heat. Plan the replacement.'
+		};
+	},
 	'fade-misfit': (said) => {
 		const { finding, ...words } = fade(false)(said);
 		const odd = said.facts.oddAgeYears;
@@ -161,8 +174,8 @@ export const SERVE_WORDS: Words<ServeFacts> = {
 			title: 'Capacity does not fade as such cells usually do',
 			finding: `${words.title}. ${finding}${odd === null ? '' : ` The test at ${odd.toFixed(1)} years fits least.`}`,
 			doubt:
-				'Wider than the tests’ own doubt, and with a late, steeper fall admitted: the law of the earlier years does not hold.',
-			next: 'Test again under the same conditions; look for a group that has fallen behind, heat, or a tester that changed.'
+				'Wider than the tests’ own doubt: the usual law does not hold. A steeper fall and an exchange that nobody wrote down are admitted.',
+			next: 'Write down the temperature of each test and every exchange of a cell. Then test again under the same conditions; look for a group that has fallen behind, heat, or a tester that changed.'
 		};
 	},
 	'fade-prior': fade(false),

@@ -4,9 +4,11 @@ import { projectFade, type FadeInput, type FadeProjection } from '$lib/core/serv
 const known = new LRUCache<string, FadeProjection>({ max: 200 });
 
 /** As the core's projection, computed once for the same history: home and every page of a bank ask for it. */
-export function fadeProjection({ ratedAh, endFraction, efcPerYear, observations }: FadeInput): FadeProjection {
-	const seen = observations.map(({ ageYears, efc, capacityAh, sdAh }) => ({ ageYears, efc, capacityAh, sdAh }));
-	const input = { ratedAh, endFraction, efcPerYear, observations: seen };
+export function fadeProjection({ observations, ...rest }: FadeInput): FadeProjection {
+	const seen = observations.map(({ ageYears, efc, capacityAh, sdAh, temperatureC }) => ({
+		...{ ageYears, efc, capacityAh, sdAh, temperatureC }
+	}));
+	const input = { ...rest, observations: seen };
 	const key = JSON.stringify(input);
 	const projection = known.get(key) ?? projectFade(input);
 	known.set(key, projection);

@@ -26,7 +26,8 @@ export const actions: Actions = {
 			testedDoubtS: 'number',
 			capacityAh: 'number',
 			sdAh: 'number',
-			efc: 'number'
+			efc: 'number',
+			temperatureC: 'number'
 		} as const;
 		await logCapacityTest(idOf(params.id!, 'bank'), formFields(form, kinds));
 		return { said: 'The test is kept.' };
