@@ -1,4 +1,5 @@
 import type { Question } from '../answer';
+import { afterDischarge } from './after-discharge';
 import { arrivalCharge } from './arrival-charge';
 import { atTemperature } from './at-temperature';
 import { bottom } from './bottom';
@@ -10,6 +11,7 @@ import { fade } from './fade';
 import { fadeElsewhere } from './fade-elsewhere';
 import { fast } from './fast';
 import { forecast } from './forecast';
+import { growth } from './growth';
 import { join } from './join';
 import { joints } from './joints';
 import { leakage } from './leakage';
@@ -30,6 +32,7 @@ import { years } from './years';
 
 /** Everything that is asked of every world. A new verdict brings its question here. */
 export const QUESTIONS: readonly Question[] = [
+	afterDischarge,
 	arrivalCharge,
 	chargeAccount,
 	delivery,
@@ -37,6 +40,7 @@ export const QUESTIONS: readonly Question[] = [
 	logs,
 	atTemperature,
 	earlierLots,
+	growth,
 	join,
 	snapshot,
 	leads,

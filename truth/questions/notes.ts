@@ -65,6 +65,7 @@ export const notes: Question = {
 			const line = lines[slipped]!;
 			line.voltageV = line.voltageV! + (random() < 0.5 ? -1 : 1) * between(random, ...SLIP_V);
 		}
+		const stratum = slipped !== null ? 'a slipped figure' : used ? 'a used cell' : undefined;
 		const fit = fitNotes({
 			...{ chemistry: 'LFP', ratedAh, cutoffV, notes: lines },
 			load: byPower ? { powerW } : { currentA: calledA }
@@ -73,7 +74,8 @@ export const notes: Question = {
 			{
 				...{
 					kind: 'interval',
-					of: `capacity by spot notes${used ? ' of a used cell' : ''}`,
+					of: 'capacity by spot notes',
+					stratum,
 					scale: ratedAh,
 					truth: end.ah
 				},
@@ -82,11 +84,16 @@ export const notes: Question = {
 			{
 				...{
 					kind: 'interval',
-					of: `time to the end by spot notes${used ? ' of a used cell' : ''}`,
+					of: 'time to the end by spot notes',
+					stratum,
 					scale: end.timeS,
 					truth: end.timeS
 				},
 				...{ low: fit.finishS.low95, high: fit.finishS.high95 }
+			},
+			{
+				...{ kind: 'interval', of: 'look again before a twentieth is left (a bound)', stratum, scale: end.timeS },
+				...{ low: fit.lookAgainS, high: Infinity, truth: Math.max(0.95 * end.timeS, lines.at(-1)!.timeS ?? 0) }
 			},
 			{
 				...{ kind: 'defect', of: 'a note with a slipped figure, named' },

@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
 import { ArrayMinSize, IsArray, IsDefined, IsInt, IsObject, ValidateNested } from 'class-validator';
-import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
+import { CHEMISTRIES, LAST_MOVES, type Chemistry, type LastMove } from '$lib/core/chemistry';
 import type { Passings } from '$lib/core/snapshot';
 import { STRATEGIES, type Strategy } from '$lib/core/limits';
 import { BATCH_WISHES, type BatchWish } from '$lib/core/matching';
@@ -28,6 +28,8 @@ export class SocBoundsInput {
 	@Num(-100, 100) restVoltageV!: number;
 	@Num(0, 1) meterSdV!: number;
 	@Num(0, 1e9) restS!: number;
+	/** What it did before it rested; null: nobody knows. */
+	@Maybe() @OneOf(LAST_MOVES) lastMove?: LastMove | null;
 }
 
 export class MatchCellInput {

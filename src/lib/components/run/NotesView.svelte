@@ -251,6 +251,9 @@
 						Likeliest {fit.capacityAh.likely.toFixed(1)} Ah; ends between <strong>{at(fit.finishS.low95)}</strong> and
 						<strong>{at(fit.finishS.high95)}</strong>.
 					</p>
+					{#if !fit.fits}<p class="ember-text">
+							No discharge of such a cell fits all these lines: check them, and the load. Until then the range is wide.
+						</p>{/if}
 					<p>
 						Look again <strong>{at(fit.lookAgainS)}</strong> ({formatDuration(fit.lookAgainS)} after it began): by then 5
 						% may be left.

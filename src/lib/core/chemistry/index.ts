@@ -1,5 +1,14 @@
 export { CHEMISTRIES, CHEMISTRY_FIGURES, KNEE_V, byChemistry, mostOfOneCellV, type Chemistry } from './chemistry';
 export type { ChemistryFigures } from './kinds/kind';
-export { BOTTOM_DOUBT, HYSTERESIS_V, TOP_BALANCE_V, restVoltageCurve, socBounds, type SocBounds } from './rest-voltage';
+export {
+	BOTTOM_DOUBT,
+	HYSTERESIS_V,
+	LAST_MOVES,
+	TOP_BALANCE_V,
+	restVoltageCurve,
+	socBounds,
+	type LastMove,
+	type SocBounds
+} from './rest-voltage';
 export { beyondEnds, drawnCurve, type DrawnCurve } from './drawn-curve';
 export { fullnessRuledOut } from './fullness';

@@ -28,6 +28,10 @@ export function restVoltageCurve(chemistry: Chemistry): MonotoneCurve {
 	return CURVES[chemistry];
 }
 
+/** What a cell did before it was left alone. */
+export const LAST_MOVES = ['charge', 'discharge'] as const;
+export type LastMove = (typeof LAST_MOVES)[number];
+
 export interface SocBounds {
 	/** Lowest and highest state of charge (fraction 0..1) the reading fits. */
 	lowFraction: number;
@@ -52,18 +56,33 @@ const TOP_SOC = 0.985;
 /** Voltage still to settle right after a load is removed (V), decaying with this time constant (s): default. */
 const UNSETTLED_V = 0.03;
 const SETTLE_S = 1500;
+/**
+ * Surface and bulk of a cell differ by so much charge after a charge or discharge, 95 %, for some hours; the difference goes with the time
+ * constant below (default). On the plateau it is nothing, at the steep ends everything.
+ */
+const UNMIXED = { share: 0.025, holdsS: 3 * 3600, goesS: 12 * 3600 };
+/** Known to rest on the side of its last move, a cell may stand this far to the other side of the middle of its loop, in half-widths. */
+const OTHER_SIDE = 0.25;
 /** A rested full cell keeps surface charge for days; readings up to this far above the table's end are full, not over-full (V). */
 const FULL_MARGIN_V = 0.19;
 
 /**
  * The states of charge a rest voltage can mean: an interval, never a point, that holds the truth with 95 %. Widened by the meter,
- * by hysteresis and by the doubt of the curve itself, in quadrature; and by what an incomplete rest leaves unsettled.
+ * by hysteresis and by the doubt of the curve itself, in quadrature; by what an incomplete rest leaves unsettled; and by the charge that
+ * surface and bulk still differ by.
  * @param restVoltageV volts at the cell's terminals, no current
  * @param meterSdV one standard deviation of the meter at this reading, V
  * @param restS seconds without current; 0 when unknown
+ * @param lastMove what it did before it rested: it then stands on that side of its loop; null when unknown
  * @throws CoreError `not-a-number`, `negative`, `chemistry`
  */
-export function socBounds(chemistry: Chemistry, restVoltageV: number, meterSdV: number, restS: number): SocBounds {
+export function socBounds(
+	chemistry: Chemistry,
+	restVoltageV: number,
+	meterSdV: number,
+	restS: number,
+	lastMove: LastMove | null = null
+): SocBounds {
 	if (!CHEMISTRIES.includes(chemistry))
 		throw new CoreError(
 			'chemistry',
@@ -82,9 +101,15 @@ export function socBounds(chemistry: Chemistry, restVoltageV: number, meterSdV: 
 	};
 	// What an incomplete rest leaves goes one way only: added, not in quadrature.
 	const widenedByV = Math.hypot(parts.meterV, parts.hysteresisV, parts.curveV) + parts.restV;
-	const clamp = (soc: number) => Math.min(1, Math.max(0, soc));
-	const lowFraction = clamp(curve.xOf(restVoltageV - widenedByV));
-	const highFraction = clamp(curve.xOf(restVoltageV + widenedByV));
+	const side = Math.hypot(parts.meterV, OTHER_SIDE * HYSTERESIS_V[chemistry], parts.curveV) + parts.restV;
+	const unmixed = UNMIXED.share * Math.exp(-Math.max(0, restS - UNMIXED.holdsS) / UNMIXED.goesS);
+	const soc = curve.xOf(restVoltageV);
+	const clamp = (share: number) => Math.min(1, Math.max(0, share));
+	// After a discharge it reads lower than it is, after a charge higher.
+	const lowV = restVoltageV - (lastMove === 'discharge' ? side : widenedByV);
+	const highV = restVoltageV + (lastMove === 'charge' ? side : widenedByV);
+	const lowFraction = clamp(soc - Math.hypot(soc - curve.xOf(lowV), lastMove === 'discharge' ? 0 : unmixed));
+	const highFraction = clamp(soc + Math.hypot(curve.xOf(highV) - soc, lastMove === 'charge' ? 0 : unmixed));
 	return {
 		lowFraction,
 		highFraction,

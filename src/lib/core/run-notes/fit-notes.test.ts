@@ -71,6 +71,41 @@ describe('a run known by a few lines', () => {
 		}
 		expect(width(byTime.capacityAh)).toBeGreaterThan(width(byAh.capacityAh));
 	});
+	it('two slipped figures do not make it sure: the truth stays within, and it says that no run fits', () => {
+		const lines = [0.1, 0.3, 0.5, 0.7, 0.9].map(noteAt);
+		const [second, fourth] = [lines[1]!, lines[3]!];
+		const fit = fitNotes(
+			noted([
+				lines[0]!,
+				{ ...second, voltageV: second.voltageV! + 0.06 },
+				lines[2]!,
+				{ ...fourth, voltageV: fourth.voltageV! - 0.09 },
+				lines[4]!
+			])
+		);
+		expect(fit.fits).toBe(false);
+		expect(fit.capacityAh.low95).toBeLessThan(run.capacityAh);
+		expect(fit.capacityAh.high95).toBeGreaterThan(run.capacityAh);
+		expect(fitNotes(noted(lines)).fits).toBe(true);
+	});
+	it('a last note down in the knee is a cell that holds less, not a slip', () => {
+		const worn = simulateDischarge(
+			{ parameters: completeCell({ chemistry: 'LFP', capacityAh: 130 }), soc: 1 },
+			CURRENT_A,
+			2.5,
+			20,
+			20
+		);
+		const lines = [0.1, 0.3, 0.5, 0.96].map((share) => {
+			const i = Math.round(share * (worn.timeS.length - 1));
+			return { timeS: worn.timeS[i]!, voltageV: Number(worn.voltageV[i]!.toFixed(3)) };
+		});
+		const fit = fitNotes(noted(lines));
+		expect(fit.oddNote).toBeNull();
+		expect(fit.capacityAh.low95).toBeLessThan(130);
+		expect(fit.capacityAh.high95).toBeGreaterThan(129);
+		expect(fit.capacityAh.likely).toBeLessThan(145);
+	});
 	it('a slipped probe and a turned digit are named, and nothing else', () => {
 		const shares = [0.1, 0.3, 0.5, 0.7, 0.95];
 		const slipped = shares.map(noteAt);

@@ -3,6 +3,7 @@ import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
 import {
 	CoreError,
 	normalDraw,
+	normalQuantile,
 	requireFinite,
 	requireNotNegative,
 	requirePositive,
@@ -40,6 +41,8 @@ export interface NotesFit {
 	lookAgainS: number;
 	/** Index of the note that fits no such run; null: all do. */
 	oddNote: number | null;
+	/** Whether some run of such a cell fits all other notes; if none does, they count for less until one does. */
+	fits: boolean;
 }
 
 /**
@@ -62,11 +65,15 @@ const SEED = 20_261_128;
 /** A figure copied by hand from a display, one sd, V; and of an Ah display, as a share. */
 const NOTE_SD_V = 0.004;
 const AH_SD = 0.002;
+/** A figure slips as often as this, and then shows anything in so many volts (default): one that fits no run then counts for nothing. */
+const SLIPS = { share: 0.01, overV: 1 };
+/** Doubts are widened until the best run is no further off than one in a hundred is, and so many drawn runs still have a say. */
+const FIT = { chance: 0.01, fewest: 40, widerBy: 1.25, widest: 30 };
 /** Half of what an Ah display and a clock are read to. */
 const READ_TO = { ah: 0.05, s: 30 };
 /** A load is not quite what it is called, one sd as a share (default). */
 const LOAD_SD = 0.01;
-/** A note further from all others than so many sd fits no such run. */
+/** Ah over hours contradict the other notes’ when they are further off than so many sd. */
 const ODD_SDS = 3.5;
 const FEWEST_FOR_ODD = 3;
 /** Mean volts of a discharge lie so far under the nominal, for watts. */
@@ -137,7 +144,8 @@ interface World {
 /**
  * Fits the discharge curve of a cell type to notes copied at odd hours: every drawn world (curve, hysteresis, resistance, surface charge, how
  * full it began, how true the load is) with every capacity, weighed by the notes. The doubt is what is left of them. Ah of a display are
- * taken over hours × amps where both are there. A note that lies more than 3.5 sd from what all others expect is named and left out.
+ * taken over hours × amps where both are there. A note that is likelier a slip of the
+ * pen than a run of such a cell is named and left out; one that fits badly never narrows what the others leave open.
  * @throws CoreError `load`, `too-few-notes`, `not-positive`, `negative`, `not-a-number`, `cutoff`
  */
 export function fitNotes(run: NotedRun): NotesFit {
@@ -155,10 +163,10 @@ export function fitNotes(run: NotedRun): NotesFit {
 	const used = notes.filter((n) => n.index !== odd);
 	const looked = drawWorlds(run, used, { a: currentA * gain, sd }, { ...PRIOR, ...COARSE });
 	const worlds = drawWorlds(run, used, { a: currentA * gain, sd }, { ...fittingRange(looked, used, run), ...FINE });
-	const logs = logsOf(worlds, used, chargeLimitV);
+	const logs = logsOf(worlds, used, chargeLimitV, 1);
 	const oddNote = odd ?? oddOf(used, worlds, logs, chargeLimitV);
 	const kept = used.flatMap((n, i) => (n.index === oddNote ? [] : [i]));
-	const weights = weightsOf(worlds, logs, kept);
+	const { weights, noiseFactor } = widened(worlds, used, kept, chargeLimitV);
 	const lastS = Math.max(0, ...used.map((n) => n.timeS ?? 0));
 	const finish = worlds.map((w) => (w.endAh * 3600) / w.currentA);
 	const look = quantiles(
@@ -172,7 +180,8 @@ export function fitNotes(run: NotedRun): NotesFit {
 		),
 		finishS: quantiles(finish, weights),
 		lookAgainS: Math.max(lastS, look),
-		oddNote
+		oddNote,
+		fits: noiseFactor === 1
 	};
 }
 
@@ -182,7 +191,7 @@ function fittingRange(
 	notes: readonly Note[],
 	{ chemistry, ratedAh }: NotedRun
 ): { from: number; to: number } {
-	const logs = logsOf(worlds, notes, CHEMISTRY_FIGURES[chemistry].chargeLimitV).map((own, i) => {
+	const logs = logsOf(worlds, notes, CHEMISTRY_FIGURES[chemistry].chargeLimitV, 1).map((own, i) => {
 		const worst = Math.min(0, ...own);
 		return worlds[i]!.logPrior + own.reduce((a, b) => a + b, 0) - worst;
 	});
@@ -192,13 +201,50 @@ function fittingRange(
 	return { from: shares.reduce((a, b) => Math.min(a, b)) - step, to: shares.reduce((a, b) => Math.max(a, b)) + step };
 }
 
-const logsOf = (worlds: readonly World[], notes: readonly Note[], limitV: number): number[][] =>
-	worlds.map((w) =>
+/** Chance of what a slipped figure shows, over that of a right one. */
+const slipOdds = (sdV: number) => (SLIPS.share / SLIPS.overV) * sdV * Math.sqrt(2 * Math.PI);
+
+function logsOf(worlds: readonly World[], notes: readonly Note[], limitV: number, noiseFactor: number): number[][] {
+	const sdV = NOTE_SD_V * noiseFactor;
+	const slipped = slipOdds(sdV);
+	return worlds.map((w) =>
 		notes.map((n, i) => {
 			const expectedV = w.expectedV[i]!;
-			return expectedV === null ? 0 : -0.5 * (apartV(n, expectedV, limitV) / NOTE_SD_V) ** 2;
+			return expectedV === null ? 0 : Math.log(Math.exp(-0.5 * (apartV(n, expectedV, limitV) / sdV) ** 2) + slipped);
 		})
 	);
+}
+
+/** Squared distance of the run that fits best, in sd, over what one in a hundred exceeds (Wilson & Hilferty 1931). */
+function misfitOf(worlds: readonly World[], notes: readonly Note[], kept: readonly number[], limitV: number): number {
+	const compared = kept.filter((i) => worlds[0]!.expectedV[i] !== null);
+	if (compared.length === 0) return 0;
+	const best = worlds.reduce((least, w) => {
+		const own = compared.reduce((sum, i) => sum + (apartV(notes[i]!, w.expectedV[i]!, limitV) / NOTE_SD_V) ** 2, 0);
+		return Math.min(least, own);
+	}, Infinity);
+	const spread = 2 / (9 * compared.length);
+	return best / (compared.length * (1 - spread + normalQuantile(1 - FIT.chance) * Math.sqrt(spread)) ** 3);
+}
+
+/** Weights of the drawn runs by the notes kept; their doubt widened where no run fits them, or hardly one does. */
+function widened(
+	worlds: readonly World[],
+	notes: readonly Note[],
+	kept: readonly number[],
+	limitV: number
+): { weights: number[]; noiseFactor: number } {
+	const misfit = misfitOf(worlds, notes, kept, limitV);
+	let noiseFactor = misfit > 1 ? Math.sqrt(misfit) : 1;
+	const isMisfit = noiseFactor > 1;
+	for (;;) {
+		const weights = weightsOf(worlds, logsOf(worlds, notes, limitV, noiseFactor), kept);
+		const [sum, squares] = weights.reduce(([s, q], w) => [s + w, q + w * w] as [number, number], [0, 0]);
+		if (sum ** 2 / squares >= FIT.fewest || noiseFactor > FIT.widest)
+			return { weights, noiseFactor: isMisfit ? noiseFactor : 1 };
+		noiseFactor *= FIT.widerBy;
+	}
+}
 
 interface Looked {
 	/** Shares of rated, and how many between; how many drawn cells. */
@@ -268,7 +314,7 @@ function weightsOf(worlds: readonly World[], logs: readonly (readonly number[])[
 	return sums.map((s) => Math.exp(s - most));
 }
 
-/** The note furthest from what all others expect of it, in sd; null while none is far. */
+/** The note least expected by all others, where a slip of the pen is likelier than any run of such a cell that shows it; null while none is. */
 function oddOf(
 	notes: readonly Note[],
 	worlds: readonly World[],
@@ -285,10 +331,12 @@ function oddOf(
 			all.filter((k) => k !== i)
 		);
 		const total = weights.reduce((a, b) => a + b, 0);
-		const mean = worlds.reduce((sum, w, k) => sum + weights[k]! * w.expectedV[i]!, 0) / total;
-		const variance = worlds.reduce((sum, w, k) => sum + weights[k]! * (w.expectedV[i]! - mean) ** 2, 0) / total;
-		return { index: n.index, sds: Math.abs(apartV(n, mean, limitV)) / Math.hypot(NOTE_SD_V, Math.sqrt(variance)) };
+		const expected = worlds.reduce(
+			(sum, w, k) => sum + weights[k]! * Math.exp(-0.5 * (apartV(n, w.expectedV[i]!, limitV) / NOTE_SD_V) ** 2),
+			0
+		);
+		return { index: n.index, expected: expected / total };
 	});
-	const worst = far.reduce((a, b) => (b.sds > a.sds ? b : a));
-	return worst.sds > ODD_SDS ? worst.index : null;
+	const worst = far.reduce((a, b) => (b.expected < a.expected ? b : a));
+	return worst.expected < slipOdds(NOTE_SD_V) ? worst.index : null;
 }

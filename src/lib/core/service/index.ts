@@ -7,16 +7,13 @@ export { calendarFactor, endIfKept, type KeptOtherwise } from './fade-what-if';
 export { judgeFade } from './judge-fade';
 export {
 	CHECK_CONTEXTS,
-	driftSlopes,
 	judgeCheck,
-	judgeGrowth,
 	type BatteryContext,
 	type CheckContext,
 	type CheckJudgement,
 	type CountedCheck,
-	type DatedDrift,
-	type DriftSlope,
 	type ServiceCheck
 } from './service-check';
+export { driftSlopes, judgeGrowth, type DatedDrift, type DriftSlope } from './drift-growth';
 export { judgeUnderLoad } from './under-load';
 export { EFC_PER_YEAR, gainWorth, yearsToEnd, type Gain } from './gain-worth';

@@ -1,10 +1,9 @@
-import { sum } from 'd3-array';
 import { misread, type BalancedEnd } from '../balance';
 import { restVoltageCurve, type Chemistry } from '../chemistry';
 import { CoreError, requireFinite, requirePositive, type Interval } from '../shared';
 import { driftByPassings, driftChange, narrowed, snapshotBounds, whatWasRead, type Passings } from '../snapshot';
 import { judgeUnderLoad } from './under-load';
-import { WHOLE_BANK, measured, say, type Subject, type Verdict } from '../verdicts';
+import { WHOLE_BANK, say, type Subject, type Verdict } from '../verdicts';
 
 /** How the battery stood when its cells were read. */
 export const CHECK_CONTEXTS = ['full', 'empty', 'rest', 'load'] as const;
@@ -225,79 +224,4 @@ function driftVerdict(
 	if (leastAway(worst.drift) > limit) return say('drift', 'look', group, facts);
 	if (known.every(({ drift }) => mostAway(drift) <= limit)) return say('no-drift', 'calm', whole, facts);
 	return say('drift-unsure', 'open', group, facts);
-}
-
-export interface DatedDrift {
-	/** Years since the battery went into service. */
-	ageYears: number;
-	driftAh: readonly (Interval | null)[];
-}
-
-/** An interval spans this many standard deviations. */
-const INTERVAL_SDS = 2 * 1.96;
-
-/** However fine a check reads, where in the taper it was read moves it by so much of the capacity, one sd (default). */
-const LEAST_SHARE_A_CHECK = 0.0015;
-
-/** How fast a group moves away from the others. */
-export interface DriftSlope {
-	ahPerMonth: number;
-	sd: number;
-	/** Checks it is from. */
-	checks: number;
-}
-
-/**
- * Slope of each group's drift, Ah a month, which is its difference in self-discharge: least squares, each check by how well it can
- * tell.
- * @param drifts judged checks of one context, any order; fewer than two for a group gives null @param groupAh rated capacity of a group
- */
-export function driftSlopes(drifts: readonly DatedDrift[], groups: number, groupAh: number): (DriftSlope | null)[] {
-	const floorAh = LEAST_SHARE_A_CHECK * groupAh;
-	return Array.from({ length: groups }, (_, g) => {
-		const points = drifts.flatMap(({ ageYears, driftAh }) => {
-			const own = driftAh[g];
-			if (own == null) return [];
-			const sd = Math.hypot((own.high95 - own.low95) / INTERVAL_SDS, floorAh);
-			return [{ x: ageYears * 12, y: own.likely, weight: 1 / sd ** 2 }];
-		});
-		if (points.length < 2) return null;
-		const all = sum(points, (p) => p.weight);
-		const meanX = sum(points, (p) => p.weight * p.x) / all;
-		const meanY = sum(points, (p) => p.weight * p.y) / all;
-		const sxx = sum(points, (p) => p.weight * (p.x - meanX) ** 2);
-		if (sxx === 0) return null;
-		const ahPerMonth = sum(points, (p) => p.weight * (p.x - meanX) * (p.y - meanY)) / sxx;
-		return { ahPerMonth, sd: 1 / Math.sqrt(sxx), checks: points.length };
-	});
-}
-
-/** A drift grows when so many checks say so beyond so many sd, and by so much of a group a year (default). */
-const GROWS = { checks: 3, sds: 2.5, sharePerYear: 0.001 };
-
-/**
- * The group that moves away steadily, though it may not be far away yet; null where none does beyond its doubt.
- * @param slopes position 1 first; @param groupAh rated capacity of a group
- */
-export function judgeGrowth(
-	slopes: readonly (DriftSlope | null)[],
-	groupAh: number,
-	subjects: readonly Subject[]
-): Verdict | null {
-	const growing = slopes.flatMap((slope, i) =>
-		slope !== null &&
-		slope.checks >= GROWS.checks &&
-		Math.abs(slope.ahPerMonth) > GROWS.sds * slope.sd &&
-		Math.abs(slope.ahPerMonth) * 12 > GROWS.sharePerYear * groupAh
-			? [{ ...slope, group: i + 1 }]
-			: []
-	);
-	if (growing.length === 0) return null;
-	const worst = growing.reduce((a, b) => (Math.abs(b.ahPerMonth) / b.sd > Math.abs(a.ahPerMonth) / a.sd ? b : a));
-	const subject = subjects[worst.group - 1] ?? WHOLE_BANK;
-	return say('drift-grows', 'look', subject, {
-		ahPerMonth: measured(worst.ahPerMonth, worst.sd),
-		checks: worst.checks,
-		group: worst.group
-	});
 }

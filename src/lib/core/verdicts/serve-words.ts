@@ -152,7 +152,7 @@ export const SERVE_WORDS: Words<ServeFacts> = {
 			title: `${label} ${way} steadily`,
 			finding: `By ${Math.abs(ahPerMonth.value).toFixed(2)} ± ${(1.96 * ahPerMonth.sd).toFixed(2)} Ah a month against the others, over ${checks} checks.`,
 			doubt: 'A balancer at work hides part of it; a meter or a place of reading that changed would look the same.',
-			rule: 'A slope beyond 2.5 of its own sd over three checks or more, each good to 0.15 % of a group at best, and above 0.1 % of a group a year (default).',
+			rule: 'A slope away from the others over three checks or more that chance shows of one battery in fifty, each check good to 0.15 % of a group at best, its doubt wider where the checks do not lie on a line; and above 0.1 % of a group a year (default).',
 			next: 'Its self-discharge or its balance lead differs: check the lead and the terminals, and read again at the end of the next full charge.'
 		};
 	},

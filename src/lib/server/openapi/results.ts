@@ -133,7 +133,13 @@ export const RESULTS = {
 	}),
 	SelfDischargeAnswer: object({ percentPerMonth: maybe(ref('Interval')), verdict: ref('Verdict') }),
 	NotesAnswer: object({
-		...{ capacityAh: ref('Interval'), finishS: ref('Interval'), lookAgainS: number, oddNote: maybe(integer) }
+		...{
+			capacityAh: ref('Interval'),
+			finishS: ref('Interval'),
+			lookAgainS: number,
+			oddNote: maybe(integer),
+			fits: truth
+		}
 	}),
 	TestersAnswer: object({
 		cells: list(object({ cellId: identity, capacityAh: number, sdAh: number })),

@@ -6,15 +6,14 @@ import { InputError } from '$lib/input/validate';
 import { computeLimits, type LimitValue } from '$lib/core/limits';
 import type { LimitsRequest, SocBoundsInput } from '$lib/input/compute';
 
-/** State-of-charge bounds a rest voltage fits. */
 /** What charge a rest voltage can mean. @throws InputError for a voltage no single cell can have */
-export function chargeBounds({ chemistry, restVoltageV, meterSdV, restS }: SocBoundsInput): SocBounds {
+export function chargeBounds({ chemistry, restVoltageV, meterSdV, restS, lastMove }: SocBoundsInput): SocBounds {
 	const read = whatWasRead([restVoltageV], chemistry);
 	if (read.kind !== 'groups') {
 		const { finding, next } = misread(read, WHOLE_BANK);
 		throw new InputError([{ path: 'restVoltageV', message: `${finding} ${next ?? ''}`.trim() }]);
 	}
-	return socBounds(chemistry, restVoltageV, meterSdV, restS);
+	return socBounds(chemistry, restVoltageV, meterSdV, restS, lastMove);
 }
 
 /** BMS, charger and load limits with reasons. */
