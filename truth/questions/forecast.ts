@@ -1,4 +1,4 @@
-import { forecastRange } from '$lib/core/forecast';
+import { forecastInDoubt, forecastRange } from '$lib/core/forecast';
 import { matchCells } from '$lib/core/matching';
 import { createCells, terminalVoltageV } from '$lib/core/cell-model';
 import { simulate, type Balancer, type WorldCell } from '$lib/core/simulation';
@@ -15,12 +15,16 @@ const STEP_S = 60;
 const RECORD_S = 300;
 
 /** Single cells in series, run to an end each way; what came out, Ah, and for how long a balancer moved charge meanwhile, h. */
-function ran({ nature, random, ratedAh }: TruthWorld, cells: WorldCell[], balancer?: Partial<Balancer>) {
+function ran(
+	{ nature, random, ratedAh }: TruthWorld,
+	cells: WorldCell[],
+	{ balancer, ambientC }: { balancer?: Partial<Balancer>; ambientC?: number } = {}
+) {
 	const charge = { kind: 'charge', currentA: CHARGE_C_RATE * ratedAh, until: { cellHighV: 3.65 } } as const;
 	const discharge = { kind: 'discharge', currentA: DISCHARGE_C_RATE * ratedAh, until: { cellLowV: 2.5 } } as const;
 	const result = simulate({
 		world: {
-			...{ chemistry: 'LFP', cells, wiring: { kind: 'series' }, nature, balancer },
+			...{ chemistry: 'LFP', cells, wiring: { kind: 'series' }, nature, balancer, ambientC },
 			seed: Math.floor(random() * 1e9)
 		},
 		...{ steps: [charge, discharge], stepS: STEP_S, recordEveryS: balancer ? RECORD_S : 86_400 }
@@ -66,17 +70,26 @@ export const forecast: Question = {
 		const full = built.map((c) => ({ ...c, soc: 0.97, branch: 1 }));
 		const activeA = between(random, 0.3, 3);
 		const efficiency = between(random, 0.78, 0.92);
-		const balanced = ran(world, full, { kind: 'active', currentA: activeA, efficiency, startV: 0 });
+		const balanced = ran(world, full, { balancer: { kind: 'active', currentA: activeA, efficiency, startV: 0 } });
+		const coldC = between(random, 0, 10);
+		const held = full.map((c) => ({ ...c, temperatureC: coldC, massKg: 1e6 }));
+		const inTheCold = forecastInDoubt(known, ids, 'top', coldC).usable;
 		const truths = { none: ran(world, built).ah, top: ran(world, full).ah, active: balanced.ah };
-		return (
-			[
-				['none', 'what a string gives as the cells came', 'none'],
-				['top', 'what a balanced string gives', 'top'],
-				['active', 'what a string gives with an active balancer', { activeA, hours: balanced.hours }]
-			] as const
-		).map(([key, of, balance]) => {
-			const { low95, high95 } = forecastRange(known, [ids], balance, 'LFP')!.usableAh;
-			return { kind: 'interval', of, low: low95, high: high95, truth: truths[key], scale: ratedAh };
-		});
+		return [
+			{
+				...{ kind: 'interval', of: 'what a balanced string gives', stratum: 'in the cold', scale: ratedAh },
+				...{ low: inTheCold.low95, high: inTheCold.high95, truth: ran(world, held, { ambientC: coldC }).ah }
+			},
+			...(
+				[
+					['none', 'what a string gives as the cells came', 'none'],
+					['top', 'what a balanced string gives', 'top'],
+					['active', 'what a string gives with an active balancer', { activeA, hours: balanced.hours }]
+				] as const
+			).map(([key, of, balance]) => {
+				const { low95, high95 } = forecastRange(known, [ids], balance, 'LFP')!.usableAh;
+				return { kind: 'interval' as const, of, low: low95, high: high95, truth: truths[key], scale: ratedAh };
+			})
+		];
 	}
 };

@@ -27,6 +27,7 @@ import { smallestGroup } from './smallest-group';
 import { snapshot } from './snapshot';
 import { testers, unlikeTesters } from './testers';
 import { underLoad } from './under-load';
+import { witnesses } from './witnesses';
 import { year } from './year';
 import { years } from './years';
 
@@ -62,6 +63,7 @@ export const QUESTIONS: readonly Question[] = [
 	leftAlone,
 	bottom,
 	sampling,
+	witnesses,
 	year,
 	years
 ];

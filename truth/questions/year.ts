@@ -6,7 +6,7 @@ import type { Question } from '../answer';
 import { between, drawCell, oneOf, type TruthWorld } from '../world';
 
 /** One in so many worlds is asked: a year in steps of five minutes takes its time. */
-const ONE_IN = 8;
+const ONE_IN = 6;
 const STEP_S = 300;
 /** Where the charge ends, and where the loads are cut off, V a cell. */
 const ABSORB_V = 3.5;
@@ -17,9 +17,9 @@ const RECKONED = 0.96;
 const ALWAYS = Array.from({ length: 24 }, (_, h) => h);
 
 /** Weather by another law than the model's: logit-normal, its spread and its memory drawn, with the month's mean. */
-function drawnWeather(random: Random, means: readonly number[]): () => Float64Array {
+function drawnWeather(random: Random, means: readonly number[], greySpells: boolean): () => Float64Array {
 	const spread = between(random, 0.8, 1.7);
-	const memory = between(random, 0.2, 0.6);
+	const memory = greySpells ? between(random, 0.7, 0.88) : between(random, 0.2, 0.6);
 	const points = Array.from({ length: 41 }, (_, i) => (i - 20) / 5);
 	const density = points.map((z) => Math.exp((-z * z) / 2));
 	const all = density.reduce((a, b) => a + b, 0);
@@ -46,10 +46,11 @@ function drawnWeather(random: Random, means: readonly number[]): () => Float64Ar
 function livedThrough(
 	input: YearInput,
 	cell: ReturnType<typeof drawCell>,
+	greySpells: boolean,
 	{ nature, random, ratedAh }: TruthWorld
 ): number {
 	const prepared = prepareYear(input);
-	const weather = drawnWeather(random, prepared.clearness);
+	const weather = drawnWeather(random, prepared.clearness, greySpells);
 	const cells = createCells([{ parameters: cell, soc: 0.9 }], cell.temperatureC, nature);
 	const decay = stepDecay(STEP_S);
 	const panelW = new Float64Array(prepared.demandW.length);
@@ -104,11 +105,13 @@ export const year: Question = {
 		};
 		// The person's own sun hours, which are those of the place.
 		const { daysEmptyShare } = yearOfUse({ ...input, sunHours: prepareYear(input).sunHours });
-		const truth = livedThrough(input, cell, world);
+		const greySpells = random() < 0.5;
+		const truth = livedThrough(input, cell, greySpells, world);
 		return [
 			{
 				kind: 'interval',
 				of: 'share of days that end empty',
+				stratum: greySpells ? 'long grey spells' : undefined,
 				low: daysEmptyShare.low95,
 				high: daysEmptyShare.high95,
 				truth,

@@ -14615,12 +14615,15 @@ export interface components {
             endsCharge: number;
             endsDischarge: number;
             leftAh: number[];
+            usable: components["schemas"]["Interval"];
             usableAh: number;
         };
         ForecastCellInput: {
             capacityAh: number;
+            capacitySdAh?: number | null;
             id: string | number;
             soc?: number | null;
+            socSd?: number | null;
         };
         ForecastRequest: {
             balance: ("none" | "top" | "bottom") | {
@@ -14629,6 +14632,7 @@ export interface components {
             };
             cells: components["schemas"]["ForecastCellInput"][];
             groups: (string | number)[][];
+            temperatureC?: number | null;
         };
         GeneratorInput: {
             startSoc: number;
@@ -15378,6 +15382,7 @@ export interface components {
         NotesAnswer: {
             capacityAh: components["schemas"]["Interval"];
             finishS: components["schemas"]["Interval"];
+            fits: boolean;
             lookAgainS: number;
             oddNote: number | null;
         };
@@ -15968,6 +15973,7 @@ export interface components {
         SocBoundsInput: {
             /** @enum {string} */
             chemistry: "LFP" | "LTO" | "NMC";
+            lastMove?: ("charge" | "discharge") | null;
             meterSdV: number;
             restS: number;
             restVoltageV: number;
@@ -16353,8 +16359,10 @@ export interface components {
         WitnessesRequest: {
             /** @enum {string} */
             chemistry: "LFP" | "LTO" | "NMC";
+            cRate?: number | null;
             items: components["schemas"]["WitnessInput"][];
             ratedAh?: number | null;
+            temperatureC?: number | null;
         };
         WitnessInput: {
             ah?: number | null;

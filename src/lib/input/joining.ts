@@ -37,6 +37,10 @@ export class ForecastCellInput {
 	@Identity() id!: string | number;
 	@Num(0.001, 100_000) capacityAh!: number;
 	@Maybe() @Num(0, 1) soc?: number | null;
+	/** One sd of the capacity beside what its tester reads too much. */
+	@Maybe() @Num(0, 10_000) capacitySdAh?: number | null;
+	/** One sd of the charge, fraction. */
+	@Maybe() @Num(0, 1) socSd?: number | null;
 }
 
 /** Groups in series, and how they are kept together. */
@@ -49,4 +53,6 @@ export class ForecastRequest {
 	cells!: ForecastCellInput[];
 	@IsArray() @ArrayMinSize(1) @AtMost(512) @IdentityGroups() groups!: (string | number)[][];
 	@BalanceKind() balance!: Balance;
+	/** Of the cells while they are discharged; 25 °C when missing. */
+	@Maybe() @Num(-30, 60) temperatureC?: number | null;
 }

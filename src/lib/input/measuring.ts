@@ -100,6 +100,10 @@ export class WitnessesRequest {
 	@ValidateNested({ each: true })
 	@Type(() => WitnessInput)
 	items!: WitnessInput[];
+	/** Of the discharge; taken from the hours of a witness when missing. */
+	@Maybe() @Num(0.0001, 100) cRate?: number | null;
+	/** Of the cell, °C. */
+	@Maybe() @Num(-60, 100) temperatureC?: number | null;
 }
 
 export class CellResultInput {

@@ -5,6 +5,8 @@
 	import { forecastJob, type ForecastJob } from '$lib/client/forecast-job';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
 	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
+	import { inOwnStyle } from '$lib/client/own-style';
+	import { coldLoss } from '$lib/core/forecast';
 	import type { Balance, Ender, ForecastRange, KnownCell } from '$lib/core/forecast';
 	import type { Interval } from '$lib/core/shared';
 	import { rangeWords } from '$lib/core/verdicts';
@@ -85,6 +87,12 @@
 		const [low, high] = [low95, high95].map((ah) => ((ah * series * nominalV) / 1000).toFixed(2));
 		return low === high ? `${low} kWh` : `${low} to ${high} kWh`;
 	};
+	const COLD_C = 5;
+	const taken = coldLoss(COLD_C);
+	const percent = (share: number) => Math.round(share * 100);
+	const coldWords = inOwnStyle(
+		`(${COLD_C} °C) ${percent(taken.low95)} to ${percent(taken.high95)} % of that stay in the cells`
+	);
 	/** Balanced at the top, as a rule. */
 	const balancedWords = $derived.by(() => {
 		const own = rows.find((r) => r.name.startsWith('Top'))?.own ?? rows[0]?.own;
@@ -131,7 +139,8 @@
 		<PlanNumber label="really works for" unit="h" value={hours} onkeep={(h) => (hours = Math.max(0, h ?? 0))} />
 	</div>
 	<p class="muted">
-		95 %, at 0.2 C and 25 °C; slower gives up to 1 % more, faster or colder less. A balancer works only near the two
+		95 %, at 0.2 C and 25 °C; slower gives up to 1 % more, faster less. In the cold
+		{coldWords}. A balancer works only near the two
 		ends, where the voltages differ: for about 1.4 of 4.7 hours.
 	</p>
 </PhoneFold>

@@ -60,6 +60,9 @@
 	}
 	let lines = $state<Line[]>([{ kind: 'ah', values: {} }]);
 	let adding = $state<Kind>('hours-amps');
+	let temperatureC = $state<number | null>(null);
+	let hours = $state<number | null>(null);
+	const conditions = $derived({ temperatureC, cRate: hours ? 1 / hours : null });
 	const complete = $derived(
 		lines.flatMap((l, i) =>
 			KINDS[l.kind].fields.every((f) => f.key === 'efficiency' || l.values[f.key] != null)
@@ -71,7 +74,7 @@
 		if (complete.length === 0) return { found: null, why: null };
 		try {
 			const items = complete.map((c) => c.item);
-			return { found: combineWitnesses(bank.chemistry, items, ratedAh, WHOLE_BANK), why: null };
+			return { found: combineWitnesses(bank.chemistry, items, ratedAh, WHOLE_BANK, conditions), why: null };
 		} catch (error) {
 			return { found: null, why: error instanceof CoreError ? error.message : 'These figures cannot be compared.' };
 		}
@@ -123,6 +126,20 @@
 				</select></label
 			>
 			<button class="btn tap" onclick={() => (lines = [...lines, { kind: adding, values: {} }])}>Add it</button>
+		</div>
+		<div class="flex flex-wrap items-end gap-3" role="group" aria-label="The discharge">
+			<div class="w-40">
+				<PlanNumber label="From full to empty in" unit="h" value={hours} onkeep={(v) => (hours = v)} />
+			</div>
+			<div class="w-40">
+				<PlanNumber
+					label="Temperature of the cell"
+					quantity="temperature"
+					value={temperatureC}
+					onkeep={(v) => (temperatureC = v)}
+				/>
+			</div>
+			<p class="muted text-sm">The volts between Ah and Wh fall with the rate, and more in the cold.</p>
 		</div>
 		<div aria-live="polite">
 			{#if together.found}

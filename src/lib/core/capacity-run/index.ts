@@ -40,7 +40,7 @@ export {
 export { twoWireShare } from './two-wire';
 export { nextRuns, type NextRuns, type UndecidedCell } from './next-run';
 export { thinCurve } from './thin-curve';
-export { contradict, judgeRun, meanVoltage, resultQuestions, slippedResult, type SlippedResult } from './plausible-run';
+export { contradict, judgeRun, resultQuestions, slippedResult, type SlippedResult } from './plausible-run';
 export {
 	capacitiesAtTemperature,
 	usualShare,

@@ -1,7 +1,6 @@
-import { LOADED_OHM_AH } from '../cell-model';
 import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
 import { cellSubject, measured, say, type Verdict } from '../verdicts';
-import { MEAN_VOLTS } from '../witnesses';
+import { meanVoltage } from '../witnesses';
 
 /** A result outside these shares of the rating is a slip until another run says the same (default). */
 const BELIEVABLE = { least: 0.4, most: 1.5 };
@@ -16,8 +15,6 @@ const TOO_GOOD = { share: 0.06, usual: 0.04, sds: 2 };
 /** Two counters, one sd as a share of their ratio. */
 const COUNTERS_SD = Math.SQRT2 * 0.01;
 const ODD_SDS = 3;
-/** The rate the usual mean voltage is of, 1/h. */
-const USUAL_RATE = 0.125;
 
 /** A result that may have lost its decimal point. */
 export interface SlippedResult {
@@ -44,13 +41,6 @@ export function contradict(results: readonly { capacityAh: number; sdAh: number 
 	const high = results.reduce((a, b) => (b.capacityAh > a.capacityAh ? b : a));
 	const apart = high.capacityAh - low.capacityAh;
 	return apart > CONTRADICT.share * high.capacityAh && apart > CONTRADICT.sds * Math.hypot(low.sdAh, high.sdAh);
-}
-
-/** Mean voltage such a discharge has, with what that is known to, one sd. @param cRate null: at a usual house rate */
-export function meanVoltage(chemistry: Chemistry, cRate: number | null): { volts: number; sd: number } {
-	const { volts, sd } = MEAN_VOLTS[chemistry];
-	const dropV = LOADED_OHM_AH * Math.max(0, (cRate ?? USUAL_RATE) - USUAL_RATE);
-	return { volts: volts - dropV, sd: Math.hypot(sd, dropV / 2) };
 }
 
 /** What a typed result looks like before it is stored, as questions; none: nothing is odd about it. */
@@ -91,6 +81,8 @@ export interface CountedRun {
 	sdAh: number;
 	energyWh: number | null;
 	cRate: number | null;
+	/** °C; null or missing: nobody told. */
+	temperatureC?: number | null;
 }
 
 /**
@@ -99,14 +91,14 @@ export interface CountedRun {
  */
 export function judgeRun(
 	cell: { id: number; label: string },
-	{ capacityAh, sdAh, energyWh, cRate }: CountedRun,
+	{ capacityAh, sdAh, energyWh, cRate, temperatureC }: CountedRun,
 	ratedAh: number | null,
 	chemistry: Chemistry
 ): Verdict[] {
 	const subject = cellSubject(cell);
 	const verdicts: Verdict[] = [];
 	if (energyWh !== null && energyWh > 0) {
-		const expected = meanVoltage(chemistry, cRate);
+		const expected = meanVoltage(chemistry, { cRate, temperatureC });
 		const meanV = energyWh / capacityAh;
 		const sdV = Math.hypot(expected.sd, COUNTERS_SD * expected.volts);
 		if (Math.abs(meanV - expected.volts) > ODD_SDS * sdV)

@@ -41,7 +41,8 @@ export interface Group {
 	chargeAh: number;
 }
 
-function groupsOf(
+/** Cells put together into groups. @throws CoreError as {@link forecast} */
+export function groupsOf(
 	cells: readonly ForecastCell[],
 	groups: readonly (readonly ForecastId[])[],
 	needsSoc: boolean

@@ -174,7 +174,8 @@ function runVerdicts(picture: BankPicture, capacities: readonly CellCapacity[]):
 					{
 						...{ capacityAh: run.capacityAh, energyWh: run.energyWh },
 						sdAh: run.sdAh ?? TESTER_GAIN_SD * run.capacityAh,
-						cRate: cRateOf(run, ownTypeOf(picture, cell), nominalV)
+						cRate: cRateOf(run, ownTypeOf(picture, cell), nominalV),
+						temperatureC: run.temperatureC
 					},
 					ratedOf(cell, picture),
 					chemistry

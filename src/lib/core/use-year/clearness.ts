@@ -1,8 +1,8 @@
 import { normalCdf, normalDraw, type Random } from '../shared';
 import { MONTH_DAYS } from '../sun';
 
-/** Day-to-day correlation of the weather (default). */
-const FROM_DAY_TO_DAY = 0.4;
+/** Day-to-day correlation of the weather: of one place and year anything between, as nobody knows how long grey spells last there (default). */
+const FROM_DAY_TO_DAY = { least: 0.2, most: 0.9 };
 /** How much days differ: the variance of a day's share of a clear sky is m·(1 − m) over 1 + this (default). */
 const CONCENTRATION = 2.5;
 /** The darkest day has so much of a clear sky. */
@@ -48,14 +48,15 @@ function withMean(table: Float64Array, wanted: number): Float64Array {
 export function clearnessDraws(meanByMonth: readonly number[], random: Random): () => Float64Array {
 	const tables = meanByMonth.map(quantiles);
 	let state = normalDraw(random, 0, 1);
-	const fresh = Math.sqrt(1 - FROM_DAY_TO_DAY ** 2);
 	return () => {
+		const memory = FROM_DAY_TO_DAY.least + random() * (FROM_DAY_TO_DAY.most - FROM_DAY_TO_DAY.least);
+		const fresh = Math.sqrt(1 - memory ** 2);
 		const year = new Float64Array(365);
 		let day = 0;
 		MONTH_DAYS.forEach((days, month) => {
 			const table = tables[month]!;
 			for (let d = 0; d < days; d++, day++) {
-				state = FROM_DAY_TO_DAY * state + fresh * normalDraw(random, 0, 1);
+				state = memory * state + fresh * normalDraw(random, 0, 1);
 				const place = Math.min(TABLE - 1e-9, normalCdf(state) * TABLE);
 				const k = Math.floor(place);
 				year[day] = table[k]! + (place - k) * (table[k + 1]! - table[k]!);

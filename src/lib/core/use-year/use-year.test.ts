@@ -16,7 +16,7 @@ const cabin: YearInput = {
 };
 
 describe('weather', () => {
-	it('keeps the mean of each month, and goes on from day to day with a correlation of about 0.4', () => {
+	it('keeps the mean of each month, and goes on from day to day, in some years for long', () => {
 		const means = [0.3, 0.4, 0.5, 0.55, 0.6, 0.7, 0.8, 0.7, 0.6, 0.5, 0.35, 0.2];
 		const draw = clearnessDraws(means, seededRandom(5));
 		const [sums, days] = [Array<number>(12).fill(0), Array<number>(12).fill(0)];
@@ -36,8 +36,9 @@ describe('weather', () => {
 			});
 		}
 		sums.forEach((sum, m) => expect(sum / days[m]!).toBeCloseTo(means[m]!, 1.7));
-		expect(both / squares).toBeGreaterThan(0.3);
-		expect(both / squares).toBeLessThan(0.45);
+		// Memory between 0.2 and 0.9 of a normal law, 0.55 on the mean; a little less of what the law is bent to.
+		expect(both / squares).toBeGreaterThan(0.4);
+		expect(both / squares).toBeLessThan(0.6);
 	});
 	it('where it is always clear, or always dark, there is no weather', () => {
 		expect([...clearnessDraws(Array<number>(12).fill(1), seededRandom(1))()].every((c) => c === 1)).toBe(true);

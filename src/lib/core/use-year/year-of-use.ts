@@ -82,7 +82,7 @@ export type YearProgress = (done: number, of: number) => void;
 
 /**
  * Draws years of weather and counts the battery through them, hour by hour; the first is lived through and not counted.
- * Models §18: Haurwitz, Erbs, Liu & Jordan; weather from day to day correlated by 0.4.
+ * Models §18: Haurwitz, Erbs, Liu & Jordan; the weather of each year goes on from day to day as it may there.
  * @throws CoreError as `checkYearInput`, `above-clear-sky`
  */
 export function yearOfUse(input: YearInput, onProgress: YearProgress = () => undefined): YearOfUse {

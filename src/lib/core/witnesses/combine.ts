@@ -1,8 +1,9 @@
-import { sum } from 'd3-array';
+import { median, sum } from 'd3-array';
 import type { Chemistry } from '../chemistry';
 import { CoreError, requirePositive, type Interval } from '../shared';
 import { say, type Subject, type Verdict } from '../verdicts';
-import { MEAN_VOLTS, statementOf, type Statement, type Witness } from './witness';
+import { meanVoltage, type DischargeConditions } from './mean-volts';
+import { statementOf, type Statement, type Witness } from './witness';
 
 export interface Combined {
 	ah: Interval | null;
@@ -20,6 +21,9 @@ const fitsBelow = (degrees: number): number => (1 - 2 / (9 * degrees) + 1.645 * 
 /** More than rated by so much is questioned: models §21. */
 const TOO_GOOD = { share: 0.06, usual: 0.04, sds: 2 };
 
+/** What a whole discharge's mean volts are, one sd. */
+type MeanVolts = ReturnType<typeof meanVoltage>;
+
 interface Fit {
 	logAh: number;
 	logVolts: number;
@@ -31,8 +35,7 @@ interface Fit {
 }
 
 /** Charge and mean volts by weighted least squares on logarithms: Ah sees the one, Wh both, the curve the other. */
-function fit(said: readonly Statement[], chemistry: Chemistry): Fit {
-	const { volts, sd } = MEAN_VOLTS[chemistry];
+function fit(said: readonly Statement[], { volts, sd }: MeanVolts): Fit {
 	const prior = { log: Math.log(volts), weight: (volts / sd) ** 2 };
 	const weights = said.map((s) => 1 / s.sd ** 2);
 	const [aa, vv, av, a, v] = said.reduce(
@@ -62,8 +65,8 @@ function fit(said: readonly Statement[], chemistry: Chemistry): Fit {
 }
 
 /** How far a witness is from what the others expect of it, in sd. */
-function awayFrom(others: readonly Statement[], one: Statement, chemistry: Chemistry): number {
-	const f = fit(others, chemistry);
+function awayFrom(others: readonly Statement[], one: Statement, curve: MeanVolts): number {
+	const f = fit(others, curve);
 	const [expected, variance] =
 		one.of === 'ah'
 			? [f.logAh, f.varianceAh]
@@ -71,28 +74,38 @@ function awayFrom(others: readonly Statement[], one: Statement, chemistry: Chemi
 	return Math.abs(one.log - expected) / Math.sqrt(one.sd ** 2 + variance);
 }
 
+/** One discharge of all of it, by the hours it took, 1/h; null where no witness counted them. */
+function rateOf(witnesses: readonly Witness[]): number | null {
+	const hours = witnesses.flatMap((w) => ('hours' in w && w.hours > 0 ? [w.hours] : []));
+	return hours.length ? 1 / median(hours)! : null;
+}
+
 /**
  * What all that measured the same charge of one cell say together: by inverse variance on logarithms, Wh and Ah held against each other by
  * the mean volts of the chemistry's discharge. The one that lies more than 3 sd from what the others expect is named and left out; where
  * they contradict each other and none can be named the doubt is widened (Birge) and the verdict says so. More than max(6 %, 4 % + 2 sd)
  * above rated is questioned.
+ * @param conditions of the discharge; a rate nobody told is taken from the hours of a witness
  * @throws CoreError `too-few`, and as `statementOf`
  */
 export function combineWitnesses(
 	chemistry: Chemistry,
 	witnesses: readonly Witness[],
 	ratedAh: number | null,
-	subject: Subject
+	subject: Subject,
+	conditions: DischargeConditions = {}
 ): Combined {
 	if (witnesses.length === 0) throw new CoreError('too-few', 'items', 'items requires one witness or more, got none');
 	if (ratedAh !== null) requirePositive(ratedAh, 'ratedAh');
 	const said = witnesses.map((w, i) => statementOf(w, `items.${i}`));
-	const all = fit(said, chemistry);
+	const cRate = conditions.cRate ?? rateOf(witnesses);
+	const curve = meanVoltage(chemistry, { ...conditions, cRate });
+	const all = fit(said, curve);
 	// With the curve's mean volts there is one more statement than witnesses, and two figures.
 	const degrees = said.length - 1;
-	const odd = degrees > 0 ? oddOne(said, chemistry) : null;
+	const odd = degrees > 0 ? oddOne(said, curve) : null;
 	const used = odd === null ? said : said.filter((_, i) => i !== odd.index);
-	const kept = odd === null ? all : fit(used, chemistry);
+	const kept = odd === null ? all : fit(used, curve);
 	const left = Math.max(1, used.length - 1);
 	const spread = kept.chiSquare / left;
 	const disagree = odd === null && degrees > 0 && spread > fitsBelow(left);
@@ -121,19 +134,19 @@ export function combineWitnesses(
 }
 
 /** The one witness without which the others agree; null where none stands out from the rest. */
-function oddOne(said: readonly Statement[], chemistry: Chemistry): { index: number; ratio: number } | null {
+function oddOne(said: readonly Statement[], curve: MeanVolts): { index: number; ratio: number } | null {
 	if (said.length < 3) return null;
 	const away = said.map((one, i) =>
 		awayFrom(
 			said.filter((_, k) => k !== i),
 			one,
-			chemistry
+			curve
 		)
 	);
 	const index = away.indexOf(Math.max(...away));
 	if (away[index]! <= ODD_SDS) return null;
 	const others = said.filter((_, k) => k !== index);
-	const rest = fit(others, chemistry);
+	const rest = fit(others, curve);
 	// Those that are left must agree with each other: else nobody knows which of them is wrong.
 	const degrees = others.length - 1;
 	if (rest.chiSquare / degrees > fitsBelow(degrees)) return null;

@@ -1,2 +1,3 @@
 export { combineWitnesses, type Combined } from './combine';
-export { MEAN_VOLTS, WITNESS_KINDS, statementOf, type Witness } from './witness';
+export { meanVoltage, type DischargeConditions } from './mean-volts';
+export { WITNESS_KINDS, statementOf, type Witness } from './witness';

@@ -1,4 +1,3 @@
-import type { Chemistry } from '../chemistry';
 import { CoreError, requireFinite, requirePositive } from '../shared';
 
 /** Something that measured the same charge. */
@@ -68,10 +67,3 @@ export function statementOf(witness: Witness, path: string): Statement {
 		}
 	}
 }
-
-/** Mean volts of a whole discharge at house rates, with what that is known to, one sd (LFP 3.20–3.27 V at 0.05–0.2 C; others default). */
-export const MEAN_VOLTS: Record<Chemistry, { volts: number; sd: number }> = {
-	LFP: { volts: 3.235, sd: 0.018 },
-	LTO: { volts: 2.3, sd: 0.03 },
-	NMC: { volts: 3.65, sd: 0.05 }
-};

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { WHOLE_BANK } from '../verdicts';
-import { combineWitnesses, statementOf, type Witness } from '.';
+import { combineWitnesses, meanVoltage, statementOf, type Witness } from '.';
 
 const together = (items: Witness[], ratedAh: number | null = null) =>
 	combineWitnesses('LFP', items, ratedAh, WHOLE_BANK);
@@ -26,9 +26,39 @@ describe('one witness', () => {
 		const { ah, wh, verdict } = together([{ kind: 'ah', ah: 280 }]);
 		expect(ah!.likely).toBeCloseTo(280, 9);
 		expect(ah!.high95).toBeCloseTo(280 * Math.exp(0.0196), 6);
-		expect(wh!.likely).toBeCloseTo(280 * 3.235, 6);
-		expect(wh!.high95 / wh!.likely).toBeCloseTo(Math.exp(1.96 * Math.hypot(0.01, 0.018 / 3.235)), 9);
+		// At a rate nobody told 0.01 V below the usual 3.235 V, and known to 0.018 and 0.025 V.
+		expect(wh!.likely).toBeCloseTo(280 * 3.225, 6);
+		const sd = Math.hypot(0.01, Math.hypot(0.018, 0.025) / 3.225);
+		expect(wh!.high95 / wh!.likely).toBeCloseTo(Math.exp(1.96 * sd), 9);
 		expect(verdict.code).toBe('witness-alone');
+	});
+});
+
+describe('the mean volts of a discharge', () => {
+	it('fall with the rate, twice as fast at 5 °C: 0.08 Ω·Ah times the rate beyond an eighth', () => {
+		expect(meanVoltage('LFP', { cRate: 0.1, temperatureC: 25 }).volts).toBeCloseTo(3.235, 9);
+		expect(meanVoltage('LFP', { cRate: 0.8, temperatureC: 25 }).volts).toBeCloseTo(3.235 - 0.08 * 0.675, 9);
+		// Resistance at 5 °C is 1.87 times that of 25 °C; and 20 K of cold at 0.3 mV.
+		expect(meanVoltage('LFP', { cRate: 0.8, temperatureC: 5 }).volts).toBeCloseTo(
+			3.235 - 0.08 * (0.8 * 1.873 - 0.125) - 0.006,
+			3
+		);
+	});
+	it('are known better when the temperature is told', () => {
+		const told = meanVoltage('LFP', { cRate: 0.5, temperatureC: 17 });
+		const untold = meanVoltage('LFP', { cRate: 0.5 });
+		expect(told.volts).toBeCloseTo(untold.volts, 9);
+		expect(told.sd).toBeLessThan(untold.sd);
+	});
+	it('of a fast discharge in the cold a counter of Wh and one of Ah agree that would not at house rates', () => {
+		const items: Witness[] = [
+			{ kind: 'ah', ah: 255 },
+			{ kind: 'wh', wh: 255 * 3.1 },
+			{ kind: 'hours-amps', hours: 1.3, amps: 198 }
+		];
+		const found = combineWitnesses('LFP', items, 280, WHOLE_BANK, { temperatureC: 3 });
+		expect(found.verdict.code).toBe('witnesses-agree');
+		expect(found.ah!.likely).toBeGreaterThan(253);
 	});
 });
 

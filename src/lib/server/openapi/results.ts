@@ -118,7 +118,7 @@ export const RESULTS = {
 		after: list(object({ hours: number, movedAh: ref('Interval'), apartAh: ref('Interval'), leftAh: ref('Interval') }))
 	}),
 	ForecastAnswer: object({
-		...{ usableAh: number, endsCharge: integer, endsDischarge: integer, leftAh: list(number) }
+		...{ usableAh: number, usable: ref('Interval'), endsCharge: integer, endsDischarge: integer, leftAh: list(number) }
 	}),
 	CellCodeAnswer: object({
 		fields: maybe(

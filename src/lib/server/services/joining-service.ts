@@ -1,6 +1,6 @@
 import { measuringOnThread } from '../threads/measuring';
 import { checkJoining, type JoinAnswer, type LeftJoined } from '$lib/core/balance';
-import { forecast, type Forecast } from '$lib/core/forecast';
+import { forecastInDoubt, type DoubtedForecast } from '$lib/core/forecast';
 import { WHOLE_BANK } from '$lib/core/verdicts';
 import type { ForecastRequest, JoinRequest, LeftJoinedRequest } from '$lib/input/joining';
 
@@ -16,4 +16,5 @@ export const leftJoinedOf = async (
 });
 
 /** @throws CoreError */
-export const forecastOf = ({ cells, groups, balance }: ForecastRequest): Forecast => forecast(cells, groups, balance);
+export const forecastOf = ({ cells, groups, balance, temperatureC }: ForecastRequest): DoubtedForecast =>
+	forecastInDoubt(cells, groups, balance, temperatureC);

@@ -73,7 +73,7 @@ const NEEDED: Record<Witness['kind'], readonly (keyof input.WitnessInput)[]> = {
 };
 
 /** @throws InputError naming what a witness of its kind lacks; CoreError */
-export function witnessesOf({ chemistry, ratedAh, items }: input.WitnessesRequest): Combined {
+export function witnessesOf({ chemistry, ratedAh, items, cRate, temperatureC }: input.WitnessesRequest): Combined {
 	const faults = items.flatMap((item, i) =>
 		NEEDED[item.kind]
 			.filter((key) => item[key] == null)
@@ -83,7 +83,7 @@ export function witnessesOf({ chemistry, ratedAh, items }: input.WitnessesReques
 			}))
 	);
 	if (faults.length) throw new InputError(faults);
-	return combineWitnesses(chemistry, items as Witness[], ratedAh ?? null, ONE_CELL);
+	return combineWitnesses(chemistry, items as Witness[], ratedAh ?? null, ONE_CELL, { cRate, temperatureC });
 }
 
 export const judgedResults = ({ ratedAh, standardCRate, results }: input.CapacityJudgementRequest) =>
