@@ -75,6 +75,13 @@ export class BmsInput {
 	@Maybe() @Num(0.0001, 0.2) resolutionV?: number | null;
 }
 
+/** What loads draw of a battery, and when something starts. */
+export class LoadDrawInput {
+	@Maybe() @Num(0, 10_000) continuousA?: number | null;
+	@Maybe() @Num(0, 100_000) inrushA?: number | null;
+	@Maybe() @Num(0, 600) inrushS?: number | null;
+}
+
 export class LimitsRequest {
 	@OneOf(CHEMISTRIES) chemistry!: Chemistry;
 	@Whole(1, 128) series!: number;
@@ -85,6 +92,8 @@ export class LimitsRequest {
 	@Maybe() @IsObject() @ValidateNested() @Type(() => BmsInput) bms?: BmsInput | null;
 	@Maybe() @Num(1, 10_000) fuseA?: number | null;
 	@Maybe() @Num(1, 10_000) cableA?: number | null;
+	/** What the loads draw at most; as usual when missing. */
+	@Maybe() @IsObject() @ValidateNested() @Type(() => LoadDrawInput) load?: LoadDrawInput | null;
 }
 
 export class FadeObservationInput {

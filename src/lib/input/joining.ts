@@ -10,7 +10,10 @@ export class JoinItemInput {
 	@Num(-1000, 1000) restVoltageV!: number;
 	@Maybe() @Num(0, 10) sdV?: number | null;
 	@Num(0.1, 100_000) capacityAh!: number;
+	/** What limits the current of the first instant (direct current), of the whole item. */
 	@Maybe() @Num(0.000001, 100) resistanceOhm?: number | null;
+	/** What a 1 kHz meter reads of the whole item: about 0.7 of that. Sent as `resistanceOhm` it would make the current too high. */
+	@Maybe() @Num(0.001, 100_000) acResistanceMohm?: number | null;
 	@Maybe() @Whole(1, 128) cellsInSeries?: number | null;
 }
 

@@ -8,7 +8,7 @@
 	import { api } from '$lib/client/api';
 	import { settingApart } from '$lib/client/set-apart';
 	import { attempt } from '$lib/client/announce';
-	import { USUAL_LINK_OHM, currentsJoined, instantOhm, type JoinAnswer, type LeftJoined } from '$lib/core/balance';
+	import { USUAL_LINK_OHM, currentsJoined, type JoinAnswer, type LeftJoined } from '$lib/core/balance';
 	import type { Interval } from '$lib/core/shared';
 	import { formatDuration, parseNumber } from '$lib/core/units';
 	import type { BalanceData } from './balance-data';
@@ -74,7 +74,7 @@
 		chemistry: bank.chemistry,
 		items: rows.map((r) => ({
 			...{ id: r.id, restVoltageV: parseNumber(r.volts) ?? NaN, capacityAh: parseNumber(r.capacityAh) ?? NaN },
-			resistanceOhm: parseNumber(r.mohm) === null ? null : instantOhm(parseNumber(r.mohm)!),
+			acResistanceMohm: parseNumber(r.mohm),
 			cellsInSeries: cellsInSeries ?? 1
 		})),
 		...{ linkOhm: (linkMohm ?? 0) / 1000, linkRatingA: ratingA }
@@ -147,7 +147,7 @@
 						aria-label="Leave {row.id} out"
 						onclick={() => (rows = rows.filter((_, k) => k !== i))}>×</button
 					>
-					{#each ['id', 'restVoltageV', 'capacityAh', 'resistanceOhm'] as field (field)}
+					{#each ['id', 'restVoltageV', 'capacityAh', 'acResistanceMohm'] as field (field)}
 						{#if faults[`items.${i}.${field}`]}<p class="ember-text col-span-full">
 								{faults[`items.${i}.${field}`]}
 							</p>{/if}

@@ -18,8 +18,18 @@ export function limitText(value: number, { unit, key }: Pick<LimitValue, 'unit' 
 export function limitsCsv(values: readonly LimitValue[]): string {
 	return Papa.unparse(
 		{
-			fields: ['device', 'key', 'label', 'value', 'unit', 'release', 'delayS', 'reason'],
-			data: values.map((v) => [v.device, v.key, v.label, v.value, v.unit, v.release, v.delayS, v.reason])
+			fields: ['device', 'key', 'label', 'value', 'unit', 'release', 'delayS', 'releaseHeldS', 'reason'],
+			data: values.map((v) => [
+				v.device,
+				v.key,
+				v.label,
+				v.value,
+				v.unit,
+				v.release,
+				v.delayS,
+				v.releaseHeldS,
+				v.reason
+			])
 		},
 		{ newline: '\r\n' }
 	);
@@ -31,7 +41,7 @@ export function limitsText(bank: string, values: readonly LimitValue[]): string 
 		bank,
 		...values.map(
 			(v) =>
-				`${v.device}: ${v.label} ${limitText(v.value, v)} ${v.unit}${v.release === null || v.unit === 'A' ? '' : `, release ${limitText(v.release, v)} ${v.unit}`}${v.delayS === null ? '' : `, delay ${v.delayS} s`}`
+				`${v.device}: ${v.label} ${limitText(v.value, v)} ${v.unit}${v.release === null || v.unit === 'A' ? '' : `, release ${limitText(v.release, v)} ${v.unit}`}${v.delayS === null ? '' : `, delay ${v.delayS} s`}${v.releaseHeldS === null ? '' : `, release held for ${v.releaseHeldS / 60} min`}`
 		)
 	].join('\n');
 }

@@ -27,6 +27,13 @@ describe('joined in parallel', () => {
 		const guessed = check([item('a', 3.33), item('b', 3.27)]).peakA!;
 		expect(guessed.high95 / guessed.low95).toBeGreaterThan(known.high95 / known.low95);
 	});
+	it('a figure of a 1 kHz meter is not taken for that of direct current: 0.56 mΩ read are 0.8 mΩ of the first instant', () => {
+		const volts = [3.33, 3.27];
+		const read = check(volts.map((v, i) => item(`${i}`, v, { acResistanceMohm: 0.56 }))).peakA!;
+		const known = check(volts.map((v, i) => item(`${i}`, v, { resistanceOhm: 0.0008 }))).peakA!;
+		expect(read.likely).toBeCloseTo(known.likely, 6);
+		expect(() => check(volts.map((v, i) => item(`${i}`, v, { acResistanceMohm: 0 })))).toThrow(/acResistanceMohm/);
+	});
 	it('cells alike on the plateau may be joined; one at the steep end may not', () => {
 		expect(codes([item('a', 3.33), item('b', 3.329), item('c', 3.331)])).toEqual(['join-checked']);
 		const steep = check([item('a', 3.33), item('b', 3.33), item('c', 3.02)]);

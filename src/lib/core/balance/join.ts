@@ -1,7 +1,7 @@
 import { requirePositive } from '../shared';
 import { WHOLE_BANK, cellSubject, measured, say, type Subject, type Verdict } from '../verdicts';
 import { peakOfJoining, readyToJoin } from './join-check';
-import { JOIN_C_RATE, USUAL_LINK_OHM, USUAL_LINK_SD, instantOhm } from './join-limits';
+import { JOIN_C_RATE, USUAL_LINK_OHM, USUAL_LINK_SD } from './join-limits';
 import type { BalanceCell } from './plan';
 
 export interface JoinCheck {
@@ -57,7 +57,7 @@ const joined = (cells: readonly BalanceCell[]) =>
 			linkOhm: USUAL_LINK_OHM,
 			items: cells.map(({ id, restVoltageV, capacityAh, resistanceMohm }) => ({
 				...{ id, restVoltageV: restVoltageV!, capacityAh },
-				resistanceOhm: resistanceMohm === null ? null : instantOhm(resistanceMohm)
+				acResistanceMohm: resistanceMohm
 			}))
 		}),
 		USUAL_LINK_OHM,

@@ -1,5 +1,6 @@
 export { checkChain } from './check-chain';
 export { checkWiring, type Wiring } from './check-wiring';
+export type { LoadDraw } from './load-cutoff';
 export { computeLimits, type LimitValue } from './limits';
 export type { CellLimits, LimitsInput } from './limits-input';
 export { STANDBY_DAYS, standbyDays, type StandbyInput } from './standby';

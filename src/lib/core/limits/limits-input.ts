@@ -1,5 +1,6 @@
 import { CHEMISTRIES, type Chemistry } from '../chemistry';
 import { CoreError, requirePositive } from '../shared';
+import type { LoadDraw } from './load-cutoff';
 import { STRATEGIES, type Strategy } from './strategies';
 
 /** The cell maker's figures; null or missing takes the chemistry's default. */
@@ -26,6 +27,8 @@ export interface LimitsInput {
 	bms?: { continuousA?: number | null; chargeA?: number | null; resolutionV?: number | null } | null;
 	fuseA?: number | null;
 	cableA?: number | null;
+	/** What the loads draw; as usual when missing. */
+	load?: LoadDraw | null;
 }
 
 /** @throws CoreError `layout`, `chemistry`, `strategy`, `not-positive` */

@@ -2,6 +2,7 @@ import { CHEMISTRY_FIGURES } from '../chemistry';
 import { requirePositive } from '../shared';
 import { cellWindow } from './cell-window';
 import { checkInput, or, type LimitsInput } from './limits-input';
+import { RECONNECT_HELD_S, loadCutoff, type LoadCutoff } from './load-cutoff';
 import type { StrategyFigures } from './strategies';
 
 export interface LimitValue {
@@ -14,6 +15,8 @@ export interface LimitValue {
 	/** Value at which a trip clears, same unit; null when it does not trip. */
 	release: number | null;
 	delayS: number | null;
+	/** How long the release must be held before it clears, s; null: not at all, or it does not trip. */
+	releaseHeldS: number | null;
 	reason: string;
 }
 
@@ -51,7 +54,7 @@ export function computeLimits(input: LimitsInput): LimitValue[] {
 function voltageLimits(series: number, f: StrategyFigures): LimitValue[] {
 	const packHighV = (series * (f.absorbV + f.cellHighV)) / 2;
 	const packLowV = (series * (f.cellLowV + f.loadCutoffV)) / 2;
-	const base = { device: 'BMS' as const, unit: 'V' as const };
+	const base = { device: 'BMS' as const, unit: 'V' as const, releaseHeldS: null };
 	return [
 		{
 			...base,
@@ -70,6 +73,7 @@ function voltageLimits(series: number, f: StrategyFigures): LimitValue[] {
 			value: round(f.cellLowV, 3),
 			release: round(f.cellLowReleaseV, 3),
 			delayS: 5,
+			releaseHeldS: RECONNECT_HELD_S,
 			reason:
 				'Last guard of the weakest group; the load’s cut-off must act before it. Release on charge current alone where the BMS can; by voltage only this high, held for 10 minutes, with a lock-out after two trips: a cell cut off under load rebounds by some tenths of a volt within the hour, and loads would pump it down.'
 		},
@@ -100,7 +104,7 @@ function temperatureLimits(input: LimitsInput, f: StrategyFigures): LimitValue[]
 	const chargeCold = Math.max(or(input.cell.chargeColdC, maker.chargeColdC), f.coldestChargeC);
 	const dischargeHot = or(input.cell.dischargeHotC, maker.dischargeHotC);
 	const dischargeCold = or(input.cell.dischargeColdC, maker.dischargeColdC);
-	const base = { device: 'BMS' as const, unit: '°C' as const, delayS: 5 };
+	const base = { device: 'BMS' as const, unit: '°C' as const, delayS: 5, releaseHeldS: null };
 	return [
 		{
 			...base,
@@ -166,7 +170,7 @@ function currentLimits(input: LimitsInput): LimitValue[] {
 		...wiring
 	]);
 	const reason = (name: string) => `The weakest of cells, BMS, fuse ÷ ${FUSE_FACTOR} and cable is ${name}.`;
-	const base = { device: 'BMS' as const, unit: 'A' as const, release: 0 };
+	const base = { device: 'BMS' as const, unit: 'A' as const, release: 0, releaseHeldS: null };
 	return [
 		{
 			...base,
@@ -204,6 +208,7 @@ function coldCeilings(input: LimitsInput, mostA: number): LimitValue[] {
 		unit: 'A',
 		release: null,
 		delayS: null,
+		releaseHeldS: null,
 		reason: `${cRate} C in the cold: lithium plates out on a cold cell long before its voltage shows it. The cell maker’s figure where it is lower.`
 	}));
 }
@@ -218,7 +223,7 @@ function balanceLimits(input: LimitsInput, f: StrategyFigures): LimitValue[] {
 	const { ah, measured } = capacity(input);
 	const resolutionV = input.bms?.resolutionV ?? 0.001;
 	const triggerV = Math.max(TRIGGER_V, 2 * resolutionV);
-	const base = { device: 'BMS' as const, release: null, delayS: null };
+	const base = { device: 'BMS' as const, release: null, delayS: null, releaseHeldS: null };
 	return [
 		{
 			...base,
@@ -252,7 +257,8 @@ function balanceLimits(input: LimitsInput, f: StrategyFigures): LimitValue[] {
 function chargerLimits(input: LimitsInput, f: StrategyFigures): LimitValue[] {
 	const { ah } = capacity(input);
 	const n = input.series;
-	const base = { release: null, delayS: null };
+	const base = { release: null, delayS: null, releaseHeldS: null };
+	const load = loadCutoff(input, f.loadCutoffV, f.loadReconnectV);
 	return [
 		{
 			...base,
@@ -300,8 +306,17 @@ function chargerLimits(input: LimitsInput, f: StrategyFigures): LimitValue[] {
 			label: 'Load cut-off',
 			unit: 'V',
 			value: round(n * f.loadCutoffV, 2),
-			release: round(n * f.loadReconnectV, 2),
-			reason: `${f.loadCutoffV.toFixed(2)} V a cell: the inverter stops before the BMS must. Loads come back at ${f.loadReconnectV.toFixed(2)} V a cell, above what an emptied bank rebounds to.`
+			release: round(n * load.reconnectV, 2),
+			delayS: load.delayS,
+			releaseHeldS: RECONNECT_HELD_S,
+			reason: loadReason(f.loadCutoffV, load)
 		}
 	];
+}
+
+function loadReason(cutoffV: number, { delayS, reconnectV, startSagV, runningSagV, onChargeOnly }: LoadCutoff): string {
+	const back = onChargeOnly
+		? 'Only a charge may bring them back where the device can be set so'
+		: `Loads come back at ${reconnectV.toFixed(2)} V a cell, held for ${RECONNECT_HELD_S / 60} minutes`;
+	return `${cutoffV.toFixed(2)} V a cell: the inverter stops before the BMS must. A start pulls an old or cold battery down by up to ${startSagV.toFixed(2)} V a cell: ${delayS} s outlast it. ${back}: what runs then pulls it down by up to ${runningSagV.toFixed(2)} V again. After two cut-offs a day leave the loads off until it has been charged.`;
 }

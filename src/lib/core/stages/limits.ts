@@ -1,3 +1,4 @@
+import { CHEMISTRY_FIGURES } from '../chemistry';
 import { STANDBY_DAYS, checkChain, computeLimits, standbyDays, type LimitValue, type LimitsInput } from '../limits';
 import { CoreError } from '../shared';
 import { measured, say, type Verdict } from '../verdicts';
@@ -5,7 +6,7 @@ import { matchState, type PlacedGroup } from './match';
 import type { BankPicture, PictureBattery, PictureCellType } from './picture';
 import { bankSubject, batterySubject, placedCells } from './picture-parts';
 import type { StageJudgement } from './stage-judgement';
-import { bmsCells, wiringVerdicts } from './wiring';
+import { bmsCells, shareOf, wiringVerdicts } from './wiring';
 
 export interface BatteryLimits {
 	battery: PictureBattery;
@@ -28,6 +29,16 @@ function smallestOf(battery: PictureBattery, groups: readonly PlacedGroup[]): nu
 	return known.length < battery.series ? null : Math.min(...known);
 }
 
+/** What the planned loads draw of one battery; null: nothing is planned. */
+function loadOf(picture: BankPicture, battery: PictureBattery): LimitsInput['load'] {
+	const { plannedDraw = null, bank } = picture;
+	if (plannedDraw === null) return null;
+	const ampsOf = (watts: number) =>
+		(watts * shareOf(picture, battery)) / (battery.series * CHEMISTRY_FIGURES[bank.chemistry].nominalV);
+	const { peakW, surgeW = peakW } = plannedDraw;
+	return { continuousA: ampsOf(peakW), inrushA: ampsOf(Math.max(peakW, surgeW)) };
+}
+
 function limitsOf(
 	picture: BankPicture,
 	battery: PictureBattery,
@@ -44,7 +55,8 @@ function limitsOf(
 		measuredGroupAh,
 		bms: { continuousA: battery.bmsA, resolutionV: battery.bmsResolutionV },
 		fuseA: battery.fuseA,
-		cableA: battery.cableA
+		cableA: battery.cableA,
+		load: loadOf(picture, battery)
 	};
 	try {
 		const values = computeLimits(input);

@@ -240,6 +240,8 @@ export interface BatteryChange {
 /** By the loads of the plan, or what its inverter can give: W from the batteries, and where that inverter stops by itself, V; null: not said. */
 export interface PlannedDraw {
 	peakW: number;
+	/** With the largest start on top of it; missing: nobody told. */
+	surgeW?: number;
 	cutoffV: number | null;
 }
 

@@ -15,7 +15,7 @@ const ahOf = ({ cellType }: BankPicture, { kind, ratedAh, parallel }: PictureBat
 	kind === 'built' ? (cellType ? cellType.ratedAh * parallel : null) : ratedAh;
 
 /** The part of a load's power that one battery gives; alike where they stand in series, or nobody knows what they hold. */
-function shareOf(picture: BankPicture, battery: PictureBattery): number {
+export function shareOf(picture: BankPicture, battery: PictureBattery): number {
 	const all = picture.batteries;
 	const ah = all.map((b) => ahOf(picture, b));
 	const own = ahOf(picture, battery);

@@ -7,6 +7,6 @@ export async function plannedDraw(bankId: number): Promise<PlannedDraw | null> {
 	const [plan] = await plans.all({ bankId });
 	if (!plan || (plan.loads.length === 0 && !plan.inverter?.ratedW)) return null;
 	const { loads, inverter = null, standbyW } = plan;
-	const { peakW } = sumLoads({ loads, inverter, standbyW: standbyW ?? USUAL_PLAN.standbyW });
-	return { peakW: drawnAtMostW(peakW, inverter), cutoffV: inverter?.cutoffV ?? null };
+	const { peakW, surgeW } = sumLoads({ loads, inverter, standbyW: standbyW ?? USUAL_PLAN.standbyW });
+	return { peakW: drawnAtMostW(peakW, inverter), surgeW, cutoffV: inverter?.cutoffV ?? null };
 }

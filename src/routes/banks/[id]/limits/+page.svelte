@@ -160,7 +160,11 @@
 								<th scope="row" class="whitespace-nowrap font-semibold">{v.label}</th>
 								<td class="figure text-right text-lg font-semibold whitespace-nowrap">{shownValue(v, v.value)}</td>
 								<td class="figure release text-right whitespace-nowrap"
-									>{v.release === null || v.unit === 'A' ? '' : shownValue(v, v.release)}</td
+									>{v.release === null || v.unit === 'A'
+										? ''
+										: shownValue(v, v.release)}{#if v.releaseHeldS !== null}<br /><span class="text-sm"
+											>for {v.releaseHeldS / 60} min</span
+										>{/if}</td
 								>
 								<td class="figure delay text-right whitespace-nowrap">{v.delayS === null ? '' : `${v.delayS} s`}</td>
 								<td class="why text-[0.95rem]">{v.reason}</td>
