@@ -13,5 +13,7 @@ export type Answer =
 export interface Question {
 	/** Units of what its intervals are measured by, for the table. */
 	name: string;
+	/** It takes so long that not every world is asked where time is short. */
+	costly?: true;
 	ask(world: TruthWorld): Answer[];
 }

@@ -14,17 +14,22 @@ const numberOf = (name: string): number =>
  * Asks every question of each of so many worlds; the same seed gives the same worlds, whatever else is asked of them.
  * @param only names (or parts of them) of the questions to ask; all when missing
  * @param onWorld told after each world how many are done
+ * @param part of the worlds, where several threads share them: every `of`-th from `first`
+ * @param costlyEvery only every so many-th world is asked what takes long
  */
 export function askWorlds(
 	worlds: number,
 	seed: number,
 	onWorld: (done: number) => void = () => undefined,
-	only: readonly string[] = ['']
+	only: readonly string[] = [''],
+	part: { first: number; of: number } = { first: 0, of: 1 },
+	costlyEvery = 1
 ): Answer[] {
 	const answers: Answer[] = [];
-	for (let w = 0; w < worlds; w++) {
+	for (let w = part.first; w < worlds; w += part.of) {
 		QUESTIONS.forEach((question) => {
 			if (!only.some((part) => question.name.includes(part))) return;
+			if (question.costly && w % costlyEvery !== 0) return;
 			const random = seededRandom((seed + w * SEED_STRIDE + numberOf(question.name)) % 2 ** 32);
 			answers.push(...question.ask(drawWorld(random)));
 		});

@@ -19,11 +19,22 @@ export interface LoadedBattery {
 	flow(amps: number, seconds: number): void;
 }
 
-/**
- * @param socSd how unlike the charge of its groups is, one sd
- * @param aged years of work: resistances have parted by 12 % (ln-sd), and it stands anywhere between nearly empty and nearly full
- */
-export function loadedBattery(world: TruthWorld, socSd: number, aged = false): LoadedBattery {
+/** How a battery is not as it was built. */
+interface Otherwise {
+	/** Years of work: resistances have parted by 12 % (ln-sd), and it stands anywhere between nearly empty and nearly full. */
+	aged?: boolean;
+	/** Warmer by so much at one end than at the other, K. */
+	gradientK?: number;
+	/** Share of charge it stands at; anywhere on the plateau when missing. */
+	soc?: number;
+}
+
+/** @param socSd how unlike the charge of its groups is, one sd */
+export function loadedBattery(
+	world: TruthWorld,
+	socSd: number,
+	{ aged = false, gradientK = 0, soc: stands }: Otherwise = {}
+): LoadedBattery {
 	const { random, nature } = world;
 	const groups = oneOf(random, [4, 8, 16]);
 	const parallel = oneOf(random, [1, 1, 2, 4]);
@@ -33,13 +44,17 @@ export function loadedBattery(world: TruthWorld, socSd: number, aged = false): L
 		{ length: groups },
 		(_, g) => Math.max(0.00002, normalDraw(random, SOUND.mean, SOUND.sd)) + (g === loose ? looseOhm : 0)
 	);
-	const soc = aged ? between(random, 0.08, 0.97) : between(random, 0.3, 0.9);
-	const specs = Array.from({ length: groups * parallel }, () => ({
-		parameters: drawCell(world, aged ? { resistanceFactor: Math.exp(normalDraw(random, 0.2, 0.12)) } : {}),
+	const soc = stands ?? (aged ? between(random, 0.08, 0.97) : between(random, 0.3, 0.9));
+	const airC = between(random, 10, 30);
+	const specs = Array.from({ length: groups * parallel }, (_, i) => ({
+		parameters: drawCell(world, {
+			...(aged ? { resistanceFactor: Math.exp(normalDraw(random, 0.2, 0.12)) } : {}),
+			temperatureC: airC + (gradientK * Math.floor(i / parallel)) / (groups - 1)
+		}),
 		soc: soc + normalDraw(random, 0, socSd),
 		branch: 0
 	}));
-	const cells = createCells(specs, between(random, 10, 30), nature);
+	const cells = createCells(specs, airC, nature);
 	return {
 		...{ parallel, jointOhm, loose },
 		groupV: (amps) =>

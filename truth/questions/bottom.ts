@@ -8,6 +8,7 @@ const HOUR_S = 3600;
 /** A cell discharged to a voltage under load: what it comes back to. */
 export const bottom: Question = {
 	name: 'rebound from the bottom',
+	costly: true,
 	ask(world): Answer[] {
 		const { random, ratedAh, nature } = world;
 		const cell = { ...drawCell(world), id: 1, soc: between(random, 0.03, 0.12) };

@@ -42,6 +42,8 @@ export const capacity: Question = {
 		try {
 			const measured = { capacityAh: reading, sdAh: reading * TESTER_GAIN_SD };
 			const { capacityAh, sdAh } = toStandardConditions(measured, told, cRate, { cRate: STANDARD_RATE });
+			// The same run by somebody who did not look at the thermometer.
+			const untold = toStandardConditions(measured, null, cRate, { cRate: STANDARD_RATE });
 			const { probabilityShort, outcome } = judgeCapacity({ id: 1, label: 'X' }, capacityAh, sdAh, ratedAh);
 			return [
 				{
@@ -51,6 +53,16 @@ export const capacity: Question = {
 					high: capacityAh + 1.96 * sdAh,
 					truth,
 					scale: ratedAh
+				},
+				{
+					...{
+						kind: 'interval',
+						of: 'capacity at 25 °C and 0.2 C',
+						stratum: 'temperature not told',
+						scale: ratedAh,
+						truth
+					},
+					...{ low: untold.capacityAh - 1.96 * untold.sdAh, high: untold.capacityAh + 1.96 * untold.sdAh }
 				},
 				{ kind: 'probability', of: 'cell is short of rated', stated: probabilityShort, happened: truth < ratedAh },
 				{

@@ -14,6 +14,7 @@ const LOST_A_DAY = 0.001;
 /** A cell that is charged from what it came with, emptied, and given some charge back: what it came with, and what it holds. */
 export const chargeAccount: Question = {
 	name: 'account of charge',
+	costly: true,
 	ask(world): Answer[] {
 		const { random, ratedAh, nature } = world;
 		const cell = drawCell(world);

@@ -9,6 +9,7 @@ const STRATA = ['a bend before the last test', 'a cell exchanged', 'seasons', 't
 /** As the years of a battery, where something happened to it that its law does not know. */
 export const fadeElsewhere: Question = {
 	name: 'fade elsewhere',
+	costly: true,
 	ask({ random, ratedAh }): Answer[] {
 		const stratum = oneOf(random, STRATA);
 		const q0 = normalDraw(random, 1.02, 0.03);

@@ -44,6 +44,7 @@ export function fadeAnswers(
 /** Capacity tests of some years, and what they say of the years to come, of a battery that follows the usual law. */
 export const fade: Question = {
 	name: 'fade',
+	costly: true,
 	ask({ random, ratedAh }): Answer[] {
 		const q0 = normalDraw(random, 1.02, 0.03);
 		const a = positiveDraw(random, 0.015, 0.01);

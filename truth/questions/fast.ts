@@ -42,6 +42,7 @@ function toFull({ nature, random, ratedAh }: TruthWorld, cells: WorldCell[]): nu
 /** A string charged in series until its first group is full: what all of them still lack, by what was read at that moment. */
 export const fast: Question = {
 	name: 'fast balance',
+	costly: true,
 	ask(world): Answer[] {
 		const { random, ratedAh, nature } = world;
 		const series = oneOf(random, [4, 8, 16]);

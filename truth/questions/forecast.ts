@@ -40,6 +40,7 @@ function ran(
 /** What a string will give by its cells' tests and the volts they came with, against strings that are run. */
 export const forecast: Question = {
 	name: 'forecast',
+	costly: true,
 	ask(world): Answer[] {
 		const { random, ratedAh, nature } = world;
 		const series = oneOf(random, [4, 8, 16]);

@@ -13,6 +13,7 @@ const GIVES_BACK = 0.01;
 /** Checks at the end of a charge over some years: a group that loses more than the others, or none; with a balancer now and then, or none. */
 export const growth: Question = {
 	name: 'growth of a drift',
+	costly: true,
 	ask(world) {
 		const { random, ratedAh, nature } = world;
 		if (random() > ASKED) return [];

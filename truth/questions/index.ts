@@ -24,7 +24,7 @@ import { parallelCharge } from './parallel-charge';
 import { passings } from './passings';
 import { sampling } from './sampling';
 import { smallestGroup } from './smallest-group';
-import { snapshot } from './snapshot';
+import { snapshot, stillCharging } from './snapshot';
 import { testers, unlikeTesters } from './testers';
 import { underLoad } from './under-load';
 import { witnesses } from './witnesses';
@@ -44,6 +44,7 @@ export const QUESTIONS: readonly Question[] = [
 	growth,
 	join,
 	snapshot,
+	stillCharging,
 	leads,
 	joints,
 	underLoad,

@@ -14,7 +14,17 @@ export const joints: Question = {
 	ask(world): Answer[] {
 		const { random, ratedAh } = world;
 		const meter = drawMeter(random, 'restVoltage');
-		const battery = loadedBattery(world, 0.004);
+		const kind = random();
+		const stratum = kind < 0.6 ? undefined : kind < 0.8 ? 'a pack warmer at one end' : 'near full or nearly empty';
+		const battery = loadedBattery(world, 0.004, {
+			gradientK: stratum === 'a pack warmer at one end' ? between(random, 4, 10) : 0,
+			soc:
+				stratum === 'near full or nearly empty'
+					? random() < 0.5
+						? between(random, 0.05, 0.2)
+						: between(random, 0.95, 0.995)
+					: undefined
+		});
 		const { parallel, jointOhm, loose } = battery;
 		const currentA = (random() < 0.8 ? -1 : 1) * between(random, 0.1, 0.8) * ratedAh * parallel;
 		const restV = battery.groupV(0).map(meter.read);
@@ -31,12 +41,18 @@ export const joints: Question = {
 			{
 				kind: 'interval',
 				of: 'joint beyond its like, mΩ',
+				stratum,
 				low: low95,
 				high: high95,
 				truth: excess[at]! * 1000,
 				scale: 1
 			},
-			{ kind: 'defect', of: 'joint 0.3 mΩ and more too much', present: Math.max(...excess) > TO_BE_FOUND_OHM, called }
+			{
+				kind: 'defect',
+				of: `joint 0.3 mΩ and more too much${stratum ? `, ${stratum}` : ''}`,
+				present: Math.max(...excess) > TO_BE_FOUND_OHM,
+				called
+			}
 		];
 	}
 };

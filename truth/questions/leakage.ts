@@ -14,6 +14,7 @@ const BEGAN_MS = Date.UTC(2026, 0, 10);
 /** A cell left alone: how much charge it loses by itself, by its rest voltages or by a refill. */
 export const leakage: Question = {
 	name: 'self-discharge',
+	costly: true,
 	ask(world): Answer[] {
 		const { random, ratedAh, nature } = world;
 		if (random() > ASKED) return [];

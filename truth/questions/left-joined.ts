@@ -12,6 +12,7 @@ const HOUR_S = 3600;
 /** Cells that are joined in a row and left alone for half a day: what moved, and what is left. */
 export const leftAlone: Question = {
 	name: 'left joined',
+	costly: true,
 	ask(world): Answer[] {
 		const { random, nature, ratedAh } = world;
 		const middle = between(random, 0.15, 0.85);

@@ -83,7 +83,8 @@ export const logs: Question = {
 		return [
 			{
 				kind: 'interval',
-				of: 'capacity by a log with faults',
+				of: 'capacity by a log',
+				stratum: 'a log with faults',
 				...{ low: capacityAh - 1.96 * sd, high: capacityAh + 1.96 * sd, truth, scale: ratedAh }
 			}
 		];

@@ -15,6 +15,7 @@ const SLIP_V = [0.04, 0.3] as const;
 /** A few lines copied at odd hours from the display of a discharge that goes on: what it will give, and when it ends. */
 export const notes: Question = {
 	name: 'capacity from spot notes',
+	costly: true,
 	ask(world): Answer[] {
 		const { random, ratedAh, nature } = world;
 		if (random() > ASKED) return [];

@@ -27,6 +27,7 @@ const STEP_S = 30;
 /** A charge side by side: when it ends, what the row arrived with, where its cells settle, what a light proves. */
 export const parallelCharge: Question = {
 	name: 'charge side by side',
+	costly: true,
 	ask(world): Answer[] {
 		const { random, ratedAh, nature } = world;
 		if (random() > ASKED) return [];

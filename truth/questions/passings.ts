@@ -12,6 +12,7 @@ const CHANNEL_SD_V = 0.002;
 /** Drift at the top by a log of the whole charge: Ah counted between the groups' passings of one voltage. */
 export const passings: Question = {
 	name: 'passings in a charge log',
+	costly: true,
 	ask(world) {
 		const { random, ratedAh, nature } = world;
 		const groups = oneOf(random, [4, 8]);

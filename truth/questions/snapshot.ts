@@ -21,7 +21,11 @@ function lags(random: Random, groups: number): number[] {
 }
 
 /** A battery charged to its first full group, and held there until somebody reads it. */
-export function chargedBattery(world: TruthWorld): {
+export function chargedBattery(
+	world: TruthWorld,
+	tailFrom = 0.015,
+	tailTo = 0.05
+): {
 	volts: number[];
 	soc: number[];
 	capacityAh: number[];
@@ -35,7 +39,7 @@ export function chargedBattery(world: TruthWorld): {
 		return { ...cell, id: g, soc: 0.9 - lag, selfDischargePerMonth: 0.02 };
 	});
 	const rate = between(random, 0.05, 0.3);
-	const tail = between(random, 0.015, 0.05);
+	const tail = between(random, tailFrom, tailTo);
 	const stopV = between(random, 3.45, 3.65);
 	const { cells: recorded, currentA } = simulate({
 		world: { chemistry: 'LFP', cells, wiring: { kind: 'series' }, nature, seed: Math.floor(random() * 1e9) },
@@ -108,6 +112,36 @@ export const snapshot: Question = {
 				scale: ratedAh
 			});
 		}
+		return answers;
+	}
+};
+
+/** The same asked before the current has fallen to its tail. */
+export const stillCharging: Question = {
+	name: 'snapshot while current flows',
+	ask(world) {
+		const { ratedAh, random } = world;
+		if (random() < 0.5) return [];
+		const { volts, soc, capacityAh, currentA } = chargedBattery(world, 0.08, 0.2);
+		const meter = drawMeter(random, 'restVoltage');
+		const groupVoltagesV = volts.map((v) => Number(meter.read(v).toFixed(3)));
+		const answer = isBalanced({
+			...{ chemistry: 'LFP', groupAh: ratedAh, meterSdV: meter.sd(3.4) },
+			...{ groupVoltagesV, currentA }
+		});
+		const missing = soc.map((s, g) => (Math.max(...soc) - s) * capacityAh[g]!);
+		const apart = Math.max(...missing);
+		const answers: Answer[] = [
+			{
+				...{ kind: 'defect', of: 'groups more than 1 % apart called balanced while current flows' },
+				...{ present: false, called: apart > BALANCED * ratedAh && answer.answer === 'balanced' }
+			}
+		];
+		if (answer.apartAh)
+			answers.push({
+				...{ kind: 'interval', of: 'charge between fullest and emptiest group', stratum: 'while current flows' },
+				...{ low: answer.apartAh.low95, high: answer.apartAh.high95, truth: apart, scale: ratedAh }
+			});
 		return answers;
 	}
 };

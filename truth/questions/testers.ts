@@ -67,7 +67,8 @@ export const unlikeTesters: Question = {
 		return [
 			{
 				kind: 'interval',
-				of: 'capacity by testers that are off',
+				of: 'capacity by two testers together',
+				stratum: 'testers 3 to 5 % off',
 				...{ low: capacityAh - 1.96 * sdAh, high: capacityAh + 1.96 * sdAh, truth: truth[0]!, scale: ratedAh }
 			}
 		];

@@ -12,7 +12,7 @@ export const underLoad: Question = {
 		const { random, ratedAh } = world;
 		const meter = drawMeter(random, 'restVoltage');
 		// In service the groups have drifted further apart than at the build.
-		const battery = loadedBattery(world, 0.01, true);
+		const battery = loadedBattery(world, 0.01, { aged: true });
 		const { parallel, jointOhm } = battery;
 		const groupAh = ratedAh * parallel;
 		const currentA = (random() < 0.8 ? -1 : 1) * between(random, 0.1, 0.5) * groupAh;

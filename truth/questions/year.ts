@@ -85,6 +85,7 @@ function livedThrough(
 /** How often a bank is empty in a real year: foretold hour by hour from means, lived through in a cell. */
 export const year: Question = {
 	name: 'a year of use',
+	costly: true,
 	ask(world) {
 		const { random } = world;
 		if (random() > 1 / ONE_IN) return [];

@@ -14766,6 +14766,7 @@ export interface components {
             verdicts: components["schemas"]["Verdict"][];
         };
         JoinItemInput: {
+            acResistanceMohm?: number | null;
             capacityAh: number;
             cellsInSeries?: number | null;
             id: string | number;
@@ -14958,6 +14959,7 @@ export interface components {
             /** @enum {string} */
             chemistry: "LFP" | "LTO" | "NMC";
             fuseA?: number | null;
+            load?: components["schemas"]["LoadDrawInput"] | null;
             measuredGroupAh?: number | null;
             parallel: number;
             series: number;
@@ -15075,6 +15077,11 @@ export interface components {
                 low: number;
             } | null;
             version: number;
+        };
+        LoadDrawInput: {
+            continuousA?: number | null;
+            inrushA?: number | null;
+            inrushS?: number | null;
         };
         LoadReadingChange: {
             batteryId?: number;
