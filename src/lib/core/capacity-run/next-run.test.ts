@@ -1,12 +1,47 @@
 import { describe, expect, it } from 'vitest';
-import { nextRuns } from './next-run';
-import type { StandardRun } from './joint-capacity';
+import { jointCapacities, type StandardRun } from './joint-capacity';
+import { narrowedBy, nextRuns } from './next-run';
+import { onLogScale, solve } from './solve-testers';
 
 const run = (cellId: number, tester: string | null, capacityAh: number): StandardRun => ({
 	...{ cellId, tester, capacityAh },
 	sdAh: capacityAh * Math.hypot(0.01, 0.003)
 });
 const undecided = (cellId: number, hours = 11) => ({ cellId, wantedAh: 280, hours });
+
+describe('what runs in thought narrow', () => {
+	const runs = Array.from({ length: 14 }, (_, i) => ({
+		...run(i % 6, 'ABC'[(i * i + 1) % 3]!, 278 + ((i * 7) % 5)),
+		sdAh: 3.2
+	}));
+	const share = ({ sdAh, capacityAh }: { sdAh: number; capacityAh: number }) => (sdAh / capacityAh) ** 2;
+	it.each([
+		[[{ cellId: 0, tester: 'B' }]],
+		[
+			[
+				{ cellId: 0, tester: 'C' },
+				{ cellId: 3, tester: 'A' }
+			]
+		],
+		[[{ cellId: 1, tester: 'D' }]],
+		[
+			[
+				{ cellId: 1, tester: 'D' },
+				{ cellId: 2, tester: 'D' }
+			]
+		]
+	])('is what solving all of them anew says: %j', (extra) => {
+		const before = jointCapacities(runs);
+		const solved = solve(runs.map(onLogScale));
+		const falls = narrowedBy(solved)(extra);
+		const asExpected = extra.map((e) => run(e.cellId, e.tester, before.byCell.get(e.cellId)!.capacityAh));
+		const after = jointCapacities([...runs, ...asExpected]);
+		solved.cells.forEach(({ cellId }, i) => {
+			const fell = share(before.byCell.get(cellId)!) - share(after.byCell.get(cellId)!);
+			expect(falls[i]! * 1e6).toBeCloseTo(fell * 1e6, 6);
+		});
+	});
+});
 
 describe('the run that decides most for its hours', () => {
 	it('of one cell on one tester is the same cell on the other', () => {
