@@ -14,7 +14,7 @@ const numberOf = (name: string): number =>
  * Asks every question of each of so many worlds; the same seed gives the same worlds, whatever else is asked of them.
  * @param only names (or parts of them) of the questions to ask; all when missing
  * @param onWorld told after each world how many are done
- * @param part of the worlds, where several threads share them: every `of`-th from `first`
+ * @param part of the worlds, where several threads share them: every `of`-th pair, from `first`
  * @param costlyEvery only every so many-th world is asked what takes long
  */
 export function askWorlds(
@@ -26,7 +26,9 @@ export function askWorlds(
 	costlyEvery = 1
 ): Answer[] {
 	const answers: Answer[] = [];
-	for (let w = part.first; w < worlds; w += part.of) {
+	for (let w = 0; w < worlds; w++) {
+		// Two by two, so that every part has its share of what is asked of every other world.
+		if ((w >> 1) % part.of !== part.first) continue;
 		QUESTIONS.forEach((question) => {
 			if (!only.some((part) => question.name.includes(part))) return;
 			if (question.costly && w % costlyEvery !== 0) return;

@@ -7,8 +7,8 @@ import { askWorlds } from './ask-worlds';
 import { coveragePlot, coverageTable, detectionTable, reliabilityTable, strataTable } from './report';
 import { coverages, detections, reliabilities } from './summary';
 
-/** What takes long is asked of every other world. Odd, so that all threads share it. */
-const COSTLY_EVERY = 3;
+/** What takes long is asked of every other world. */
+const COSTLY_EVERY = 2;
 
 /** `npm run truth`: judges seeded worlds that differ from the model, and says how often what is stated is true. */
 interface Asked {

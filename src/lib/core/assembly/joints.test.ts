@@ -60,6 +60,20 @@ describe('joints from readings at rest and under load', () => {
 		const { fromV, toV } = verdictAt([3.4, 3.4, 3.4, 3.4]).facts as { fromV: number; toV: number };
 		expect([fromV.toFixed(2), toV.toFixed(3)]).toEqual(['3.22', '3.338']);
 	});
+	it('a pack that is warmer at one end has no loose joint there: 0.40 to 0.49 mΩ from end to end, and one of 0.3 mΩ more is found all the same', () => {
+		const ohms = Array.from({ length: 16 }, (_, g) => 0.0004 + 0.000006 * g);
+		const read = (extra: number) => ({
+			...{ currentA: -100, parallel: 1, meterSdV: 0.0005 },
+			restV: ohms.map(() => 3.3),
+			loadV: ohms.map((r, g) => 3.3 - 100 * (r + (g === 12 ? extra : 0)))
+		});
+		const even = judgeJoints(read(0));
+		expect(Math.max(...even.map((j) => Math.abs(j.mOhm.likely)))).toBeLessThan(0.02);
+		const loose = judgeJoints(read(0.0003));
+		expect(loose[12]!.mOhm.likely).toBeCloseTo(0.3, 1);
+		expect(loose[12]!.mOhm.low95).toBeGreaterThan(0.2);
+		expect(loose[15]!.mOhm.low95).toBeLessThan(0.02);
+	});
 	it('calls even what is even, with what it could not have seen', () => {
 		const loadV = base.restV.map((v) => v - 0.04);
 		const joints = judgeJoints({ ...base, loadV });

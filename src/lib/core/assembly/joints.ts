@@ -22,8 +22,10 @@ export interface Joint {
 	heatW: number;
 }
 
-/** Resistance of like cells among themselves, one sd as a share (default): makers' spread and a few degrees between them. */
-const CELL_SPREAD = 0.06;
+/** Resistance of like cells among themselves, one sd as a share (default). */
+const CELL_SPREAD = 0.05;
+/** What one end of a battery is warmer than the other makes of the resistance from end to end, one sd as a share (default): 3 % a K. */
+const END_TO_END = 0.1;
 /** What a clamp or the meter's range makes of a difference, one sd as a share of it (default). */
 const CLAMP_SHARE = 0.015;
 /** A median of n has the doubt of a mean of n, times this. */
@@ -70,6 +72,26 @@ export function jointsHidden(
 	return shows ? null : { lowestV, highestV, fromV, toV, apartV: LIKE_CHARGE_V };
 }
 
+/** Fewer groups tell no trend from a loose joint among them. */
+const LEAST_FOR_TREND = 5;
+
+/**
+ * How the resistance goes on from one group to the next, as it does where one end is warmer: the median of the slopes of all pairs (Theil
+ * 1950, Sen 1968), which one loose joint does not move, held against how much of that there may be. @param priorSd Ω a place
+ */
+function trendOf(
+	groups: readonly { at: number; ohm: number }[],
+	own: number,
+	priorSd: number
+): { slope: number; sd: number } {
+	if (groups.length < LEAST_FOR_TREND) return { slope: 0, sd: priorSd };
+	const slopes = groups.flatMap((a, k) => groups.slice(k + 1).map((b) => (b.ohm - a.ohm) / (b.at - a.at)));
+	const middle = groups.reduce((sum, g) => sum + g.at, 0) / groups.length;
+	const readSd = own / Math.sqrt(groups.reduce((sum, g) => sum + (g.at - middle) ** 2, 0));
+	const kept = priorSd ** 2 / (priorSd ** 2 + readSd ** 2);
+	return { slope: kept * median(slopes)!, sd: Math.sqrt(kept) * readSd };
+}
+
 /**
  * Resistance of each group's joint beyond that of its like, from its voltage at rest and under load: `(Vload − Vrest)/I`, less the
  * median of the other groups (models, joints). The doubt holds both readings, the cells' own spread at P in parallel and that
@@ -103,12 +125,14 @@ export function judgeJoints({ restV, loadV, currentA, parallel, meterSdV }: Join
 				: 'Most groups rise under a current that is said to discharge them. Is it a charge? Give it without the minus.'
 		);
 	return ohms.map((ohm, i) => {
-		const others = ohms.filter((_, k) => k !== i);
-		const like = median(others)!;
-		const own = Math.hypot(readSd, (CELL_SPREAD / Math.sqrt(parallel)) * Math.abs(like));
-		const excess = ohm - like;
+		const others = ohms.flatMap((r, at) => (at === i ? [] : [{ at, ohm: r }]));
+		const middle = median(others.map((o) => o.ohm))!;
+		const own = Math.hypot(readSd, (CELL_SPREAD / Math.sqrt(parallel)) * Math.abs(middle));
+		const trend = trendOf(others, own, (END_TO_END * Math.abs(middle)) / (ohms.length - 1));
+		const away = i - median(others.map((o) => o.at))!;
+		const excess = ohm - middle - trend.slope * away;
 		const pair = own * Math.sqrt(1 + (others.length > 2 ? MEDIAN_FACTOR ** 2 : 1) / others.length);
-		const sd = Math.hypot(pair, CLAMP_SHARE * excess);
+		const sd = Math.hypot(pair, trend.sd * away, CLAMP_SHARE * excess);
 		const mOhm = (value: number) => value * 1000;
 		return {
 			group: i + 1,

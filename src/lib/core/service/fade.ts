@@ -133,7 +133,8 @@ export function joined(parts: readonly Float64Array[]): Float64Array {
 	return all;
 }
 
-function fadePoint(ways: readonly Way[], weight: Float64Array, ageYears: number): FadePoint {
+/** @param mayBend the tests give a bend some chance: then both tails count alike, and the narrowest interval would leave the bend out */
+function fadePoint(ways: readonly Way[], weight: Float64Array, ageYears: number, mayBend: boolean): FadePoint {
 	const values = joined(
 		ways.map(({ course: { draws }, stretches }) => {
 			const efc = efcAt(stretches, ageYears);
@@ -146,7 +147,9 @@ function fadePoint(ways: readonly Way[], weight: Float64Array, ageYears: number)
 		})
 	);
 	const mean = values.reduce((sum, v, i) => sum + v * weight[i]!, 0);
-	const [low95, high95] = narrowestInterval(values, weight, 0.95);
+	const [low95, high95] = mayBend
+		? (weightedQuantiles(values, weight, [0.025, 0.975]) as [number, number])
+		: narrowestInterval(values, weight, 0.95);
 	return { ageYears, mean, low95, high95 };
 }
 
@@ -187,6 +190,9 @@ function requireFadeInput({ ratedAh, endFraction, efcPerYear, exchangedAt }: Fad
 	exchangedAt?.forEach((age, i) => requireNotNegative(age, `exchangedAt.${i}`));
 }
 
+/** From this chance of a bend on it is not left out of the band as the lesser tail. */
+const MAY_BEND = 0.15;
+
 /** An exchange is drawn as a step: this long before and after it. */
 const STEP_YEARS = 0.001;
 
@@ -211,14 +217,15 @@ export function projectFade(input: FadeInput): FadeProjection {
 	const weight = weightsOf(ways);
 	const ends = joined(ways.map((way) => endAges(way, endFraction)));
 	const [low95, median, high95] = weightedQuantiles(ends, weight, [0.025, 0.5, 0.975]);
+	const posterior = summarise(found, weight, observations.length);
 	const lastAge = Math.max(0, ...observations.map((o) => o.ageYears));
 	const ahead = Math.min(median! * 1.1, lastAge * LONGEST_LOOK_AHEAD);
 	const until = Math.min(HORIZON_YEARS, Math.max(SHORTEST_CURVE_YEARS, lastAge * 1.5, ahead));
 	return {
-		curve: curveAges(until, exchangedAt).map((age) => fadePoint(ways, weight, age)),
+		curve: curveAges(until, exchangedAt).map((age) => fadePoint(ways, weight, age, posterior.fallsFaster > MAY_BEND)),
 		endAgeYears: { low95: low95!, median: median!, high95: high95! },
 		tests: observations.map((o) => testAsTaken(o, ratedAh)),
-		posterior: summarise(found, weight, observations.length)
+		posterior
 	};
 }
 
