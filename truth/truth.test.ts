@@ -104,24 +104,16 @@ describe('what is stated, in worlds that differ from the model', () => {
 		for (const c of promised)
 			expect(c.held, `${c.of}, ${c.stratum}: ${c.held} of ${c.asked}`).toBeGreaterThanOrEqual(floorOf(c.asked));
 	});
-	/** Wide is not a way out. */
+	/** Wide is not a way out. Of what is asked of every world. */
 	it.each([
 		['state of charge from a rest voltage', 0.26],
-		['share of full after so much was given back', 0.07],
-		['share of full it came with, by its first charge', 0.09],
 		['capacity at 25 °C and 0.2 C', 0.065],
 		['charge between fullest and emptiest group', 0.2],
 		['drift of a group at the top', 0.08],
 		['time left of a discharge', 0.26],
 		['capacity with earlier lots as evidence', 0.042],
-		['drift of a group with the charge’s log', 0.06],
-		['capacity three years on', 0.095],
-		['charge on arrival by what went in', 0.09],
-		['missing a day after a light', 0.28],
 		['what the smallest group really holds', 0.05],
-		['what matching gains', 0.03],
-		['what a balanced string gives', 0.05],
-		['what a string gives as the cells came', 0.25]
+		['what matching gains', 0.03]
 	])('and %s is told within %s on the mean', (of, width) =>
 		expect(ordinary.find((c): c is Coverage => c.of === of)!.width).toBeLessThan(width)
 	);
@@ -140,8 +132,6 @@ describe('what is stated, in worlds that differ from the model', () => {
 		const wrongLead = by.get('balance lead wrong, not passed')!;
 		expect(wrongLead.caught / wrongLead.present).toBeGreaterThan(0.95);
 		expect(wrongLead.falselyCalled / wrongLead.absent).toBeLessThan(0.05);
-		const steady = by.get('a group that falls behind steadily')!;
-		expect(steady.falselyCalled / steady.absent).toBeLessThan(0.06);
 		const looseJoint = by.get('joint 0.3 mΩ and more too much')!;
 		expect(looseJoint.caught / looseJoint.present).toBeGreaterThan(0.85);
 		const resistance = by.get('a cell of 1.3 to 2 × the resistance')!;
