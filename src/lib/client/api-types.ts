@@ -2245,6 +2245,7 @@ export interface paths {
                     };
                     content: {
                         "application/json": {
+                            beingJudged: boolean;
                             items: components["schemas"]["Verdict"][];
                         };
                     };

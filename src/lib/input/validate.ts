@@ -1,6 +1,6 @@
 import 'reflect-metadata';
 import { plainToInstance } from 'class-transformer';
-import { validateSync, type ValidationError } from 'class-validator';
+import { ValidationTypes, getMetadataStorage, validateSync, type ValidationError } from 'class-validator';
 
 export interface FieldFault {
 	/** Dotted path of the field, e.g. `cells.3.capacityAh`. */
@@ -25,6 +25,24 @@ function flatten(errors: readonly ValidationError[], prefix = ''): FieldFault[] 
 	});
 }
 
+/** Lists where a list of objects has an object: the validator takes them for objects of their own. */
+function nestedLists(instance: object, prefix = ''): FieldFault[] {
+	const nested = getMetadataStorage()
+		.getTargetValidationMetadatas(instance.constructor, '', true, false)
+		.filter((m) => m.type === ValidationTypes.NESTED_VALIDATION);
+	return [...new Set(nested.map((m) => m.propertyName))].flatMap((name) => {
+		const value = (instance as Record<string, unknown>)[name];
+		if (!Array.isArray(value)) return isObject(value) ? nestedLists(value, `${prefix}${name}.`) : [];
+		return value.flatMap((item: unknown, i) => {
+			const path = `${prefix}${name}.${i}`;
+			if (Array.isArray(item)) return [{ path, message: `${name}.${i} requires an object, got a list` }];
+			return isObject(item) ? nestedLists(item, `${path}.`) : [];
+		});
+	});
+}
+
+const isObject = (value: unknown): value is object => typeof value === 'object' && value !== null;
+
 export type InputClass<T extends object> = new () => T;
 
 /**
@@ -45,6 +63,7 @@ export function validated<T extends object>(kind: InputClass<T>, plain: unknown,
 		forbidUnknownValues: true,
 		stopAtFirstError: true
 	});
-	if (errors.length) throw new InputError(flatten(errors));
+	const faults = [...flatten(errors), ...nestedLists(instance)];
+	if (faults.length) throw new InputError(faults);
 	return instance;
 }

@@ -117,9 +117,7 @@ export function nextRuns(
 		return { runs: extra.map(({ cellId, tester }) => ({ cellId, tester })), decides, hours };
 	};
 	const doubtOf = new Map(solved.testers.map((t, i) => [t, solved.covariance[i]![i]!]));
-	const bestKnown = [...testers]
-		.sort((a, b) => (doubtOf.get(a) ?? 0) - (doubtOf.get(b) ?? 0))
-		.slice(0, MOST_TESTERS);
+	const bestKnown = [...testers].sort((a, b) => (doubtOf.get(a) ?? 0) - (doubtOf.get(b) ?? 0)).slice(0, MOST_TESTERS);
 	const singles = known
 		.slice(0, MOST_SINGLE)
 		.flatMap(({ cellId }) =>

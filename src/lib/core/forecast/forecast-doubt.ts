@@ -1,6 +1,14 @@
 import { coldShareAt } from '../cell-model';
 import { intervalOf, normalDraw, requireFinite, requireNotNegative, seededRandom, type Interval } from '../shared';
-import { forecast, forecastOf, groupsOf, type Balance, type Forecast, type ForecastCell, type ForecastId } from './forecast';
+import {
+	forecast,
+	forecastOf,
+	groupsOf,
+	type Balance,
+	type Forecast,
+	type ForecastCell,
+	type ForecastId
+} from './forecast';
 
 /** A cell with what is in doubt of it, one sd each. */
 export interface DoubtedCell extends ForecastCell {

@@ -1,5 +1,5 @@
 import { max, mean, min, sum } from 'd3-array';
-import { CoreError, requireNotNegative, requirePositive } from '../shared';
+import { CoreError, requireAlike, requireNotNegative, requirePositive } from '../shared';
 
 export type ForecastId = string | number;
 
@@ -57,6 +57,10 @@ export function groupsOf(
 			throw new CoreError('missing', `cells.${i}.soc`, `cells.${i}.soc is required where nothing balances the groups`);
 		byId.set(cell.id, cell);
 	});
+	requireAlike(
+		cells.map((c) => c.capacityAh),
+		(i) => `cells.${i}.capacityAh`
+	);
 	if (groups.length === 0) throw new CoreError('too-few', 'groups', 'groups requires one group or more, got none');
 	const used = new Set<ForecastId>();
 	return groups.map((ids, g) => {

@@ -1,4 +1,4 @@
-import { CoreError, requireNotNegative, requirePositive } from '../shared';
+import { CoreError, requireAlike, requireNotNegative, requirePositive } from '../shared';
 
 export interface MatchCell {
 	id: number | string;
@@ -60,6 +60,10 @@ export function checkProblem(problem: MatchProblem): void {
 			'cells',
 			`${problem.series}S${problem.parallel}P requires ${wanted} cells, got ${problem.cells.length}. Add cells or choose a smaller layout.`
 		);
+	requireAlike(
+		problem.cells.map((c) => c.capacityAh),
+		(i) => `cells.${i}.capacityAh`
+	);
 	const seen = new Set<number | string>();
 	problem.cells.forEach((cell, i) => {
 		requirePositive(cell.capacityAh, `cells.${i}.capacityAh`);

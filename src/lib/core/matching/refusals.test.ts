@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { refusalsOf, type BuildableCell } from '.';
+import { matchCells, refusalsOf, type BuildableCell } from '.';
 
 const cell = (id: number, more: Partial<BuildableCell> = {}): BuildableCell => ({
 	...{ id, label: `X-${id}`, isStopped: false, isUsed: false, capacityAh: 100, resistanceMohm: 0.2 },
@@ -40,5 +40,16 @@ describe('what should not be built in series', () => {
 		// 108 against 100: eight per cent of the smaller.
 		expect(refusalsOf([[cell(1, { capacityAh: 100 })], [cell(2, { capacityAh: 108 })]], 'LFP')).toEqual([]);
 		expect(why({ resistanceMohm: 0.32 })).toEqual([]);
+	});
+});
+
+describe('capacities that lie orders of magnitude apart', () => {
+	it.each([
+		[[280, 280, 0.028, 280], 'cells.2.capacityAh'],
+		[[0.001, 1000, 1000, 1000], 'cells.0.capacityAh']
+	])('%j are refused with the one that is off', (capacities, path) => {
+		const cells = capacities.map((capacityAh, id) => ({ id, capacityAh }));
+		const control = { timeLimitS: 0.1, clockS: () => performance.now() / 1000 };
+		expect(() => matchCells({ series: 2, parallel: 2, cells }, control)).toThrow(path);
 	});
 });

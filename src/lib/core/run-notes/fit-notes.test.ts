@@ -125,3 +125,15 @@ describe('a run known by a few lines', () => {
 		[noted([noteAt(0.5)], { ratedAh: 0 }), /ratedAh/]
 	])('refuses what cannot be', (bad, message) => expect(() => fitNotes(bad)).toThrow(message));
 });
+
+describe('figures that cannot be of one cell', () => {
+	it.each([
+		[{ load: { currentA: -1e5 } }, 'load.currentA'],
+		[{ load: { powerW: -1e7 } }, 'load.powerW'],
+		[{ ratedAh: 0.1 }, 'load.currentA']
+	])('%j is refused with its path', (more, path) =>
+		expect(() => fitNotes(noted([0.1, 0.5].map(noteAt), more))).toThrow(path)
+	);
+	it('50 000 Ah noted of a cell of 200 Ah', () =>
+		expect(() => fitNotes(noted([{ ...noteAt(0.1), ah: 50_000 }, noteAt(0.5)]))).toThrow('notes.0.ah'));
+});

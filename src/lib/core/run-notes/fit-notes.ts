@@ -82,6 +82,26 @@ const LEFT_AT_LOOK = 0.05;
 /** While less than this share of rated is out, a cell may still hold the surface charge of the charge before it, or the load be just on. */
 const FRESH_SHARE = 0.03;
 
+/** A cell is discharged with so many C at most, and gives no more than so many times what it is rated. */
+const MOST = { cRate: 20, ahShare: 3 };
+
+function checkScale({ ratedAh, notes, load }: NotedRun, currentA: number): void {
+	const path = load.currentA == null ? 'load.powerW' : 'load.currentA';
+	if (currentA > MOST.cRate * ratedAh)
+		throw new CoreError(
+			'out-of-range',
+			path,
+			`${path} requires at most ${MOST.cRate} times the rated capacity an hour, ${MOST.cRate * ratedAh} A; got about ${Math.round(currentA)} A`
+		);
+	const at = notes.findIndex((n) => n.ah != null && n.ah > MOST.ahShare * ratedAh);
+	if (at >= 0)
+		throw new CoreError(
+			'out-of-range',
+			`notes.${at}.ah`,
+			`notes.${at}.ah requires at most ${MOST.ahShare} times the rated ${ratedAh} Ah, got ${notes[at]!.ah}. Is the decimal point right?`
+		);
+}
+
 interface Note {
 	index: number;
 	timeS: number | null;
@@ -146,7 +166,7 @@ interface World {
  * full it began, how true the load is) with every capacity, weighed by the notes. The doubt is what is left of them. Ah of a display are
  * taken over hours × amps where both are there. A note that is likelier a slip of the
  * pen than a run of such a cell is named and left out; one that fits badly never narrows what the others leave open.
- * @throws CoreError `load`, `too-few-notes`, `not-positive`, `negative`, `not-a-number`, `cutoff`
+ * @throws CoreError `load`, `out-of-range`, `too-few-notes`, `not-positive`, `negative`, `not-a-number`, `cutoff`
  */
 export function fitNotes(run: NotedRun): NotesFit {
 	requirePositive(run.ratedAh, 'ratedAh');
@@ -158,6 +178,7 @@ export function fitNotes(run: NotedRun): NotesFit {
 			`cutoffV requires less than ${nominalV} V, got ${run.cutoffV}: is it one cell’s?`
 		);
 	const currentA = currentOf(run);
+	checkScale(run, currentA);
 	const notes = checkedNotes(run, currentA);
 	const { gain, sd, odd } = loadGain(notes, currentA);
 	const used = notes.filter((n) => n.index !== odd);

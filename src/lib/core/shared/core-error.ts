@@ -27,6 +27,24 @@ export function requirePositive(value: number, path: string): number {
 	return value;
 }
 
+/** Cells of one question whose capacities lie further apart than this were not all written in Ah. */
+const FURTHEST_APART = 1000;
+
+/**
+ * Throws where one capacity is a thousand times another: a decimal point is lost, and nothing that is reckoned from both has a meaning.
+ * @param capacities Ah, above 0 @param pathOf of each
+ */
+export function requireAlike(capacities: readonly number[], pathOf: (index: number) => string): void {
+	const most = capacities.reduce((a, b) => Math.max(a, b), 0);
+	const at = capacities.findIndex((ah) => ah * FURTHEST_APART < most);
+	if (at >= 0)
+		throw new CoreError(
+			'far-apart',
+			pathOf(at),
+			`${pathOf(at)} requires a capacity like the others', the largest being ${most} Ah; got ${capacities[at]}. Is the decimal point right?`
+		);
+}
+
 /** Throws unless `value` is finite and zero or more. */
 export function requireNotNegative(value: number, path: string): number {
 	if (!(requireFinite(value, path) >= 0))

@@ -1,5 +1,5 @@
 export { BANK_USES, type BankUse } from './bank-use';
-export { CoreError, requireFinite, requireNotNegative, requirePositive } from './core-error';
+export { CoreError, requireAlike, requireFinite, requireNotNegative, requirePositive } from './core-error';
 export { monotoneCurve, type MonotoneCurve } from './pchip';
 export { chiSquareShare, normalDraw, seededRandom, type Random } from './random';
 export { mean, median, normalCdf, normalQuantile, robustSd } from './statistics';

@@ -23,7 +23,8 @@ export interface WitnessFacts {
 
 const both = ({ ah, wh }: Together) =>
 	`${ah.low95.toFixed(1)} … ${ah.high95.toFixed(1)} Ah, ${wh.low95.toFixed(0)} … ${wh.high95.toFixed(0)} Wh`;
-const RULE = 'Each by its own doubt (inverse variance), Ah and Wh held together by the mean volts of a discharge, which fall with its rate and in the cold.';
+const RULE =
+	'Each by its own doubt (inverse variance), Ah and Wh held together by the mean volts of a discharge, which fall with its rate and in the cold.';
 
 export const WITNESS_WORDS: Words<WitnessFacts> = {
 	'witnesses-agree': ({ facts }) => ({

@@ -1,24 +1,11 @@
-import type { Knex } from 'knex';
-import { WARMTHS, type Stage, type StageStatus, type Warmth } from '$lib/core/shared';
-import { EDITION, warmthRank, type BankJudgement } from '$lib/core/stages';
+import type { Stage } from '$lib/core/shared';
+import { EDITION } from '$lib/core/stages';
 import type { StageVerdict } from '$lib/core/verdicts';
-import { loadBankPicture } from '../bank-picture/load';
 import { database } from '../db/connection';
-import { inTransaction } from '../db/transaction';
-import { verdictChanges } from '../records';
-import { cellsOfChange, changesBetween } from './changes';
-import { judgePicture } from './judge';
+import { judgeElsewhere } from './elsewhere';
+import type { BankSummary } from './refresh';
 
-/** What Home and the rail show of a bank. */
-export interface BankSummary {
-	stages: StageStatus[];
-	current: Stage;
-	placed: boolean;
-	warmth: Warmth;
-	/** The warmest verdict that asks for something, null when none does; and how many do. */
-	first: StageVerdict | null;
-	needing: number;
-}
+export type { BankSummary } from './refresh';
 
 interface JudgementRow {
 	edition: number;
@@ -52,124 +39,69 @@ const refreshing = new Map<number, Promise<void>>();
 export function refreshJudgement(bankId: number): Promise<void> {
 	const going = refreshing.get(bankId);
 	if (going) return going;
-	const begun = refresh(bankId).finally(() => refreshing.delete(bankId));
+	const begun = judgeElsewhere(bankId).finally(() => refreshing.delete(bankId));
 	refreshing.set(bankId, begun);
 	return begun;
 }
 
-function summaryOf({ stages, current, placed, warmth, verdicts }: BankJudgement): BankSummary {
-	const needing = verdicts.filter((v) => v.warmth !== 'calm');
-	const first = [...needing].sort((a, b) => WARMTHS.indexOf(b.warmth) - WARMTHS.indexOf(a.warmth))[0] ?? null;
-	// Home names the first thing to do; the cells it speaks of, and what it stands on, are on its page.
-	return {
-		stages,
-		current,
-		placed,
-		warmth,
-		first: first && { ...first, members: [], facts: {} },
-		needing: needing.length
-	};
-}
+/** Whoever asks waits so long for a bank to be judged anew; then what was said before is told, and that it is. */
+const PATIENCE_MS = 4000;
 
-interface CauseRow {
-	id: number;
-	kind: string;
-	record_id: number | null;
-	deed: string;
-	happened_at: Date;
-}
-
-/** Causes kept with a change, at most. */
-const MOST_CAUSES = 20;
-
-async function refresh(bankId: number): Promise<void> {
-	// Read before the picture: what is written meanwhile stays a cause.
-	const causes = (await database()('judgement_causes').where({ bank_id: bankId }).orderBy('id')) as CauseRow[];
-	const judgement = await judgePicture(await loadBankPicture(bankId));
-	await inTransaction(async (tx) => {
-		await tx('bank_judgements').insert({ bank_id: bankId }).onConflict('bank_id').ignore();
-		const before = (await tx('bank_judgements')
-			.where({ bank_id: bankId })
-			.forUpdate()
-			.first('edition', 'verdicts')) as { edition: number; verdicts: string | null };
-		if (before.verdicts !== null) await keepChanges(bankId, before, judgement, causes, tx);
-		await tx('bank_judgements')
-			.where({ bank_id: bankId })
-			.update({
-				edition: EDITION,
-				judged_at: new Date(),
-				warmth: warmthRank(judgement.warmth),
-				summary: JSON.stringify(summaryOf(judgement)),
-				verdicts: JSON.stringify(judgement.verdicts)
-			});
-		// Those that were read, and no others: one with a smaller number may have been stored since.
-		await tx('judgement_causes')
-			.whereIn(
-				'id',
-				causes.map((c) => c.id)
-			)
-			.delete();
+const waited = (ms: number, signal: AbortSignal): Promise<'late'> =>
+	new Promise((resolve) => {
+		const timer = setTimeout(resolve, ms, 'late');
+		signal.addEventListener('abort', () => clearTimeout(timer));
 	});
-}
 
-async function keepChanges(
-	bankId: number,
-	before: { edition: number; verdicts: string | null },
-	judgement: BankJudgement,
-	causes: readonly CauseRow[],
-	tx: Knex
-): Promise<void> {
-	const changes = changesBetween(JSON.parse(before.verdicts!) as StageVerdict[], judgement.verdicts);
-	if (changes.length === 0) return;
-	const changedAt = new Date().toISOString();
-	const rule = before.edition === EDITION ? 'time' : 'rule';
-	const cause = causes.length
-		? causes.slice(-MOST_CAUSES).map((c) => ({
-				kind: c.kind,
-				recordId: c.record_id,
-				deed: c.deed,
-				happenedAt: c.happened_at.toISOString()
-			}))
-		: [{ kind: rule, recordId: null, deed: 'change', happenedAt: changedAt }];
-	await verdictChanges.insertMany(
-		changes.map((change) => {
-			const { stage, code, subject } = (change.now ?? change.before)!;
-			return {
-				bankId,
-				stage,
-				code,
-				subjectKind: subject.kind,
-				subjectId: String(subject.id),
-				subjectLabel: subject.label.slice(0, 120),
-				memberIds: cellsOfChange(change),
-				saidBefore: change.before,
-				saysNow: change.now,
-				cause,
-				changedAt
-			};
-		}),
-		tx
-	);
-}
-
-async function fresh<What extends 'summary' | 'verdicts'>(bankId: number, what: What): Promise<string> {
-	for (let tries = 0; ; tries++) {
-		const row = await readRow(bankId, what);
-		// A bank somebody writes to all the time is shown as it was judged a moment ago.
-		if (isFresh(row) || (tries >= 2 && row?.[what])) return row[what]!;
-		await refreshJudgement(bankId);
+/** Whether a judgement was ready in time. */
+async function refreshedWithin(bankId: number, patienceMs: number): Promise<boolean> {
+	const over = new AbortController();
+	try {
+		return (await Promise.race([refreshJudgement(bankId), waited(patienceMs, over.signal)])) !== 'late';
+	} finally {
+		over.abort();
 	}
 }
 
-/** What Home and the rail show of a bank, judged again when something was written since. @throws ServiceError 404 */
-export const bankSummary = async (bankId: number): Promise<BankSummary> =>
-	JSON.parse(await fresh(bankId, 'summary')) as BankSummary;
-
-/** Every verdict of a bank, or those of one stage, in the order of the stages. @throws ServiceError 404 */
-export async function bankVerdicts(bankId: number, stage: Stage | null = null): Promise<StageVerdict[]> {
-	const all = JSON.parse(await fresh(bankId, 'verdicts')) as StageVerdict[];
-	return stage === null ? all : all.filter((v) => v.stage === stage);
+async function fresh<What extends 'summary' | 'verdicts'>(
+	bankId: number,
+	what: What
+): Promise<{ text: string; beingJudged: boolean }> {
+	for (let tries = 0; ; tries++) {
+		const row = await readRow(bankId, what);
+		// A bank somebody writes to all the time is shown as it was judged a moment ago.
+		if (isFresh(row) || (tries >= 2 && row?.[what])) return { text: row[what]!, beingJudged: false };
+		// Of what was never judged there is nothing to show meanwhile.
+		if (row?.[what]) {
+			if (!(await refreshedWithin(bankId, PATIENCE_MS))) return { text: row[what], beingJudged: true };
+		} else await refreshJudgement(bankId);
+	}
 }
+
+/** What is shown of a bank, and whether it is of before, because it is still being judged anew. */
+export interface ShownSummary extends BankSummary {
+	beingJudged: boolean;
+}
+
+/** What Home and the rail show of a bank, judged again when something was written since. @throws ServiceError 404 */
+export async function bankSummary(bankId: number): Promise<ShownSummary> {
+	const { text, beingJudged } = await fresh(bankId, 'summary');
+	return { ...(JSON.parse(text) as BankSummary), beingJudged };
+}
+
+/** Every verdict of a bank, or those of one stage, in the order of the stages; and whether they are of before. @throws ServiceError 404 */
+export async function shownVerdicts(
+	bankId: number,
+	stage: Stage | null = null
+): Promise<{ items: StageVerdict[]; beingJudged: boolean }> {
+	const { text, beingJudged } = await fresh(bankId, 'verdicts');
+	const all = JSON.parse(text) as StageVerdict[];
+	return { items: stage === null ? all : all.filter((v) => v.stage === stage), beingJudged };
+}
+
+/** As {@link shownVerdicts}, the verdicts alone. @throws ServiceError 404 */
+export const bankVerdicts = async (bankId: number, stage: Stage | null = null): Promise<StageVerdict[]> =>
+	(await shownVerdicts(bankId, stage)).items;
 
 /** What was said of a bank last, however long ago; a bank that was never judged has no verdicts. */
 export async function verdictsSaidLast(bankId: number): Promise<StageVerdict[]> {
@@ -178,7 +110,7 @@ export async function verdictsSaidLast(bankId: number): Promise<StageVerdict[]> 
 	return row?.verdicts ? (JSON.parse(row.verdicts) as StageVerdict[]) : [];
 }
 
-/** Banks, not put away, whose judgement is out of date. */
+/** Banks, not put away, whose judgement is out of date; those that were judged last, and so looked at last, first. */
 export async function staleBanks(): Promise<number[]> {
 	const db = database();
 	return db('banks')
@@ -191,6 +123,7 @@ export async function staleBanks(): Promise<number[]> {
 				.orWhere('bank_judgements.judged_at', '<', new Date(Date.now() - FRESH_FOR_MS))
 				.orWhereIn('banks.id', db('judgement_causes').distinct('bank_id'))
 		)
+		.orderBy('bank_judgements.judged_at', 'desc')
 		.orderBy('banks.id')
 		.pluck('banks.id');
 }

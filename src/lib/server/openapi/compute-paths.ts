@@ -223,8 +223,8 @@ export function computePaths(): Json {
 				parameters: [{ ...query('stage', 'string'), schema: { type: 'string', enum: [...STAGES] } }],
 				result: json({
 					type: 'object',
-					required: ['items'],
-					properties: { items: { type: 'array', items: ref('Verdict') } }
+					required: ['items', 'beingJudged'],
+					properties: { items: { type: 'array', items: ref('Verdict') }, beingJudged: { type: 'boolean' } }
 				})
 			})
 		},

@@ -6,11 +6,11 @@ import { columnOf } from '../db/case';
 import { database } from '../db/connection';
 import { readingOnce } from '../db/read-once';
 import { refreshSoon } from '../judgements/behind';
-import { bankSummary, type BankSummary } from '../judgements/store';
+import { bankSummary, type BankSummary, type ShownSummary } from '../judgements/store';
 import { banks, batteries, cellTypes, type Bank, type Battery, type CellType } from '../records';
 import { banksAtWork, runningWork } from './running-work';
 
-export interface BankOverview extends BankSummary {
+export interface BankOverview extends ShownSummary {
 	bank: Bank;
 	cellType: CellType | null;
 	batteries: Battery[];

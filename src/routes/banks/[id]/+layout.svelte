@@ -1,5 +1,6 @@
 <script lang="ts">
 	import { bankLayout, layoutText } from '$lib/core/planning';
+	import { invalidateAll } from '$app/navigation';
 	import { page } from '$app/state';
 	import RunningStrip from '$lib/components/frame/RunningStrip.svelte';
 	import StageRail from '$lib/components/frame/StageRail.svelte';
@@ -12,6 +13,13 @@
 	const bank = $derived(data.overview.bank);
 	const sized = $derived(bankLayout(data.overview.batteries));
 	const layout = $derived(layoutText(bank.series, bank.parallel, sized.built, sized.readyMade));
+	/** Looked at again, while what is shown is of before. */
+	const LOOKS_AGAIN_MS = 3000;
+	$effect(() => {
+		if (!data.overview.beingJudged) return;
+		const timer = setTimeout(() => void invalidateAll(), LOOKS_AGAIN_MS);
+		return () => clearTimeout(timer);
+	});
 	const active = $derived(page.url.pathname.split('/')[3] ?? '');
 </script>
 
@@ -49,6 +57,9 @@
 					{data.stops[0]!.title}{data.stops.length > 1 ? `, and ${data.stops.length - 1} more` : ''}</a
 				>
 			{/if}
+			{#if data.overview.beingJudged}<p class="no-print muted" role="status">
+					Being judged anew: what you see is of before. It is brought up to date by itself.
+				</p>{/if}
 			{@render children()}
 		</div>{/key}
 </div>

@@ -1,0 +1,117 @@
+import type { Knex } from 'knex';
+import { WARMTHS, type Stage, type StageStatus, type Warmth } from '$lib/core/shared';
+import { EDITION, warmthRank, type BankJudgement } from '$lib/core/stages';
+import type { StageVerdict } from '$lib/core/verdicts';
+import { loadBankPicture } from '../bank-picture/load';
+import { database } from '../db/connection';
+import { inTransaction } from '../db/transaction';
+import { verdictChanges } from '../records';
+import { cellsOfChange, changesBetween } from './changes';
+import { judgePicture } from './judge';
+
+/** What Home and the rail show of a bank. */
+export interface BankSummary {
+	stages: StageStatus[];
+	current: Stage;
+	placed: boolean;
+	warmth: Warmth;
+	/** The warmest verdict that asks for something, null when none does; and how many do. */
+	first: StageVerdict | null;
+	needing: number;
+}
+
+function summaryOf({ stages, current, placed, warmth, verdicts }: BankJudgement): BankSummary {
+	const needing = verdicts.filter((v) => v.warmth !== 'calm');
+	const first = [...needing].sort((a, b) => WARMTHS.indexOf(b.warmth) - WARMTHS.indexOf(a.warmth))[0] ?? null;
+	// Home names the first thing to do; the cells it speaks of, and what it stands on, are on its page.
+	return {
+		stages,
+		current,
+		placed,
+		warmth,
+		first: first && { ...first, members: [], facts: {} },
+		needing: needing.length
+	};
+}
+
+interface CauseRow {
+	id: number;
+	kind: string;
+	record_id: number | null;
+	deed: string;
+	happened_at: Date;
+}
+
+/** Causes kept with a change, at most. */
+const MOST_CAUSES = 20;
+
+/** Judges a bank from its picture, keeps what is said now and what changed. @throws ServiceError 404 */
+export async function judgeAndKeep(bankId: number): Promise<void> {
+	// Read before the picture: what is written meanwhile stays a cause.
+	const causes = (await database()('judgement_causes').where({ bank_id: bankId }).orderBy('id')) as CauseRow[];
+	const judgement = await judgePicture(await loadBankPicture(bankId));
+	await inTransaction(async (tx) => {
+		await tx('bank_judgements').insert({ bank_id: bankId }).onConflict('bank_id').ignore();
+		const before = (await tx('bank_judgements')
+			.where({ bank_id: bankId })
+			.forUpdate()
+			.first('edition', 'verdicts')) as { edition: number; verdicts: string | null };
+		if (before.verdicts !== null) await keepChanges(bankId, before, judgement, causes, tx);
+		await tx('bank_judgements')
+			.where({ bank_id: bankId })
+			.update({
+				edition: EDITION,
+				judged_at: new Date(),
+				warmth: warmthRank(judgement.warmth),
+				summary: JSON.stringify(summaryOf(judgement)),
+				verdicts: JSON.stringify(judgement.verdicts)
+			});
+		// Those that were read, and no others: one with a smaller number may have been stored since.
+		await tx('judgement_causes')
+			.whereIn(
+				'id',
+				causes.map((c) => c.id)
+			)
+			.delete();
+	});
+}
+
+async function keepChanges(
+	bankId: number,
+	before: { edition: number; verdicts: string | null },
+	judgement: BankJudgement,
+	causes: readonly CauseRow[],
+	tx: Knex
+): Promise<void> {
+	const changes = changesBetween(JSON.parse(before.verdicts!) as StageVerdict[], judgement.verdicts);
+	if (changes.length === 0) return;
+	const changedAt = new Date().toISOString();
+	const rule = before.edition === EDITION ? 'time' : 'rule';
+	const cause = causes.length
+		? causes.slice(-MOST_CAUSES).map((c) => ({
+				kind: c.kind,
+				recordId: c.record_id,
+				deed: c.deed,
+				happenedAt: c.happened_at.toISOString()
+			}))
+		: [{ kind: rule, recordId: null, deed: 'change', happenedAt: changedAt }];
+	await verdictChanges.insertMany(
+		changes.map((change) => {
+			const { stage, code, subject } = (change.now ?? change.before)!;
+			return {
+				bankId,
+				stage,
+				code,
+				subjectKind: subject.kind,
+				subjectId: String(subject.id),
+				subjectLabel: subject.label.slice(0, 120),
+				memberIds: cellsOfChange(change),
+				saidBefore: change.before,
+				saysNow: change.now,
+				cause,
+				changedAt
+			};
+		}),
+		tx
+	);
+}
