@@ -1,4 +1,4 @@
-// npm run bench: builds and runs the benchmarks. `-- --only core,draw,load,fuzz,scale` runs a part.
+// npm run bench: builds and runs the benchmarks. `-- --only core,draw,load,fuzz,scale,size` runs a part.
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { CHROMIUM, MARIADB, checkNode, ensureBuild, ensurePackages, ensurePrograms, root } from './steps/machine.mjs';
@@ -18,4 +18,5 @@ if (wanted('draw')) holds = (await (await import('./steps/bench-draw.mjs')).benc
 if (wanted('load')) holds = (await (await import('./steps/bench-server.mjs')).benchServer()) && holds;
 if (wanted('fuzz')) holds = (await (await import('./steps/bench-server.mjs')).benchFuzz()) && holds;
 if (wanted('scale')) holds = (await (await import('./steps/bench-scale.mjs')).benchScale()) && holds;
+if (wanted('size')) holds = (await (await import('./steps/bench-size.mjs')).benchSize()) && holds;
 process.exit(holds ? 0 : 1);

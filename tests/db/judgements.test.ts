@@ -36,6 +36,32 @@ const codes = async (bankId: number, stage: (typeof STAGES)[number]) =>
 /** A crate that is looked at soon after it came: nothing stands idle. */
 const daysAgo = (days: number) => new Date(Date.now() - days * 86_400_000).toISOString().slice(0, 10);
 
+describe('checks of many years', () => {
+	it('are judged once: what was said is kept by what was seen, read again, and forgotten with the check', async () => {
+		const bank = await make<Bank>('banks', { ...layout, name: 'Years', inServiceOn: '2025-01-01' });
+		const check = (day: number, groupVoltagesV: number[]) =>
+			make<{ id: number; version: number }>('service-checks', {
+				...{ bankId: bank.id, checkedAt: `2026-03-0${day}T10:00:00Z`, context: 'full', currentA: 1, groupVoltagesV }
+			});
+		const first = await check(1, [3.45, 3.452, 3.449, 3.451]);
+		await check(2, [3.45, 3.453, 3.449, 3.44]);
+		await bankVerdicts(bank.id, 'serve');
+		const kept = () => pool('judged_checks').where({ bank_id: bank.id }).orderBy('seen').select('seen', 'judgement');
+		expect(await kept()).toHaveLength(2);
+		// What is stored is what a page shows: nothing is judged anew.
+		const reason = 'Said before.';
+		for (const row of await kept())
+			await pool('judged_checks')
+				.where({ bank_id: bank.id, seen: row.seen })
+				.update({ judgement: JSON.stringify({ ...JSON.parse(row.judgement), reason }) });
+		const { serve } = await servePage(bank.id, 1);
+		expect(serve!.checks.map((c) => c.judgement.reason)).toEqual([reason, reason]);
+		await remove('service-checks', first.id, first.version);
+		await bankVerdicts(bank.id, 'serve');
+		expect(await kept()).toHaveLength(1);
+	});
+});
+
 describe('what was recorded before it was checked takes nothing down', () => {
 	const odd: [string, unknown[], string][] = [
 		['one group', [3.4], 'was read'],

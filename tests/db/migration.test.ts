@@ -159,7 +159,8 @@ describe('a database of the first release', () => {
 				'011-balance-methods',
 				'012-steps-from-logs',
 				'013-right',
-				'014-whole-work'
+				'014-whole-work',
+				'015-judged-checks'
 			]
 		);
 	});

@@ -1,7 +1,6 @@
 export { checkChain } from './check-chain';
 export { checkWiring, type Wiring } from './check-wiring';
-export type { LoadDraw } from './load-cutoff';
 export { computeLimits, type LimitValue } from './limits';
-export type { CellLimits, LimitsInput } from './limits-input';
+export type { CellLimits, LimitsInput, LoadDraw } from './limits-input';
 export { STANDBY_DAYS, standbyDays, type StandbyInput } from './standby';
 export { STRATEGIES, STRATEGY_FIGURES, type Strategy } from './strategies';

@@ -1,6 +1,5 @@
 import { CHEMISTRIES, type Chemistry } from '../chemistry';
 import { CoreError, requirePositive } from '../shared';
-import type { LoadDraw } from './load-cutoff';
 import { STRATEGIES, type Strategy } from './strategies';
 
 /** The cell maker's figures; null or missing takes the chemistry's default. */
@@ -14,6 +13,15 @@ export interface CellLimits {
 	dischargeHotC?: number | null;
 	chargeCRate?: number | null;
 	dischargeCRate?: number | null;
+}
+
+/** What the loads draw of a battery at most. */
+export interface LoadDraw {
+	/** For minutes and longer, A. */
+	continuousA?: number | null;
+	/** When something starts, A, and for how long, s. */
+	inrushA?: number | null;
+	inrushS?: number | null;
 }
 
 export interface LimitsInput {

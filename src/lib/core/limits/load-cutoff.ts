@@ -2,15 +2,6 @@ import { LOADED_OHM_AH } from '../cell-model';
 import { requireNotNegative } from '../shared';
 import type { LimitsInput } from './limits-input';
 
-/** What the loads draw of a battery at most. */
-export interface LoadDraw {
-	/** For minutes and longer, A. */
-	continuousA?: number | null;
-	/** When something starts, A, and for how long, s. */
-	inrushA?: number | null;
-	inrushS?: number | null;
-}
-
 /** A start takes this long when nobody timed it, s (default): a compressor, a saw, an inverter filling its capacitors. */
 const USUAL_INRUSH_S = 3;
 /** The cut-off waits for twice a start, within these, s. */

@@ -120,6 +120,7 @@ export const OTHER_TABLES = [
 	'run_samples',
 	'client_keys',
 	'judgement_causes',
+	'judged_checks',
 	'bank_judgements',
 	'settings'
 ] as const;

@@ -263,6 +263,8 @@ export const servePage = (bankId: number, battery: number) =>
 		bankId,
 		'serve',
 		(async () => {
+			// Judged before it is shown: checks that were judged are only read.
+			await bankVerdicts(bankId, 'serve');
 			const all = await serveFacts(await loadBankPicture(bankId));
 			return {
 				serve: all.find((b) => b.battery.number === battery) ?? all[0] ?? null,

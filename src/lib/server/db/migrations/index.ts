@@ -13,6 +13,7 @@ import * as methods from './011-balance-methods';
 import * as steps from './012-steps-from-logs';
 import * as right from './013-right';
 import * as whole from './014-whole-work';
+import * as judged from './015-judged-checks';
 
 interface Migration {
 	name: string;
@@ -34,7 +35,8 @@ const MIGRATIONS: Migration[] = [
 	{ name: '011-balance-methods', up: methods.up },
 	{ name: '012-steps-from-logs', up: steps.up },
 	{ name: '013-right', up: right.up },
-	{ name: '014-whole-work', up: whole.up }
+	{ name: '014-whole-work', up: whole.up },
+	{ name: '015-judged-checks', up: judged.up }
 ];
 
 /** Knex reads migrations from this list instead of a folder, so that they are part of the build. */
