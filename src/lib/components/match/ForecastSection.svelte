@@ -140,7 +140,6 @@
 	</div>
 	<p class="muted">
 		95 %, at 0.2 C and 25 °C; slower gives up to 1 % more, faster less. In the cold
-		{coldWords}. A balancer works only near the two
-		ends, where the voltages differ: for about 1.4 of 4.7 hours.
+		{coldWords}. A balancer works only near the two ends, where the voltages differ: for about 1.4 of 4.7 hours.
 	</p>
 </PhoneFold>
