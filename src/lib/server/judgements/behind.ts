@@ -1,5 +1,5 @@
 import { log } from '../log';
-import { refreshJudgement, staleBanks } from './store';
+import { isJudged, refreshJudgement, staleBanks } from './store';
 
 /**
  * Judges what is out of date, one bank after the other, as long as the patience of whoever waits lasts.
@@ -11,6 +11,8 @@ export async function refreshWithin(patienceMs: number, bankIds?: readonly numbe
 	const stale = (await staleBanks()).filter((id) => !asked || asked.has(id));
 	for (const [done, id] of stale.entries()) {
 		if (Date.now() > until) return stale.slice(done);
+		// Somebody else may have asked for it meanwhile.
+		if (await isJudged(id)) continue;
 		await refreshJudgement(id).catch((error: unknown) => log.error({ err: error, bankId: id }, 'bank not judged'));
 	}
 	return [];

@@ -33,6 +33,9 @@ const readRow = (bankId: number, what: 'summary' | 'verdicts'): Promise<Judgemen
 			causes: database()('judgement_causes').where({ bank_id: bankId }).count('*')
 		});
 
+/** Whether what is said of a bank is up to date. */
+export const isJudged = async (bankId: number): Promise<boolean> => isFresh(await readRow(bankId, 'summary'));
+
 const refreshing = new Map<number, Promise<void>>();
 
 /** Judges a bank again; whoever asks meanwhile waits for the same. */

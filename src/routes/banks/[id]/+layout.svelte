@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { bankLayout, layoutText } from '$lib/core/planning';
-	import { invalidateAll } from '$app/navigation';
+	import { lookAgain } from '$lib/client/look-again';
 	import { page } from '$app/state';
 	import RunningStrip from '$lib/components/frame/RunningStrip.svelte';
 	import StageRail from '$lib/components/frame/StageRail.svelte';
@@ -17,7 +17,7 @@
 	const LOOKS_AGAIN_MS = 3000;
 	$effect(() => {
 		if (!data.overview.beingJudged) return;
-		const timer = setTimeout(() => void invalidateAll(), LOOKS_AGAIN_MS);
+		const timer = setTimeout(() => void lookAgain(), LOOKS_AGAIN_MS);
 		return () => clearTimeout(timer);
 	});
 	const active = $derived(page.url.pathname.split('/')[3] ?? '');
