@@ -59,13 +59,13 @@ export async function benchScale() {
 			const ms = p95(await timed(40, (i) => get(`/banks/${7 + (i % 20)}/${stage}`)));
 			say(ms < BOUNDS.pageMs, `a bank’s ${stage} page: p95 ${ms.toFixed(0)} ms (bound: < ${BOUNDS.pageMs} ms)`);
 		}
-		const [[{ cell }]] = await db.query('select min(id) cell from cells where delivery_id = 9');
+		const [own] = await db.query('select id from cells where delivery_id = 9 order by id');
 		const write = p95(
-			await timed(60, (i) => post('readings', { cellId: cell + i, quantity: 'restVoltage', rawText: '3.2911' }))
+			await timed(60, (i) => post('readings', { cellId: own[i].id, quantity: 'restVoltage', rawText: '3.2911' }))
 		);
 		const refresh = p95(
 			await timed(40, async (i) => {
-				await post('readings', { cellId: cell + i, quantity: 'restVoltage', rawText: '3.2912' });
+				await post('readings', { cellId: own[i].id, quantity: 'restVoltage', rawText: '3.2912' });
 				await get('/api/v1/banks/9/verdicts');
 			})
 		);

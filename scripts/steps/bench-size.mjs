@@ -71,7 +71,11 @@ export async function benchSize() {
 			healthMs < BOUNDS.healthMs,
 			`${BANKS + 1} banks, ${SERVED.count} of them with ${SERVED.checks} checks and one with ${WORKSHOP.testers} testers, judged for the first time in ${((performance.now() - begun) / 1000).toFixed(0)} s; health meanwhile: p95 ${healthMs.toFixed(0)} ms (bound: < ${BOUNDS.healthMs} ms)`
 		);
-		const [[{ cell }]] = await db.query('select min(id) cell from cells where delivery_id = 90');
+		/** Cells of a bank, which is judged anew when one of them is written to. */
+		const cellsOf = async (bankId) =>
+			(await db.query('select id from cells where delivery_id = ? order by id', [bankId]))[0].map((row) => row.id);
+		const own = await cellsOf(90);
+		const others = await Promise.all(Array.from({ length: OF_EACH }, (_, at) => cellsOf(93 + 2 * at)));
 		const asked = {
 			Home: () => get('/'),
 			'search in the stock': (i) => get(`/stock?q=C-00${10 + (i % 80)}`),
@@ -86,7 +90,7 @@ export async function benchSize() {
 			),
 			'the test queue as a calendar': () => get(`/api/v1/banks/${WAITING}/test-queue.ics`),
 			'a write and the judgement after it': async (i) => {
-				await post('readings', { cellId: cell + (i % 90), quantity: 'restVoltage', rawText: '3.2912' });
+				await post('readings', { cellId: own[i % own.length], quantity: 'restVoltage', rawText: '3.2912' });
 				await get('/api/v1/banks/90/verdicts');
 			}
 		};
@@ -101,7 +105,7 @@ export async function benchSize() {
 		const file = await get('/api/v1/banks/120/export');
 		const stops = [
 			keepDoing(async (at) => {
-				await post('readings', { cellId: cell + 200 * at + 300, quantity: 'restVoltage', rawText: '3.2913' });
+				await post('readings', { cellId: others[at][0], quantity: 'restVoltage', rawText: '3.2913' });
 				await get(`/api/v1/banks/${93 + 2 * at}/verdicts`);
 			}, OF_EACH),
 			keepDoing(() => post('match', matching), OF_EACH),
