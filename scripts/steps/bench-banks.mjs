@@ -1,7 +1,11 @@
 // Many banks, made in the database itself, and the application on them: what the benchmarks of size share.
+import { createConnection } from 'mysql2/promise';
 import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { root } from './machine.mjs';
-import { freePort } from './private-mariadb.mjs';
+import { freePort, startPrivateMariadb } from './private-mariadb.mjs';
 import { serverEnvironment, serverFile } from './server.mjs';
 
 /** Readings of each cell. */
@@ -124,4 +128,27 @@ export async function settle(db, get) {
 		await pause(100);
 	}
 	throw new Error('The banks were not judged within minutes');
+}
+
+/**
+ * Does some work with a database of its own. @param work gets the connection, its address, and how to say whether a bound holds
+ * @returns whether every bound held
+ */
+export async function withManyBanks(name, work) {
+	let allHold = true;
+	const say = (holds, text) => {
+		allHold &&= holds;
+		console.log(`${holds ? 'holds ' : 'BROKEN'}  ${text}`);
+	};
+	const folder = mkdtempSync(join(tmpdir(), `kind-ember-${name}-`));
+	const mariadb = await startPrivateMariadb(folder, { passing: true });
+	const db = await createConnection(mariadb.url);
+	try {
+		await work({ db, url: mariadb.url, say });
+		return allHold;
+	} finally {
+		await db.end();
+		await mariadb.stop();
+		rmSync(folder, { recursive: true, force: true });
+	}
 }

@@ -4,6 +4,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { apiAt } from './api.mjs';
+import { keepDoing, matching } from './bench-work.mjs';
 import { root } from './machine.mjs';
 import { freePort, startPrivateMariadb } from './private-mariadb.mjs';
 import { serverEnvironment, serverFile, startStandIns } from './server.mjs';
@@ -68,19 +69,6 @@ const simulation = () => ({
 	recordEveryS: 600
 });
 
-/** Sixty cells for 6S8P that differ by a few percent: a search that goes on for as long as it is let. */
-const matching = () => ({
-	series: 6,
-	parallel: 8,
-	robust: true,
-	timeLimitS: 5,
-	cells: Array.from({ length: 60 }, (_, i) => ({
-		id: i,
-		capacityAh: 275 + ((i * 7919) % 1000) / 100,
-		capacitySdAh: 0.5
-	}))
-});
-
 /** A bank's file with a long run in it. */
 async function bankFile(address, { post }) {
 	const bank = await post('banks', { name: 'Busy', bankUse: 'boat', chemistry: 'LFP', series: 4, parallel: 1 });
@@ -112,26 +100,6 @@ async function importFile(address, file) {
 	const response = await fetch(`${address}/banks/import`, { method: 'POST', headers, body: file });
 	const answer = await response.json();
 	if (response.status !== 201) throw new Error(`import answered ${response.status}: ${answer.detail}`);
-}
-
-/** Does the same again and again, so many at once, until told to stop. @returns how to stop; gives how often it was done */
-function keepDoing(work) {
-	let going = true;
-	let times = 0;
-	const loops = Array.from({ length: OF_EACH }, async () => {
-		while (going) {
-			await work();
-			times++;
-		}
-	});
-	// A failure is heard of when it is stopped.
-	const all = Promise.all(loops).finally(() => (going = false));
-	all.catch(() => undefined);
-	return async () => {
-		going = false;
-		await all;
-		return times;
-	};
 }
 
 /** The application with a database and a simulated bench of its own, while some work is done with it. */
@@ -173,8 +141,8 @@ export const benchServer = () =>
 		const answers = Array.from({ length: OF_EACH }, () =>
 			api.post('simulate', simulation()).finally(() => simulating--)
 		);
-		const stopImports = keepDoing(() => importFile(address, file));
-		const stopMatchings = keepDoing(() => api.post('match', matching()));
+		const stopImports = keepDoing(() => importFile(address, file), OF_EACH);
+		const stopMatchings = keepDoing(() => api.post('match', matching), OF_EACH);
 		await pause(1500);
 		const busy = await healthTimes(address, REQUESTS);
 		const stillRunning = simulating;

@@ -1,10 +1,16 @@
 // The running application with honest growth: many banks, years of checks, a workshop of many testers; alone, and while others work.
-import { createConnection } from 'mysql2/promise';
-import { mkdtempSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { askerOf, fillBanks, fillChecks, fillTesters, p95, settle, startApplication, timed } from './bench-banks.mjs';
-import { startPrivateMariadb } from './private-mariadb.mjs';
+import {
+	askerOf,
+	fillBanks,
+	fillChecks,
+	fillTesters,
+	p95,
+	settle,
+	startApplication,
+	timed,
+	withManyBanks
+} from './bench-banks.mjs';
+import { keepDoing, matching } from './bench-work.mjs';
 
 const BANKS = 200;
 const CELLS = 100;
@@ -16,117 +22,82 @@ const STAGES = ['plan', 'receive', 'test', 'match', 'balance', 'build', 'limits'
 const BOUNDS = { aloneMs: 150, busyMs: 400, healthMs: 50 };
 const OF_EACH = 4;
 
-/** A matching that goes on for as long as it is let. */
-const matching = {
-	...{ series: 6, parallel: 8, robust: true, timeLimitS: 5 },
-	cells: Array.from({ length: 60 }, (_, id) => ({
-		...{ id, capacityAh: 275 + ((id * 7919) % 1000) / 100, capacitySdAh: 0.5 }
-	}))
-};
-
-/** Does the same again and again, so many at once, until told to stop. */
-function keepDoing(work, atOnce) {
-	let going = true;
-	let times = 0;
-	const loops = Array.from({ length: atOnce }, async (_, at) => {
-		while (going) {
-			await work(at);
-			times++;
+/** @returns whether every bound holds */
+export const benchSize = () =>
+	withManyBanks('size', async ({ db, url, say }) => {
+		const app = await startApplication(url);
+		const { get, post } = askerOf(app);
+		try {
+			await fillBanks(db, 1, BANKS, CELLS);
+			await fillChecks(db, SERVED.from, SERVED.count, SERVED.checks);
+			await fillBanks(db, WAITING, 1, CELLS);
+			await db.query(`delete r from runs r join cells c on c.id = r.cell_id where c.delivery_id = ${WAITING}`);
+			await fillTesters(db, WORKSHOP.bankId, WORKSHOP.cells, WORKSHOP.testers);
+			const begun = performance.now();
+			const judging = keepDoing(() => get('/api/v1/health'), 1);
+			const health = timed(400, () => get('/api/v1/health'));
+			await settle(db, get);
+			const healthMs = p95(await health);
+			await judging();
+			say(
+				healthMs < BOUNDS.healthMs,
+				`${BANKS + 1} banks, ${SERVED.count} of them with ${SERVED.checks} checks and one with ${WORKSHOP.testers} testers, judged for the first time in ${((performance.now() - begun) / 1000).toFixed(0)} s; health meanwhile: p95 ${healthMs.toFixed(0)} ms (bound: < ${BOUNDS.healthMs} ms)`
+			);
+			/** Cells of a bank, which is judged anew when one of them is written to. */
+			const cellsOf = async (bankId) =>
+				(await db.query('select id from cells where delivery_id = ? order by id', [bankId]))[0].map((row) => row.id);
+			const own = await cellsOf(90);
+			const others = await Promise.all(Array.from({ length: OF_EACH }, (_, at) => cellsOf(93 + 2 * at)));
+			const asked = {
+				Home: () => get('/'),
+				'search in the stock': (i) => get(`/stock?q=C-00${10 + (i % 80)}`),
+				...Object.fromEntries(
+					STAGES.map((stage) => [
+						`the ${stage} page of a bank in service`,
+						(i) => get(`/banks/${1 + (i % 50)}/${stage}`)
+					])
+				),
+				...Object.fromEntries(
+					['test', 'match', 'receive'].map((stage) => [
+						`the ${stage} page of the workshop`,
+						() => get(`/banks/${WORKSHOP.bankId}/${stage}`)
+					])
+				),
+				'the test queue as a calendar': () => get(`/api/v1/banks/${WAITING}/test-queue.ics`),
+				'a write and the judgement after it': async (i) => {
+					await post('readings', { cellId: own[i % own.length], quantity: 'restVoltage', rawText: '3.2912' });
+					await get('/api/v1/banks/90/verdicts');
+				}
+			};
+			const measure = async (turns, boundMs, when) => {
+				for (const [name, work] of Object.entries(asked)) {
+					await work(0);
+					const ms = p95(await timed(turns, work));
+					say(ms < boundMs, `${name}, ${when}: p95 ${ms.toFixed(0)} ms (bound: < ${boundMs} ms)`);
+				}
+			};
+			await measure(40, BOUNDS.aloneMs, 'alone');
+			const file = await get('/api/v1/banks/120/export');
+			const stops = [
+				keepDoing(async (at) => {
+					await post('readings', { cellId: others[at][0], quantity: 'restVoltage', rawText: '3.2913' });
+					await get(`/api/v1/banks/${93 + 2 * at}/verdicts`);
+				}, OF_EACH),
+				keepDoing(() => post('match', matching), OF_EACH),
+				keepDoing(
+					() =>
+						fetch(`${app.address}/api/v1/banks/import`, {
+							method: 'POST',
+							headers: { 'content-type': 'application/x-ndjson' },
+							body: file
+						}).then((r) => r.text()),
+					1
+				)
+			];
+			await measure(20, BOUNDS.busyMs, 'busy');
+			const [judged, matched, imported] = await Promise.all(stops.map((stop) => stop()));
+			console.log(`        meanwhile ${judged} judgements, ${matched} matchings and ${imported} imports were done`);
+		} finally {
+			app.server.kill('SIGKILL');
 		}
 	});
-	const all = Promise.all(loops).finally(() => (going = false));
-	all.catch(() => undefined);
-	return async () => {
-		going = false;
-		await all;
-		return times;
-	};
-}
-
-/** @returns whether every bound holds */
-export async function benchSize() {
-	let allHold = true;
-	const say = (holds, text) => {
-		allHold &&= holds;
-		console.log(`${holds ? 'holds ' : 'BROKEN'}  ${text}`);
-	};
-	const folder = mkdtempSync(join(tmpdir(), 'kind-ember-size-'));
-	const mariadb = await startPrivateMariadb(folder, { passing: true });
-	const db = await createConnection(mariadb.url);
-	const app = await startApplication(mariadb.url);
-	const { get, post } = askerOf(app);
-	try {
-		await fillBanks(db, 1, BANKS, CELLS);
-		await fillChecks(db, SERVED.from, SERVED.count, SERVED.checks);
-		await fillBanks(db, WAITING, 1, CELLS);
-		await db.query(`delete r from runs r join cells c on c.id = r.cell_id where c.delivery_id = ${WAITING}`);
-		await fillTesters(db, WORKSHOP.bankId, WORKSHOP.cells, WORKSHOP.testers);
-		const begun = performance.now();
-		const judging = keepDoing(() => get('/api/v1/health'), 1);
-		const health = timed(400, () => get('/api/v1/health'));
-		await settle(db, get);
-		const healthMs = p95(await health);
-		await judging();
-		say(
-			healthMs < BOUNDS.healthMs,
-			`${BANKS + 1} banks, ${SERVED.count} of them with ${SERVED.checks} checks and one with ${WORKSHOP.testers} testers, judged for the first time in ${((performance.now() - begun) / 1000).toFixed(0)} s; health meanwhile: p95 ${healthMs.toFixed(0)} ms (bound: < ${BOUNDS.healthMs} ms)`
-		);
-		/** Cells of a bank, which is judged anew when one of them is written to. */
-		const cellsOf = async (bankId) =>
-			(await db.query('select id from cells where delivery_id = ? order by id', [bankId]))[0].map((row) => row.id);
-		const own = await cellsOf(90);
-		const others = await Promise.all(Array.from({ length: OF_EACH }, (_, at) => cellsOf(93 + 2 * at)));
-		const asked = {
-			Home: () => get('/'),
-			'search in the stock': (i) => get(`/stock?q=C-00${10 + (i % 80)}`),
-			...Object.fromEntries(
-				STAGES.map((stage) => [`the ${stage} page of a bank in service`, (i) => get(`/banks/${1 + (i % 50)}/${stage}`)])
-			),
-			...Object.fromEntries(
-				['test', 'match', 'receive'].map((stage) => [
-					`the ${stage} page of the workshop`,
-					() => get(`/banks/${WORKSHOP.bankId}/${stage}`)
-				])
-			),
-			'the test queue as a calendar': () => get(`/api/v1/banks/${WAITING}/test-queue.ics`),
-			'a write and the judgement after it': async (i) => {
-				await post('readings', { cellId: own[i % own.length], quantity: 'restVoltage', rawText: '3.2912' });
-				await get('/api/v1/banks/90/verdicts');
-			}
-		};
-		const measure = async (turns, boundMs, when) => {
-			for (const [name, work] of Object.entries(asked)) {
-				await work(0);
-				const ms = p95(await timed(turns, work));
-				say(ms < boundMs, `${name}, ${when}: p95 ${ms.toFixed(0)} ms (bound: < ${boundMs} ms)`);
-			}
-		};
-		await measure(40, BOUNDS.aloneMs, 'alone');
-		const file = await get('/api/v1/banks/120/export');
-		const stops = [
-			keepDoing(async (at) => {
-				await post('readings', { cellId: others[at][0], quantity: 'restVoltage', rawText: '3.2913' });
-				await get(`/api/v1/banks/${93 + 2 * at}/verdicts`);
-			}, OF_EACH),
-			keepDoing(() => post('match', matching), OF_EACH),
-			keepDoing(
-				() =>
-					fetch(`${app.address}/api/v1/banks/import`, {
-						method: 'POST',
-						headers: { 'content-type': 'application/x-ndjson' },
-						body: file
-					}).then((r) => r.text()),
-				1
-			)
-		];
-		await measure(20, BOUNDS.busyMs, 'busy');
-		const [judged, matched, imported] = await Promise.all(stops.map((stop) => stop()));
-		console.log(`        meanwhile ${judged} judgements, ${matched} matchings and ${imported} imports were done`);
-		return allHold;
-	} finally {
-		await db.end();
-		app.server.kill('SIGKILL');
-		await mariadb.stop();
-		rmSync(folder, { recursive: true, force: true });
-	}
-}

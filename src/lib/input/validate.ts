@@ -1,6 +1,12 @@
 import 'reflect-metadata';
 import { plainToInstance } from 'class-transformer';
-import { ValidationTypes, getMetadataStorage, validateSync, type ValidationError } from 'class-validator';
+import {
+	ValidationTypes,
+	getMetadataStorage,
+	validateSync,
+	type MetadataStorage,
+	type ValidationError
+} from 'class-validator';
 
 export interface FieldFault {
 	/** Dotted path of the field, e.g. `cells.3.capacityAh`. */
@@ -25,12 +31,22 @@ function flatten(errors: readonly ValidationError[], prefix = ''): FieldFault[] 
 	});
 }
 
+const nestedByClass = new WeakMap<object, string[]>();
+
+/** Fields of a class that hold objects of their own; looked up once a class. */
+function nestedOf(kind: Parameters<MetadataStorage['getTargetValidationMetadatas']>[0]): string[] {
+	const known = nestedByClass.get(kind);
+	if (known) return known;
+	const all = getMetadataStorage().getTargetValidationMetadatas(kind, '', true, false);
+	const nested = all.filter((m) => m.type === ValidationTypes.NESTED_VALIDATION).map((m) => m.propertyName);
+	const names = [...new Set(nested)];
+	nestedByClass.set(kind, names);
+	return names;
+}
+
 /** Lists where a list of objects has an object: the validator takes them for objects of their own. */
 function nestedLists(instance: object, prefix = ''): FieldFault[] {
-	const nested = getMetadataStorage()
-		.getTargetValidationMetadatas(instance.constructor, '', true, false)
-		.filter((m) => m.type === ValidationTypes.NESTED_VALIDATION);
-	return [...new Set(nested.map((m) => m.propertyName))].flatMap((name) => {
+	return nestedOf(instance.constructor).flatMap((name) => {
 		const value = (instance as Record<string, unknown>)[name];
 		if (!Array.isArray(value)) return isObject(value) ? nestedLists(value, `${prefix}${name}.`) : [];
 		return value.flatMap((item: unknown, i) => {

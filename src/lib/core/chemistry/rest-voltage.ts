@@ -41,6 +41,8 @@ export interface SocBounds {
 	/** The half-width in volts the bounds were widened by, and what it is made of. */
 	widenedByV: number;
 	parts: { meterV: number; hysteresisV: number; curveV: number; restV: number };
+	/** Charge that surface and bulk may still differ by, fraction; it widens the bounds beside the volts. */
+	unmixedFraction: number;
 }
 
 /** Bounds no wider than this fraction count as resolved. */
@@ -115,7 +117,8 @@ export function socBounds(
 		highFraction,
 		verdict: boundsVerdict(curve, restVoltageV, widenedByV, highFraction - lowFraction),
 		widenedByV,
-		parts
+		parts,
+		unmixedFraction: unmixed
 	};
 }
 

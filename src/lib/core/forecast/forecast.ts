@@ -41,8 +41,7 @@ export interface Group {
 	chargeAh: number;
 }
 
-/** Cells put together into groups. @throws CoreError as {@link forecast} */
-export function groupsOf(
+function groupsOf(
 	cells: readonly ForecastCell[],
 	groups: readonly (readonly ForecastId[])[],
 	needsSoc: boolean

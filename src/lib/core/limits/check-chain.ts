@@ -1,5 +1,5 @@
 import { WHOLE_BANK, say, type Subject, type Verdict } from '../verdicts';
-import type { LimitValue } from './limits';
+import type { LimitValue } from './limit-value';
 
 /**
  * Checks a set of values as a chain: load cut-off above pack low above the cells' trip, absorb below pack high below

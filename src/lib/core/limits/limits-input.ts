@@ -61,3 +61,6 @@ export function checkInput(input: LimitsInput): void {
 
 /** A figure of the maker, or the default where it is missing. */
 export const or = (value: number | null | undefined, fallback: number) => value ?? fallback;
+
+/** As a device is set: to so many digits. */
+export const round = (value: number, digits: number) => Number(value.toFixed(digits));

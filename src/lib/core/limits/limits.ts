@@ -1,24 +1,10 @@
 import { CHEMISTRY_FIGURES } from '../chemistry';
 import { requirePositive } from '../shared';
 import { cellWindow } from './cell-window';
-import { checkInput, or, type LimitsInput } from './limits-input';
-import { RECONNECT_HELD_S, loadCutoff, type LoadCutoff } from './load-cutoff';
+import { checkInput, or, round, type LimitsInput } from './limits-input';
+import type { LimitValue } from './limit-value';
+import { RECONNECT_HELD_S, loadLimit } from './load-cutoff';
 import type { StrategyFigures } from './strategies';
-
-export interface LimitValue {
-	key: string;
-	/** Where it is set, and its name in words. */
-	device: 'BMS' | 'charger' | 'load';
-	label: string;
-	value: number;
-	unit: 'V' | 'A' | '°C' | 'Ah';
-	/** Value at which a trip clears, same unit; null when it does not trip. */
-	release: number | null;
-	delayS: number | null;
-	/** How long the release must be held before it clears, s; null: not at all, or it does not trip. */
-	releaseHeldS: number | null;
-	reason: string;
-}
 
 const COLD_RELEASE_K = 4;
 const HOT_RELEASE_K = 5;
@@ -31,8 +17,6 @@ const COLD_CEILINGS = [
 ] as const;
 const TAIL_SHARE = 0.03;
 const TRIGGER_V = 0.008;
-
-const round = (value: number, digits: number) => Number(value.toFixed(digits));
 
 /**
  * BMS, charger and load values from the cell type, measured cells, wiring and a strategy, each with its reason.
@@ -258,7 +242,6 @@ function chargerLimits(input: LimitsInput, f: StrategyFigures): LimitValue[] {
 	const { ah } = capacity(input);
 	const n = input.series;
 	const base = { release: null, delayS: null, releaseHeldS: null };
-	const load = loadCutoff(input, f.loadCutoffV, f.loadReconnectV);
 	return [
 		{
 			...base,
@@ -299,24 +282,6 @@ function chargerLimits(input: LimitsInput, f: StrategyFigures): LimitValue[] {
 			value: round(TAIL_SHARE * ah, 1),
 			reason: '0.03 C of the capacity: absorb ends here, not by a timer.'
 		},
-		{
-			...base,
-			device: 'load',
-			key: 'loadCutoffV',
-			label: 'Load cut-off',
-			unit: 'V',
-			value: round(n * f.loadCutoffV, 2),
-			release: round(n * load.reconnectV, 2),
-			delayS: load.delayS,
-			releaseHeldS: RECONNECT_HELD_S,
-			reason: loadReason(f.loadCutoffV, load)
-		}
+		loadLimit(input, f)
 	];
-}
-
-function loadReason(cutoffV: number, { delayS, reconnectV, startSagV, runningSagV, onChargeOnly }: LoadCutoff): string {
-	const back = onChargeOnly
-		? 'Only a charge may bring them back where the device can be set so'
-		: `Loads come back at ${reconnectV.toFixed(2)} V a cell, held for ${RECONNECT_HELD_S / 60} minutes`;
-	return `${cutoffV.toFixed(2)} V a cell: the inverter stops before the BMS must. A start pulls an old or cold battery down by up to ${startSagV.toFixed(2)} V a cell: ${delayS} s outlast it. ${back}: what runs then pulls it down by up to ${runningSagV.toFixed(2)} V again. After two cut-offs a day leave the loads off until it has been charged.`;
 }

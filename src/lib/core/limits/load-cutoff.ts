@@ -1,6 +1,8 @@
 import { LOADED_OHM_AH } from '../cell-model';
 import { requireNotNegative } from '../shared';
-import type { LimitsInput } from './limits-input';
+import type { LimitValue } from './limit-value';
+import { round, type LimitsInput } from './limits-input';
+import type { StrategyFigures } from './strategies';
 
 /** A start takes this long when nobody timed it, s (default): a compressor, a saw, an inverter filling its capacitors. */
 const USUAL_INRUSH_S = 3;
@@ -17,7 +19,7 @@ export const RECONNECT_HELD_S = 600;
 /** A rest voltage is no higher than this below full: above it only a charge brings a cell, V (LFP plateau). */
 const HIGHEST_RECONNECT: Record<LimitsInput['chemistry'], number> = { LFP: 3.33, LTO: 2.4, NMC: 3.8 };
 
-export interface LoadCutoff {
+interface LoadCutoff {
 	delayS: number;
 	/** V a cell. */
 	reconnectV: number;
@@ -34,11 +36,7 @@ export interface LoadCutoff {
  * @param cutoffV where the loads are cut off, @param tableV where the strategy has them back, V a cell
  * @throws CoreError `negative`
  */
-export function loadCutoff(
-	{ cell, chemistry, parallel, load }: LimitsInput,
-	cutoffV: number,
-	tableV: number
-): LoadCutoff {
+function loadCutoff({ cell, chemistry, parallel, load }: LimitsInput, cutoffV: number, tableV: number): LoadCutoff {
 	const groupAh = cell.ratedAh * parallel;
 	const weakOhm = (WEAK * LOADED_OHM_AH) / groupAh;
 	const runningA =
@@ -55,4 +53,27 @@ export function loadCutoff(
 		reconnectV: Math.min(wantedV, highestV),
 		onChargeOnly: wantedV > highestV
 	};
+}
+
+/** The load's cut-off as it is set. @param f volts a cell of the strategy @throws CoreError `negative` */
+export function loadLimit(input: LimitsInput, f: StrategyFigures): LimitValue {
+	const load = loadCutoff(input, f.loadCutoffV, f.loadReconnectV);
+	return {
+		device: 'load',
+		key: 'loadCutoffV',
+		label: 'Load cut-off',
+		unit: 'V',
+		value: round(input.series * f.loadCutoffV, 2),
+		release: round(input.series * load.reconnectV, 2),
+		delayS: load.delayS,
+		releaseHeldS: RECONNECT_HELD_S,
+		reason: loadReason(f.loadCutoffV, load)
+	};
+}
+
+function loadReason(cutoffV: number, { delayS, reconnectV, startSagV, runningSagV, onChargeOnly }: LoadCutoff): string {
+	const back = onChargeOnly
+		? 'Only a charge may bring them back where the device can be set so'
+		: `Loads come back at ${reconnectV.toFixed(2)} V a cell, held for ${RECONNECT_HELD_S / 60} minutes`;
+	return `${cutoffV.toFixed(2)} V a cell: the inverter stops before the BMS must. A start pulls an old or cold battery down by up to ${startSagV.toFixed(2)} V a cell: ${delayS} s outlast it. ${back}: what runs then pulls it down by up to ${runningSagV.toFixed(2)} V again. After two cut-offs a day leave the loads off until it has been charged.`;
 }

@@ -3,7 +3,6 @@ import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
 import {
 	CoreError,
 	normalDraw,
-	normalQuantile,
 	requireFinite,
 	requireNotNegative,
 	requirePositive,
@@ -11,6 +10,7 @@ import {
 	type Interval
 } from '../shared';
 import { drawCell } from './drawn-discharge';
+import { FEWEST_FOR_ODD, logsOf, oddOf, widened, type Note, type World } from './weigh-notes';
 import { quantiles } from './weighted-quantiles';
 
 /** A line copied from a display while a cell is discharged; any of it may be missing. */
@@ -62,20 +62,14 @@ const FINE = { draws: 240, steps: 150 };
 /** Less likely than the best by this is nothing. */
 const NOTHING = 12;
 const SEED = 20_261_128;
-/** A figure copied by hand from a display, one sd, V; and of an Ah display, as a share. */
-const NOTE_SD_V = 0.004;
+/** An Ah display, one sd as a share. */
 const AH_SD = 0.002;
-/** A figure slips as often as this, and then shows anything in so many volts (default): one that fits no run then counts for nothing. */
-const SLIPS = { share: 0.01, overV: 1 };
-/** Doubts are widened until the best run is no further off than one in a hundred is, and so many drawn runs still have a say. */
-const FIT = { chance: 0.01, fewest: 40, widerBy: 1.25, widest: 30 };
 /** Half of what an Ah display and a clock are read to. */
 const READ_TO = { ah: 0.05, s: 30 };
 /** A load is not quite what it is called, one sd as a share (default). */
 const LOAD_SD = 0.01;
 /** Ah over hours contradict the other notes’ when they are further off than so many sd. */
 const ODD_SDS = 3.5;
-const FEWEST_FOR_ODD = 3;
 /** Mean volts of a discharge lie so far under the nominal, for watts. */
 const UNDER_NOMINAL_V = 0.02;
 const LEFT_AT_LOOK = 0.05;
@@ -100,15 +94,6 @@ function checkScale({ ratedAh, notes, load }: NotedRun, currentA: number): void 
 			`notes.${at}.ah`,
 			`notes.${at}.ah requires at most ${MOST.ahShare} times the rated ${ratedAh} Ah, got ${notes[at]!.ah}. Is the decimal point right?`
 		);
-}
-
-interface Note {
-	index: number;
-	timeS: number | null;
-	ah: number | null;
-	voltageV: number | null;
-	/** Read so soon after the charge before that it may read higher than any discharge does. */
-	fresh: boolean;
 }
 
 function checkedNotes({ notes, ratedAh }: NotedRun, currentA: number): Note[] {
@@ -148,17 +133,6 @@ function loadGain(notes: readonly Note[], currentA: number): { gain: number; sd:
 	const worst = away.indexOf(Math.max(...away));
 	const isOdd = both.length >= FEWEST_FOR_ODD && away[worst]! > Math.max(3 * LOAD_SD, ODD_SDS * AH_SD);
 	return { gain: usual, sd: AH_SD, odd: isOdd ? both[worst]!.index : null };
-}
-
-interface World {
-	capacityAh: number;
-	/** Mean current out, A. */
-	currentA: number;
-	/** Volts expected of each note; null where it has none to compare. */
-	expectedV: readonly (number | null)[];
-	/** Ah taken at the cut-off. */
-	endAh: number;
-	logPrior: number;
 }
 
 /**
@@ -222,51 +196,6 @@ function fittingRange(
 	return { from: shares.reduce((a, b) => Math.min(a, b)) - step, to: shares.reduce((a, b) => Math.max(a, b)) + step };
 }
 
-/** Chance of what a slipped figure shows, over that of a right one. */
-const slipOdds = (sdV: number) => (SLIPS.share / SLIPS.overV) * sdV * Math.sqrt(2 * Math.PI);
-
-function logsOf(worlds: readonly World[], notes: readonly Note[], limitV: number, noiseFactor: number): number[][] {
-	const sdV = NOTE_SD_V * noiseFactor;
-	const slipped = slipOdds(sdV);
-	return worlds.map((w) =>
-		notes.map((n, i) => {
-			const expectedV = w.expectedV[i]!;
-			return expectedV === null ? 0 : Math.log(Math.exp(-0.5 * (apartV(n, expectedV, limitV) / sdV) ** 2) + slipped);
-		})
-	);
-}
-
-/** Squared distance of the run that fits best, in sd, over what one in a hundred exceeds (Wilson & Hilferty 1931). */
-function misfitOf(worlds: readonly World[], notes: readonly Note[], kept: readonly number[], limitV: number): number {
-	const compared = kept.filter((i) => worlds[0]!.expectedV[i] !== null);
-	if (compared.length === 0) return 0;
-	const best = worlds.reduce((least, w) => {
-		const own = compared.reduce((sum, i) => sum + (apartV(notes[i]!, w.expectedV[i]!, limitV) / NOTE_SD_V) ** 2, 0);
-		return Math.min(least, own);
-	}, Infinity);
-	const spread = 2 / (9 * compared.length);
-	return best / (compared.length * (1 - spread + normalQuantile(1 - FIT.chance) * Math.sqrt(spread)) ** 3);
-}
-
-/** Weights of the drawn runs by the notes kept; their doubt widened where no run fits them, or hardly one does. */
-function widened(
-	worlds: readonly World[],
-	notes: readonly Note[],
-	kept: readonly number[],
-	limitV: number
-): { weights: number[]; noiseFactor: number } {
-	const misfit = misfitOf(worlds, notes, kept, limitV);
-	let noiseFactor = misfit > 1 ? Math.sqrt(misfit) : 1;
-	const isMisfit = noiseFactor > 1;
-	for (;;) {
-		const weights = weightsOf(worlds, logsOf(worlds, notes, limitV, noiseFactor), kept);
-		const [sum, squares] = weights.reduce(([s, q], w) => [s + w, q + w * w] as [number, number], [0, 0]);
-		if (sum ** 2 / squares >= FIT.fewest || noiseFactor > FIT.widest)
-			return { weights, noiseFactor: isMisfit ? noiseFactor : 1 };
-		noiseFactor *= FIT.widerBy;
-	}
-}
-
 interface Looked {
 	/** Shares of rated, and how many between; how many drawn cells. */
 	from: number;
@@ -321,43 +250,4 @@ function endShare(at: (timeS: number, taken: number) => number, cutoffV: number)
 		else high = middle;
 	}
 	return (low + high) / 2;
-}
-
-/** How far a note lies from what is expected of it, V: nothing where it is only higher and still fresh from a charge (to the charge limit). */
-function apartV({ voltageV, fresh }: Note, expectedV: number, chargeLimitV: number): number {
-	const apart = voltageV! - expectedV;
-	return fresh && apart > 0 && voltageV! <= chargeLimitV + NOTE_SD_V ? 0 : apart;
-}
-
-function weightsOf(worlds: readonly World[], logs: readonly (readonly number[])[], kept: readonly number[]): number[] {
-	const sums = worlds.map((w, i) => kept.reduce((sum, k) => sum + logs[i]![k]!, w.logPrior));
-	const most = sums.reduce((a, b) => Math.max(a, b), -Infinity);
-	return sums.map((s) => Math.exp(s - most));
-}
-
-/** The note least expected by all others, where a slip of the pen is likelier than any run of such a cell that shows it; null while none is. */
-function oddOf(
-	notes: readonly Note[],
-	worlds: readonly World[],
-	logs: readonly (readonly number[])[],
-	limitV: number
-): number | null {
-	const compared = notes.flatMap((n, i) => (worlds[0]!.expectedV[i] === null ? [] : [{ n, i }]));
-	if (compared.length < FEWEST_FOR_ODD) return null;
-	const all = notes.map((_, i) => i);
-	const far = compared.map(({ n, i }) => {
-		const weights = weightsOf(
-			worlds,
-			logs,
-			all.filter((k) => k !== i)
-		);
-		const total = weights.reduce((a, b) => a + b, 0);
-		const expected = worlds.reduce(
-			(sum, w, k) => sum + weights[k]! * Math.exp(-0.5 * (apartV(n, w.expectedV[i]!, limitV) / NOTE_SD_V) ** 2),
-			0
-		);
-		return { index: n.index, expected: expected / total };
-	});
-	const worst = far.reduce((a, b) => (b.expected < a.expected ? b : a));
-	return worst.expected < slipOdds(NOTE_SD_V) ? worst.index : null;
 }

@@ -9,7 +9,7 @@ export interface CapacityObservation extends Omit<FadeObservation, 'efc'> {
 	temperatureC?: number | null;
 }
 
-/** How a battery may have been cycled; in rising age. */
+/** One way a battery may have been cycled. */
 export interface CycleHistory {
 	/** How likely, beforehand; all sum to 1. */
 	prior: number;

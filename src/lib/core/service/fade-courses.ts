@@ -1,5 +1,5 @@
 import { temperatureFactor } from '../capacity-run';
-import { normalCdf } from '../shared';
+import { chiSquareTail } from '../shared';
 import { cycleHistories, type CapacityObservation, type CycleHistory } from './cycle-histories';
 import {
 	bendAt,
@@ -51,12 +51,6 @@ const ODD = { late: 0.2, step: 0.2 };
 const MISFIT_P = 0.02;
 const BAND_SDS = 1.96;
 
-/** Chance that a sum of n squared standard normals exceeds x (Wilson & Hilferty 1931: the cube root is nearly normal). */
-function chiSquareTail(x: number, n: number): number {
-	const spread = 2 / (9 * n);
-	return 1 - normalCdf((Math.cbrt(x / n) - (1 - spread)) / Math.sqrt(spread));
-}
-
 const squares = (values: readonly number[]) => values.reduce((sum, v) => sum + v * v, 0);
 
 function isMisfit(surprises: readonly number[]): boolean {
@@ -81,12 +75,12 @@ function atRatedTemperature(o: CapacityObservation): CapacityObservation {
 function bendsOf(observations: readonly CapacityObservation[], exchanges: readonly number[], isOdd: boolean): Bend[] {
 	const known = [...USUAL_LAW.slice(0, -1), ...exchanges.flatMap(exchangedAt), USUAL_LAW.at(-1)!];
 	if (observations.length === 0) return [{ prior: 1, terms: known, fromYears: null }];
-	const with_ = (...extra: FadeTerm[]) => [...known.slice(0, -1), ...extra, known.at(-1)!];
+	const withTerms = (...extra: FadeTerm[]) => [...known.slice(0, -1), ...extra, known.at(-1)!];
 	const untilYears = observations.at(-1)!.ageYears + BENDS.pastYears;
 	const starts = Math.min(BENDS.most, Math.ceil(untilYears / BENDS.everyYears));
 	const bent = Array.from({ length: starts }, (_, i): Bend => {
 		const fromYears = ((i + 0.5) / starts) * untilYears;
-		return { prior: BENDS.prior / starts, terms: with_(bendAt(fromYears)), fromYears };
+		return { prior: BENDS.prior / starts, terms: withTerms(bendAt(fromYears)), fromYears };
 	});
 	const straight: Bend = { prior: 1 - BENDS.prior, terms: known, fromYears: null };
 	if (!isOdd) return [straight, ...bent];
@@ -98,8 +92,8 @@ function bendsOf(observations: readonly CapacityObservation[], exchanges: readon
 	return [
 		{ ...straight, prior: straight.prior - ODD.late - (gaps.length ? ODD.step : 0) },
 		...bent,
-		{ prior: ODD.late, terms: with_(LATE), fromYears: 0 },
-		...gaps.map((at) => ({ prior: ODD.step / gaps.length, terms: with_(...exchangedAt(at)), fromYears: null }))
+		{ prior: ODD.late, terms: withTerms(LATE), fromYears: 0 },
+		...gaps.map((at) => ({ prior: ODD.step / gaps.length, terms: withTerms(...exchangedAt(at)), fromYears: null }))
 	];
 }
 
@@ -178,13 +172,16 @@ function drawn(candidates: readonly Candidate[]): FadeCourse[] {
 		.filter(({ log }) => log > Math.log(NEGLIGIBLE))
 		.map(({ candidate, log }) => ({
 			candidate,
-			likely: Math.exp(log + drawAbove0(candidate.posterior, DRAWS.toWeigh).logAbove0)
+			log: log + drawAbove0(candidate.posterior, DRAWS.toWeigh).logAbove0
 		}));
-	const all = kept.reduce((sum, { likely }) => sum + likely, 0);
+	const likeliestLog = kept.reduce((top, { log }) => Math.max(top, log), -Infinity);
+	// Against the likeliest: tests that contradict every course leave none of them nothing.
+	const likelyOf = (log: number) => Math.exp(log - likeliestLog);
+	const all = kept.reduce((sum, { log }) => sum + likelyOf(log), 0);
 	let reached = 0;
-	return kept.flatMap(({ candidate: { bend, observations, efcPerYear, posterior }, likely }) => {
+	return kept.flatMap(({ candidate: { bend, observations, efcPerYear, posterior }, log }) => {
 		const before = Math.round((reached / all) * DRAWS.picks);
-		reached += likely;
+		reached += likelyOf(log);
 		const picks = Math.round((reached / all) * DRAWS.picks) - before;
 		if (picks === 0) return [];
 		return {

@@ -105,7 +105,8 @@ export interface Way {
 export const waysOf = (courses: readonly FadeCourse[]): Way[] =>
 	courses.map((course) => {
 		const stretches = stretchesOf(course);
-		const steps = course.draws.terms.flatMap((t) => t.stepYears ?? []).sort((a, b) => a - b);
+		const lifted = course.draws.terms.flatMap((t) => t.stepYears ?? []).filter((years) => years < HORIZON_YEARS);
+		const steps = [...new Set(lifted)].sort((a, b) => a - b);
 		return { course, stretches, steps, grid: gridOf(course, stretches, steps) };
 	});
 

@@ -2,7 +2,7 @@ export { BANK_USES, type BankUse } from './bank-use';
 export { CoreError, requireAlike, requireFinite, requireNotNegative, requirePositive } from './core-error';
 export { monotoneCurve, type MonotoneCurve } from './pchip';
 export { chiSquareShare, normalDraw, seededRandom, type Random } from './random';
-export { mean, median, normalCdf, normalQuantile, robustSd } from './statistics';
+export { chiSquareQuantile, chiSquareTail, mean, median, normalCdf, normalQuantile, robustSd } from './statistics';
 export { WARMTHS, warmestFirst, warmestOf, type Warmth } from './warmth';
 export { cubicAt, cubicIntegral, cubicSlopeAt, uniformCubic, type UniformCubic } from './uniform-cubic';
 export { STAGES, STAGE_NAMES, type Stage, type StageStatus } from './stage';

@@ -6,6 +6,8 @@ import {
 	monotoneCurve,
 	normalCdf,
 	normalDraw,
+	chiSquareQuantile,
+	chiSquareTail,
 	normalQuantile,
 	requireFinite,
 	robustSd,
@@ -39,6 +41,13 @@ describe('statistics', () => {
 				(p) => Math.abs(normalCdf(normalQuantile(p)) - p) < 1e-9
 			)
 		);
+	});
+	it('of χ² agrees with the table: 95 % below 3.84, 18.31 and 67.50 for 1, 10 and 50 degrees', () => {
+		expect(chiSquareQuantile(0.95, 10)).toBeCloseTo(18.307, 1);
+		expect(chiSquareQuantile(0.95, 50)).toBeCloseTo(67.505, 1);
+		expect(Math.abs(chiSquareQuantile(0.95, 1) / 3.841 - 1)).toBeLessThan(0.03);
+		expect(chiSquareTail(18.307, 10)).toBeCloseTo(0.05, 3);
+		expect(chiSquareTail(chiSquareQuantile(0.3, 7), 7)).toBeCloseTo(0.7, 9);
 	});
 	it('refuses a probability of 0', () => expect(() => normalQuantile(0)).toThrow(/0 < p < 1/));
 });

@@ -21,6 +21,21 @@ export function mean(values: readonly number[]): number | null {
 	return meanOf(values) ?? null;
 }
 
+/** Spread of the cube root of χ² over its degrees, which is nearly normal (Wilson & Hilferty 1931). */
+const cubeRootSpread = (degrees: number): number => 2 / (9 * degrees);
+
+/** Chance that the sum of so many squared standard normals exceeds x. */
+export function chiSquareTail(x: number, degrees: number): number {
+	const spread = cubeRootSpread(degrees);
+	return 1 - normalCdf((Math.cbrt(x / degrees) - (1 - spread)) / Math.sqrt(spread));
+}
+
+/** What the sum of so many squared standard normals stays below with a probability. */
+export function chiSquareQuantile(probability: number, degrees: number): number {
+	const spread = cubeRootSpread(degrees);
+	return degrees * (1 - spread + normalQuantile(probability) * Math.sqrt(spread)) ** 3;
+}
+
 /**
  * Standard normal distribution function, absolute error below 1e-14 in the range used here.
  * Marsaglia (2004), "Evaluating the normal distribution": Taylor series for |z| < 6, the asymptotic

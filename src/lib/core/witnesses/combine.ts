@@ -1,6 +1,6 @@
 import { median, sum } from 'd3-array';
 import type { Chemistry } from '../chemistry';
-import { CoreError, requirePositive, type Interval } from '../shared';
+import { CoreError, chiSquareQuantile, requirePositive, type Interval } from '../shared';
 import { say, type Subject, type Verdict } from '../verdicts';
 import { meanVoltage, type DischargeConditions } from './mean-volts';
 import { statementOf, type Statement, type Witness } from './witness';
@@ -16,8 +16,8 @@ export interface Combined {
 const INTERVAL_SDS = 1.96;
 /** A witness further from what all others say than so many sd contradicts them. */
 const ODD_SDS = 3;
-/** What χ² over its degrees stays below in 95 of 100 cases (Wilson & Hilferty 1931): beyond it witnesses do not fit each other. */
-const fitsBelow = (degrees: number): number => (1 - 2 / (9 * degrees) + 1.645 * Math.sqrt(2 / (9 * degrees))) ** 3;
+/** What χ² over its degrees stays below in 95 of 100 cases: beyond it witnesses do not fit each other. */
+const fitsBelow = (degrees: number): number => chiSquareQuantile(0.95, degrees) / degrees;
 /** More than rated by so much is questioned: models §21. */
 const TOO_GOOD = { share: 0.06, usual: 0.04, sds: 2 };
 

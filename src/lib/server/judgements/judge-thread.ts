@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { DATABASE_AWAY, isDatabaseAway } from '../db/away';
 import { ServiceError } from '../errors';
 import { judgeAndKeep } from './refresh';
 
@@ -12,6 +13,7 @@ export default async (bankId: number): Promise<JudgedOnThread> => {
 		await judgeAndKeep(bankId);
 		return { kind: 'done' };
 	} catch (error) {
+		if (isDatabaseAway(error)) return { kind: 'refused', status: 503, code: 'database-away', message: DATABASE_AWAY };
 		if (!(error instanceof ServiceError)) throw error;
 		return { kind: 'refused', status: error.status, code: error.code, message: error.message };
 	}
