@@ -70,7 +70,7 @@
 		/>
 		<Field
 			label="Temperature of the cells"
-			unit="°C"
+			quantity="temperature"
 			type="number"
 			placeholder="not noted"
 			name="temperatureC"
