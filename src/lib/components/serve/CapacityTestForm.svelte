@@ -68,12 +68,13 @@
 			bind:value={test.efc}
 			error={fields.efc}
 		/>
+		<!-- Sent in °C, whatever it is typed in. -->
+		<input type="hidden" name="temperatureC" value={test.temperatureC ?? ''} />
 		<Field
 			label="Temperature of the cells"
 			quantity="temperature"
 			type="number"
 			placeholder="not noted"
-			name="temperatureC"
 			bind:value={test.temperatureC}
 			error={fields.temperatureC}
 		/>
