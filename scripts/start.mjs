@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import {
 	MARIADB,
 	checkNode,
+	dataDir,
 	ensureBuild,
 	ensureDataDir,
 	ensurePackages,
@@ -14,6 +15,7 @@ import {
 	root,
 	say
 } from './steps/machine.mjs';
+import { diskTrouble, isFull } from './steps/disk.mjs';
 import { freePort, startPrivateMariadb } from './steps/private-mariadb.mjs';
 import { serverEnvironment, serverFile, startStandIns } from './steps/server.mjs';
 
@@ -25,11 +27,12 @@ const DEFAULT_BENCH_PORT = 5320;
 const RESTART_WINDOW_MS = 5 * 60_000;
 const MOST_RESTARTS = 5;
 const LONGEST_WAIT_MS = 8000;
+const ROOM_EVERY_MS = 2000;
 
 const pause = (ms) => new Promise((done) => setTimeout(done, ms));
 
 checkNode();
-const folder = ensureDataDir();
+const folder = inWords(ensureDataDir, dataDir);
 const runFile = join(folder, 'running.json');
 // The made-up banks of the demo never mix with a person's own.
 const databaseFolder = join(folder, demo ? 'demo' : 'own');
@@ -47,7 +50,7 @@ let address = null;
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stopAll(0));
 
 await stopLeftOverServer();
-writeFileSync(runFile, JSON.stringify({ pid: process.pid }));
+inWords(() => writeFileSync(runFile, JSON.stringify({ pid: process.pid })), folder);
 database = process.env.DATABASE_URL ? null : await startPrivateMariadb(databaseFolder).catch((e) => fail(e.message));
 const url = process.env.DATABASE_URL || database.url;
 if (demo && !stopping) {
@@ -62,6 +65,15 @@ if (demo && !stopping) {
 	}
 }
 if (!stopping) await serve();
+
+/** What a disk that is full or read-only does not let us do ends the start in words. */
+function inWords(work, where) {
+	try {
+		return work();
+	} catch (error) {
+		return fail(diskTrouble(error, where, { isNew: !existsSync(where) }).message);
+	}
+}
 
 function readRunFile() {
 	try {
@@ -116,6 +128,7 @@ async function keepDatabase() {
 		console.error('\nThe database ended by itself. Starting it again …');
 		const { port } = database;
 		let started = null;
+		await roomAgain();
 		while (!started && (await again()))
 			started = await startPrivateMariadb(databaseFolder, { port }).catch((error) => void console.error(error.message));
 		if (stopping) return started?.stop();
@@ -124,6 +137,15 @@ async function keepDatabase() {
 		noteRunning();
 		say('The database is back.');
 	}
+}
+
+/** A full disk is no failure of the database: it is waited for. */
+async function roomAgain() {
+	if (!isFull(databaseFolder)) return;
+	console.error(
+		`The disk is full. What was stored is safe. Free 200 MB on the disk of ${databaseFolder}: it goes on by itself.`
+	);
+	while (isFull(databaseFolder) && !stopping) await pause(ROOM_EVERY_MS);
 }
 
 function giveUp(what) {
@@ -141,7 +163,12 @@ function noteRunning() {
 		databasePid: database?.pid ?? null,
 		address
 	};
-	writeFileSync(runFile, JSON.stringify(run));
+	try {
+		writeFileSync(runFile, JSON.stringify(run));
+	} catch (error) {
+		// It only tells the next start what this one left behind.
+		console.error(diskTrouble(error, folder).message);
+	}
 }
 
 /** The application; when it ends by itself it is started again on the same port. */
@@ -174,7 +201,7 @@ async function serve() {
 	address = `http://127.0.0.1:${port}`;
 	const benchPort = await freePort(DEFAULT_BENCH_PORT);
 	bench = startStandIns(benchPort);
-	const env = serverEnvironment(url, port, benchPort);
+	const env = { ...serverEnvironment(url, port, benchPort), ...(database ? { KIND_EMBER_DISK: databaseFolder } : {}) };
 	void keepServer(env, startServer(env));
 	void keepDatabase();
 	for (let i = 0; i < 300 && !stopping; i++) {

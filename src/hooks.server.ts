@@ -2,7 +2,8 @@ import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { DEFAULT_SETTINGS } from '$lib/core/units';
 import { migrate } from '$lib/server/db/connection';
 import { endStreams } from '$lib/server/http/event-stream';
-import { DATABASE_AWAY, isDatabaseAway } from '$lib/server/db/away';
+import { readingOnce } from '$lib/server/db/read-once';
+import { passingTrouble } from '$lib/server/db/away';
 import { problemResponse } from '$lib/server/http/problem';
 import { GOING } from '$lib/server/http/going';
 import { SECURITY_HEADERS, allowedHosts, refusal } from '$lib/server/http/guard';
@@ -39,9 +40,10 @@ export const handle: Handle = async ({ event, resolve }) => {
 	const isPage = !event.url.pathname.startsWith('/api/');
 	// A page can be drawn in the default style when the database is away; its own load says what is wrong.
 	event.locals.settings = isPage ? await readSettings().catch(() => DEFAULT_SETTINGS) : DEFAULT_SETTINGS;
-	const response = await resolve(event, {
-		transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.settings.theme)
-	});
+	const resolved = async () =>
+		resolve(event, { transformPageChunk: ({ html }) => html.replace('%theme%', event.locals.settings.theme) });
+	// Layout and page of one view are loaded side by side, and ask for much of the same.
+	const response = await (isPage && event.request.method === 'GET' ? readingOnce(resolved) : resolved());
 	const saysHow = event.route.id === HEALTH && response.status === 503;
 	// Going back shows what is stored now, not the page as it was when it was left.
 	if (response.headers.get('content-type')?.startsWith('text/html')) response.headers.set('cache-control', 'no-store');
@@ -60,7 +62,8 @@ function asProblem(response: Response, request: Request): Response {
 
 export const handleError: HandleServerError = ({ error, status }) => {
 	if (status === 404) return { message: 'There is nothing at this address.', code: 'not-found' };
-	if (isDatabaseAway(error)) return { message: DATABASE_AWAY, code: 'database-away' };
+	const trouble = passingTrouble(error);
+	if (trouble) return trouble;
 	log.error({ err: error }, 'unexpected error');
 	return { message: 'Something went wrong here. What you stored is safe; try again.', code: 'unexpected' };
 };

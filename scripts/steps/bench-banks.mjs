@@ -68,15 +68,16 @@ export async function fillChecks(db, from, count, checks) {
 		from seq_${from}_to_${to} b join seq_1_to_${checks} c`);
 }
 
-/** One workshop: so many cells of one bank, each run on two of so many testers. */
-export async function fillTesters(db, bankId, cells, testers) {
-	await fillBanks(db, bankId, 1, cells);
-	await db.query(`update runs r join cells c on c.id = r.cell_id set r.tester = concat('T', c.position % ${testers})
-		where c.delivery_id = ${bankId}`);
+/** A workshop: every cell of banks that have been made is run on two of so many testers. */
+export async function fillTesters(db, from, count, testers) {
+	const own = `c.delivery_id between ${from} and ${from + count - 1}`;
+	await db.query(
+		`update runs r join cells c on c.id = r.cell_id set r.tester = concat('T', c.id % ${testers}) where ${own}`
+	);
 	await db.query(`insert into runs (cell_id, source, capacity_ah, sd_ah, temperature_c, tester, tested_at, ${STAMPS})
-		select id, 'hand', 100 + (id % 30) / 10 + (position % 7 - 3) / 10, 1.05, 25,
-			concat('T', (position * 7 + 3) % ${testers}), ${NOW} - interval 20 day, ${STAMPED}
-		from cells where delivery_id = ${bankId}`);
+		select c.id, 'hand', 100 + (c.id % 30) / 10 + (c.position % 7 - 3) / 10, 1.05, 25,
+			concat('T', (c.id * 7 + 3) % ${testers}), ${NOW} - interval 20 day, ${STAMPED}
+		from cells c where ${own}`);
 }
 
 /** The application on a database of its own. */

@@ -1,10 +1,11 @@
 // A MariaDB of the project's own: own data folder, loopback, free port, generated password. Never the machine's server.
 import { spawn, spawnSync } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir, userInfo } from 'node:os';
 import { join } from 'node:path';
+import { diskTrouble, requireRoom } from './disk.mjs';
 import { fail, processIs, programPath, say } from './machine.mjs';
 
 const pause = (ms) => new Promise((done) => setTimeout(done, ms));
@@ -51,28 +52,49 @@ const PASSING = ['--innodb-flush-log-at-trx-commit=0', '--skip-innodb-doublewrit
  * @returns {Promise<{url: string, port: number, pid: number, ended: Promise<void>, stop: () => Promise<void>}>} `url` for DATABASE_URL
  * @throws {Error} when it does not start
  */
-export async function startPrivateMariadb(folder, { passing = false, port: wanted } = {}) {
+export async function startPrivateMariadb(folder, options = {}) {
+	const isNew = !existsSync(join(folder, 'mariadb', 'mysql'));
+	const log = join(folder, 'mariadb.log');
+	// What an earlier trouble wrote there is not this one's.
+	const from = existsSync(log) ? statSync(log).size : 0;
+	try {
+		return await started(folder, isNew, options);
+	} catch (error) {
+		throw diskTrouble(error, folder, { isNew, log: { file: log, from } });
+	}
+}
+
+/** Prepared beside its place: one that was cut short is never taken for a whole one. */
+function prepare(folder, dataFolder, user) {
+	say('Preparing a private database …');
+	const unfinished = `${dataFolder}.new`;
+	rmSync(unfinished, { recursive: true, force: true });
+	const made = spawnSync(
+		programPath('mariadb-install-db'),
+		[
+			'--no-defaults',
+			`--datadir=${unfinished}`,
+			`--user=${user}`,
+			'--auth-root-authentication-method=normal',
+			'--skip-test-db'
+		],
+		{ encoding: 'utf8' }
+	);
+	if (made.status !== 0) {
+		rmSync(unfinished, { recursive: true, force: true });
+		throw new Error(`The private database could not be prepared:\n${made.stdout}\n${made.stderr}`);
+	}
+	renameSync(unfinished, dataFolder);
+}
+
+async function started(folder, isNew, { passing = false, port: wanted } = {}) {
 	mkdirSync(folder, { recursive: true, mode: 0o700 });
 	const dataFolder = join(folder, 'mariadb');
 	const pidFile = join(folder, 'mariadb.pid');
 	await stopLeftOver(pidFile);
+	if (!passing) requireRoom(folder, isNew);
 	const user = userInfo().username;
-	if (!existsSync(join(dataFolder, 'mysql'))) {
-		say('Preparing a private database …');
-		const made = spawnSync(
-			programPath('mariadb-install-db'),
-			[
-				'--no-defaults',
-				`--datadir=${dataFolder}`,
-				`--user=${user}`,
-				'--auth-root-authentication-method=normal',
-				'--skip-test-db'
-			],
-			{ encoding: 'utf8' }
-		);
-		if (made.status !== 0)
-			throw new Error(`The private database could not be prepared:\n${made.stdout}\n${made.stderr}`);
-	}
+	if (isNew) prepare(folder, dataFolder, user);
 	const password = passwordOf(folder);
 	const initFile = join(folder, 'init.sql');
 	writeFileSync(

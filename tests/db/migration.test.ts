@@ -160,7 +160,8 @@ describe('a database of the first release', () => {
 				'012-steps-from-logs',
 				'013-right',
 				'014-whole-work',
-				'015-judged-checks'
+				'015-judged-checks',
+				'016-many-cells'
 			]
 		);
 	});

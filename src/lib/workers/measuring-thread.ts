@@ -2,7 +2,7 @@ import { leftJoined, type JoinInput, type LeftJoined } from '$lib/core/balance';
 import type { Chemistry } from '$lib/core/chemistry';
 import { fitNotes, type NotedRun, type NotesFit } from '$lib/core/run-notes';
 import { leakageByReadings, type Leakage, type StoredReading } from '$lib/core/storage';
-import { planQueue, type QueueInput, type QueuePlan } from '$lib/core/test-queue';
+import { planQueue, queueSteps, type QueueInput, type QueuePlan, type QueueStep } from '$lib/core/test-queue';
 import { stepBack } from './step-back';
 import { answered, type ThreadAnswer } from './thread-answer';
 
@@ -10,12 +10,13 @@ import { answered, type ThreadAnswer } from './thread-answer';
 export type MeasuringTask =
 	| { kind: 'notes'; run: NotedRun }
 	| { kind: 'queue'; queue: QueueInput }
+	| { kind: 'queue-steps'; queue: QueueInput }
 	| { kind: 'left-joined'; join: JoinInput; hours: number[] }
 	| { kind: 'leakage'; chemistry: Chemistry; readings: StoredReading[] };
 
-stepBack();
+stepBack('brief');
 
-type MeasuringAnswer = NotesFit | QueuePlan | Leakage | LeftJoined[];
+type MeasuringAnswer = NotesFit | QueuePlan | QueueStep[] | Leakage | LeftJoined[];
 
 function carriedOut(task: MeasuringTask): MeasuringAnswer {
 	switch (task.kind) {
@@ -23,6 +24,8 @@ function carriedOut(task: MeasuringTask): MeasuringAnswer {
 			return fitNotes(task.run);
 		case 'queue':
 			return planQueue(task.queue);
+		case 'queue-steps':
+			return queueSteps(task.queue);
 		case 'left-joined':
 			return leftJoined(task.join, task.hours);
 		case 'leakage':

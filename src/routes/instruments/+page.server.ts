@@ -1,4 +1,5 @@
+import { loaded } from '$lib/server/http/load';
 import { addressBook } from '$lib/server/services/instrument-service';
 import type { PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async () => ({ book: await addressBook() });
+export const load: PageServerLoad = () => loaded(addressBook().then((book) => ({ book })));

@@ -41,21 +41,31 @@ export function planQueue(input: QueueInput): QueuePlan {
 	const queue = prepareQueue(input);
 	const best = bestPlan(queue);
 	const boundH = Math.min(best.endH, lowerBoundH(queue));
-	const iso = (hour: number) => isoAt(queue, hour);
 	return {
-		steps: best.steps
-			.map((s) => ({ ...s, cellId: queue.cells[s.cell]!.id }))
-			.sort((a, b) => a.fromH - b.fromH || a.cell - b.cell || a.toH - b.toH)
-			.map(({ cellId, kind, on, fromH, toH }) => ({
-				...{ cellId, kind, from: iso(fromH), to: iso(toH) },
-				on: on < 0 ? null : (kind === 'discharge' ? queue.testers : queue.supplies)[on]!.id,
-				needsPerson: kind !== 'rest' && kind !== 'soak'
-			})),
-		endsAt: iso(best.endH),
-		boundEndsAt: iso(boundH),
+		steps: stepsOf(queue, best),
+		endsAt: isoAt(queue, best.endH),
+		boundEndsAt: isoAt(queue, boundH),
 		buy: whatToBuy(queue, best.endH)
 	};
 }
+
+/** The timetable of {@link planQueue} alone, in a fifth of the time. @throws CoreError as `prepareQueue` */
+export function queueSteps(input: QueueInput): QueueStep[] {
+	const queue = prepareQueue(input);
+	return stepsOf(queue, bestPlan(queue));
+}
+
+const stepsOf = (queue: Prepared, { steps }: Placed): QueueStep[] =>
+	[...steps]
+		.sort((a, b) => a.fromH - b.fromH || a.cell - b.cell || a.toH - b.toH)
+		.map(({ cell, kind, on, fromH, toH }) => ({
+			cellId: queue.cells[cell]!.id,
+			kind,
+			from: isoAt(queue, fromH),
+			to: isoAt(queue, toH),
+			on: on < 0 ? null : (kind === 'discharge' ? queue.testers : queue.supplies)[on]!.id,
+			needsPerson: kind !== 'rest' && kind !== 'soak'
+		}));
 
 /** ISO 8601 with the local offset of that moment. */
 function isoAt({ startMs, offsets }: Prepared, hour: number): string {

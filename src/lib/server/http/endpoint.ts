@@ -2,10 +2,14 @@ import type { RequestEvent } from '@sveltejs/kit';
 import { CoreError } from '$lib/core/shared';
 import { refuseHostile } from '$lib/input/plain';
 import { InputError, type FieldFault } from '$lib/input/validate';
-import { DATABASE_AWAY, isDatabaseAway } from '../db/away';
+import { passingTrouble } from '../db/away';
 import { ServiceError } from '../errors';
 import { log } from '../log';
+import { bodyChunks } from './body-chunks';
+import { BodyError } from './body-error';
+import { OVERALL_MS } from './body-pace';
 import { problemResponse } from './problem';
+import { spooled, type Spooled } from './spool';
 
 /** Why a request was not carried out, in words for a person. */
 export interface Refusal {
@@ -21,7 +25,8 @@ export function refusalOf(error: unknown): Refusal {
 		const message = 'Some fields were not accepted. Nothing was stored.';
 		return { status: 422, code: error.code, message, faults: error.faults };
 	}
-	if (isDatabaseAway(error)) return { status: 503, code: 'database-away', message: DATABASE_AWAY };
+	const trouble = passingTrouble(error);
+	if (trouble) return { status: 503, ...trouble };
 	if (error instanceof CoreError) {
 		const { code, message, path } = error;
 		return { status: 422, code, message, faults: [{ path, message }] };
@@ -44,16 +49,6 @@ export function problemOf(error: unknown): Response {
 	return problemResponse(status, code, message, faults);
 }
 
-class BodyError extends Error {
-	constructor(
-		readonly status: 400 | 408 | 413 | 415,
-		readonly code: string,
-		message: string
-	) {
-		super(message);
-	}
-}
-
 const MEGABYTE = 1024 * 1024;
 /** Largest JSON body, largest log or bank file of the first format, and largest bank file of a line a record, bytes. */
 export const JSON_LIMIT = 2 * MEGABYTE;
@@ -61,52 +56,9 @@ export const FILE_LIMIT = 64 * MEGABYTE;
 /** Largest photo or file that is attached, bytes. */
 export const PHOTO_LIMIT = 24 * MEGABYTE;
 export const LINES_LIMIT = 4096 * MEGABYTE;
-/** A body that brings nothing for so long, or is slower than this on the whole, is given up. */
-const SILENT_MS = 15_000;
-const PATIENCE_MS = 30_000;
-const SLOWEST_BYTES_A_MS = 20;
-
-const tooSlow = () =>
-	new BodyError(
-		408,
-		'too-slow',
-		'The body did not arrive in time. Nothing was stored; send it again when the line is better.'
-	);
-
-/** A promise that gives up after a while. */
-function within<T>(work: Promise<T>, ms: number): Promise<T> {
-	let timer: NodeJS.Timeout;
-	const late = new Promise<never>((_, failed) => (timer = setTimeout(() => failed(tooSlow()), ms)));
-	return Promise.race([work, late]).finally(() => clearTimeout(timer));
-}
-
-/** The request's body as it comes. @throws BodyError when it is too large, or slower than anybody's line */
-export async function* bodyChunks(request: Request, limit: number): AsyncGenerator<Uint8Array> {
-	const tooLarge = () =>
-		new BodyError(413, 'too-large', `The body may hold at most ${(limit / MEGABYTE).toFixed(0)} MB. Send it in parts.`);
-	if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
-	const reader = request.body?.getReader();
-	if (!reader) return;
-	const begunMs = Date.now();
-	let size = 0;
-	try {
-		for (;;) {
-			const { done, value } = await within(reader.read(), SILENT_MS);
-			if (done) return;
-			size += value.byteLength;
-			if (size > limit) throw tooLarge();
-			if (Date.now() - begunMs > PATIENCE_MS + size / SLOWEST_BYTES_A_MS) throw tooSlow();
-			yield value;
-		}
-	} finally {
-		// Giving it up would cut the line before the refusal is heard.
-		reader.releaseLock();
-	}
-}
-
-async function readBytes(request: Request, limit: number): Promise<Uint8Array<ArrayBuffer>> {
+async function readBytes(request: Request, limit: number, overallMs: number): Promise<Uint8Array<ArrayBuffer>> {
 	const parts: Uint8Array[] = [];
-	for await (const part of bodyChunks(request, limit)) parts.push(part);
+	for await (const part of bodyChunks(request, limit, overallMs)) parts.push(part);
 	return new Uint8Array(Buffer.concat(parts));
 }
 
@@ -116,7 +68,7 @@ const isJson = (request: Request) => /^application\/(.*\+)?json\b/.test(contentT
 /** The request's JSON body, of a shape somebody may have meant. */
 export async function jsonBody(request: Request, limit = JSON_LIMIT): Promise<unknown> {
 	if (!isJson(request)) throw new BodyError(415, 'content-type', 'Send JSON with content-type application/json.');
-	const text = new TextDecoder().decode(await readBytes(request, limit));
+	const text = new TextDecoder().decode(await readBytes(request, limit, OVERALL_MS.record));
 	let value: unknown;
 	try {
 		value = JSON.parse(text);
@@ -132,29 +84,27 @@ export async function fileBody(request: Request, limit: number): Promise<{ mime:
 	const mime = contentType(request).split(';')[0]!.trim().toLowerCase();
 	if (mime === '')
 		throw new BodyError(415, 'content-type', 'Send a photo or file with its content-type, e.g. image/jpeg.');
-	return { mime, content: Buffer.from(await readBytes(request, limit)) };
+	return { mime, content: Buffer.from(await readBytes(request, limit, OVERALL_MS.file)) };
 }
 
 /** The request's body of text (a CSV log), as its bytes. */
 export async function textBody(request: Request): Promise<Uint8Array<ArrayBuffer>> {
 	if (!/^text\/(csv|plain|tab-separated-values)\b/.test(contentType(request)))
 		throw new BodyError(415, 'content-type', 'Send the log with content-type text/csv.');
-	return readBytes(request, FILE_LIMIT);
+	return readBytes(request, FILE_LIMIT, OVERALL_MS.file);
 }
 
-/** A bank's file: whole when it is one JSON object, as it comes when it is a line a record. */
-export async function bankFileBody(
-	request: Request
-): Promise<{ whole: Uint8Array<ArrayBuffer> } | { chunks: AsyncIterable<Uint8Array> }> {
+/** A bank's file: in memory when it is one JSON object, on the disk when it is a line a record. Nothing is begun before all of it is here. */
+export async function bankFileBody(request: Request): Promise<{ whole: Uint8Array<ArrayBuffer> } | { file: Spooled }> {
 	if (/^(application\/x-ndjson|application\/jsonl|text\/plain)\b/.test(contentType(request)))
-		return { chunks: bodyChunks(request, LINES_LIMIT) };
+		return { file: await spooled(bodyChunks(request, LINES_LIMIT, OVERALL_MS.bankFile)) };
 	if (!isJson(request))
 		throw new BodyError(
 			415,
 			'content-type',
 			'Send a bank’s file with content-type application/x-ndjson (a line a record) or application/json (the first format).'
 		);
-	return { whole: await readBytes(request, FILE_LIMIT) };
+	return { whole: await readBytes(request, FILE_LIMIT, OVERALL_MS.bankFile) };
 }
 
 /** A whole-number path parameter. @throws ServiceError 404 */

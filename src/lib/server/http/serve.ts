@@ -3,6 +3,7 @@ import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { GOING } from './going';
 import { SECURITY_HEADERS, allowedHosts, isAllowedHost } from './guard';
+import { hasBody, openBodies } from './open-bodies';
 import { problemResponse } from './problem';
 
 /** The built application as the adapter gives it. */
@@ -15,6 +16,8 @@ const IDLE_MS = 5_000;
 const GOING_MS = Number(process.env.SHUTDOWN_TIMEOUT ?? 5) * 1000;
 
 const hosts = allowedHosts();
+const bodies = openBodies();
+bodies.lookAgainAndAgain();
 
 async function refuse(response: ServerResponse, refusal: Response): Promise<void> {
 	response.writeHead(refusal.status, Object.fromEntries(refusal.headers));
@@ -37,12 +40,13 @@ const server = createServer((request, response) => {
 				`This server does not answer to the host name "${host.slice(0, 80)}". Use 127.0.0.1, or name the host in ALLOWED_HOSTS.`
 			)
 		);
+	if (hasBody(request)) bodies.follow(request);
 	handler(request, response, () => {
 		void refuse(response, problemResponse(404, 'not-found', 'There is nothing at this address.'));
 	});
 });
 server.headersTimeout = HEAD_MS;
-// Bodies have a patience of their own: a bank's file may take its time.
+// Bodies are watched by how fast they come: a bank's file may take its time.
 server.requestTimeout = 0;
 server.keepAliveTimeout = IDLE_MS;
 server.listen(Number(process.env.PORT ?? 3000), process.env.HOST ?? '127.0.0.1');

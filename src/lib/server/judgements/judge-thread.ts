@@ -1,7 +1,10 @@
 import 'reflect-metadata';
-import { DATABASE_AWAY, isDatabaseAway } from '../db/away';
+import { passingTrouble } from '../db/away';
 import { ServiceError } from '../errors';
+import { stepBack } from '$lib/workers/step-back';
 import { judgeAndKeep } from './refresh';
+
+stepBack('brief');
 
 /** What the thread answers: the kind of an error is lost on the way. */
 export type JudgedOnThread =
@@ -13,7 +16,8 @@ export default async (bankId: number): Promise<JudgedOnThread> => {
 		await judgeAndKeep(bankId);
 		return { kind: 'done' };
 	} catch (error) {
-		if (isDatabaseAway(error)) return { kind: 'refused', status: 503, code: 'database-away', message: DATABASE_AWAY };
+		const trouble = passingTrouble(error);
+		if (trouble) return { kind: 'refused', status: 503, ...trouble };
 		if (!(error instanceof ServiceError)) throw error;
 		return { kind: 'refused', status: error.status, code: error.code, message: error.message };
 	}

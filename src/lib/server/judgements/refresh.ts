@@ -1,13 +1,15 @@
 import type { Knex } from 'knex';
 import { WARMTHS, type Stage, type StageStatus, type Warmth } from '$lib/core/shared';
 import { EDITION, warmthRank, type BankJudgement } from '$lib/core/stages';
-import type { StageVerdict } from '$lib/core/verdicts';
+import { cellsOf, type StageVerdict } from '$lib/core/verdicts';
 import { loadBankPicture } from '../bank-picture/load';
 import { database } from '../db/connection';
+import { readingOnce } from '../db/read-once';
 import { inTransaction } from '../db/transaction';
 import { verdictChanges } from '../records';
 import { cellsOfChange, changesBetween } from './changes';
 import { judgePicture } from './judge';
+import { warningsOfCells } from './warnings-of-cells';
 
 /** What Home and the rail show of a bank. */
 export interface BankSummary {
@@ -18,6 +20,8 @@ export interface BankSummary {
 	/** The warmest verdict that asks for something, null when none does; and how many do. */
 	first: StageVerdict | null;
 	needing: number;
+	/** What stops a cell from being used: said on every page until it is resolved or set apart. */
+	stops: { title: string; next: string | null }[];
 }
 
 function summaryOf({ stages, current, placed, warmth, verdicts }: BankJudgement): BankSummary {
@@ -30,7 +34,10 @@ function summaryOf({ stages, current, placed, warmth, verdicts }: BankJudgement)
 		placed,
 		warmth,
 		first: first && { ...first, members: [], facts: {} },
-		needing: needing.length
+		needing: needing.length,
+		stops: verdicts
+			.filter((v) => v.stage === 'receive' && v.warmth === 'stop' && cellsOf(v).length > 0 && !v.setApart)
+			.map(({ title, next }) => ({ title, next }))
 	};
 }
 
@@ -49,7 +56,7 @@ const MOST_CAUSES = 20;
 export async function judgeAndKeep(bankId: number): Promise<void> {
 	// Read before the picture: what is written meanwhile stays a cause.
 	const causes = (await database()('judgement_causes').where({ bank_id: bankId }).orderBy('id')) as CauseRow[];
-	const judgement = await judgePicture(await loadBankPicture(bankId));
+	const judgement = await readingOnce(async () => judgePicture(await loadBankPicture(bankId)));
 	await inTransaction(async (tx) => {
 		await tx('bank_judgements').insert({ bank_id: bankId }).onConflict('bank_id').ignore();
 		const before = (await tx('bank_judgements')
@@ -64,7 +71,8 @@ export async function judgeAndKeep(bankId: number): Promise<void> {
 				judged_at: new Date(),
 				warmth: warmthRank(judgement.warmth),
 				summary: JSON.stringify(summaryOf(judgement)),
-				verdicts: JSON.stringify(judgement.verdicts)
+				verdicts: JSON.stringify(judgement.verdicts),
+				cell_warnings: JSON.stringify(warningsOfCells(judgement.verdicts))
 			});
 		// Those that were read, and no others: one with a smaller number may have been stored since.
 		await tx('judgement_causes')

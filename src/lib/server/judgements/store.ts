@@ -1,9 +1,10 @@
-import type { Stage } from '$lib/core/shared';
+import { WARMTHS, type Stage } from '$lib/core/shared';
 import { EDITION } from '$lib/core/stages';
 import type { StageVerdict } from '$lib/core/verdicts';
 import { database } from '../db/connection';
 import { judgeElsewhere } from './elsewhere';
 import type { BankSummary } from './refresh';
+import { warningsOfCells, type CellWarning } from './warnings-of-cells';
 
 export type { BankSummary } from './refresh';
 
@@ -89,7 +90,8 @@ export interface ShownSummary extends BankSummary {
 /** What Home and the rail show of a bank, judged again when something was written since. @throws ServiceError 404 */
 export async function bankSummary(bankId: number): Promise<ShownSummary> {
 	const { text, beingJudged } = await fresh(bankId, 'summary');
-	return { ...(JSON.parse(text) as BankSummary), beingJudged };
+	// One of before may lack what was added since.
+	return { stops: [], ...(JSON.parse(text) as Omit<BankSummary, 'stops'>), beingJudged };
 }
 
 /** Every verdict of a bank, or those of one stage, in the order of the stages; and whether they are of before. @throws ServiceError 404 */
@@ -106,11 +108,28 @@ export async function shownVerdicts(
 export const bankVerdicts = async (bankId: number, stage: Stage | null = null): Promise<StageVerdict[]> =>
 	(await shownVerdicts(bankId, stage)).items;
 
-/** What was said of a bank last, however long ago; a bank that was never judged has no verdicts. */
-export async function verdictsSaidLast(bankId: number): Promise<StageVerdict[]> {
-	const row = (await database()('bank_judgements').where({ bank_id: bankId }).first('verdicts')) as
-		{ verdicts: string | null } | undefined;
-	return row?.verdicts ? (JSON.parse(row.verdicts) as StageVerdict[]) : [];
+/** What was said last of the single cells of some banks, however long ago, the warmest of each by cell id. */
+export async function warningsSaidLast(bankIds: readonly number[]): Promise<Map<number, CellWarning>> {
+	const rows = (await database()('bank_judgements')
+		.whereIn('bank_id', [...new Set(bankIds)])
+		.orderBy('bank_id')
+		.select('cell_warnings')
+		// What was judged before they were kept apart is read whole.
+		.select(database().raw('if(cell_warnings is null, verdicts, null) as verdicts'))) as {
+		cell_warnings: string | null;
+		verdicts: string | null;
+	}[];
+	const warnings = new Map<number, CellWarning>();
+	for (const row of rows) {
+		const own = row.cell_warnings
+			? (JSON.parse(row.cell_warnings) as Record<number, CellWarning>)
+			: warningsOfCells(JSON.parse(row.verdicts ?? '[]') as StageVerdict[]);
+		for (const [id, warning] of Object.entries(own)) {
+			const known = warnings.get(Number(id));
+			if (!known || WARMTHS.indexOf(known.warmth) < WARMTHS.indexOf(warning.warmth)) warnings.set(Number(id), warning);
+		}
+	}
+	return warnings;
 }
 
 /** Banks, not put away, whose judgement is out of date; those that were judged last, and so looked at last, first. */

@@ -1,5 +1,5 @@
 import { followRun, startFollowing, type FollowCommand, type FollowEvent } from '$lib/core/live-run';
-import { isDatabaseAway } from '../db/away';
+import { passingTrouble } from '../db/away';
 import type { StoredSample } from '../db/stored-sample';
 import { log } from '../log';
 import { banks, type LiveRun } from '../records';
@@ -86,9 +86,9 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 			try {
 				return await store.store(standing());
 			} catch (error) {
-				if (!isDatabaseAway(error)) log.error({ err: error, liveRunId: started.id }, 'live run could not be stored');
+				if (!passingTrouble(error)) log.error({ err: error, liveRunId: started.id }, 'live run could not be stored');
 				if (state.mode === 'going') return happen({ kind: 'not-stored' });
-				if (!isDatabaseAway(error) || state.mode === 'left' || asked) return;
+				if (!passingTrouble(error) || state.mode === 'left' || asked) return;
 				await pause(DATABASE_RETRY_MS);
 			}
 		}

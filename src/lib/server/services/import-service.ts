@@ -1,8 +1,10 @@
 import type { Knex } from 'knex';
+import PQueue from 'p-queue';
 import type { SubjectKind } from '$lib/core/verdicts';
 import { InputError, validated } from '$lib/input/validate';
 import { FilesBrought } from '../attachments/files-brought';
 import { database } from '../db/connection';
+import { ServiceError } from '../errors';
 import { insertLiveSamples } from '../db/live-samples';
 import { insertRunSamples } from '../db/run-samples';
 import { checkHeader, type Plain } from '../formats/bank-file/line';
@@ -203,23 +205,34 @@ async function apart(rehearsal: Rehearsal, tx: Knex): Promise<Plain> {
 	} as unknown as Plain;
 }
 
-/** Builds the bank of a file again, under new ids, all or nothing. @param whole the file has a last line that says so */
-async function importLines(lines: AsyncIterable<ParsedLine>, whole: boolean): Promise<Bank> {
-	return database().transaction(
-		async (tx) => {
-			const bringing = new BankImport(tx);
-			for await (const line of lines) await bringing.take(line);
-			return bringing.finish(whole);
+/** Each takes a connection for as long as it lasts: the others are for pages. */
+const ways = new PQueue({ concurrency: 3 });
+
+/**
+ * Builds the bank of a file again, under new ids, all or nothing; waits where others are at it.
+ * @param whole the file has a last line that says so
+ */
+const importLines = (lines: AsyncIterable<ParsedLine>, whole: boolean, signal: AbortSignal): Promise<Bank> =>
+	ways.add(
+		() => {
+			if (signal.aborted) throw new ServiceError(409, 'cancelled', 'The import was cancelled. Nothing was stored.');
+			return database().transaction(
+				async (tx) => {
+					const bringing = new BankImport(tx);
+					for await (const line of lines) await bringing.take(line);
+					return bringing.finish(whole);
+				},
+				{ isolationLevel: 'read committed' }
+			);
 		},
-		{ isolationLevel: 'read committed' }
+		{ throwOnTimeout: true }
 	);
-}
 
 /** A file of a line a record, as it comes, parsed on a thread. @returns the new bank */
 export const importBankFile = (chunks: AsyncIterable<Uint8Array>, signal: AbortSignal): Promise<Bank> =>
-	importLines(parsedOnThread(chunks, signal), true);
+	importLines(parsedOnThread(chunks, signal), true, signal);
 
 /** A file of the first format, one JSON object, read on a thread. @returns the new bank */
 export async function importFirstFormat(bytes: Uint8Array<ArrayBuffer>, signal: AbortSignal): Promise<Bank> {
-	return importLines(parsedOnThread(await firstFormatLines(bytes, signal), signal), false);
+	return importLines(parsedOnThread(await firstFormatLines(bytes, signal), signal), false, signal);
 }

@@ -95,7 +95,8 @@ const NOT_JUDGED: Omit<BankSummary, 'placed'> = {
 	current: 'plan',
 	warmth: 'calm',
 	first: null,
-	needing: 0
+	needing: 0,
+	stops: []
 };
 
 function listed(row: HomeRow, running: readonly RunningWork[]): HomeBank {

@@ -1,3 +1,4 @@
+import type { Knex } from 'knex';
 import { database } from '../db/connection';
 import { inTransaction } from '../db/transaction';
 import { latestReadings } from '../bank-picture/latest-readings';
@@ -70,48 +71,63 @@ function filterOf(query: URLSearchParams): StockFilter & { page: number } {
 	return { search, place, page: Math.max(1, Math.min(100_000, Math.floor(Number(query.get('page') ?? 1)) || 1)) };
 }
 
-/** Cells of one's own, simulated ones left out, by delivery and tray position. */
-function stockQuery({ search, place }: StockFilter) {
-	const query = database()('cells as c')
-		.join('deliveries as d', 'd.id', 'c.delivery_id')
-		.leftJoin('placements as p', 'p.open_cell_id', 'c.id')
-		.leftJoin('placed as w', 'w.id', 'p.id')
-		.leftJoin('banks as b', 'b.id', 'w.bank_id')
-		.where({ 'd.rehearsal': false })
-		.whereNull('c.deleted_at')
-		.whereNull('d.deleted_at');
-	if (place === 'loose') query.whereNull('p.id');
-	if (place === 'placed') query.whereNotNull('p.id');
-	if (search) {
-		// As the tiles say it: "for Heronry".
-		const wanted = search.replace(/^for\s+/i, '');
-		const [like, likeBank] = [search, wanted].map((text) => `%${text.replace(/[\\%_]/g, '\\$&')}%`) as [string, string];
-		query.where((q) =>
-			q
-				.where('c.label', 'like', like)
-				.orWhere('c.batch', 'like', like)
-				.orWhere('c.code', 'like', like)
-				.orWhere('d.name', 'like', like)
-				.orWhere('b.name', 'like', likeBank)
-				.orWhereExists((k) =>
-					k
-						.from('candidates as k')
-						.join('banks as f', 'f.id', 'k.bank_id')
-						.whereRaw('k.cell_id = c.id')
-						.whereNull('k.deleted_at')
-						.whereNull('f.deleted_at')
-						.where('f.name', 'like', likeBank)
-						.select(database().raw('1'))
-				)
-		);
-	}
-	return query;
+const likeOf = (text: string) => `%${text.replace(/[\\%_]/g, '\\$&')}%`;
+
+/** What of the search is few: deliveries and banks whose names hold it; null without a search. */
+async function namedLike(search: string): Promise<{ deliveries: number[]; banks: number[] } | null> {
+	if (!search) return null;
+	const db = database();
+	// As the tiles say it: "for Heronry".
+	const wanted = search.replace(/^for\s+/i, '');
+	const [ofDeliveries, ofBanks] = await Promise.all([
+		db('deliveries').where('name', 'like', likeOf(search)).whereNull('deleted_at').pluck('id'),
+		db('banks').where('name', 'like', likeOf(wanted)).pluck('id')
+	]);
+	return { deliveries: ofDeliveries as number[], banks: ofBanks as number[] };
 }
 
-async function counted(filter: StockFilter): Promise<number> {
-	const [{ n }] = (await stockQuery(filter).countDistinct({ n: 'c.id' })) as [{ n: number }];
-	return Number(n);
+/** Cells of one's own, simulated ones left out, by delivery and tray position. */
+async function stockQuery({ search, place }: StockFilter): Promise<() => Knex.QueryBuilder> {
+	const named = await namedLike(search);
+	return () => {
+		const db = database();
+		const query = db('cells as c')
+			.join('deliveries as d', 'd.id', 'c.delivery_id')
+			.where({ 'd.rehearsal': false })
+			.whereNull('c.deleted_at')
+			.whereNull('d.deleted_at');
+		const placed = () => db('placements as p').whereRaw('p.open_cell_id = c.id').select(db.raw('1'));
+		if (place === 'loose') query.whereNotExists(placed());
+		if (place === 'placed') query.whereExists(placed());
+		if (named)
+			query.where((q) => {
+				for (const column of ['c.label', 'c.batch', 'c.code']) q.orWhere(column, 'like', likeOf(search));
+				if (named.deliveries.length) q.orWhereIn('c.delivery_id', named.deliveries);
+				if (named.banks.length) q.orWhereIn('c.id', cellsOfBanks(named.banks));
+			});
+		return query;
+	};
 }
+
+/** Cells that sit in some banks, or are considered for those of them that are not put away. */
+const cellsOfBanks = (bankIds: readonly number[]) =>
+	database()('placed')
+		.whereIn('bank_id', [...bankIds])
+		.whereNull('removed_at')
+		.whereNull('deleted_at')
+		.select('cell_id')
+		.union((u) =>
+			u
+				.from('candidates as k')
+				.join('banks as f', 'f.id', 'k.bank_id')
+				.whereIn('k.bank_id', [...bankIds])
+				.whereNull('k.deleted_at')
+				.whereNull('f.deleted_at')
+				.select('k.cell_id')
+		);
+
+const counted = async (query: Knex.QueryBuilder): Promise<number> =>
+	Number(((await query.count({ n: '*' })) as [{ n: number }])[0].n);
 
 const groupedBy = <Row extends { cell_id: number }, T>(rows: readonly Row[], of: (row: Row) => T) => {
 	const byCell = new Map<number, T[]>();
@@ -157,15 +173,19 @@ async function aboutCells(ids: readonly number[]) {
 /** A page of the stock: every cell, where it is or was. @param query `q`, `place` (all, loose, placed), `page` @param patienceMs how long judging may hold it up */
 export async function stockPage(query: URLSearchParams, patienceMs?: number): Promise<Stock> {
 	const { page, ...filter } = filterOf(query);
+	const [cells, every] = await Promise.all([stockQuery(filter), stockQuery({ search: '', place: 'all' })]);
 	const [rows, total, found, own] = await Promise.all([
-		stockQuery(filter)
+		cells()
+			.leftJoin('placements as p', 'p.open_cell_id', 'c.id')
+			.leftJoin('placed as w', 'w.id', 'p.id')
+			.leftJoin('banks as b', 'b.id', 'w.bank_id')
 			.orderBy([{ column: 'd.received_on', order: 'desc' }, 'd.id', 'c.position', 'c.id'])
 			.limit(PAGE)
 			.offset((page - 1) * PAGE)
 			.select('c.id', 'c.label', 'c.batch', 'c.delivery_id', 'd.name as delivery_name', 'd.received_on')
 			.select('w.bank_id', 'b.name as bank_name', 'w.battery', 'w.position') as unknown as Promise<StockRow[]>,
-		counted({ search: '', place: 'all' }),
-		counted(filter),
+		counted(every()),
+		counted(cells()),
 		banks.all({ rehearsal: false })
 	]);
 	const ids = rows.map((r) => r.id);

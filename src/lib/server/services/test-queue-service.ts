@@ -24,7 +24,7 @@ export async function queueCalendar(bankId: number, params: URLSearchParams, gon
 		offset: params.get('offset') ?? '',
 		timeZone: params.get('timeZone')
 	});
-	const { steps } = await measuringOnThread({ kind: 'queue', queue }, gone);
+	const steps = await measuringOnThread({ kind: 'queue-steps', queue }, gone);
 	const { name } = picture.bank;
 	return icsFile(
 		name,

@@ -1,7 +1,7 @@
 import type { LeftJoined } from '$lib/core/balance';
 import type { NotesFit } from '$lib/core/run-notes';
 import type { Leakage } from '$lib/core/storage';
-import type { QueuePlan } from '$lib/core/test-queue';
+import type { QueuePlan, QueueStep } from '$lib/core/test-queue';
 import type { MeasuringTask } from '$lib/workers/measuring-thread';
 import { onThread } from './thread';
 
@@ -11,6 +11,7 @@ const MOST_S = 60;
 interface AnswerOf {
 	notes: NotesFit;
 	queue: QueuePlan;
+	'queue-steps': QueueStep[];
 	leakage: Leakage;
 	'left-joined': LeftJoined[];
 }
@@ -24,6 +25,7 @@ export function measuringOnThread<T extends MeasuringTask>(task: T, signal: Abor
 		data,
 		signal,
 		mostS: MOST_S,
-		mostAtOnce: 8
+		mostAtOnce: 8,
+		pace: 'brief'
 	});
 }

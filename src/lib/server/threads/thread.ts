@@ -1,17 +1,25 @@
 import { resolve } from 'node:path';
 import { Piscina } from 'piscina';
 import { CoreError } from '$lib/core/shared';
+import type { Pace } from '$lib/workers/step-back';
 import type { ThreadAnswer } from '$lib/workers/thread-answer';
 import { ServiceError } from '../errors';
 
 /** Pieces of work of one kind at once; more only make all of them wait. */
 const MOST_AT_ONCE = 4;
-/** Threads together, so that no kind of work waits for another. They step back behind the server's own. */
-const THREADS = 12;
+/**
+ * Threads of each pace together, so that no kind of work waits for another. They step back behind the server's own, and a thread that has
+ * stepped back far does not come forward again: the two paces share none.
+ */
+const THREADS: Record<Pace, number> = { brief: 8, long: 12 };
 const IDLE_MS = 20_000;
 
-let pool: Piscina | null = null;
-const threads = (): Piscina => (pool ??= new Piscina({ maxThreads: THREADS, minThreads: 0, idleTimeout: IDLE_MS }));
+const pools = new Map<Pace, Piscina>();
+function threads(pace: Pace): Piscina {
+	const pool = pools.get(pace) ?? new Piscina({ maxThreads: THREADS[pace], minThreads: 0, idleTimeout: IDLE_MS });
+	pools.set(pace, pool);
+	return pool;
+}
 const running = new Map<string, number>();
 
 export interface ThreadWork {
@@ -28,6 +36,8 @@ export interface ThreadWork {
 	transfer?: ArrayBuffer[];
 	/** Pieces of this work at once before the next is turned away. */
 	mostAtOnce?: number;
+	/** As its thread says it steps back; missing: long. */
+	pace?: Pace;
 }
 
 /**
@@ -35,7 +45,7 @@ export interface ThreadWork {
  * @throws CoreError when the input is refused; ServiceError 409 when too many run or it was cancelled, 422 when it took too long
  */
 export async function onThread<Result>(work: ThreadWork): Promise<Result> {
-	const { file, what, data, signal, mostS, transfer, mostAtOnce = MOST_AT_ONCE } = work;
+	const { file, what, data, signal, mostS, transfer, mostAtOnce = MOST_AT_ONCE, pace = 'long' } = work;
 	const others = running.get(file) ?? 0;
 	if (others >= mostAtOnce)
 		throw new ServiceError(409, 'busy', `${mostAtOnce} ${what} are already running. Try again when one has ended.`);
@@ -43,7 +53,7 @@ export async function onThread<Result>(work: ThreadWork): Promise<Result> {
 	const late = AbortSignal.timeout(mostS * 1000);
 	try {
 		const filename = resolve(process.env.KIND_EMBER_TOOLS ?? 'build-tools', `${file}.js`);
-		const answer = (await threads().run(data, {
+		const answer = (await threads(pace).run(data, {
 			filename,
 			signal: AbortSignal.any([signal, late]),
 			transferList: transfer

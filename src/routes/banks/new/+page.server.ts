@@ -1,11 +1,12 @@
 import { redirect } from '@sveltejs/kit';
 import { bankFromForm } from '$lib/input/bank-form';
 import { formAction } from '$lib/server/http/form-action';
+import { loaded } from '$lib/server/http/load';
 import { listCellTypes } from '$lib/server/services/bank-service';
 import { createIn } from '$lib/server/services/record-service';
 import type { Actions, PageServerLoad } from './$types';
 
-export const load: PageServerLoad = async () => ({ cellTypes: await listCellTypes() });
+export const load: PageServerLoad = () => loaded(listCellTypes().then((cellTypes) => ({ cellTypes })));
 
 export const actions: Actions = {
 	default: formAction(async (form, { locals }) => {

@@ -14,6 +14,7 @@ import * as steps from './012-steps-from-logs';
 import * as right from './013-right';
 import * as whole from './014-whole-work';
 import * as judged from './015-judged-checks';
+import * as manyCells from './016-many-cells';
 
 interface Migration {
 	name: string;
@@ -36,7 +37,8 @@ const MIGRATIONS: Migration[] = [
 	{ name: '012-steps-from-logs', up: steps.up },
 	{ name: '013-right', up: right.up },
 	{ name: '014-whole-work', up: whole.up },
-	{ name: '015-judged-checks', up: judged.up }
+	{ name: '015-judged-checks', up: judged.up },
+	{ name: '016-many-cells', up: manyCells.up }
 ];
 
 /** Knex reads migrations from this list instead of a folder, so that they are part of the build. */

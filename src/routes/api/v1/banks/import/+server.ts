@@ -4,5 +4,10 @@ import { importBankFile, importFirstFormat } from '$lib/server/services/import-s
 /** Builds a bank again from its file: a line a record, or one JSON object of the first format. */
 export const POST = endpoint(async ({ request }, gone) => {
 	const body = await bankFileBody(request);
-	return 'chunks' in body ? importBankFile(body.chunks, gone) : importFirstFormat(body.whole, gone);
+	if ('whole' in body) return importFirstFormat(body.whole, gone);
+	try {
+		return await importBankFile(body.file.chunks, gone);
+	} finally {
+		await body.file.discard();
+	}
 }, 201);
