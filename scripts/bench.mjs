@@ -1,4 +1,4 @@
-// npm run bench: builds and runs the benchmarks. `-- --only core,draw,load,fuzz,scale,size` runs a part.
+// npm run bench: builds and runs the benchmarks. `-- --only core,draw,load,fuzz,scale,size,growth` runs a part.
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
 import { CHROMIUM, MARIADB, checkNode, ensureBuild, ensurePackages, ensurePrograms, root } from './steps/machine.mjs';
@@ -19,4 +19,5 @@ if (wanted('load')) holds = (await (await import('./steps/bench-server.mjs')).be
 if (wanted('fuzz')) holds = (await (await import('./steps/bench-server.mjs')).benchFuzz()) && holds;
 if (wanted('scale')) holds = (await (await import('./steps/bench-scale.mjs')).benchScale()) && holds;
 if (wanted('size')) holds = (await (await import('./steps/bench-size.mjs')).benchSize()) && holds;
+if (wanted('growth')) holds = (await (await import('./steps/bench-growth.mjs')).benchGrowth()) && holds;
 process.exit(holds ? 0 : 1);

@@ -124,9 +124,7 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		joined,
 		byCell,
 		crates,
-		planId,
 		balanceId,
-		methodId,
 		checked,
 		promises,
 		looked,
@@ -135,7 +133,12 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		settings,
 		comparisons,
 		touches,
-		taken
+		taken,
+		limitPlan,
+		methodRun,
+		lots,
+		draw,
+		batteryTests
 	] = await Promise.all([
 		bank.cellTypeId === null ? null : cellTypes.get(bank.cellTypeId),
 		currentMeters(),
@@ -144,9 +147,7 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		latestReadings(ids, 'joined'),
 		runsOf(ids),
 		deliveryIds.length ? deliveries.all({ id: deliveryIds }) : [],
-		latest('limit_plans', bankId),
 		latest('balance_runs', bankId),
-		latest('method_runs', bankId),
 		wasChecked(bankId),
 		bank.cellTypeId === null ? [] : clauses.all({ cellTypeId: bank.cellTypeId }),
 		latestInspections(ids),
@@ -155,15 +156,21 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		readSettings(),
 		calibrationsFor(bank),
 		touchesOf(ids),
-		deliveryIds.length ? modules.all({ deliveryId: deliveryIds }) : []
+		deliveryIds.length ? modules.all({ deliveryId: deliveryIds }) : [],
+		latest('limit_plans', bankId).then((id) => (id === null ? null : limitPlans.get(id))),
+		latest('method_runs', bankId).then(async (id) => (id === null ? null : methodOf(await methodRuns.get(id)))),
+		earlierLots(bank, deliveryIds),
+		plannedDraw(bankId),
+		latestBatteryTests(bankId)
 	]);
 	const calibrated = calibrator(comparisons, meters);
 	const trueReadings = calibratedReadings(readings, calibrated);
 	const latestRest = new Map(ids.map((id) => [id, readings.get(id)?.restVoltage ?? null]));
 	const known = { latestRest, touches, calibrated: (reading: PictureReading) => calibrated('restVoltage', reading) };
-	const [typesOf, arrived, balanceRun] = await Promise.all([
+	const [typesOf, arrived, changes, balanceRun] = await Promise.all([
 		ownTypes(bank, crates),
 		arrivalRests(ids, known),
+		batteryChanges(own),
 		balanceId === null ? null : runWithRests(await balanceRuns.get(balanceId), await rowOf(balanceId), known)
 	]);
 	return {
@@ -202,13 +209,13 @@ export async function loadBankPicture(bankId: number): Promise<BankPicture> {
 		),
 		modules: taken,
 		batteries: own,
-		limitPlan: planId === null ? null : await limitPlans.get(planId),
+		limitPlan,
 		balanceRun,
-		batteryTests: await latestBatteryTests(bankId),
-		changes: await batteryChanges(own),
-		earlierLots: await earlierLots(bank, deliveryIds),
-		methodRun: methodId === null ? null : await methodOf(await methodRuns.get(methodId)),
-		plannedDraw: await plannedDraw(bankId),
+		batteryTests,
+		changes,
+		earlierLots: lots,
+		methodRun,
+		plannedDraw: draw,
 		wasChecked: checked
 	};
 }
