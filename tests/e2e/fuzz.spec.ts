@@ -3,8 +3,8 @@ import { expect, test } from '../support/e2e';
 
 const REQUESTS = 6000;
 const AT_ONCE = 8;
-/** An answer that has not come by then hangs. */
-const PATIENCE_MS = 10_000;
+/** An answer that has not come by then hangs: what works longest is given up after a minute, and a busy machine is no failure. */
+const PATIENCE_MS = 30_000;
 
 test('whatever is sent is answered: no 5xx, nothing hangs, every status is one the description names', async ({
 	request,

@@ -1,3 +1,4 @@
+import { judgeBalanceLeads, type BalanceLeadsInput, type LeadsJudgement } from '$lib/core/assembly';
 import { leftJoined, type JoinInput, type LeftJoined } from '$lib/core/balance';
 import type { Chemistry } from '$lib/core/chemistry';
 import { fitNotes, type NotedRun, type NotesFit } from '$lib/core/run-notes';
@@ -12,11 +13,12 @@ export type MeasuringTask =
 	| { kind: 'queue'; queue: QueueInput }
 	| { kind: 'queue-steps'; queue: QueueInput }
 	| { kind: 'left-joined'; join: JoinInput; hours: number[] }
+	| { kind: 'leads'; leads: BalanceLeadsInput }
 	| { kind: 'leakage'; chemistry: Chemistry; readings: StoredReading[] };
 
 stepBack('brief');
 
-type MeasuringAnswer = NotesFit | QueuePlan | QueueStep[] | Leakage | LeftJoined[];
+type MeasuringAnswer = NotesFit | QueuePlan | QueueStep[] | Leakage | LeftJoined[] | LeadsJudgement;
 
 function carriedOut(task: MeasuringTask): MeasuringAnswer {
 	switch (task.kind) {
@@ -28,6 +30,8 @@ function carriedOut(task: MeasuringTask): MeasuringAnswer {
 			return queueSteps(task.queue);
 		case 'left-joined':
 			return leftJoined(task.join, task.hours);
+		case 'leads':
+			return judgeBalanceLeads(task.leads);
 		case 'leakage':
 			return leakageByReadings(task.chemistry, task.readings);
 	}

@@ -11,6 +11,7 @@ import {
 import type { Verdict } from '$lib/core/verdicts';
 import type { BalanceLeadsRequest, JointsRequest } from '$lib/input/assembly';
 import { InputError } from '$lib/input/validate';
+import { measuringOnThread } from '../threads/measuring';
 
 function cellsKnown({ cellV, cellsV }: BalanceLeadsRequest): CellsKnown {
 	if (cellV && cellsV)
@@ -25,15 +26,23 @@ function cellsKnown({ cellV, cellsV }: BalanceLeadsRequest): CellsKnown {
 	]);
 }
 
+/** Of more cells in series the wirings there could be grow by their cube: those are weighed on a thread. */
+const MOST_AT_ONCE = 24;
+
 /** How the balance leads of a battery most probably sit. @throws InputError, CoreError */
-export function judgeLeadReadings(input: BalanceLeadsRequest): LeadsJudgement & { verdict: Verdict } {
-	const judgement = judgeBalanceLeads({
+export async function judgeLeadReadings(
+	input: BalanceLeadsRequest,
+	gone: AbortSignal
+): Promise<LeadsJudgement & { verdict: Verdict }> {
+	const leads = {
 		series: input.series,
 		cells: cellsKnown(input),
 		readingsV: input.readingsV,
 		positiveV: input.positiveV ?? undefined,
 		meterSdV: input.meterSdV ?? USUAL_METER_SD_V
-	});
+	};
+	const judgement =
+		input.series > MOST_AT_ONCE ? await measuringOnThread({ kind: 'leads', leads }, gone) : judgeBalanceLeads(leads);
 	return { ...judgement, verdict: leadVerdict(judgement) };
 }
 

@@ -102,8 +102,7 @@ const isFollowed = async ({ id }: BalanceRun): Promise<boolean> =>
 async function ofCharge(run: BalanceRun): Promise<Due[]> {
 	if (run.startedAt === null) return [];
 	const bank = await banks.find(run.bankId);
-	if (!bank || bank.rehearsal || bank.inServiceOn || (await balanceRuns.all({ bankId: bank.id })).at(-1)?.id !== run.id)
-		return [];
+	if (!bank) return [];
 	const noted = await balanceReadings.all({ balanceRunId: run.id });
 	const light = run.endedAt === null ? noted.findLast((r) => r.stopped) : undefined;
 	const since = run.endedAt ?? light?.readAt;
@@ -134,19 +133,32 @@ async function ofMethod(row: MethodRunRow): Promise<Due[]> {
 	}));
 }
 
+/** The latest charge of each bank that is not in service: what was charged before asks for nothing any more. */
+async function latestCharges(): Promise<BalanceRun[]> {
+	const ids = (await database()('balance_runs as r')
+		.join('banks as b', 'b.id', 'r.bank_id')
+		.whereNull('r.deleted_at')
+		.whereNull('b.deleted_at')
+		.whereNull('b.in_service_on')
+		.where('b.rehearsal', false)
+		.groupBy('r.bank_id')
+		.select(database().raw('max(r.id) as id'))) as { id: number }[];
+	return ids.length ? balanceRuns.all({ id: ids.map((row) => row.id) }) : [];
+}
+
 /** All that is due or will be, first first: runs by notes, cells that stand for a test of self-discharge. */
 export async function dueMoments(): Promise<Due[]> {
 	const [charges, noted, standing, stepped] = await Promise.all([
-		balanceRuns.all({}),
-		notedRuns.all({}),
-		storageTests.all({}),
-		methodRuns.all({})
+		latestCharges(),
+		notedRuns.all({ runId: null }),
+		storageTests.all({ refilledAt: null }),
+		methodRuns.all({ endedAt: null })
 	]);
 	const found = await Promise.all([
 		...charges.map(ofCharge),
-		...stepped.filter((m) => m.endedAt === null).map(ofMethod),
+		...stepped.map(ofMethod),
 		...noted
-			.filter((n) => n.lookAgainAt !== null && n.runId === null)
+			.filter((n) => n.lookAgainAt !== null)
 			.map((n) =>
 				ofCell(n.cellId, `noted-run-${n.id}`, (label, bank) => ({
 					at: n.lookAgainAt!,
@@ -155,16 +167,14 @@ export async function dueMoments(): Promise<Due[]> {
 					href: `/banks/${bank.id}/test/notes`
 				}))
 			),
-		...standing
-			.filter((s) => s.refilledAt === null)
-			.map((s) =>
-				ofCell(s.cellId, `storage-test-${s.id}`, (label, bank) => ({
-					at: s.dueOn,
-					what: `${label} has stood long enough, ${bank.name}`,
-					message: 'Charge it again to the same volts and the same tail, and write down the Ah.',
-					href: `/cells/${s.cellId}`
-				}))
-			)
+		...standing.map((s) =>
+			ofCell(s.cellId, `storage-test-${s.id}`, (label, bank) => ({
+				at: s.dueOn,
+				what: `${label} has stood long enough, ${bank.name}`,
+				message: 'Charge it again to the same volts and the same tail, and write down the Ah.',
+				href: `/cells/${s.cellId}`
+			}))
+		)
 	]);
 	return found.flat().sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
 }

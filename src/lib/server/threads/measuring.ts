@@ -1,3 +1,4 @@
+import type { LeadsJudgement } from '$lib/core/assembly';
 import type { LeftJoined } from '$lib/core/balance';
 import type { NotesFit } from '$lib/core/run-notes';
 import type { Leakage } from '$lib/core/storage';
@@ -13,6 +14,7 @@ interface AnswerOf {
 	queue: QueuePlan;
 	'queue-steps': QueueStep[];
 	leakage: Leakage;
+	leads: LeadsJudgement;
 	'left-joined': LeftJoined[];
 }
 
@@ -21,7 +23,7 @@ export function measuringOnThread<T extends MeasuringTask>(task: T, signal: Abor
 	const data = JSON.parse(JSON.stringify(task)) as T;
 	return onThread({
 		file: 'measuring-thread',
-		what: 'fits and timetables',
+		what: 'fits, timetables and harnesses',
 		data,
 		signal,
 		mostS: MOST_S,

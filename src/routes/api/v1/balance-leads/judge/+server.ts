@@ -3,6 +3,6 @@ import { validated } from '$lib/input/validate';
 import { endpoint, jsonBody } from '$lib/server/http/endpoint';
 import { judgeLeadReadings } from '$lib/server/services/assembly-service';
 
-export const POST = endpoint(async ({ request }) =>
-	judgeLeadReadings(validated(BalanceLeadsRequest, await jsonBody(request)))
+export const POST = endpoint(async ({ request }, gone) =>
+	judgeLeadReadings(validated(BalanceLeadsRequest, await jsonBody(request)), gone)
 );
