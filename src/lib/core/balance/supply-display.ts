@@ -1,8 +1,12 @@
 import { sum } from 'd3-array';
-import type { Interval } from '../shared';
+import { studentHalf95, type Interval } from '../shared';
 
 /** A display of hundredths, a meter and two looks a moment apart: of one gap between them, one sd, V (default). */
 const GAP_SD_V = 0.004;
+/** What that is worth beside the looks' own spread, degrees of freedom (default). */
+const GAP_DEGREES = 4;
+/** The meter at the cells, alike at every look, one sd, V (default). */
+const METER_SD_V = 0.001;
 /** Currents have to differ by so much, as a factor, before they tell leads from a display (default). */
 const UNLIKE_CURRENTS = 2;
 /** One figure of two may be mistyped. */
@@ -41,9 +45,10 @@ export function betweenSupplyAndCells(readings: readonly Look[]): BetweenSupplyA
 	const slope = sum(gaps, (g) => (g.a - meanA) * (g.v - meanV)) / sxx;
 	const leadOhm = Math.max(0, slope);
 	const restV = gaps.map((g) => g.v - meanV - leadOhm * (g.a - meanA));
-	const sdV = Math.max(GAP_SD_V, Math.sqrt(sum(restV, (v) => v * v) / (n - 2)));
+	const degrees = GAP_DEGREES + n - 2;
+	const sdV = Math.sqrt((GAP_DEGREES * GAP_SD_V ** 2 + sum(restV, (v) => v * v)) / degrees);
 	const likely = meanV - leadOhm * meanA;
 	if (Math.abs(likely) > MOST_OFF_V) return null;
-	const half = 1.96 * sdV * Math.sqrt(1 / n + meanA ** 2 / sxx);
+	const half = Math.hypot(studentHalf95(degrees) * sdV * Math.sqrt(1 / n + meanA ** 2 / sxx), 1.96 * METER_SD_V);
 	return { displayV: { low95: likely - half, likely, high95: likely + half }, leadOhm };
 }

@@ -10,3 +10,4 @@ export type { RunningWork } from './running-work';
 export { intervalOf, type Interval } from './interval';
 export { MONTH_DAYS_MEAN, MONTH_NAMES } from './months';
 export { offsetAt, zoneOffsets, type ZoneOffset } from './zone-offsets';
+export { studentHalf95 } from './student';
