@@ -2,11 +2,11 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import Papa from 'papaparse';
-import { analyseRun, splitChannels } from '$lib/core/capacity-run';
-import { matchCells } from '$lib/core/matching';
-import { normalDraw, seededRandom } from '$lib/core/shared';
+import { analyseRun, splitChannels } from '$lib/core/test/capacity';
+import { matchCells } from '$lib/core/match/groups';
+import { normalDraw, seededRandom } from '$lib/core/foundation/shared';
 
-import { createVessels, moveCharge, usableAh, voltsOf, whoStops } from '$lib/core/vessels';
+import { createVessels, moveCharge, usableAh, voltsOf, whoStops } from '$lib/core/balance/vessels';
 import { brokenBounds, medianMs, report } from './report';
 import { simulationSpeed } from './simulation';
 

@@ -1,5 +1,5 @@
-import { openCircuitCurve } from '$lib/core/cell-model';
-import { simulate, type SimulationInput } from '$lib/core/simulation';
+import { openCircuitCurve } from '$lib/core/world/cell-model';
+import { simulate, type SimulationInput } from '$lib/core/world/simulation';
 import { bareLoop } from './bare-loop';
 import { medianMs, report } from './report';
 

@@ -1,6 +1,6 @@
-import { estimateTopCharge } from '$lib/core/balance';
-import { matchCells } from '$lib/core/matching';
-import { normalDraw, type Random } from '$lib/core/shared';
+import { estimateTopCharge } from '$lib/core/balance/charge';
+import { matchCells } from '$lib/core/match/groups';
+import { normalDraw, type Random } from '$lib/core/foundation/shared';
 import type { CellTypeInput } from '$lib/server/records/cell-types/input';
 import { balanceFacts } from '$lib/server/stages/balance/stage';
 import { matchState } from '$lib/core/stages';

@@ -4,7 +4,7 @@ import type { Cell } from '$lib/server/records';
 import { cells } from '$lib/server/records';
 import { recordKind } from '$lib/server/records/registry';
 import { changeRecord } from '$lib/server/records/write';
-import { ALL_GOOD } from '$lib/core/inspection';
+import { ALL_GOOD } from '$lib/core/receive/inspection';
 import { make } from './make';
 
 /** A made-up maker’s code: maker 0ME, cell, LFP, model 23. */

@@ -1,6 +1,6 @@
-import { HYSTERESIS_V, restVoltageCurve } from '$lib/core/chemistry';
-import { matchCells } from '$lib/core/matching';
-import { normalDraw, seededRandom, type Random } from '$lib/core/shared';
+import { HYSTERESIS_V, restVoltageCurve } from '$lib/core/foundation/chemistry';
+import { matchCells } from '$lib/core/match/groups';
+import { normalDraw, seededRandom, type Random } from '$lib/core/foundation/shared';
 import type { CellTypeInput } from '$lib/server/records/cell-types/input';
 import { matchState } from '$lib/core/stages';
 import { loadBankPicture } from '$lib/server/bank-picture/load';

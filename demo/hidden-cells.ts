@@ -5,8 +5,8 @@ import {
 	simulateDischarge,
 	terminalVoltageV,
 	type CellParameters
-} from '$lib/core/cell-model';
-import { normalDraw, type Random } from '$lib/core/shared';
+} from '$lib/core/world/cell-model';
+import { normalDraw, type Random } from '$lib/core/foundation/shared';
 
 /** The bench of the demo, °C. */
 const ROOM_C = 22;

@@ -1,5 +1,5 @@
 import type { IncomingMessage } from 'node:http';
-import type { Settings } from '$lib/core/units';
+import type { Settings } from '$lib/core/foundation/units';
 
 declare global {
 	namespace App {

@@ -1,5 +1,5 @@
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
-import { DEFAULT_SETTINGS } from '$lib/core/units';
+import { DEFAULT_SETTINGS } from '$lib/core/foundation/units';
 import { migrate } from '$lib/server/db/connection';
 import { endStreams } from '$lib/server/http/event-stream';
 import { readingOnce } from '$lib/server/db/read-once';

@@ -1,7 +1,7 @@
 import { connect, type Socket } from 'node:net';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { clipTool, wireBench } from '$lib/core/bench';
-import { readyScenario } from '$lib/core/rehearsal';
+import { clipTool, wireBench } from '$lib/core/world/bench';
+import { readyScenario } from '$lib/core/world/rehearsal';
 import { startBench, type BenchServer } from './bench-server';
 import { exchange, modbusFrame, openWire } from './testing/wire';
 

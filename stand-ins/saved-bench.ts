@@ -7,10 +7,10 @@ import {
 	type Place,
 	type Scenario,
 	type Tool
-} from '$lib/core/bench';
-import { copyState, restoreState, type CellsState } from '$lib/core/cell-model';
-import type { Incident } from '$lib/core/bench';
-import type { Wiring } from '$lib/core/simulation';
+} from '$lib/core/world/bench';
+import { copyState, restoreState, type CellsState } from '$lib/core/world/cell-model';
+import type { Incident } from '$lib/core/world/bench';
+import type { Wiring } from '$lib/core/world/simulation';
 
 /** A bench as it was left, as plain data: what a rehearsal is gone on with after the stand-ins were stopped. */
 export interface SavedBench {

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { readyScenario } from '$lib/core/rehearsal';
+import { readyScenario } from '$lib/core/world/rehearsal';
 import { startBench, type BenchServer } from './bench-server';
 import { openWire, quoted, type Wire } from './testing/wire';
 

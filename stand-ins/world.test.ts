@@ -1,5 +1,5 @@
-import { completeScenario } from '$lib/core/bench';
-import { readyScenario } from '$lib/core/rehearsal';
+import { completeScenario } from '$lib/core/world/bench';
+import { readyScenario } from '$lib/core/world/rehearsal';
 import { describe, expect, it } from 'vitest';
 import { bmsMap } from './modbus/registers';
 import { createWorld } from './world';

@@ -1,4 +1,4 @@
-import { seededRandom } from '$lib/core/shared';
+import { seededRandom } from '$lib/core/foundation/shared';
 import type { Answer } from './answer';
 import { QUESTIONS } from './questions';
 import { drawWorld } from './world';

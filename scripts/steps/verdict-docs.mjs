@@ -121,7 +121,7 @@ export function verdictPage() {
 		'# Verdicts',
 		'',
 		'Every verdict is data first: a code, a warmth, what it is about (`subject`, and `members` where it speaks of several) and the',
-		'facts it stands on. Its sentences are made from those in `src/lib/core/verdicts`. `value ± sd` is a figure with its doubt, one',
+		'facts it stands on. Its sentences are made from those in `src/lib/core/foundation/verdicts`. `value ± sd` is a figure with its doubt, one',
 		'standard deviation; units are in the names. This page is made from the types by `npm run docs`; a test holds it to them.',
 		'',
 		sections.join('\n\n'),

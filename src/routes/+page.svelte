@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { layoutText } from '$lib/core/planning';
+	import { layoutText } from '$lib/core/plan/needs';
 	import { WARMTH_WORDS } from '$lib/components/verdicts/warmth-words';
 	import { goto } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/announce';
@@ -7,7 +7,7 @@
 	import MiniTray from '$lib/components/bank/MiniTray.svelte';
 	import RunningStrip from '$lib/components/frame/RunningStrip.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
-	import { BANK_USES, STAGES, STAGE_NAMES } from '$lib/core/shared';
+	import { BANK_USES, STAGES, STAGE_NAMES } from '$lib/core/foundation/shared';
 	import { inOwnStyle } from '$lib/client/own-style';
 
 	let { data } = $props();

@@ -9,9 +9,9 @@ import {
 	wireBench,
 	type Place,
 	type Tool
-} from '$lib/core/bench';
-import { CoreError } from '$lib/core/shared';
-import type { Wiring } from '$lib/core/simulation';
+} from '$lib/core/world/bench';
+import { CoreError } from '$lib/core/foundation/shared';
+import type { Wiring } from '$lib/core/world/simulation';
 import { FAULT_KINDS, type FaultKind, type FaultSwitch } from '../faults';
 import type { Commands } from '../scpi/instrument';
 import { numberOf, stringOf, wordOf, ScpiError } from '../scpi/syntax';

@@ -1,4 +1,4 @@
-import { readLoad, switchOutput, type LoadMode } from '$lib/core/bench';
+import { readLoad, switchOutput, type LoadMode } from '$lib/core/world/bench';
 import type { Commands } from '../scpi/instrument';
 import { booleanOf, numberOf, wordOf } from '../scpi/syntax';
 import type { Watchdog } from '../watchdog';

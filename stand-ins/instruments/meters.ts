@@ -1,4 +1,4 @@
-import { readOhmmeter, readVoltmeter } from '$lib/core/bench';
+import { readOhmmeter, readVoltmeter } from '$lib/core/world/bench';
 import type { Commands } from '../scpi/instrument';
 import type { World } from '../world';
 import { NOT_A_READING, clockCommand, fixed } from './common';

@@ -1,4 +1,4 @@
-import { readSupply, switchOutput } from '$lib/core/bench';
+import { readSupply, switchOutput } from '$lib/core/world/bench';
 import type { Commands } from '../scpi/instrument';
 import { booleanOf, numberOf } from '../scpi/syntax';
 import type { Watchdog } from '../watchdog';

@@ -1,5 +1,5 @@
-import { readBms, readShunt } from '$lib/core/bench';
-import { TRIPS } from '$lib/core/simulation';
+import { readBms, readShunt } from '$lib/core/world/bench';
+import { TRIPS } from '$lib/core/world/simulation';
 import type { World } from '../world';
 
 /** Register maps of BMS and shunt; the same registers answer functions 3 and 4. See docs/protocols.md. */

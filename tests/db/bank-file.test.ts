@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { startLive } from '$lib/core/live-run';
-import { readyScenario } from '$lib/core/rehearsal';
+import { startLive } from '$lib/core/foundation/live-run';
+import { readyScenario } from '$lib/core/world/rehearsal';
 import { insertLiveSamples } from '$lib/server/db/live-samples';
 import { readRunSamples } from '$lib/server/db/run-samples';
 import {

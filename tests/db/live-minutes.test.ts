@@ -1,6 +1,6 @@
 import { describe, expect, it, beforeAll, afterAll } from 'vitest';
 import type { Knex } from 'knex';
-import { startLive } from '$lib/core/live-run';
+import { startLive } from '$lib/core/foundation/live-run';
 import { readLiveMinutes } from '$lib/server/db/live-minutes';
 import { countLiveSamples, insertLiveSamples, readLiveSamples } from '$lib/server/db/live-samples';
 import type { StoredSample } from '$lib/server/db/stored-sample';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
-import type { LivePhase } from '$lib/core/live-run';
+import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
+import type { LivePhase } from '$lib/core/foundation/live-run';
 import { countLiveSamples, readLiveSamples } from '$lib/server/db/live-samples';
 import {
 	banks,

@@ -1,5 +1,5 @@
 import { describe, expect, it, beforeAll } from 'vitest';
-import { meterSd } from '$lib/core/reading';
+import { meterSd } from '$lib/core/foundation/reading';
 import { cells, readings, type Bank, type Cell, type Instrument, type Reading } from '$lib/server/records';
 import { measureCell as measureOnce } from '$lib/server/services/reading-service';
 import { withLiveBench } from '../support/live-bench';

@@ -1,7 +1,7 @@
 import knexFactory, { type Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { migrate, openDatabase, useDatabase } from '$lib/server/db/connection';
-import { startLive } from '$lib/core/live-run';
+import { startLive } from '$lib/core/foundation/live-run';
 import { readLiveMinutes } from '$lib/server/db/live-minutes';
 import {
 	banks,

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Finding } from '$lib/core/rehearsal';
+import type { Finding } from '$lib/core/world/rehearsal';
 import { calibrationsFor, cells, deliveries, readings, type Bank, type Cell } from '$lib/server/records';
 import { bundledInstruments } from '$lib/server/services/instrument-service';
 import { measureCell } from '$lib/server/services/reading-service';

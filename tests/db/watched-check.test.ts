@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { startLive } from '$lib/core/live-run';
-import { simulate } from '$lib/core/simulation';
+import { startLive } from '$lib/core/foundation/live-run';
+import { simulate } from '$lib/core/world/simulation';
 import { insertLiveSamples } from '$lib/server/db/live-samples';
 import { liveRuns, serviceChecks, type Bank } from '$lib/server/records';
 import { answerIsBalanced } from '$lib/server/services/balance-question-service';

@@ -1,5 +1,5 @@
 import { afterAll, afterEach, beforeAll, beforeEach, describe, expect, it, vi } from 'vitest';
-import { readyScenario } from '$lib/core/rehearsal';
+import { readyScenario } from '$lib/core/world/rehearsal';
 import type { Driver, InstrumentKind } from '$lib/server/instruments/driver';
 import { benchHands } from '$lib/server/instruments/hands';
 import { createLink, type Link } from '$lib/server/instruments/link';

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import { afterAll, afterEach, beforeAll } from 'vitest';
-import type { LivePhase } from '$lib/core/live-run';
+import type { LivePhase } from '$lib/core/foundation/live-run';
 import { cells, deliveries, liveRuns, type Bank, type Cell, type Instrument } from '$lib/server/records';
 import { benchHands, type Hands } from '$lib/server/instruments/hands';
 import { bundledInstruments } from '$lib/server/services/instrument-service';

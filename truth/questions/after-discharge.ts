@@ -1,5 +1,5 @@
-import { createCells, terminalVoltageV } from '$lib/core/cell-model';
-import { socBounds } from '$lib/core/chemistry';
+import { createCells, terminalVoltageV } from '$lib/core/world/cell-model';
+import { socBounds } from '$lib/core/foundation/chemistry';
 import type { Question } from '../answer';
 import { drawMeter } from '../meter';
 import { between, drawCell } from '../world';

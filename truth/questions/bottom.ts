@@ -1,5 +1,5 @@
-import { reboundV } from '$lib/core/method-run';
-import { simulate } from '$lib/core/simulation';
+import { reboundV } from '$lib/core/balance/steps';
+import { simulate } from '$lib/core/world/simulation';
 import type { Answer, Question } from '../answer';
 import { between, drawCell } from '../world';
 

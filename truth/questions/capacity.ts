@@ -1,6 +1,6 @@
-import { TESTER_GAIN_SD, judgeCapacity, toStandardConditions } from '$lib/core/capacity-run';
-import { createCells, stepCell, stepDecay, terminalVoltageV, type CellParameters } from '$lib/core/cell-model';
-import { CoreError, normalDraw } from '$lib/core/shared';
+import { TESTER_GAIN_SD, judgeCapacity, toStandardConditions } from '$lib/core/test/capacity';
+import { createCells, stepCell, stepDecay, terminalVoltageV, type CellParameters } from '$lib/core/world/cell-model';
+import { CoreError, normalDraw } from '$lib/core/foundation/shared';
 import type { Answer, Question } from '../answer';
 import { between, drawCell, type TruthWorld } from '../world';
 

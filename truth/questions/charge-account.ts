@@ -1,6 +1,6 @@
-import { chargeAt, chargeBefore, countedAh, type ChargeDeed } from '$lib/core/charge-account';
-import { normalDraw } from '$lib/core/shared';
-import { simulate } from '$lib/core/simulation';
+import { chargeAt, chargeBefore, countedAh, type ChargeDeed } from '$lib/core/balance/charge-account';
+import { normalDraw } from '$lib/core/foundation/shared';
+import { simulate } from '$lib/core/world/simulation';
 import type { Answer, Question } from '../answer';
 import { between, drawCell } from '../world';
 

@@ -1,7 +1,7 @@
-import { acResistanceMohm, createCells, terminalVoltageV } from '$lib/core/cell-model';
-import { judgeDelivery } from '$lib/core/reading';
-import { normalDraw } from '$lib/core/shared';
-import { cellsOf } from '$lib/core/verdicts';
+import { acResistanceMohm, createCells, terminalVoltageV } from '$lib/core/world/cell-model';
+import { judgeDelivery } from '$lib/core/foundation/reading';
+import { normalDraw } from '$lib/core/foundation/shared';
+import { cellsOf } from '$lib/core/foundation/verdicts';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';
 import { between, drawCell, oneOf } from '../world';

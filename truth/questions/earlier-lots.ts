@@ -1,5 +1,5 @@
-import { TESTER_GAIN_SD, evidenceOfEarlierLots, judgeCapacity, type TestedLot } from '$lib/core/capacity-run';
-import { normalDraw, type Random } from '$lib/core/shared';
+import { TESTER_GAIN_SD, evidenceOfEarlierLots, judgeCapacity, type TestedLot } from '$lib/core/test/capacity';
+import { normalDraw, type Random } from '$lib/core/foundation/shared';
 import type { Answer, Question } from '../answer';
 import { between, oneOf } from '../world';
 

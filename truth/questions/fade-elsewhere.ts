@@ -1,5 +1,5 @@
-import { projectFade } from '$lib/core/service';
-import { normalDraw } from '$lib/core/shared';
+import { projectFade } from '$lib/core/serve/years';
+import { normalDraw } from '$lib/core/foundation/shared';
 import type { Answer, Question } from '../answer';
 import { between, oneOf } from '../world';
 import { fadeAnswers, positiveDraw } from './fade';

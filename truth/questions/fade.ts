@@ -1,5 +1,5 @@
-import { projectFade, type FadeProjection } from '$lib/core/service';
-import { normalDraw, type Random } from '$lib/core/shared';
+import { projectFade, type FadeProjection } from '$lib/core/serve/years';
+import { normalDraw, type Random } from '$lib/core/foundation/shared';
 import type { Answer, Question } from '../answer';
 import { between } from '../world';
 

@@ -1,8 +1,8 @@
-import { planTopBalance } from '$lib/core/balance';
-import { followMethod, type MethodRun } from '$lib/core/method-run';
-import { simulate, type WorldCell } from '$lib/core/simulation';
-import { normalDraw } from '$lib/core/shared';
-import { WHOLE_BANK } from '$lib/core/verdicts';
+import { planTopBalance } from '$lib/core/balance/charge';
+import { followMethod, type MethodRun } from '$lib/core/balance/steps';
+import { simulate, type WorldCell } from '$lib/core/world/simulation';
+import { normalDraw } from '$lib/core/foundation/shared';
+import { WHOLE_BANK } from '$lib/core/foundation/verdicts';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';
 import { between, drawCell, oneOf, type TruthWorld } from '../world';

@@ -1,8 +1,8 @@
-import { forecastInDoubt, forecastRange } from '$lib/core/forecast';
-import { matchCells } from '$lib/core/matching';
-import { createCells, terminalVoltageV } from '$lib/core/cell-model';
-import { simulate, type Balancer, type WorldCell } from '$lib/core/simulation';
-import { normalDraw } from '$lib/core/shared';
+import { forecastInDoubt, forecastRange } from '$lib/core/match/forecast';
+import { matchCells } from '$lib/core/match/groups';
+import { createCells, terminalVoltageV } from '$lib/core/world/cell-model';
+import { simulate, type Balancer, type WorldCell } from '$lib/core/world/simulation';
+import { normalDraw } from '$lib/core/foundation/shared';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';
 import { between, drawCell, oneOf, type TruthWorld } from '../world';

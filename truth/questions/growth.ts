@@ -1,6 +1,6 @@
-import { driftSlopes, judgeCheck, judgeGrowth } from '$lib/core/service';
-import { simulate, type WorldCell } from '$lib/core/simulation';
-import { normalDraw } from '$lib/core/shared';
+import { driftSlopes, judgeCheck, judgeGrowth } from '$lib/core/serve/years';
+import { simulate, type WorldCell } from '$lib/core/world/simulation';
+import { normalDraw } from '$lib/core/foundation/shared';
 import type { Question } from '../answer';
 import { drawMeter } from '../meter';
 import { between, drawCell, oneOf } from '../world';

@@ -1,7 +1,7 @@
-import { checkJoin, checkJoining, firstCurrents } from '$lib/core/balance';
-import { acResistanceMohm, circuitConstants, createCells, terminalVoltageV } from '$lib/core/cell-model';
-import { normalDraw, type Interval } from '$lib/core/shared';
-import { WHOLE_BANK } from '$lib/core/verdicts';
+import { checkJoin, checkJoining, firstCurrents } from '$lib/core/balance/charge';
+import { acResistanceMohm, circuitConstants, createCells, terminalVoltageV } from '$lib/core/world/cell-model';
+import { normalDraw, type Interval } from '$lib/core/foundation/shared';
+import { WHOLE_BANK } from '$lib/core/foundation/verdicts';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';
 import { between, drawCell } from '../world';

@@ -1,6 +1,6 @@
-import { judgeBalanceLeads, type LeadCode } from '$lib/core/assembly';
-import { createCells, terminalVoltageV } from '$lib/core/cell-model';
-import { normalDraw, type Random } from '$lib/core/shared';
+import { judgeBalanceLeads, type LeadCode } from '$lib/core/build/assembly';
+import { createCells, terminalVoltageV } from '$lib/core/world/cell-model';
+import { normalDraw, type Random } from '$lib/core/foundation/shared';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';
 import { between, drawCell, oneOf } from '../world';

@@ -1,6 +1,6 @@
-import { simulate } from '$lib/core/simulation';
-import { normalDraw } from '$lib/core/shared';
-import { leakageByReadings, leakageByRefill } from '$lib/core/storage';
+import { simulate } from '$lib/core/world/simulation';
+import { normalDraw } from '$lib/core/foundation/shared';
+import { leakageByReadings, leakageByRefill } from '$lib/core/receive/storage';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';
 import { between, drawCell, oneOf } from '../world';

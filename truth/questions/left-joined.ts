@@ -1,7 +1,7 @@
-import { createCells, terminalVoltageV } from '$lib/core/cell-model';
-import { leftJoined } from '$lib/core/balance';
-import { normalDraw } from '$lib/core/shared';
-import { simulate } from '$lib/core/simulation';
+import { createCells, terminalVoltageV } from '$lib/core/world/cell-model';
+import { leftJoined } from '$lib/core/balance/charge';
+import { normalDraw } from '$lib/core/foundation/shared';
+import { simulate } from '$lib/core/world/simulation';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';
 import { between, drawCell } from '../world';

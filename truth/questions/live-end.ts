@@ -1,5 +1,5 @@
-import { createCells, stepCell, stepDecay, terminalVoltageV } from '$lib/core/cell-model';
-import { remainingS, startLive, takeSample, type LiveSample, type PlannedRun } from '$lib/core/live-run';
+import { createCells, stepCell, stepDecay, terminalVoltageV } from '$lib/core/world/cell-model';
+import { remainingS, startLive, takeSample, type LiveSample, type PlannedRun } from '$lib/core/foundation/live-run';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';
 import { between, drawCell } from '../world';

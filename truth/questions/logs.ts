@@ -1,6 +1,6 @@
-import { TESTER_GAIN_SD, analyseLog, parseLog } from '$lib/core/capacity-run';
-import { createCells, stepCell, stepDecay, terminalVoltageV } from '$lib/core/cell-model';
-import { normalDraw, type Random } from '$lib/core/shared';
+import { TESTER_GAIN_SD, analyseLog, parseLog } from '$lib/core/test/capacity';
+import { createCells, stepCell, stepDecay, terminalVoltageV } from '$lib/core/world/cell-model';
+import { normalDraw, type Random } from '$lib/core/foundation/shared';
 import type { Answer, Question } from '../answer';
 import { between, drawCell, oneOf, type TruthWorld } from '../world';
 

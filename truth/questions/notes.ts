@@ -1,6 +1,6 @@
-import { createCells, stepCell, stepDecay, terminalVoltageV } from '$lib/core/cell-model';
-import { fitNotes, type SpotNote } from '$lib/core/run-notes';
-import { normalDraw } from '$lib/core/shared';
+import { createCells, stepCell, stepDecay, terminalVoltageV } from '$lib/core/world/cell-model';
+import { fitNotes, type SpotNote } from '$lib/core/test/run-notes';
+import { normalDraw } from '$lib/core/foundation/shared';
 import type { Answer, Question } from '../answer';
 import { between, drawCell, oneOf } from '../world';
 

@@ -6,12 +6,12 @@ import {
 	planTopBalance,
 	settledV,
 	type ChargeReading
-} from '$lib/core/balance';
-import { createCells, terminalVoltageV } from '$lib/core/cell-model';
-import { socBounds } from '$lib/core/chemistry';
-import { normalDraw } from '$lib/core/shared';
-import { simulate, type WorldCell } from '$lib/core/simulation';
-import { WHOLE_BANK } from '$lib/core/verdicts';
+} from '$lib/core/balance/charge';
+import { createCells, terminalVoltageV } from '$lib/core/world/cell-model';
+import { socBounds } from '$lib/core/foundation/chemistry';
+import { normalDraw } from '$lib/core/foundation/shared';
+import { simulate, type WorldCell } from '$lib/core/world/simulation';
+import { WHOLE_BANK } from '$lib/core/foundation/verdicts';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';
 import { between, drawCell, oneOf } from '../world';

@@ -1,7 +1,7 @@
 import { permutations } from './permutations';
-import { capacityOfTheRest, mostBad } from '$lib/core/sampling';
-import { normalDraw, normalQuantile } from '$lib/core/shared';
-import { planQueue } from '$lib/core/test-queue';
+import { capacityOfTheRest, mostBad } from '$lib/core/test/sampling';
+import { normalDraw, normalQuantile } from '$lib/core/foundation/shared';
+import { planQueue } from '$lib/core/test/queue';
 import type { Answer, Question } from '../answer';
 import { between, oneOf } from '../world';
 

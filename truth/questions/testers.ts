@@ -1,5 +1,5 @@
-import { TESTER_GAIN_SD, jointCapacities, type StandardRun } from '$lib/core/capacity-run';
-import { normalDraw } from '$lib/core/shared';
+import { TESTER_GAIN_SD, jointCapacities, type StandardRun } from '$lib/core/test/capacity';
+import { normalDraw } from '$lib/core/foundation/shared';
 import type { Answer, Question } from '../answer';
 import { drawCell } from '../world';
 

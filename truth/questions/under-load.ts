@@ -1,5 +1,5 @@
-import { judgeUnderLoad } from '$lib/core/service';
-import { median } from '$lib/core/shared';
+import { judgeUnderLoad } from '$lib/core/serve/years';
+import { median } from '$lib/core/foundation/shared';
 import type { Answer, Question } from '../answer';
 import { loadedBattery } from '../loaded-battery';
 import { drawMeter } from '../meter';

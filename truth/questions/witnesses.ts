@@ -1,7 +1,7 @@
-import { createCells, stepCell, stepDecay, terminalVoltageV } from '$lib/core/cell-model';
-import { normalDraw } from '$lib/core/shared';
-import { WHOLE_BANK } from '$lib/core/verdicts';
-import { combineWitnesses, type Witness } from '$lib/core/witnesses';
+import { createCells, stepCell, stepDecay, terminalVoltageV } from '$lib/core/world/cell-model';
+import { normalDraw } from '$lib/core/foundation/shared';
+import { WHOLE_BANK } from '$lib/core/foundation/verdicts';
+import { combineWitnesses, type Witness } from '$lib/core/test/witnesses';
 import type { Question } from '../answer';
 import { between, drawCell, oneOf } from '../world';
 

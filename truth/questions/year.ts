@@ -1,7 +1,7 @@
-import { createCells, stepCell, stepDecay, terminalVoltageV } from '$lib/core/cell-model';
-import { normalDraw, type Random } from '$lib/core/shared';
-import { DAYS, MONTH_OF_DAY } from '$lib/core/sun';
-import { panelYear, prepareYear, yearOfUse, type YearInput } from '$lib/core/use-year';
+import { createCells, stepCell, stepDecay, terminalVoltageV } from '$lib/core/world/cell-model';
+import { normalDraw, type Random } from '$lib/core/foundation/shared';
+import { DAYS, MONTH_OF_DAY } from '$lib/core/plan/sun';
+import { panelYear, prepareYear, yearOfUse, type YearInput } from '$lib/core/plan/use-year';
 import type { Question } from '../answer';
 import { between, drawCell, oneOf, type TruthWorld } from '../world';
 

@@ -1,5 +1,5 @@
-import { yearsToEnd } from '$lib/core/service';
-import { normalDraw } from '$lib/core/shared';
+import { yearsToEnd } from '$lib/core/serve/years';
+import { normalDraw } from '$lib/core/foundation/shared';
 import type { Question } from '../answer';
 import { between, drawCell, oneOf } from '../world';
 

@@ -1,5 +1,5 @@
 import { proxy, wrap } from 'comlink';
-import type { FoundCode } from '$lib/core/identity';
+import type { FoundCode } from '$lib/core/receive/identity';
 import type { CodeWorker } from '$lib/workers/code-worker';
 
 /** Frames are looked at one after the other, no sooner than this after the last, ms. */

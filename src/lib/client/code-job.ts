@@ -1,5 +1,5 @@
 import { proxy, wrap } from 'comlink';
-import type { FoundCode } from '$lib/core/identity';
+import type { FoundCode } from '$lib/core/receive/identity';
 import type { CodeWorker } from '$lib/workers/code-worker';
 import { photoPoints } from './photo';
 

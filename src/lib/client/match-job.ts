@@ -1,5 +1,5 @@
 import { proxy, wrap, type Remote } from 'comlink';
-import type { MatchProblem, MatchProgress, MatchResult, Wishes } from '$lib/core/matching';
+import type { MatchProblem, MatchProgress, MatchResult, Wishes } from '$lib/core/match/groups';
 import type { MatchWorker } from '$lib/workers/match-worker';
 
 export interface MatchJob {

@@ -1,5 +1,5 @@
 import { describe, expect, it, vi } from 'vitest';
-import { createVessels, moveCharge, pour } from '$lib/core/vessels';
+import { createVessels, moveCharge, pour } from '$lib/core/balance/vessels';
 import { movesAhead, type How, type Moved } from './moves-ahead';
 
 const how = (ah: number): How => [ah, 'LFP'];

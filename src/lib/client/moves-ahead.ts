@@ -1,4 +1,4 @@
-import type { moveCharge, Vessels } from '$lib/core/vessels';
+import type { moveCharge, Vessels } from '$lib/core/balance/vessels';
 
 export type Moved = ReturnType<typeof moveCharge>;
 export type How = Parameters<typeof moveCharge> extends [Vessels, ...infer Rest] ? Rest : never;

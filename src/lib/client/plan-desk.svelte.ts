@@ -1,6 +1,6 @@
 import { lookAgain } from './look-again';
-import { NO_PLAN, type BankPlan } from '$lib/core/planning';
-import type { Interval } from '$lib/core/shared';
+import { NO_PLAN, type BankPlan } from '$lib/core/plan/needs';
+import type { Interval } from '$lib/core/foundation/shared';
 import { attempt } from './announce';
 import { ApiProblem, api } from './api';
 import type { BodyFor } from './api-shapes';

@@ -1,4 +1,4 @@
-import type { Probe, Quantity, ReadState } from '$lib/core/reading';
+import type { Probe, Quantity, ReadState } from '$lib/core/foundation/reading';
 import { ApiProblem, api } from './api';
 
 /** A typed reading on its way to the server. `clientKey` makes a repeated send harmless. */

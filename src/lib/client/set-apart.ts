@@ -1,6 +1,6 @@
 import { lookAgain } from '$lib/client/look-again';
-import type { Stage } from '$lib/core/shared';
-import type { ShownVerdict } from '$lib/core/verdicts';
+import type { Stage } from '$lib/core/foundation/shared';
+import type { ShownVerdict } from '$lib/core/foundation/verdicts';
 import { announce, attempt } from './announce';
 import { api } from './api';
 import type { AnswerFor } from './api-shapes';

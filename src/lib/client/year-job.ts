@@ -1,5 +1,5 @@
 import { proxy, wrap } from 'comlink';
-import type { YearInput, YearOfUse } from '$lib/core/use-year';
+import type { YearInput, YearOfUse } from '$lib/core/plan/use-year';
 import type { YearWorker } from '$lib/workers/year-worker';
 
 export interface YearJob {

@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
 import { ArrayMinSize, IsArray, IsObject, ValidateNested } from 'class-validator';
-import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
+import { CHEMISTRIES, type Chemistry } from '$lib/core/foundation/chemistry';
 import { AtMost, Maybe, Num, OneOf, Volts, VoltsOrNull, Whole } from './fields';
 
 /** The voltages all cells of a battery lie between, V. */

@@ -1,4 +1,4 @@
-import { SUBJECT_KINDS, type SubjectKind } from '$lib/core/verdicts';
+import { SUBJECT_KINDS, type SubjectKind } from '$lib/core/foundation/verdicts';
 import { Identity, Maybe, OneOf, Text, When } from './fields';
 
 /** What is said of a file that is attached. */

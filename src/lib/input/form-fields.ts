@@ -1,4 +1,4 @@
-import { fromUserUnits, parseNumber, type ConvertedQuantity, type Settings } from '$lib/core/units';
+import { fromUserUnits, parseNumber, type ConvertedQuantity, type Settings } from '$lib/core/foundation/units';
 
 /** What a form's field holds: words, a number, `true` or `false`, a number in the person's unit of a quantity, or a number to be scaled. */
 export type FieldKind = 'text' | 'number' | 'truth' | ConvertedQuantity | { times: number };

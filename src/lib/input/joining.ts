@@ -1,7 +1,7 @@
 import { Type } from 'class-transformer';
 import { ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
-import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
-import type { Balance } from '$lib/core/forecast';
+import { CHEMISTRIES, type Chemistry } from '$lib/core/foundation/chemistry';
+import type { Balance } from '$lib/core/match/forecast';
 import { AtMost, BalanceKind, Identity, IdentityGroups, Maybe, Num, Numbers, OneOf, Whole } from './fields';
 
 export class JoinItemInput {

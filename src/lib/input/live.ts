@@ -1,8 +1,8 @@
 import { Type } from 'class-transformer';
 import { ArrayMinSize, IsArray, IsDefined, IsInt, IsObject, ValidateNested } from 'class-validator';
-import { CHECK_CONTEXTS, type CheckContext } from '$lib/core/service';
-import { LIVE_KINDS, type LiveKind } from '$lib/core/live-run';
-import { DEFECT_KINDS, type DefectKind } from '$lib/core/rehearsal';
+import { CHECK_CONTEXTS, type CheckContext } from '$lib/core/serve/years';
+import { LIVE_KINDS, type LiveKind } from '$lib/core/foundation/live-run';
+import { DEFECT_KINDS, type DefectKind } from '$lib/core/world/rehearsal';
 import { AtMost, ClientKey, Maybe, Num, OneOf, Text, Whole, YesNo } from './fields';
 
 export class LivePhaseInput {

@@ -1,7 +1,7 @@
 import { Type } from 'class-transformer';
 import { ArrayMinSize, IsArray, IsDefined, IsObject, ValidateNested } from 'class-validator';
-import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
-import { WITNESS_KINDS } from '$lib/core/witnesses';
+import { CHEMISTRIES, type Chemistry } from '$lib/core/foundation/chemistry';
+import { WITNESS_KINDS } from '$lib/core/test/witnesses';
 import { AtMost, Identity, Maybe, Num, OneOf, Text, When, YesNo } from './fields';
 
 /** What stands on a cell, as read or typed. */

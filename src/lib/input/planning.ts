@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
 import { ArrayMinSize, IsArray, IsDefined, IsObject, ValidateNested } from 'class-validator';
-import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
+import { CHEMISTRIES, type Chemistry } from '$lib/core/foundation/chemistry';
 import { AtMost, Identity, Maybe, Num, Numbers, OneOf, Text, When, Whole, YesNo } from './fields';
 
 /** What a label or an advert says; missing: nothing. */

@@ -1,7 +1,7 @@
 import { Type } from 'class-transformer';
 import { ArrayMinSize, IsArray, IsDefined, IsObject, ValidateNested } from 'class-validator';
-import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
-import { WIRINGS, type Wiring } from '$lib/core/simulation';
+import { CHEMISTRIES, type Chemistry } from '$lib/core/foundation/chemistry';
+import { WIRINGS, type Wiring } from '$lib/core/world/simulation';
 import { AtMost, Identity, IdentityGroups, Maybe, Num, OneOf, Whole, YesNo } from './fields';
 
 export class SimulatedCellInput {

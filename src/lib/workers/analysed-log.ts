@@ -1,4 +1,4 @@
-import { analyseLog, parseLog, type RunAnalysis, type RunOptions, type RunSamples } from '$lib/core/capacity-run';
+import { analyseLog, parseLog, type RunAnalysis, type RunOptions, type RunSamples } from '$lib/core/test/capacity';
 
 export interface AnalysedLog {
 	analysis: RunAnalysis;

@@ -7,7 +7,7 @@ import {
 	RGBLuminanceSource
 } from '@zxing/library';
 import { expose } from 'comlink';
-import type { FoundCode } from '$lib/core/identity';
+import type { FoundCode } from '$lib/core/receive/identity';
 
 /** What the page may ask of the worker that reads codes off a photo. Cancel by ending the worker. */
 export interface CodeWorker {

@@ -1,4 +1,4 @@
-import { projectFade, type FadeInput, type FadeProjection } from '$lib/core/service';
+import { projectFade, type FadeInput, type FadeProjection } from '$lib/core/serve/years';
 import { stepBack } from './step-back';
 import { answered, type ThreadAnswer } from './thread-answer';
 

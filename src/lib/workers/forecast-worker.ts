@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
-import { forecastRange, type Balance, type ForecastRange, type KnownCell } from '$lib/core/forecast';
-import type { Chemistry } from '$lib/core/chemistry';
+import { forecastRange, type Balance, type ForecastRange, type KnownCell } from '$lib/core/match/forecast';
+import type { Chemistry } from '$lib/core/foundation/chemistry';
 
 /** Batteries, of each its groups, most negative first, as ids of the cells. */
 export type Batteries = number[][][];

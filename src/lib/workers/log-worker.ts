@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { splitChannels, type LogChannel } from '$lib/core/capacity-run';
+import { splitChannels, type LogChannel } from '$lib/core/test/capacity';
 
 /** What the page may ask of the worker that takes a file of several cells apart. */
 export interface LogWorker {

@@ -1,4 +1,4 @@
-import { matchCells, type MatchProblem, type MatchResult, type Wishes } from '$lib/core/matching';
+import { matchCells, type MatchProblem, type MatchResult, type Wishes } from '$lib/core/match/groups';
 import { stepBack } from './step-back';
 import { answered, type ThreadAnswer } from './thread-answer';
 

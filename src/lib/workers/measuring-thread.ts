@@ -1,9 +1,9 @@
-import { judgeBalanceLeads, type BalanceLeadsInput, type LeadsJudgement } from '$lib/core/assembly';
-import { leftJoined, type JoinInput, type LeftJoined } from '$lib/core/balance';
-import type { Chemistry } from '$lib/core/chemistry';
-import { fitNotes, type NotedRun, type NotesFit } from '$lib/core/run-notes';
-import { leakageByReadings, type Leakage, type StoredReading } from '$lib/core/storage';
-import { planQueue, queueSteps, type QueueInput, type QueuePlan, type QueueStep } from '$lib/core/test-queue';
+import { judgeBalanceLeads, type BalanceLeadsInput, type LeadsJudgement } from '$lib/core/build/assembly';
+import { leftJoined, type JoinInput, type LeftJoined } from '$lib/core/balance/charge';
+import type { Chemistry } from '$lib/core/foundation/chemistry';
+import { fitNotes, type NotedRun, type NotesFit } from '$lib/core/test/run-notes';
+import { leakageByReadings, type Leakage, type StoredReading } from '$lib/core/receive/storage';
+import { planQueue, queueSteps, type QueueInput, type QueuePlan, type QueueStep } from '$lib/core/test/queue';
 import { stepBack } from './step-back';
 import { answered, type ThreadAnswer } from './thread-answer';
 

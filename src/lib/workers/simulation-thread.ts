@@ -1,4 +1,4 @@
-import { simulate, type SimulationInput, type SimulationResult } from '$lib/core/simulation';
+import { simulate, type SimulationInput, type SimulationResult } from '$lib/core/world/simulation';
 import { stepBack } from './step-back';
 import { answered, type ThreadAnswer } from './thread-answer';
 

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { moveCharge } from '$lib/core/vessels';
+import { moveCharge } from '$lib/core/balance/vessels';
 
 type Move = Parameters<typeof moveCharge>;
 type Moved = ReturnType<typeof moveCharge>;

@@ -1,4 +1,4 @@
-import { answerOf, yearOfUse, type YearAnswer, type YearInput } from '$lib/core/use-year';
+import { answerOf, yearOfUse, type YearAnswer, type YearInput } from '$lib/core/plan/use-year';
 import { stepBack } from './step-back';
 import { answered, type ThreadAnswer } from './thread-answer';
 

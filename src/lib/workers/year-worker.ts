@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { yearOfUse, type YearInput, type YearOfUse } from '$lib/core/use-year';
+import { yearOfUse, type YearInput, type YearOfUse } from '$lib/core/plan/use-year';
 
 /** What the page may ask of the worker that draws years. Cancel by ending the worker. */
 export interface YearWorker {

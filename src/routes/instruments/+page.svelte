@@ -4,7 +4,7 @@
 	import { api } from '$lib/client/api';
 	import type { AnswerFor, BodyFor } from '$lib/client/api-shapes';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
-	import { INSTRUMENT_SHEETS, type InstrumentKind } from '$lib/core/reading';
+	import { INSTRUMENT_SHEETS, type InstrumentKind } from '$lib/core/foundation/reading';
 	import CalibrationSection from '$lib/components/live/CalibrationSection.svelte';
 	import InstrumentForm from '$lib/components/live/InstrumentForm.svelte';
 

@@ -4,7 +4,7 @@
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
-	import { formatDate, type Settings } from '$lib/core/units';
+	import { formatDate, type Settings } from '$lib/core/foundation/units';
 
 	let { data, form } = $props();
 	const METERS = [

@@ -10,7 +10,7 @@
 	import type { DrawnCell } from '$lib/components/tray/tray-cell';
 	import { shortMark } from '$lib/components/receive/short-mark';
 	import { stockMark } from '$lib/components/stock/stock-mark';
-	import { formatDate } from '$lib/core/units';
+	import { formatDate } from '$lib/core/foundation/units';
 
 	let { data } = $props();
 	const stock = $derived(data.stock);

@@ -2,7 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { formKept } from '$lib/client/form-kept';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
-	import { formatDateTime } from '$lib/core/units';
+	import { formatDateTime } from '$lib/core/foundation/units';
 
 	let { data } = $props();
 </script>

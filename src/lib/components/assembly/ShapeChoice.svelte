@@ -3,7 +3,7 @@
 	import { api } from '$lib/client/api';
 	import { lookAgain } from '$lib/client/look-again';
 	import Choice from '$lib/components/forms/Choice.svelte';
-	import { OUTPUT_CORNERS, type BatteryShape, type OutputCorner } from '$lib/core/assembly';
+	import { OUTPUT_CORNERS, type BatteryShape, type OutputCorner } from '$lib/core/build/assembly';
 	import { rowChoices } from './battery-layout';
 
 	/** How a battery lies, chosen under its drawing: every drawing of it follows. */

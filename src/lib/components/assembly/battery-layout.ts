@@ -1,4 +1,4 @@
-import type { BatteryShape, OutputCorner } from '$lib/core/assembly';
+import type { BatteryShape, OutputCorner } from '$lib/core/build/assembly';
 
 /** A battery of S groups of P cells from above, in rows that turn at their ends. Units of the drawing. */
 export interface BatteryLayout {

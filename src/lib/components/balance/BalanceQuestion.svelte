@@ -3,13 +3,13 @@
 	import FileLink from '$lib/components/forms/FileLink.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
-	import type { BalanceAnswer } from '$lib/core/balance';
-	import { CoreError } from '$lib/core/shared';
+	import type { BalanceAnswer } from '$lib/core/balance/charge';
+	import { CoreError } from '$lib/core/foundation/shared';
 	import { attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import type { PictureBank } from '$lib/core/stages';
-	import { parseReading } from '$lib/core/reading';
-	import { LOG_SD_V, groupPassings, parseGroupLog, type Passings } from '$lib/core/snapshot';
+	import { parseReading } from '$lib/core/foundation/reading';
+	import { LOG_SD_V, groupPassings, parseGroupLog, type Passings } from '$lib/core/foundation/snapshot';
 
 	interface Props {
 		bank: Pick<PictureBank, 'id' | 'series' | 'parallel' | 'chemistry'>;

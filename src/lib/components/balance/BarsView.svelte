@@ -6,8 +6,8 @@
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
 	import { settingApart } from '$lib/client/set-apart';
-	import { barOhms, judgeBars, rowCurrents, type BarReading } from '$lib/core/balance';
-	import { parseNumber } from '$lib/core/units';
+	import { barOhms, judgeBars, rowCurrents, type BarReading } from '$lib/core/balance/charge';
+	import { parseNumber } from '$lib/core/foundation/units';
 	import HarnessPlan from './HarnessPlan.svelte';
 	import type { BalanceData } from './balance-data';
 

@@ -3,7 +3,7 @@
 	import type { ComponentProps } from 'svelte';
 	import { BALANCE_CHECKLIST } from '$lib/components/balance/checklist';
 	import BalanceLive from '$lib/components/live/BalanceLive.svelte';
-	import { toUserUnits, unitOf } from '$lib/core/units';
+	import { toUserUnits, unitOf } from '$lib/core/foundation/units';
 	import ParallelRow from './ParallelRow.svelte';
 	import type { BalanceData } from './balance-data';
 

@@ -2,11 +2,11 @@
 	import Field from '$lib/components/forms/Field.svelte';
 	import WhenField from '$lib/components/forms/WhenField.svelte';
 	import Photos from '$lib/components/photos/Photos.svelte';
-	import type { ChargeProgress } from '$lib/core/balance';
-	import { byTheCalendarS } from '$lib/core/planning';
+	import type { ChargeProgress } from '$lib/core/balance/charge';
+	import { byTheCalendarS } from '$lib/core/plan/needs';
 	import { readingsInOrder, type LoggedReading } from '$lib/core/stages';
-	import { PHASE_WORDS, unmetWords } from '$lib/core/verdicts';
-	import { formatDateTime, formatDuration, formatPercent, type Settings } from '$lib/core/units';
+	import { PHASE_WORDS, unmetWords } from '$lib/core/foundation/verdicts';
+	import { formatDateTime, formatDuration, formatPercent, type Settings } from '$lib/core/foundation/units';
 
 	type Figures = Pick<LoggedReading, 'supplyV' | 'supplyA' | 'cellV' | 'deliveredAh'>;
 	export type NewReading = Figures & { readAt: string; readDoubtS: number | null; stopped: boolean | null };

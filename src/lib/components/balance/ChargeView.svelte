@@ -19,11 +19,11 @@
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, type DrawnCell } from '$lib/components/tray/tray-cell';
 	import { planLive } from '$lib/client/plan-live';
-	import { HOLD_S } from '$lib/core/balance';
-	import { cellsOf } from '$lib/core/verdicts';
+	import { HOLD_S } from '$lib/core/balance/charge';
+	import { cellsOf } from '$lib/core/foundation/verdicts';
 	import type { BalanceData } from './balance-data';
 	import { settingApart } from '$lib/client/set-apart';
-	import { formatDateTime, fromUserUnits } from '$lib/core/units';
+	import { formatDateTime, fromUserUnits } from '$lib/core/foundation/units';
 
 	interface Props {
 		data: BalanceData;

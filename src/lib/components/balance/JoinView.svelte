@@ -8,9 +8,9 @@
 	import { api } from '$lib/client/api';
 	import { settingApart } from '$lib/client/set-apart';
 	import { attempt } from '$lib/client/announce';
-	import { USUAL_LINK_OHM, currentsJoined, type JoinAnswer, type LeftJoined } from '$lib/core/balance';
-	import type { Interval } from '$lib/core/shared';
-	import { formatDuration, parseNumber } from '$lib/core/units';
+	import { USUAL_LINK_OHM, currentsJoined, type JoinAnswer, type LeftJoined } from '$lib/core/balance/charge';
+	import type { Interval } from '$lib/core/foundation/shared';
+	import { formatDuration, parseNumber } from '$lib/core/foundation/units';
 	import type { BalanceData } from './balance-data';
 
 	let { data, views }: { data: BalanceData; views: Snippet } = $props();

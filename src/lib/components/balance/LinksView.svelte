@@ -3,8 +3,8 @@
 	import type { Snippet } from 'svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import { settingApart } from '$lib/client/set-apart';
-	import { bankLayout } from '$lib/core/planning';
-	import { judgeLinksOff, linkState } from '$lib/core/links';
+	import { bankLayout } from '$lib/core/plan/needs';
+	import { judgeLinksOff, linkState } from '$lib/core/balance/links';
 	import type { BalanceData } from './balance-data';
 
 	let { data, views }: { data: BalanceData; views: Snippet } = $props();

@@ -11,8 +11,8 @@
 		type AtHand,
 		type LivesAt,
 		type MethodPlan
-	} from '$lib/core/balance-methods';
-	import { TOP_BALANCE_V } from '$lib/core/chemistry';
+	} from '$lib/core/balance/chooser';
+	import { TOP_BALANCE_V } from '$lib/core/foundation/chemistry';
 	import { settingApart } from '$lib/client/set-apart';
 	import type { BalanceData } from './balance-data';
 

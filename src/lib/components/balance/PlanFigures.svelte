@@ -1,7 +1,7 @@
 <script lang="ts">
-	import type { BalanceCell, BalancePlan } from '$lib/core/balance';
-	import { byTheCalendarS, mayFallInNight, startForDaytimeEnd, type WakingHours } from '$lib/core/planning';
-	import { formatDateTime, formatDuration, type Settings } from '$lib/core/units';
+	import type { BalanceCell, BalancePlan } from '$lib/core/balance/charge';
+	import { byTheCalendarS, mayFallInNight, startForDaytimeEnd, type WakingHours } from '$lib/core/plan/needs';
+	import { formatDateTime, formatDuration, type Settings } from '$lib/core/foundation/units';
 
 	interface Props {
 		plan: BalancePlan;

@@ -14,8 +14,8 @@
 	import StepLog from '$lib/components/method/StepLog.svelte';
 	import { METHOD_NAMES, STEP_NAMES, type WrittenEntry } from '$lib/components/method/step-words';
 	import { settingApart } from '$lib/client/set-apart';
-	import { METHOD_KINDS, type MethodKind, type MethodSetup, type NextStep } from '$lib/core/method-run';
-	import { formatDateTime } from '$lib/core/units';
+	import { METHOD_KINDS, type MethodKind, type MethodSetup, type NextStep } from '$lib/core/balance/steps';
+	import { formatDateTime } from '$lib/core/foundation/units';
 	import type { BalanceData } from './balance-data';
 
 	let { data, views }: { data: BalanceData; views: Snippet } = $props();

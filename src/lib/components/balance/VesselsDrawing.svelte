@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { scaleLinear } from 'd3-scale';
-	import type { Stop, Vessels } from '$lib/core/vessels';
+	import type { Stop, Vessels } from '$lib/core/balance/vessels';
 
 	interface Drawn {
 		vessels: Vessels;

@@ -5,7 +5,7 @@
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import { vesselsJob } from '$lib/client/vessels-job';
 	import { settingApart } from '$lib/client/set-apart';
-	import { KNEE_V, restVoltageCurve } from '$lib/core/chemistry';
+	import { KNEE_V, restVoltageCurve } from '$lib/core/foundation/chemistry';
 	import {
 		CHALLENGES,
 		createVessels,
@@ -16,7 +16,7 @@
 		type Challenge,
 		type Stop,
 		type Vessels
-	} from '$lib/core/vessels';
+	} from '$lib/core/balance/vessels';
 	import type { BalanceData } from './balance-data';
 	import VesselsDrawing from './VesselsDrawing.svelte';
 

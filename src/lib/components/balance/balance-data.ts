@@ -1,11 +1,11 @@
-import type { SizedBattery } from '$lib/core/planning';
+import type { SizedBattery } from '$lib/core/plan/needs';
 import type { BenchClock } from '$lib/client/bank-clock';
 import type { ShownInstrument } from '$lib/components/live/instrument-choice';
-import type { AfterPause } from '$lib/core/balance';
-import type { MethodRun, MethodState } from '$lib/core/method-run';
+import type { AfterPause } from '$lib/core/balance/charge';
+import type { MethodRun, MethodState } from '$lib/core/balance/steps';
 import type { BalanceState, PictureBank, PictureCellType } from '$lib/core/stages';
-import type { Settings } from '$lib/core/units';
-import type { StageVerdict } from '$lib/core/verdicts';
+import type { Settings } from '$lib/core/foundation/units';
+import type { StageVerdict } from '$lib/core/foundation/verdicts';
 
 /** What the page of Balance is given. */
 export interface BalanceData {

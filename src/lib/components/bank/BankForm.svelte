@@ -4,11 +4,11 @@
 	import { formKept } from '$lib/client/form-kept';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { CHEMISTRIES, CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
-	import { bankLayout, notOfAClass, seriesFor, type SizedBattery } from '$lib/core/planning';
-	import { BANK_USES } from '$lib/core/shared';
+	import { CHEMISTRIES, CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/foundation/chemistry';
+	import { bankLayout, notOfAClass, seriesFor, type SizedBattery } from '$lib/core/plan/needs';
+	import { BANK_USES } from '$lib/core/foundation/shared';
 	import type { PictureCellType } from '$lib/core/stages';
-	import type { Settings } from '$lib/core/units';
+	import type { Settings } from '$lib/core/foundation/units';
 	import { TYPE_PREFIX } from '$lib/input/bank-form';
 	import { figuresToForm, shownFigures } from './bank-form';
 

@@ -1,5 +1,5 @@
-import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
-import { toUserUnits, unitOf, type Settings } from '$lib/core/units';
+import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/foundation/chemistry';
+import { toUserUnits, unitOf, type Settings } from '$lib/core/foundation/units';
 import { CELL_TYPE_FIGURES, type CellTypeFigure } from '$lib/input/bank-form';
 
 /** Name of each figure, and its unit where that does not follow the person's units. */

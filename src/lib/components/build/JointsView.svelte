@@ -7,10 +7,10 @@
 	import BatteryDrawing from '$lib/components/assembly/BatteryDrawing.svelte';
 	import ShapeChoice from '$lib/components/assembly/ShapeChoice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { usualTorque } from '$lib/core/assembly';
+	import { usualTorque } from '$lib/core/build/assembly';
 	import type { BatteryBuild } from '$lib/core/stages';
-	import type { StageVerdict } from '$lib/core/verdicts';
-	import { formatDate, type Settings, localDay } from '$lib/core/units';
+	import type { StageVerdict } from '$lib/core/foundation/verdicts';
+	import { formatDate, type Settings, localDay } from '$lib/core/foundation/units';
 
 	type Stored = ComponentProps<typeof ShapeChoice>['battery'];
 	interface Props {

@@ -5,9 +5,9 @@
 	import { api } from '$lib/client/api';
 	import BatteryDrawing from '$lib/components/assembly/BatteryDrawing.svelte';
 	import { fitting, type ShownInstrument } from '$lib/components/live/instrument-choice';
-	import { judgeBalanceLeads } from '$lib/core/assembly';
-	import { parseReading, splitPasted } from '$lib/core/reading';
-	import { CoreError } from '$lib/core/shared';
+	import { judgeBalanceLeads } from '$lib/core/build/assembly';
+	import { parseReading, splitPasted } from '$lib/core/foundation/reading';
+	import { CoreError } from '$lib/core/foundation/shared';
 	import type { BatteryBuild } from '$lib/core/stages';
 	import { percentText, typedVolts } from './lead-entry';
 	import Staircase from './Staircase.svelte';

@@ -3,7 +3,7 @@
 	import { formKept } from '$lib/client/form-kept';
 	import Field from '$lib/components/forms/Field.svelte';
 	import type { BatteryBuild } from '$lib/core/stages';
-	import { formatDate, type Settings } from '$lib/core/units';
+	import { formatDate, type Settings } from '$lib/core/foundation/units';
 
 	interface Props {
 		build: BatteryBuild;

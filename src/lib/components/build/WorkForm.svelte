@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { localDay } from '$lib/core/units';
+	import { localDay } from '$lib/core/foundation/units';
 	import { enhance } from '$app/forms';
 	import { formKept } from '$lib/client/form-kept';
 	import Field from '$lib/components/forms/Field.svelte';

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { scaleLinear } from 'd3-scale';
 	import { area, line } from 'd3-shape';
-	import type { FadeProjection } from '$lib/core/service';
-	import { formatYears } from '$lib/core/units';
+	import type { FadeProjection } from '$lib/core/serve/years';
+	import { formatYears } from '$lib/core/foundation/units';
 
 	interface Props {
 		projection: FadeProjection;

@@ -2,7 +2,7 @@
 	import { onMount } from 'svelte';
 	import type { HTMLInputAttributes } from 'svelte/elements';
 	import { page } from '$app/state';
-	import { formatTyped, parseDate, parseRoughDate } from '$lib/core/units';
+	import { formatTyped, parseDate, parseRoughDate } from '$lib/core/foundation/units';
 
 	interface Props extends Omit<HTMLInputAttributes, 'value'> {
 		/** `yyyy-MM-dd`, with a time `yyyy-MM-ddTHH:mm`, of whoever types; null or '' when blank. */

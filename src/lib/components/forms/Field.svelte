@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { HTMLInputAttributes } from 'svelte/elements';
 	import { ownUnits, shownIn } from '$lib/client/own-style';
-	import { fromUserUnits, unitOf, type ConvertedQuantity } from '$lib/core/units';
+	import { fromUserUnits, unitOf, type ConvertedQuantity } from '$lib/core/foundation/units';
 	import DateField from './DateField.svelte';
 	import NumberField from './NumberField.svelte';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { HTMLInputAttributes } from 'svelte/elements';
-	import { parseNumber } from '$lib/core/units';
+	import { parseNumber } from '$lib/core/foundation/units';
 
 	interface Props extends Omit<HTMLInputAttributes, 'value'> {
 		value: string | number | null | undefined;

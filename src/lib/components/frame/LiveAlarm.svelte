@@ -3,7 +3,7 @@
 	import { alarm } from '$lib/client/alarm';
 	import { hearLive } from '$lib/client/live-line';
 	import type { ShownLive } from '$lib/components/live/live-words';
-	import { LIVE_NAMES } from '$lib/core/live-run';
+	import { LIVE_NAMES } from '$lib/core/foundation/live-run';
 
 	/** Rings on whatever page is open, for every live run. */
 	interface Props {

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { format, isSameDay, parseISO } from 'date-fns';
 	import { page } from '$app/state';
-	import { mayFallInNight } from '$lib/core/planning';
-	import type { RunningWork } from '$lib/core/shared';
+	import { mayFallInNight } from '$lib/core/plan/needs';
+	import type { RunningWork } from '$lib/core/foundation/shared';
 
 	interface Props {
 		/** What needs a person first before the rest; at least one. */

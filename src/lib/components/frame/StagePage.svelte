@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import { warmestFirst, warmestOf } from '$lib/core/shared';
-	import type { ShownVerdict } from '$lib/core/verdicts';
+	import { warmestFirst, warmestOf } from '$lib/core/foundation/shared';
+	import type { ShownVerdict } from '$lib/core/foundation/verdicts';
 	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
 
 	interface Props {

@@ -2,8 +2,8 @@
 	import { onMount } from 'svelte';
 	import { api } from '$lib/client/api';
 	import type { AnswerFor } from '$lib/client/api-shapes';
-	import { STAGE_NAMES, type Stage } from '$lib/core/shared';
-	import { formatDuration } from '$lib/core/units';
+	import { STAGE_NAMES, type Stage } from '$lib/core/foundation/shared';
+	import { formatDuration } from '$lib/core/foundation/units';
 
 	let { bankId }: { bankId: number } = $props();
 	/** Who comes back sooner knows. */

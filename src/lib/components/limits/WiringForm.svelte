@@ -2,7 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { formKept } from '$lib/client/form-kept';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { ampacityA, conductorOf } from '$lib/core/assembly';
+	import { ampacityA, conductorOf } from '$lib/core/build/assembly';
 
 	interface Props {
 		battery: {

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { computeLimits } from '$lib/core/limits';
+import { computeLimits } from '$lib/core/limits/values';
 import { limitText, limitsCsv, limitsText } from './limit-sheet';
 
 const values = computeLimits({

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import type { LimitValue } from '$lib/core/limits';
+import type { LimitValue } from '$lib/core/limits/values';
 
 /** Decimals a value is set with, by unit. */
 const DECIMALS: Record<LimitValue['unit'], (key: string) => number> = {

@@ -20,8 +20,8 @@
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import { ownUnits, shownIn } from '$lib/client/own-style';
-	import { fromUserUnits } from '$lib/core/units';
-	import { builtInProtocols, type Clause, type Protocol } from '$lib/core/clauses';
+	import { fromUserUnits } from '$lib/core/foundation/units';
+	import { builtInProtocols, type Clause, type Protocol } from '$lib/core/test/clauses';
 	import Protocols from '$lib/components/run/Protocols.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import InstrumentSelect from './InstrumentSelect.svelte';

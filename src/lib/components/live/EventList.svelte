@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { formatDateTime, type Settings } from '$lib/core/units';
+	import { formatDateTime, type Settings } from '$lib/core/foundation/units';
 	import type { ShownEvent } from './live-words';
 
 	interface Props {

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { BodyFor } from '$lib/client/api-shapes';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { INSTRUMENT_KINDS, INSTRUMENT_SHEETS, type InstrumentKind } from '$lib/core/reading';
+	import { INSTRUMENT_KINDS, INSTRUMENT_SHEETS, type InstrumentKind } from '$lib/core/foundation/reading';
 
 	export interface EditedInstrument {
 		name: string;

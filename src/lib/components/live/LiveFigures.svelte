@@ -1,7 +1,7 @@
 <script lang="ts">
-	import type { Duration } from '$lib/core/live-run';
-	import { formatDateTime, formatDuration, formatNumber, type Settings } from '$lib/core/units';
-	import { currentsTold } from '$lib/core/live-run';
+	import type { Duration } from '$lib/core/foundation/live-run';
+	import { formatDateTime, formatDuration, formatNumber, type Settings } from '$lib/core/foundation/units';
+	import { currentsTold } from '$lib/core/foundation/live-run';
 	import { isCurrent, type ShownLive } from './live-words';
 
 	interface Props {

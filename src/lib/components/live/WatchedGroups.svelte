@@ -3,9 +3,9 @@
 	import { api } from '$lib/client/api';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Misread from '$lib/components/verdicts/Misread.svelte';
-	import type { Chemistry } from '$lib/core/chemistry';
-	import type { CheckContext } from '$lib/core/service';
-	import { whatWasRead } from '$lib/core/snapshot';
+	import type { Chemistry } from '$lib/core/foundation/chemistry';
+	import type { CheckContext } from '$lib/core/serve/years';
+	import { whatWasRead } from '$lib/core/foundation/snapshot';
 
 	interface Props {
 		groupsV: number[];

@@ -1,6 +1,6 @@
 import type { LiveSampleShown } from '$lib/client/live-line';
-import { thinCurve } from '$lib/core/capacity-run';
-import { probesAreOff } from '$lib/core/live-run';
+import { thinCurve } from '$lib/core/test/capacity';
+import { probesAreOff } from '$lib/core/foundation/live-run';
 
 /** A page keeps at most so many samples of a run; beyond, it keeps half of them, every dip and peak included. */
 const MOST_KEPT = 4000;

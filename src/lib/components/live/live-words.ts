@@ -1,5 +1,5 @@
-import type { Duration, LivePhase } from '$lib/core/live-run';
-import type { ShownVerdict } from '$lib/core/verdicts';
+import type { Duration, LivePhase } from '$lib/core/foundation/live-run';
+import type { ShownVerdict } from '$lib/core/foundation/verdicts';
 
 export interface ShownEvent {
 	id: number;

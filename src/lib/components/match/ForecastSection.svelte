@@ -4,12 +4,12 @@
 	import { onDestroy, onMount } from 'svelte';
 	import { forecastJob, type ForecastJob } from '$lib/client/forecast-job';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
-	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
+	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/foundation/chemistry';
 	import { inOwnStyle } from '$lib/client/own-style';
-	import { coldLoss } from '$lib/core/forecast';
-	import type { Balance, Ender, ForecastRange, KnownCell } from '$lib/core/forecast';
-	import type { Interval } from '$lib/core/shared';
-	import { rangeWords } from '$lib/core/verdicts';
+	import { coldLoss } from '$lib/core/match/forecast';
+	import type { Balance, Ender, ForecastRange, KnownCell } from '$lib/core/match/forecast';
+	import type { Interval } from '$lib/core/foundation/shared';
+	import { rangeWords } from '$lib/core/foundation/verdicts';
 
 	interface Props {
 		/** Of each battery its groups, most negative first. */

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
-	import type { BatchWish, MatchProgress } from '$lib/core/matching';
+	import type { BatchWish, MatchProgress } from '$lib/core/match/groups';
 
 	interface Props {
 		batchWish: BatchWish;

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import type { Interval } from '$lib/core/shared';
-	import { rangeWords } from '$lib/core/verdicts';
+	import type { Interval } from '$lib/core/foundation/shared';
+	import { rangeWords } from '$lib/core/foundation/verdicts';
 
 	interface Props {
 		/** Of the groups as they are drawn: as read, and what they really hold. */

@@ -2,11 +2,11 @@
 <script lang="ts">
 	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import { sum } from 'd3-array';
-	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
-	import { knownOf, weakestToTheEnds, type MatchProblem } from '$lib/core/matching';
-	import { EFC_PER_YEAR, gainWorth, yearsToEnd } from '$lib/core/service';
-	import type { Interval } from '$lib/core/shared';
-	import { rangeWords } from '$lib/core/verdicts';
+	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/foundation/chemistry';
+	import { knownOf, weakestToTheEnds, type MatchProblem } from '$lib/core/match/groups';
+	import { EFC_PER_YEAR, gainWorth, yearsToEnd } from '$lib/core/serve/years';
+	import type { Interval } from '$lib/core/foundation/shared';
+	import { rangeWords } from '$lib/core/foundation/verdicts';
 	import type { Arrangement } from './arrangement';
 	import type { ArrangementDesk } from './arrangement-desk.svelte';
 

@@ -1,6 +1,6 @@
 import { announce } from '$lib/client/announce';
 import { startMatching, type MatchJob } from '$lib/client/match-job';
-import type { MatchProblem, MatchProgress, MatchResult, Wishes } from '$lib/core/matching';
+import type { MatchProblem, MatchProgress, MatchResult, Wishes } from '$lib/core/match/groups';
 
 const TIME_LIMIT_S = 8;
 const NOTHING_YET: MatchProgress = { stage: 'arranging', fraction: 0, smallestGroupAh: 0, spreadAh: 0 };

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { MatchJob } from '$lib/client/match-job';
-import type { MatchProgress, MatchResult } from '$lib/core/matching';
+import type { MatchProgress, MatchResult } from '$lib/core/match/groups';
 
 const bench = vi.hoisted(() => ({
 	progress: null as ((p: MatchProgress) => void) | null,

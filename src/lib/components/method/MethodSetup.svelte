@@ -1,8 +1,8 @@
 <script lang="ts">
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
-	import type { MethodKind, MethodSetup } from '$lib/core/method-run';
+	import { CHEMISTRIES, type Chemistry } from '$lib/core/foundation/chemistry';
+	import type { MethodKind, MethodSetup } from '$lib/core/balance/steps';
 	import { METHOD_NAMES } from './step-words';
 
 	interface Props {

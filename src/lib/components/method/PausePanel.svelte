@@ -1,6 +1,6 @@
 <script lang="ts">
-	import type { AfterPause, PauseChange, PauseCheck } from '$lib/core/balance';
-	import { formatDateTime, type Settings } from '$lib/core/units';
+	import type { AfterPause, PauseChange, PauseCheck } from '$lib/core/balance/charge';
+	import { formatDateTime, type Settings } from '$lib/core/foundation/units';
 
 	/** What somebody comes back to after weeks: what has changed, and what to check before it goes on. */
 	let { pause, dateStyle }: { pause: AfterPause; dateStyle: Settings['dateStyle'] } = $props();

@@ -4,9 +4,9 @@
 	import { attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import { fitting, type ShownInstrument } from '$lib/components/live/instrument-choice';
-	import type { Chemistry } from '$lib/core/chemistry';
-	import type { NextStep } from '$lib/core/method-run';
-	import { formatDateTime, type Settings } from '$lib/core/units';
+	import type { Chemistry } from '$lib/core/foundation/chemistry';
+	import type { NextStep } from '$lib/core/balance/steps';
+	import { formatDateTime, type Settings } from '$lib/core/foundation/units';
 	import { FIELD_LABELS, entryOf, type TakenVolts, type TypedEntry, type WrittenEntry } from './step-words';
 	import VoltsFrom from './VoltsFrom.svelte';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import type { MethodEntry, MethodRun } from '$lib/core/method-run';
-	import { formatDateTime, type Settings } from '$lib/core/units';
+	import type { MethodEntry, MethodRun } from '$lib/core/balance/steps';
+	import { formatDateTime, type Settings } from '$lib/core/foundation/units';
 	import { STEP_NAMES, entryWords } from './step-words';
 
 	/** What was done, the latest first. */

@@ -3,10 +3,10 @@
 	import { attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import { fitting, type ShownInstrument } from '$lib/components/live/instrument-choice';
-	import type { Chemistry } from '$lib/core/chemistry';
-	import { CoreError } from '$lib/core/shared';
-	import type { NextStep } from '$lib/core/method-run';
-	import { LOG_SD_V, fullestMoment, groupPassings, parseGroupLog } from '$lib/core/snapshot';
+	import type { Chemistry } from '$lib/core/foundation/chemistry';
+	import { CoreError } from '$lib/core/foundation/shared';
+	import type { NextStep } from '$lib/core/balance/steps';
+	import { LOG_SD_V, fullestMoment, groupPassings, parseGroupLog } from '$lib/core/foundation/snapshot';
 	import { momentWanted, type TakenVolts } from './step-words';
 
 	interface Props {

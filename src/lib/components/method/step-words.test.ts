@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { NextStep } from '$lib/core/method-run';
+import type { NextStep } from '$lib/core/balance/steps';
 import { entryOf, momentWanted, voltsOf, type TypedEntry } from './step-words';
 
 const next: NextStep = {

@@ -1,6 +1,6 @@
-import type { EntryField, MethodEntry, MethodKind, NextStep } from '$lib/core/method-run';
-import type { Passings } from '$lib/core/snapshot';
-import { parseNumber } from '$lib/core/units';
+import type { EntryField, MethodEntry, MethodKind, NextStep } from '$lib/core/balance/steps';
+import type { Passings } from '$lib/core/foundation/snapshot';
+import { parseNumber } from '$lib/core/foundation/units';
 
 type Figure = Exclude<EntryField, 'volts' | 'words' | 'asked'>;
 export const FIELD_LABELS: Record<Figure, { label: string; unit: string }> = {

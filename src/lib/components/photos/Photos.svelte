@@ -2,7 +2,7 @@
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import { smallerPhoto } from '$lib/client/photo';
-	import type { SubjectKind } from '$lib/core/verdicts';
+	import type { SubjectKind } from '$lib/core/foundation/verdicts';
 
 	interface Props {
 		subjectKind: SubjectKind;

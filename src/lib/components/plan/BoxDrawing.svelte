@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { inOwnStyle } from '$lib/client/own-style';
-	import type { BoxArrangement } from '$lib/core/assembly';
-	import type { PlannedBox } from '$lib/core/planning';
+	import type { BoxArrangement } from '$lib/core/build/assembly';
+	import type { PlannedBox } from '$lib/core/plan/needs';
 
 	interface Props {
 		box: PlannedBox;

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
-	import type { PlannedBox, PlanState } from '$lib/core/planning';
+	import type { PlannedBox, PlanState } from '$lib/core/plan/needs';
 	import { inOwnStyle, measure } from '$lib/client/own-style';
 	import BoxDrawing from './BoxDrawing.svelte';
 	import Fold from '$lib/components/frame/Fold.svelte';

@@ -1,10 +1,10 @@
 <script lang="ts">
 	import { inOwnStyle, measure } from '$lib/client/own-style';
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
-	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
-	import { HARDWARE_ITEMS, USUAL_PLAN, besideLead, nominalClassV, type PlanState } from '$lib/core/planning';
-	import type { Settings } from '$lib/core/units';
-	import { hardwareWords } from '$lib/core/verdicts';
+	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/foundation/chemistry';
+	import { HARDWARE_ITEMS, USUAL_PLAN, besideLead, nominalClassV, type PlanState } from '$lib/core/plan/needs';
+	import type { Settings } from '$lib/core/foundation/units';
+	import { hardwareWords } from '$lib/core/foundation/verdicts';
 	import BoxSection from './BoxSection.svelte';
 	import CalendarSection from './CalendarSection.svelte';
 	import ChargerSection from './ChargerSection.svelte';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
-	import { chargingVerdicts, type ChargerChoice, type PlanState } from '$lib/core/planning';
-	import { WHOLE_BANK } from '$lib/core/verdicts';
+	import { chargingVerdicts, type ChargerChoice, type PlanState } from '$lib/core/plan/needs';
+	import { WHOLE_BANK } from '$lib/core/foundation/verdicts';
 	import Fold from '$lib/components/frame/Fold.svelte';
 	import PlanNumber from './PlanNumber.svelte';
 

@@ -1,9 +1,9 @@
 <script lang="ts">
 	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
-	import { checkLabelFigures, type LabelCheck } from '$lib/core/planning';
-	import { CoreError } from '$lib/core/shared';
+	import { CHEMISTRIES, type Chemistry } from '$lib/core/foundation/chemistry';
+	import { checkLabelFigures, type LabelCheck } from '$lib/core/plan/needs';
+	import { CoreError } from '$lib/core/foundation/shared';
 	import Fold from '$lib/components/frame/Fold.svelte';
 
 	let label = $state<

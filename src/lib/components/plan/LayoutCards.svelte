@@ -1,7 +1,7 @@
 <script lang="ts">
 	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import { measure } from '$lib/client/own-style';
-	import type { Layout } from '$lib/core/planning';
+	import type { Layout } from '$lib/core/plan/needs';
 	import { layoutKey, layoutName, money } from './layout-words';
 
 	interface Props {

@@ -4,9 +4,9 @@
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
-	import type { Chemistry } from '$lib/core/chemistry';
-	import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
-	import { USUAL_PLAN, compareLayouts, type CellChoice, type Layout, type PlanState } from '$lib/core/planning';
+	import type { Chemistry } from '$lib/core/foundation/chemistry';
+	import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
+	import { USUAL_PLAN, compareLayouts, type CellChoice, type Layout, type PlanState } from '$lib/core/plan/needs';
 	import Fold from '$lib/components/frame/Fold.svelte';
 	import LabelCheck from './LabelCheck.svelte';
 	import LayoutCards from './LayoutCards.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import Choice from '$lib/components/forms/Choice.svelte';
-	import { hoursText, parseHours, shareOfDays, type PlannedLoad } from '$lib/core/planning';
+	import { hoursText, parseHours, shareOfDays, type PlannedLoad } from '$lib/core/plan/needs';
 	import PlanNumber from './PlanNumber.svelte';
 
 	interface Props {

@@ -26,8 +26,8 @@
 	import { api } from '$lib/client/api';
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { projectFade } from '$lib/core/service';
-	import type { Chemistry } from '$lib/core/chemistry';
+	import { projectFade } from '$lib/core/serve/years';
+	import type { Chemistry } from '$lib/core/foundation/chemistry';
 	import {
 		USUAL_PLAN,
 		costOf,
@@ -36,8 +36,8 @@
 		unitCentsAt,
 		type PlanItem,
 		type PlanState
-	} from '$lib/core/planning';
-	import { formatDate, type Settings } from '$lib/core/units';
+	} from '$lib/core/plan/needs';
+	import { formatDate, type Settings } from '$lib/core/foundation/units';
 	import Fold from '$lib/components/frame/Fold.svelte';
 	import PriceHistory from './PriceHistory.svelte';
 	import PlanNumber from './PlanNumber.svelte';

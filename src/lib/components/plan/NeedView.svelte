@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
-	import { USUAL_PLAN, type PlannedInverter, type PlannedLoad, type PlanState, type Thing } from '$lib/core/planning';
+	import { USUAL_PLAN, type PlannedInverter, type PlannedLoad, type PlanState, type Thing } from '$lib/core/plan/needs';
 	import Fold from '$lib/components/frame/Fold.svelte';
 	import LoadRow from './LoadRow.svelte';
 	import PlanNumber from './PlanNumber.svelte';

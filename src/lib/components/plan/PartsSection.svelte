@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
+	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/foundation/chemistry';
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
-	import { USUAL_PLAN, drawnAtMostW, sizeParts, type PlanState } from '$lib/core/planning';
+	import { USUAL_PLAN, drawnAtMostW, sizeParts, type PlanState } from '$lib/core/plan/needs';
 	import Fold from '$lib/components/frame/Fold.svelte';
 
 	interface Props {

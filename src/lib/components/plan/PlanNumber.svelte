@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { shownIn } from '$lib/client/own-style';
-	import type { ConvertedQuantity } from '$lib/core/units';
+	import type { ConvertedQuantity } from '$lib/core/foundation/units';
 	import Field from '$lib/components/forms/Field.svelte';
 
 	interface Props {

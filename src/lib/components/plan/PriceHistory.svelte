@@ -2,8 +2,8 @@
 	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
-	import { differences, unitCentsAt, type PlanItem } from '$lib/core/planning';
-	import { formatDate, type Settings } from '$lib/core/units';
+	import { differences, unitCentsAt, type PlanItem } from '$lib/core/plan/needs';
+	import { formatDate, type Settings } from '$lib/core/foundation/units';
 	import type { StoredItem, StoredSnapshot } from './MoneySection.svelte';
 	import { money } from './layout-words';
 	import { priceRows } from './price-rows';

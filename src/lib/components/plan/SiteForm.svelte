@@ -1,8 +1,8 @@
 <script lang="ts">
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
-	import type { YearOfUse } from '$lib/core/use-year';
-	import { MONTH_NAMES } from '$lib/core/shared';
-	import { hoursText, parseHours } from '$lib/core/planning';
+	import type { YearOfUse } from '$lib/core/plan/use-year';
+	import { MONTH_NAMES } from '$lib/core/foundation/shared';
+	import { hoursText, parseHours } from '$lib/core/plan/needs';
 	import Fold from '$lib/components/frame/Fold.svelte';
 	import PlanNumber from './PlanNumber.svelte';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
-	import type { PlanState, SupplyChoice } from '$lib/core/planning';
+	import type { PlanState, SupplyChoice } from '$lib/core/plan/needs';
 	import Fold from '$lib/components/frame/Fold.svelte';
 	import PlanNumber from './PlanNumber.svelte';
 

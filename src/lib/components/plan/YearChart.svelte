@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { scaleLinear } from 'd3-scale';
 	import { area, line } from 'd3-shape';
-	import type { YearOfUse } from '$lib/core/use-year';
+	import type { YearOfUse } from '$lib/core/plan/use-year';
 
 	interface Props {
 		year: YearOfUse;

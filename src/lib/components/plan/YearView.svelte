@@ -3,10 +3,10 @@
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
 	import { startYear, type YearJob } from '$lib/client/year-job';
 	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
-	import { judgeYear, plannedYear, type PlanState } from '$lib/core/planning';
-	import type { Chemistry } from '$lib/core/chemistry';
-	import { formatYears } from '$lib/core/units';
-	import type { YearInput, YearOfUse } from '$lib/core/use-year';
+	import { judgeYear, plannedYear, type PlanState } from '$lib/core/plan/needs';
+	import type { Chemistry } from '$lib/core/foundation/chemistry';
+	import { formatYears } from '$lib/core/foundation/units';
+	import type { YearInput, YearOfUse } from '$lib/core/plan/use-year';
 	import SiteForm from './SiteForm.svelte';
 	import YearChart from './YearChart.svelte';
 

@@ -1,4 +1,4 @@
-import type { Layout, LayoutRefusal } from '$lib/core/planning';
+import type { Layout, LayoutRefusal } from '$lib/core/plan/needs';
 
 export const REFUSALS: Record<LayoutRefusal, string> = {
 	'too-many-amps': 'no BMS carries its amperes',

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { parseNumber } from '$lib/core/units';
+import { parseNumber } from '$lib/core/foundation/units';
 
 /** A line of a list of prices as it was pasted. */
 export interface PriceRow {

@@ -3,11 +3,11 @@
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import BatteryDrawing from '$lib/components/assembly/BatteryDrawing.svelte';
-	import type { BatteryShape } from '$lib/core/assembly';
+	import type { BatteryShape } from '$lib/core/build/assembly';
 	import { fitting, type ShownInstrument } from '$lib/components/live/instrument-choice';
-	import { CoreError } from '$lib/core/shared';
-	import { formatDate, type Settings } from '$lib/core/units';
-	import type { StageVerdict } from '$lib/core/verdicts';
+	import { CoreError } from '$lib/core/foundation/shared';
+	import { formatDate, type Settings } from '$lib/core/foundation/units';
+	import type { StageVerdict } from '$lib/core/foundation/verdicts';
 	import { voltsTyped } from './volt-list';
 	import VoltRow from './VoltRow.svelte';
 

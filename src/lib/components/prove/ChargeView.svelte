@@ -2,7 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { formKept } from '$lib/client/form-kept';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { formatDate, type Settings, localDay } from '$lib/core/units';
+	import { formatDate, type Settings, localDay } from '$lib/core/foundation/units';
 
 	interface Props {
 		battery: { id: number; number: number };

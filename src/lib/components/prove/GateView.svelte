@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { PROVE_CHECKS, PROVE_CHECK_NAMES, type CheckState, type ProveCheck } from '$lib/core/stages';
-	import type { StageVerdict } from '$lib/core/verdicts';
+	import type { StageVerdict } from '$lib/core/foundation/verdicts';
 
 	interface Props {
 		bankId: number;

@@ -5,10 +5,10 @@
 	import BatteryDrawing from '$lib/components/assembly/BatteryDrawing.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { fitting, type ShownInstrument } from '$lib/components/live/instrument-choice';
-	import { CoreError } from '$lib/core/shared';
-	import type { BatteryShape, Joint } from '$lib/core/assembly';
-	import { formatDate, type Settings } from '$lib/core/units';
-	import type { StageVerdict } from '$lib/core/verdicts';
+	import { CoreError } from '$lib/core/foundation/shared';
+	import type { BatteryShape, Joint } from '$lib/core/build/assembly';
+	import { formatDate, type Settings } from '$lib/core/foundation/units';
+	import type { StageVerdict } from '$lib/core/foundation/verdicts';
 	import { flowWords, mohmRange, signedMohm } from './mohm-words';
 	import { allVoltsTyped } from './volt-list';
 	import VoltRow from './VoltRow.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { splitPasted } from '$lib/core/reading';
+	import { splitPasted } from '$lib/core/foundation/reading';
 
 	interface Props {
 		label: string;

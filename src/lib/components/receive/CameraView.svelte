@@ -2,7 +2,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
 	import { watchForCodes } from '$lib/client/camera-codes';
-	import type { FoundCode } from '$lib/core/identity';
+	import type { FoundCode } from '$lib/core/receive/identity';
 
 	interface Props {
 		onfound: (codes: FoundCode[]) => void;

@@ -16,10 +16,10 @@
 		type CellCode,
 		type FoundCode,
 		type PlacedCode
-	} from '$lib/core/identity';
-	import { warmestOf } from '$lib/core/shared';
-	import { formatDate, parseRoughDate } from '$lib/core/units';
-	import { cellsOf } from '$lib/core/verdicts';
+	} from '$lib/core/receive/identity';
+	import { warmestOf } from '$lib/core/foundation/shared';
+	import { formatDate, parseRoughDate } from '$lib/core/foundation/units';
+	import { cellsOf } from '$lib/core/foundation/verdicts';
 	import CameraView from './CameraView.svelte';
 	import LowTray from './LowTray.svelte';
 	import type { ReceiveData } from './receive-data';

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { QUANTITY_FIGURES, shownUnit } from '$lib/core/reading';
-	import type { Settings } from '$lib/core/units';
+	import { QUANTITY_FIGURES, shownUnit } from '$lib/core/foundation/reading';
+	import type { Settings } from '$lib/core/foundation/units';
 	import type { TrayEntry } from './entry.svelte';
 
 	let { entry, meterNote, units }: { entry: TrayEntry; meterNote: string; units: Settings['units'] } = $props();

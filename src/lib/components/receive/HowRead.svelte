@@ -2,7 +2,7 @@
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import WhenField from '$lib/components/forms/WhenField.svelte';
-	import { PROBES, PROBE_NAMES, READ_STATES, READ_STATE_NAMES } from '$lib/core/reading';
+	import { PROBES, PROBE_NAMES, READ_STATES, READ_STATE_NAMES } from '$lib/core/foundation/reading';
 	import type { HowItIsRead } from './entry.svelte';
 
 	/** @param resistance it is a resistance that is read: then its probes matter */

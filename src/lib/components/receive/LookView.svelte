@@ -19,9 +19,9 @@
 		type Answer,
 		type Seen,
 		type Inspection
-	} from '$lib/core/inspection';
-	import { warmestOf } from '$lib/core/shared';
-	import { cellsOf } from '$lib/core/verdicts';
+	} from '$lib/core/receive/inspection';
+	import { warmestOf } from '$lib/core/foundation/shared';
+	import { cellsOf } from '$lib/core/foundation/verdicts';
 	import LowTray from './LowTray.svelte';
 	import SeenPoints from './SeenPoints.svelte';
 	import { SEEN } from './seen-words';

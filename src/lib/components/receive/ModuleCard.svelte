@@ -4,9 +4,9 @@
 	import { lookAgain } from '$lib/client/look-again';
 	import Photos from '$lib/components/photos/Photos.svelte';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
-	import type { StopReason } from '$lib/core/inspection';
-	import type { ModuleMake } from '$lib/core/modules';
-	import { formatDate, type Settings } from '$lib/core/units';
+	import type { StopReason } from '$lib/core/receive/inspection';
+	import type { ModuleMake } from '$lib/core/receive/modules';
+	import { formatDate, type Settings } from '$lib/core/foundation/units';
 	import type { ShownModule } from './receive-data';
 
 	/** One module that came in one piece: its volts, its taps, what is seen from outside, and that it is apart. */

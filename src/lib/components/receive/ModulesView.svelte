@@ -2,8 +2,8 @@
 	import type { Snippet } from 'svelte';
 	import { settingApart } from '$lib/client/set-apart';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
-	import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
-	import { makeOf } from '$lib/core/modules';
+	import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
+	import { makeOf } from '$lib/core/receive/modules';
 	import DeliveryChoice from './DeliveryChoice.svelte';
 	import ModuleCard from './ModuleCard.svelte';
 	import type { ReceiveData } from './receive-data';

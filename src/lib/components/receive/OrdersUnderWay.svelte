@@ -6,7 +6,7 @@
 	import { lookAgain } from '$lib/client/look-again';
 	import Field from '$lib/components/forms/Field.svelte';
 	import HoldTyped from '$lib/components/forms/HoldTyped.svelte';
-	import { formatDate } from '$lib/core/units';
+	import { formatDate } from '$lib/core/foundation/units';
 	import OrderFields from './OrderFields.svelte';
 	import type { OpenOrder, ReceiveData } from './receive-data';
 

@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { QUANTITY_FIGURES, shownUnit, shownValue } from '$lib/core/reading';
-	import type { Settings } from '$lib/core/units';
+	import { QUANTITY_FIGURES, shownUnit, shownValue } from '$lib/core/foundation/reading';
+	import type { Settings } from '$lib/core/foundation/units';
 	import type { TrayEntry } from './entry.svelte';
 
 	/** A pasted column beside its cells, before anything of it is stored. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { bankLayout } from '$lib/core/planning';
+	import { bankLayout } from '$lib/core/plan/needs';
 	import { onMount, tick, type Snippet } from 'svelte';
 	import type { ReceiveData } from './receive-data';
 	import { lookAgain } from '$lib/client/look-again';
@@ -20,13 +20,13 @@
 	import { TrayEntry } from '$lib/components/receive/entry.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadeRange, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
-	import { QUANTITY_FIGURES, benchMeters, meterSd, shownUnit, shownValue, type Quantity } from '$lib/core/reading';
-	import { warmestOf } from '$lib/core/shared';
-	import { cellsOf } from '$lib/core/verdicts';
+	import { QUANTITY_FIGURES, benchMeters, meterSd, shownUnit, shownValue, type Quantity } from '$lib/core/foundation/reading';
+	import { warmestOf } from '$lib/core/foundation/shared';
+	import { cellsOf } from '$lib/core/foundation/verdicts';
 	import { settingApart } from '$lib/client/set-apart';
 	import { inOwnStyle } from '$lib/client/own-style';
 	import { shortMark } from '$lib/components/receive/short-mark';
-	import { formatDate, formatNumber } from '$lib/core/units';
+	import { formatDate, formatNumber } from '$lib/core/foundation/units';
 
 	let { data, views }: { data: ReceiveData; views: Snippet } = $props();
 	const bank = $derived(data.overview.bank);

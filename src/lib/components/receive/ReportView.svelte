@@ -1,10 +1,10 @@
 <script lang="ts">
-	import type { ClaimReason } from '$lib/core/claim';
+	import type { ClaimReason } from '$lib/core/receive/claim';
 	import type { Snippet } from 'svelte';
 	import { api } from '$lib/client/api';
 	import { settingApart } from '$lib/client/set-apart';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
-	import { formatDate } from '$lib/core/units';
+	import { formatDate } from '$lib/core/foundation/units';
 	import type { DeliveryReport } from '$lib/server/services/delivery-report-service';
 	import DeliveryChoice from './DeliveryChoice.svelte';
 	import type { ReceiveData } from './receive-data';

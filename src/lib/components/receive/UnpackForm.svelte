@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { localDay } from '$lib/core/units';
+	import { localDay } from '$lib/core/foundation/units';
 	import type { OpenOrder } from './receive-data';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';

@@ -1,4 +1,4 @@
-import type { Quantity } from '$lib/core/reading';
+import type { Quantity } from '$lib/core/foundation/reading';
 
 /** A cell of the tray that readings are typed for. */
 export interface EntryCell {

@@ -1,4 +1,4 @@
-import type { Quantity } from '$lib/core/reading';
+import type { Quantity } from '$lib/core/foundation/reading';
 
 /** What was typed and not yet entered, where it outlives the page. */
 export interface DraftStore {

@@ -1,4 +1,4 @@
-import type { Quantity, Question } from '$lib/core/reading';
+import type { Quantity, Question } from '$lib/core/foundation/reading';
 
 /** One typed step that can be taken back. */
 export interface Typed {

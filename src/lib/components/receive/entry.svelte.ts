@@ -1,5 +1,5 @@
 import { ReadingQueue, type QueuedReading } from '$lib/client/reading-queue';
-import type { Chemistry } from '$lib/core/chemistry';
+import type { Chemistry } from '$lib/core/foundation/chemistry';
 import {
 	parseReading,
 	questionReading,
@@ -9,13 +9,13 @@ import {
 	type Question,
 	type Probe,
 	type ReadState
-} from '$lib/core/reading';
-import { CoreError } from '$lib/core/shared';
+} from '$lib/core/foundation/reading';
+import { CoreError } from '$lib/core/foundation/shared';
 import { LaidColumn } from './laid-column.svelte';
 import { browserDraft, type DraftStore } from './entry-draft';
 import type { EntryCell } from './entry-cell';
 import { NO_MEMORY, type MemoryStore, type Typed } from './entry-memory';
-import type { Settings } from '$lib/core/units';
+import type { Settings } from '$lib/core/foundation/units';
 
 /** How and when what is typed is read; the moment null: now. */
 export interface HowItIsRead {

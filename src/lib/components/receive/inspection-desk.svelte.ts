@@ -1,4 +1,4 @@
-import { ALL_GOOD, INSPECTED, type Inspection } from '$lib/core/inspection';
+import { ALL_GOOD, INSPECTED, type Inspection } from '$lib/core/receive/inspection';
 
 /** An inspection as it is stored. */
 export type StoredInspection = Inspection & { id: number; version: number; cellId: number };

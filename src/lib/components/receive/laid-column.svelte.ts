@@ -1,4 +1,4 @@
-import type { PastedColumn, PastedLine, Quantity } from '$lib/core/reading';
+import type { PastedColumn, PastedLine, Quantity } from '$lib/core/foundation/reading';
 import type { EntryCell } from './entry-cell';
 
 /** A pasted column beside the cells it is meant for; it can be moved before it is entered. */

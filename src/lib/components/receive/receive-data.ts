@@ -1,9 +1,9 @@
-import type { SizedBattery } from '$lib/core/planning';
+import type { SizedBattery } from '$lib/core/plan/needs';
 import type { ShownInstrument } from '$lib/components/live/instrument-choice';
 import type { PictureBank, PictureCell, PictureCellType, PictureDelivery, PictureModule } from '$lib/core/stages';
-import type { Settings } from '$lib/core/units';
+import type { Settings } from '$lib/core/foundation/units';
 import type { OrderTerms } from '$lib/input/order-terms';
-import type { StageVerdict } from '$lib/core/verdicts';
+import type { StageVerdict } from '$lib/core/foundation/verdicts';
 
 /** A cell of a delivery as the views of Receive draw it. */
 export type ShownCell = Pick<

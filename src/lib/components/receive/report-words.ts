@@ -1,4 +1,4 @@
-import type { Asked, Tick } from '$lib/core/clauses';
+import type { Asked, Tick } from '$lib/core/test/clauses';
 
 export const OUTCOME_WORDS = { short: 'below rating', meets: 'meets it', unsure: 'cannot tell' } as const;
 

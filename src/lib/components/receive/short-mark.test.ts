@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { measured } from '$lib/core/verdicts';
+import { measured } from '$lib/core/foundation/verdicts';
 import { shortMark } from './short-mark';
 
 describe('a verdict under its cell', () => {

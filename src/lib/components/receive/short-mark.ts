@@ -1,4 +1,4 @@
-import { isMeasured, type Fact, type Verdict } from '$lib/core/verdicts';
+import { isMeasured, type Fact, type Verdict } from '$lib/core/foundation/verdicts';
 
 const valueOf = (fact: Fact | undefined): number =>
 	fact !== undefined && isMeasured(fact) ? fact.value : typeof fact === 'number' ? fact : 0;

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { DEFECT_KINDS, DEFECT_NAMES, DEFECT_WHERE, type DefectKind, type Finding } from '$lib/core/rehearsal';
+	import { DEFECT_KINDS, DEFECT_NAMES, DEFECT_WHERE, type DefectKind, type Finding } from '$lib/core/world/rehearsal';
 
 	interface Props {
 		cells: { id: number; label: string }[];

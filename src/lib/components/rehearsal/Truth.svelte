@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { RehearsalJudgement } from '$lib/core/rehearsal';
+	import type { RehearsalJudgement } from '$lib/core/world/rehearsal';
 	import { money } from './rehearsal-words';
 
 	let { judgement }: { judgement: RehearsalJudgement } = $props();

@@ -1,6 +1,6 @@
-import type { RehearsalJudgement } from '$lib/core/rehearsal';
-import type { Stage } from '$lib/core/shared';
-import type { ShownVerdict } from '$lib/core/verdicts';
+import type { RehearsalJudgement } from '$lib/core/world/rehearsal';
+import type { Stage } from '$lib/core/foundation/shared';
+import type { ShownVerdict } from '$lib/core/foundation/verdicts';
 
 export const money = (amount: number): string => amount.toFixed(0);
 

@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { testsAgainstClaims, type WaitingForTest } from '$lib/core/claim';
-	import type { QueuePlan } from '$lib/core/test-queue';
-	import { formatDate, formatDateTime, type Settings } from '$lib/core/units';
+	import { testsAgainstClaims, type WaitingForTest } from '$lib/core/receive/claim';
+	import type { QueuePlan } from '$lib/core/test/queue';
+	import { formatDate, formatDateTime, type Settings } from '$lib/core/foundation/units';
 
 	/** A timetable that ends after the claim: who is late, and what to test first. */
 	let {

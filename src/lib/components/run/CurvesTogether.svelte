@@ -3,8 +3,8 @@
 	import { api } from '$lib/client/api';
 	import CurveChart from '$lib/components/charts/CurveChart.svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
-	import { curveDifference, medianCurve, usualCurve, type DischargeCurve } from '$lib/core/capacity-run';
-	import type { Chemistry } from '$lib/core/chemistry';
+	import { curveDifference, medianCurve, usualCurve, type DischargeCurve } from '$lib/core/test/capacity';
+	import type { Chemistry } from '$lib/core/foundation/chemistry';
 
 	interface Props {
 		capacities: readonly {

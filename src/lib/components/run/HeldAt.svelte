@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { measure } from '$lib/client/own-style';
-	import { RATED_C, type AtTemperature } from '$lib/core/capacity-run';
-	import { formatWithDoubt } from '$lib/core/units';
+	import { RATED_C, type AtTemperature } from '$lib/core/test/capacity';
+	import { formatWithDoubt } from '$lib/core/foundation/units';
 
 	/** What a cell gave at temperatures chosen on purpose, beside what it gives in the room. */
 	let { held }: { held: readonly AtTemperature[] } = $props();

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { inOwnStyle, measure } from '$lib/client/own-style';
-	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/chemistry';
+	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/foundation/chemistry';
 
 	/** How a capacity test is run, drawn: what is connected, and the three stretches of its voltage. */
 	interface Props {

@@ -2,7 +2,7 @@
 	import CurveChart from '$lib/components/charts/CurveChart.svelte';
 	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import Photos from '$lib/components/photos/Photos.svelte';
-	import { formatDate, formatWithDoubt, type Settings } from '$lib/core/units';
+	import { formatDate, formatWithDoubt, type Settings } from '$lib/core/foundation/units';
 	import HeldAt from './HeldAt.svelte';
 	import Steps from './Steps.svelte';
 	import Strip from './Strip.svelte';

@@ -6,7 +6,7 @@
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
-	import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
+	import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
 	import {
 		THINGS_AT_HAND,
 		WATER_STOP_C,
@@ -15,8 +15,8 @@
 		warmWater,
 		type LoadFit,
 		type LoadNeed
-	} from '$lib/core/load-finder';
-	import { BOTTOM_ABOVE_V } from '$lib/core/method-run';
+	} from '$lib/core/test/load-finder';
+	import { BOTTOM_ABOVE_V } from '$lib/core/balance/steps';
 	import type { TestData } from './test-data';
 
 	let { data, views }: { data: TestData; views: Snippet } = $props();

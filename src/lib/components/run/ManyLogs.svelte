@@ -2,8 +2,8 @@
 	import { untrack } from 'svelte';
 	import { ApiProblem, api } from '$lib/client/api';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { cellOfFileName } from '$lib/core/capacity-run';
-	import { fromUserUnits, type Settings } from '$lib/core/units';
+	import { cellOfFileName } from '$lib/core/test/capacity';
+	import { fromUserUnits, type Settings } from '$lib/core/foundation/units';
 
 	interface Props {
 		files: readonly File[];

@@ -7,12 +7,12 @@
 	import { settingApart } from '$lib/client/set-apart';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
-	import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
+	import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
 	import Protocols from './Protocols.svelte';
-	import { nextWakingMoment, pauseForNight } from '$lib/core/planning';
-	import { protocolsFor, type Protocol } from '$lib/core/clauses';
-	import { beganAt, type NotesFit, type SpotNote } from '$lib/core/run-notes';
-	import { formatDateTime, formatDuration } from '$lib/core/units';
+	import { nextWakingMoment, pauseForNight } from '$lib/core/plan/needs';
+	import { protocolsFor, type Protocol } from '$lib/core/test/clauses';
+	import { beganAt, type NotesFit, type SpotNote } from '$lib/core/test/run-notes';
+	import { formatDateTime, formatDuration } from '$lib/core/foundation/units';
 	import type { StoredNotes as Stored, TestData } from './test-data';
 
 	let { data, views }: { data: TestData; views: Snippet } = $props();

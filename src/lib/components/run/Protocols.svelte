@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Protocol } from '$lib/core/clauses';
+	import type { Protocol } from '$lib/core/test/clauses';
 
 	/** Ways to run a cell, one button each. */
 	interface Props {

@@ -1,9 +1,9 @@
 <!-- Which cell is on which supply or tester, when; the nights behind. -->
 <script lang="ts">
 	import { scaleTime } from 'd3-scale';
-	import { MONTH_NAMES } from '$lib/core/shared';
-	import { QUEUE_KIND_NAMES, type QueueId, type QueuePlan } from '$lib/core/test-queue';
-	import { formatDateTime, type Settings } from '$lib/core/units';
+	import { MONTH_NAMES } from '$lib/core/foundation/shared';
+	import { QUEUE_KIND_NAMES, type QueueId, type QueuePlan } from '$lib/core/test/queue';
+	import { formatDateTime, type Settings } from '$lib/core/foundation/units';
 
 	interface Props {
 		plan: QueuePlan;

@@ -8,7 +8,7 @@
 	import DateField from '$lib/components/forms/DateField.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
-	import { formatDateTime } from '$lib/core/units';
+	import { formatDateTime } from '$lib/core/foundation/units';
 	import {
 		QUEUE_KIND_NAMES,
 		queueForm,
@@ -18,7 +18,7 @@
 		type QueueForm,
 		type QueueId,
 		type QueuePlan
-	} from '$lib/core/test-queue';
+	} from '$lib/core/test/queue';
 	import ClaimDeadline from './ClaimDeadline.svelte';
 	import QueueChart from './QueueChart.svelte';
 	import SampleSays from './SampleSays.svelte';

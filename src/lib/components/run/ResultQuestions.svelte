@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { resultQuestions } from '$lib/core/capacity-run';
-	import type { Chemistry } from '$lib/core/chemistry';
+	import { resultQuestions } from '$lib/core/test/capacity';
+	import type { Chemistry } from '$lib/core/foundation/chemistry';
 
 	interface Props {
 		capacityAh: number | null;

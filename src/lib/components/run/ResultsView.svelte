@@ -18,9 +18,9 @@
 	import { settingApart } from '$lib/client/set-apart';
 	import { filesOfCells } from '$lib/client/log-files';
 	import { planLive } from '$lib/client/plan-live';
-	import { protocolsFor } from '$lib/core/clauses';
-	import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
-	import { fromUserUnits, toUserUnits, unitOf } from '$lib/core/units';
+	import { protocolsFor } from '$lib/core/test/clauses';
+	import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
+	import { fromUserUnits, toUserUnits, unitOf } from '$lib/core/foundation/units';
 
 	let { data, form, views }: { data: TestData; form: TestForm; views: Snippet } = $props();
 	let selectedId = $state<number | null>(null);

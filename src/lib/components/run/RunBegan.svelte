@@ -2,8 +2,8 @@
 	import { announce } from '$lib/client/announce';
 	import DateField from '$lib/components/forms/DateField.svelte';
 	import { momentOf } from '$lib/components/forms/when';
-	import { CoreError } from '$lib/core/shared';
-	import { formatDateTime, type Settings } from '$lib/core/units';
+	import { CoreError } from '$lib/core/foundation/shared';
+	import { formatDateTime, type Settings } from '$lib/core/foundation/units';
 
 	interface Props {
 		startedAt: string;

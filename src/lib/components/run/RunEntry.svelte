@@ -7,9 +7,9 @@
 	import Protocols from './Protocols.svelte';
 	import ResultQuestions from './ResultQuestions.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
-	import type { Chemistry } from '$lib/core/chemistry';
-	import type { Protocol } from '$lib/core/clauses';
-	import { formatDuration } from '$lib/core/units';
+	import type { Chemistry } from '$lib/core/foundation/chemistry';
+	import type { Protocol } from '$lib/core/test/clauses';
+	import { formatDuration } from '$lib/core/foundation/units';
 
 	export interface LogDraft {
 		fileName: string;

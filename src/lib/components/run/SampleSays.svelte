@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { whatSampleSays } from '$lib/core/sampling';
+	import { whatSampleSays } from '$lib/core/test/sampling';
 	import type { ShownCapacity } from './test-data';
 
 	/** All cells of the bank, tested or not. */

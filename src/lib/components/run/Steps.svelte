@@ -4,7 +4,7 @@
 	import { attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import Field from '$lib/components/forms/Field.svelte';
-	import type { Correction } from '$lib/core/capacity-run';
+	import type { Correction } from '$lib/core/test/capacity';
 	import type { PictureRun, RunCorrection } from '$lib/core/stages';
 
 	interface Props {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Asked, Tick } from '$lib/core/clauses';
+	import type { Asked, Tick } from '$lib/core/test/clauses';
 
 	let { strip }: { strip: readonly Tick[] } = $props();
 	const NAMES: Record<Asked, string> = {

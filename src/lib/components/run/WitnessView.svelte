@@ -4,10 +4,10 @@
 	import { settingApart } from '$lib/client/set-apart';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
-	import { CoreError } from '$lib/core/shared';
-	import { WHOLE_BANK } from '$lib/core/verdicts';
-	import { combineWitnesses, type Combined, type Witness } from '$lib/core/witnesses';
-	import type { ConvertedQuantity } from '$lib/core/units';
+	import { CoreError } from '$lib/core/foundation/shared';
+	import { WHOLE_BANK } from '$lib/core/foundation/verdicts';
+	import { combineWitnesses, type Combined, type Witness } from '$lib/core/test/witnesses';
+	import type { ConvertedQuantity } from '$lib/core/foundation/units';
 	import type { TestData } from './test-data';
 
 	let { data, views }: { data: TestData; views: Snippet } = $props();

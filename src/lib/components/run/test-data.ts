@@ -1,11 +1,11 @@
 import type { ShownInstrument } from '$lib/components/live/instrument-choice';
-import type { AtTemperature, RefusedRun } from '$lib/core/capacity-run';
-import type { Clause, Protocol, Tick } from '$lib/core/clauses';
-import type { WaitingForTest } from '$lib/core/claim';
-import type { SpotNote } from '$lib/core/run-notes';
+import type { AtTemperature, RefusedRun } from '$lib/core/test/capacity';
+import type { Clause, Protocol, Tick } from '$lib/core/test/clauses';
+import type { WaitingForTest } from '$lib/core/receive/claim';
+import type { SpotNote } from '$lib/core/test/run-notes';
 import type { PictureBank, PictureCellType, PictureRun, RunCorrection } from '$lib/core/stages';
-import type { Settings } from '$lib/core/units';
-import type { StageVerdict } from '$lib/core/verdicts';
+import type { Settings } from '$lib/core/foundation/units';
+import type { StageVerdict } from '$lib/core/foundation/verdicts';
 
 /** A cell under test as its page draws it. */
 export interface ShownCapacity {

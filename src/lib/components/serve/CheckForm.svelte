@@ -3,13 +3,13 @@
 	import Field from '$lib/components/forms/Field.svelte';
 	import WhenField from '$lib/components/forms/WhenField.svelte';
 	import Misread from '$lib/components/verdicts/Misread.svelte';
-	import type { Chemistry } from '$lib/core/chemistry';
-	import { parseReading, splitPasted } from '$lib/core/reading';
-	import { whatWasRead, type Read } from '$lib/core/snapshot';
-	import { CoreError } from '$lib/core/shared';
-	import type { CheckContext } from '$lib/core/service';
+	import type { Chemistry } from '$lib/core/foundation/chemistry';
+	import { parseReading, splitPasted } from '$lib/core/foundation/reading';
+	import { whatWasRead, type Read } from '$lib/core/foundation/snapshot';
+	import { CoreError } from '$lib/core/foundation/shared';
+	import type { CheckContext } from '$lib/core/serve/years';
 	import type { ServiceRow } from '$lib/core/stages';
-	import { fromUserUnits, unitOf, type Settings } from '$lib/core/units';
+	import { fromUserUnits, unitOf, type Settings } from '$lib/core/foundation/units';
 
 	export type NewCheck = Omit<ServiceRow, 'id' | 'version' | 'battery'> & { checkedDoubtS: number | null };
 	interface Props {

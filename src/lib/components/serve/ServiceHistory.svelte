@@ -3,7 +3,7 @@
 	import { inOwnStyle } from '$lib/client/own-style';
 	import type { BatteryService } from '$lib/core/stages';
 	import { byYear } from './by-year';
-	import { formatDate, type Settings } from '$lib/core/units';
+	import { formatDate, type Settings } from '$lib/core/foundation/units';
 
 	/** Checks and capacity tests of a battery, the latest year open. */
 	interface Props {

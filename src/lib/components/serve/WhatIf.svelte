@@ -1,6 +1,6 @@
 <script lang="ts">
-	import { endIfKept, type FadeInput } from '$lib/core/service';
-	import { formatYears as years } from '$lib/core/units';
+	import { endIfKept, type FadeInput } from '$lib/core/serve/years';
+	import { formatYears as years } from '$lib/core/foundation/units';
 
 	interface Props {
 		fade: FadeInput;

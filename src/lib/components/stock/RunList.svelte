@@ -4,7 +4,7 @@
 	import { api } from '$lib/client/api';
 	import { measure } from '$lib/client/own-style';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
-	import { formatDateTime, type Settings } from '$lib/core/units';
+	import { formatDateTime, type Settings } from '$lib/core/foundation/units';
 
 	interface ListedRun {
 		id: number;

@@ -4,7 +4,7 @@
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { formatDate, type Settings } from '$lib/core/units';
+	import { formatDate, type Settings } from '$lib/core/foundation/units';
 
 	interface Props {
 		cellId: number;

@@ -2,7 +2,7 @@
 	import { lookAgain } from '$lib/client/look-again';
 	import { announce, attempt } from '$lib/client/announce';
 	import { api } from '$lib/client/api';
-	import { formatDateTime, type Settings } from '$lib/core/units';
+	import { formatDateTime, type Settings } from '$lib/core/foundation/units';
 
 	interface Props {
 		label: string;

@@ -1,5 +1,5 @@
 import { quantileSorted } from 'd3-array';
-import type { Warmth } from '$lib/core/shared';
+import type { Warmth } from '$lib/core/foundation/shared';
 
 /** One cell as it is drawn on the tray. */
 export interface DrawnCell {

@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { misread } from '$lib/core/balance';
-	import type { Read } from '$lib/core/snapshot';
-	import { WHOLE_BANK } from '$lib/core/verdicts';
+	import { misread } from '$lib/core/balance/charge';
+	import type { Read } from '$lib/core/foundation/snapshot';
+	import { WHOLE_BANK } from '$lib/core/foundation/verdicts';
 	import VerdictList from './VerdictList.svelte';
 
 	interface Props {

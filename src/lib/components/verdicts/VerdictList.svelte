@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { WARMTH_WORDS } from './warmth-words';
 	import { page } from '$app/state';
-	import { warmestFirst } from '$lib/core/shared';
-	import { cellsOf, type ShownVerdict } from '$lib/core/verdicts';
+	import { warmestFirst } from '$lib/core/foundation/shared';
+	import { cellsOf, type ShownVerdict } from '$lib/core/foundation/verdicts';
 	import { inOwnStyle } from '$lib/client/own-style';
 	import { remedyOf } from './remedy';
 

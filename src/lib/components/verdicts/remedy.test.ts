@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { VERDICT_CODES } from '$lib/core/verdicts';
+import { VERDICT_CODES } from '$lib/core/foundation/verdicts';
 import { remedyOf } from './remedy';
 
 it('leads from a stop to where it is mended, and not where one stands already', () => {

@@ -1,4 +1,4 @@
-import type { ShownVerdict } from '$lib/core/verdicts';
+import type { ShownVerdict } from '$lib/core/foundation/verdicts';
 
 /** Where what is claimed of a supplier is written down: it asks for a look, not for a stop. */
 const REPORT = { to: 'receive/report', text: 'The report to the supplier' };

@@ -1,6 +1,6 @@
-import type { RestRead } from '../forecast';
-import type { ArrivedCell } from '../reading';
-import { whatWasRead } from '../snapshot';
+import type { RestRead } from '../match/forecast';
+import type { ArrivedCell } from '../foundation/reading';
+import { whatWasRead } from '../foundation/snapshot';
 import type { BankPicture, PictureCell, PictureReading } from './picture';
 import { arrivedWith } from './charge-of-cells';
 import { CRATE_REST_S, readingSd } from './picture-parts';

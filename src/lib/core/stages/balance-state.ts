@@ -6,10 +6,10 @@ import {
 	type BalancePlan,
 	type ChargeProgress,
 	type JoinCheck
-} from '../balance';
-import { CHEMISTRY_FIGURES, socBounds } from '../chemistry';
-import { CoreError } from '../shared';
-import { halfWidth } from '../reading';
+} from '../balance/charge';
+import { CHEMISTRY_FIGURES, socBounds } from '../foundation/chemistry';
+import { CoreError } from '../foundation/shared';
+import { halfWidth } from '../foundation/reading';
 import { chargeOfCell } from './charge-of-cells';
 import { readingsInOrder } from './readings-in-order';
 import type { BankPicture, PictureBalanceRun, PictureCell, PictureReading } from './picture';

@@ -9,13 +9,13 @@ import {
 	rowOver,
 	type ChargeProgress,
 	type SettledCell
-} from '../balance';
-import { CHEMISTRY_FIGURES } from '../chemistry';
-import { CoreError } from '../shared';
-import { snapshotBounds } from '../snapshot';
-import { followMethod, type MethodState } from '../method-run';
-import { meterSd } from '../reading';
-import { cellSubject, say, type Subject, type Verdict } from '../verdicts';
+} from '../balance/charge';
+import { CHEMISTRY_FIGURES } from '../foundation/chemistry';
+import { CoreError } from '../foundation/shared';
+import { snapshotBounds } from '../foundation/snapshot';
+import { followMethod, type MethodState } from '../balance/steps';
+import { meterSd } from '../foundation/reading';
+import { cellSubject, say, type Subject, type Verdict } from '../foundation/verdicts';
 import { isCharging, type BalanceState } from './balance-state';
 import { readingsInOrder } from './readings-in-order';
 import { lapseVerdicts, undoneBy } from './lapses';

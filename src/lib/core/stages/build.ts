@@ -6,11 +6,11 @@ import {
 	type CellsKnown,
 	type LeadsJudgement,
 	type TightenedJoint
-} from '../assembly';
-import { CHEMISTRY_FIGURES, restVoltageCurve } from '../chemistry';
-import { meterSd } from '../reading';
-import { mean } from '../shared';
-import { say, type Verdict } from '../verdicts';
+} from '../build/assembly';
+import { CHEMISTRY_FIGURES, restVoltageCurve } from '../foundation/chemistry';
+import { meterSd } from '../foundation/reading';
+import { mean } from '../foundation/shared';
+import { say, type Verdict } from '../foundation/verdicts';
 import { chargeNow } from './charge-of-cells';
 import { lapseVerdicts, undoneBy, type Lapse } from './lapses';
 import type { BankPicture, PictureBattery, PictureCell } from './picture';

@@ -1,4 +1,4 @@
-import { judgeProgress, planTopBalance } from '../balance';
+import { judgeProgress, planTopBalance } from '../balance/charge';
 import {
 	chargeAt,
 	chargeBefore,
@@ -7,10 +7,10 @@ import {
 	type ChargeAccount,
 	type ChargeDeed,
 	type RestedAt
-} from '../charge-account';
-import { CHEMISTRY_FIGURES, socBounds } from '../chemistry';
-import { LOST_A_DAY } from '../reading';
-import { CoreError } from '../shared';
+} from '../balance/charge-account';
+import { CHEMISTRY_FIGURES, socBounds } from '../foundation/chemistry';
+import { LOST_A_DAY } from '../foundation/reading';
+import { CoreError } from '../foundation/shared';
 import type { BankPicture, PictureCell, PictureReading } from './picture';
 import { CRATE_REST_S, ownTypeOf, readingSd } from './picture-parts';
 import { readingsInOrder } from './readings-in-order';

@@ -1,5 +1,5 @@
-import type { Clause } from '../clauses';
-import { ASSUMED_METER } from '../reading';
+import type { Clause } from '../test/clauses';
+import { ASSUMED_METER } from '../foundation/reading';
 import type { BankPicture, PictureCell, PictureDelivery, PictureRun } from './picture';
 
 /** Made-up records for tests of stages: a crate of cells of 280 Ah for a bank of two groups. */

@@ -7,9 +7,9 @@ import {
 	weakAtTemperature,
 	type AtTemperature,
 	type RoomRun
-} from '../capacity-run';
-import { CoreError } from '../shared';
-import { cellSubject, measured, say, type Verdict } from '../verdicts';
+} from '../test/capacity';
+import { CoreError } from '../foundation/shared';
+import { cellSubject, measured, say, type Verdict } from '../foundation/verdicts';
 import { oncePerPicture } from './once-per-picture';
 import type { BankPicture, PictureCell } from './picture';
 import { bankSubject } from './picture-parts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { judgePlanStage, judgeReceiveStage } from '.';
-import { NO_PLAN } from '../planning';
+import { NO_PLAN } from '../plan/needs';
 import { cell, delivery, picture } from './example-picture';
 import type { PictureReading } from './picture';
 

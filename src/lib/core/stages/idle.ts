@@ -1,4 +1,4 @@
-import { say, cellSubject, type Verdict } from '../verdicts';
+import { say, cellSubject, type Verdict } from '../foundation/verdicts';
 import { chargeNow } from './charge-of-cells';
 import type { BankPicture, PictureCell } from './picture';
 import { bankSubject, deliverySubject, isInService } from './picture-parts';

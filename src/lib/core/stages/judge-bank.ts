@@ -1,5 +1,5 @@
-import { STAGE_NAMES, WARMTHS, warmestFirst, type Stage, type StageStatus, type Warmth } from '../shared';
-import { factsMoved, say, type StageVerdict, type VerdictFacts, type Verdict } from '../verdicts';
+import { STAGE_NAMES, WARMTHS, warmestFirst, type Stage, type StageStatus, type Warmth } from '../foundation/shared';
+import { factsMoved, say, type StageVerdict, type VerdictFacts, type Verdict } from '../foundation/verdicts';
 import type { BankPicture } from './picture';
 import { bankSubject, isInService, placedCells } from './picture-parts';
 import { statusOf, type StageJudgement } from './stage-judgement';

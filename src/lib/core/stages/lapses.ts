@@ -1,4 +1,4 @@
-import { say, type Verdict } from '../verdicts';
+import { say, type Verdict } from '../foundation/verdicts';
 import type { BankPicture, BatteryChange, PictureBattery } from './picture';
 import { batterySubject } from './picture-parts';
 

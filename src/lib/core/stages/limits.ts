@@ -1,7 +1,7 @@
-import { CHEMISTRY_FIGURES } from '../chemistry';
-import { STANDBY_DAYS, checkChain, computeLimits, standbyDays, type LimitValue, type LimitsInput } from '../limits';
-import { CoreError } from '../shared';
-import { measured, say, type Verdict } from '../verdicts';
+import { CHEMISTRY_FIGURES } from '../foundation/chemistry';
+import { STANDBY_DAYS, checkChain, computeLimits, standbyDays, type LimitValue, type LimitsInput } from '../limits/values';
+import { CoreError } from '../foundation/shared';
+import { measured, say, type Verdict } from '../foundation/verdicts';
 import { matchState, type PlacedGroup } from './match';
 import type { BankPicture, PictureBattery, PictureCellType } from './picture';
 import { bankSubject, batterySubject, placedCells } from './picture-parts';

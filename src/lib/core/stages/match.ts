@@ -1,5 +1,5 @@
-import type { RestRead } from '../forecast';
-import { readCellCode, type CellCode } from '../identity';
+import type { RestRead } from '../match/forecast';
+import { readCellCode, type CellCode } from '../receive/identity';
 import {
 	arrivalOrderSummary,
 	judgeMatch,
@@ -9,8 +9,8 @@ import {
 	type BuildableCell,
 	type MatchCell,
 	type Refusal
-} from '../matching';
-import { cellSubject, say, type Verdict } from '../verdicts';
+} from '../match/groups';
+import { cellSubject, say, type Verdict } from '../foundation/verdicts';
 import { fadedCapacities } from './faded';
 import { oncePerPicture } from './once-per-picture';
 import type { BankPicture } from './picture';

@@ -1,7 +1,7 @@
 import { group } from 'd3-array';
-import { judgeModules, makeOf, placeInModule, type WholeModule } from '../modules';
-import { meterSd } from '../reading';
-import { cellSubject, type Subject, type Verdict } from '../verdicts';
+import { judgeModules, makeOf, placeInModule, type WholeModule } from '../receive/modules';
+import { meterSd } from '../foundation/reading';
+import { cellSubject, type Subject, type Verdict } from '../foundation/verdicts';
 import { oncePerPicture } from './once-per-picture';
 import type { BankPicture, PictureCell, PictureDelivery, PictureModule } from './picture';
 import { CRATE_REST_S, deliverySubject } from './picture-parts';

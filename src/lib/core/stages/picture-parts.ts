@@ -1,5 +1,5 @@
-import type { Subject } from '../verdicts';
-import { meterSd, type MeterAccuracy } from '../reading';
+import type { Subject } from '../foundation/verdicts';
+import { meterSd, type MeterAccuracy } from '../foundation/reading';
 import type {
 	BankPicture,
 	PictureBattery,

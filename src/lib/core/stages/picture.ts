@@ -1,12 +1,12 @@
-import type { OutputCorner } from '../assembly';
-import type { Chemistry } from '../chemistry';
-import type { Correction, LogFault, TestedLot } from '../capacity-run';
-import type { Clause, ClauseKind } from '../clauses';
-import type { Inspection, StopReason, TerminalKind } from '../inspection';
-import type { Strategy } from '../limits';
-import type { MethodRun, MethodWorld } from '../method-run';
+import type { OutputCorner } from '../build/assembly';
+import type { Chemistry } from '../foundation/chemistry';
+import type { Correction, LogFault, TestedLot } from '../test/capacity';
+import type { Clause, ClauseKind } from '../test/clauses';
+import type { Inspection, StopReason, TerminalKind } from '../receive/inspection';
+import type { Strategy } from '../limits/values';
+import type { MethodRun, MethodWorld } from '../balance/steps';
 import type { Touch } from './touches';
-import type { MeterAccuracy, Probe, Quantity, StoredCalibration } from '../reading';
+import type { MeterAccuracy, Probe, Quantity, StoredCalibration } from '../foundation/reading';
 
 /** The maker's figures of a cell type that judgements start from; null where the data sheet was not copied. */
 export interface PictureCellType {

@@ -1,4 +1,4 @@
-import { CHEMISTRY_FIGURES } from '../chemistry';
+import { CHEMISTRY_FIGURES } from '../foundation/chemistry';
 import {
 	USUAL_PLAN,
 	bankLayout,
@@ -12,9 +12,9 @@ import {
 	type PlannedCell,
 	type PlanState,
 	type PlanTime
-} from '../planning';
-import { judgeTypeFigures } from '../reading';
-import { say, type Verdict } from '../verdicts';
+} from '../plan/needs';
+import { judgeTypeFigures } from '../foundation/reading';
+import { say, type Verdict } from '../foundation/verdicts';
 import type { BankPicture, PictureBattery } from './picture';
 import { bankSubject, typeFigures } from './picture-parts';
 import type { StageJudgement } from './stage-judgement';

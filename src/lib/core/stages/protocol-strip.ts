@@ -1,5 +1,5 @@
-import { CHEMISTRY_FIGURES } from '../chemistry';
-import { clauseStrip, type Clause, type Tick } from '../clauses';
+import { CHEMISTRY_FIGURES } from '../foundation/chemistry';
+import { clauseStrip, type Clause, type Tick } from '../test/clauses';
 import type { BankPicture } from './picture';
 import { cRateOf, clauseOf, endOf } from './standard-runs';
 import type { CellCapacity } from './test';

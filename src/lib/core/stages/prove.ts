@@ -1,9 +1,9 @@
-import { judgeJoints, jointVerdicts, leadVerdict, type Joint } from '../assembly';
-import { CHEMISTRY_FIGURES } from '../chemistry';
-import { USUAL_BMS_SD_V, bmsVerdicts, capacityForecastVerdict, counterVerdict } from '../proving';
-import { meterSd } from '../reading';
-import { CoreError } from '../shared';
-import { say, type Verdict } from '../verdicts';
+import { judgeJoints, jointVerdicts, leadVerdict, type Joint } from '../build/assembly';
+import { CHEMISTRY_FIGURES } from '../foundation/chemistry';
+import { USUAL_BMS_SD_V, bmsVerdicts, capacityForecastVerdict, counterVerdict } from '../prove/proofs';
+import { meterSd } from '../foundation/reading';
+import { CoreError } from '../foundation/shared';
+import { say, type Verdict } from '../foundation/verdicts';
 import { buildState, type BuildRecords } from './build';
 import { limitsState } from './limits';
 import { matchState } from './match';

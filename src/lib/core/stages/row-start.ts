@@ -1,5 +1,5 @@
-import { CHEMISTRY_FIGURES } from '../chemistry';
-import { cellSubject, say, type Verdict } from '../verdicts';
+import { CHEMISTRY_FIGURES } from '../foundation/chemistry';
+import { cellSubject, say, type Verdict } from '../foundation/verdicts';
 import type { BalanceState } from './balance-state';
 import type { BankPicture } from './picture';
 import { bankSubject } from './picture-parts';

@@ -1,4 +1,4 @@
-import { meterSd } from '../reading';
+import { meterSd } from '../foundation/reading';
 import {
 	driftSlopes,
 	fadeMeanwhile,
@@ -12,10 +12,10 @@ import {
 	type FadeInput,
 	type FadeProjection,
 	type ServiceCheck
-} from '../service';
-import { CoreError } from '../shared';
-import type { Passings } from '../snapshot';
-import { say, type Verdict } from '../verdicts';
+} from '../serve/years';
+import { CoreError } from '../foundation/shared';
+import type { Passings } from '../foundation/snapshot';
+import { say, type Verdict } from '../foundation/verdicts';
 import type { BankPicture, PictureBattery } from './picture';
 import { batterySubject, groupSubjects, isInService, placedCells } from './picture-parts';
 import { stoppedCells } from './receive';

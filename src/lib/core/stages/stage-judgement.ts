@@ -1,5 +1,5 @@
-import { WARMTHS, warmestOf, type Stage, type StageStatus } from '../shared';
-import { cellsOf, type Verdict } from '../verdicts';
+import { WARMTHS, warmestOf, type Stage, type StageStatus } from '../foundation/shared';
+import { cellsOf, type Verdict } from '../foundation/verdicts';
 
 /** What one stage of a bank is judged to be. */
 export interface StageJudgement {

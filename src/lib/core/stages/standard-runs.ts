@@ -6,11 +6,11 @@ import {
 	type CorrectionStep,
 	type RefusedRun,
 	type StandardRun
-} from '../capacity-run';
-import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
-import { OTHER_END_V, USUAL_CONDITIONS, bindingClause, type Clause } from '../clauses';
-import { correctedBy, type StoredCalibration } from '../reading';
-import { CoreError } from '../shared';
+} from '../test/capacity';
+import { CHEMISTRY_FIGURES, type Chemistry } from '../foundation/chemistry';
+import { OTHER_END_V, USUAL_CONDITIONS, bindingClause, type Clause } from '../test/clauses';
+import { correctedBy, type StoredCalibration } from '../foundation/reading';
+import { CoreError } from '../foundation/shared';
 import type { BankPicture, PictureCell, PictureCellType, PictureRun } from './picture';
 import { ownTypeOf } from './picture-parts';
 

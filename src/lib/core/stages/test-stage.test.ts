@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { bankCapacities, buildRefusals, judgeReceiveStage, judgeTestStage, protocolStrip } from '.';
-import type { Clause } from '../clauses';
+import type { Clause } from '../test/clauses';
 import { cell, clause, delivery, picture, run } from './example-picture';
 import type { BankPicture, PictureRun } from './picture';
 

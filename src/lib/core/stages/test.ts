@@ -17,11 +17,11 @@ import {
 	type StandardRun,
 	type TestersApart,
 	type UndecidedCell
-} from '../capacity-run';
-import { CHEMISTRY_FIGURES } from '../chemistry';
-import { bindingClause, type ClauseKind } from '../clauses';
-import { judgeGrade } from '../grading';
-import { cellSubject, measured, say, type Subject, type Verdict } from '../verdicts';
+} from '../test/capacity';
+import { CHEMISTRY_FIGURES } from '../foundation/chemistry';
+import { bindingClause, type ClauseKind } from '../test/clauses';
+import { judgeGrade } from '../test/grading';
+import { cellSubject, measured, say, type Subject, type Verdict } from '../foundation/verdicts';
 import { heldVerdicts } from './held-runs';
 import { cellsInModules } from './modules';
 import { oncePerPicture } from './once-per-picture';

@@ -1,5 +1,5 @@
-import { claimUntilOf, type WaitingForTest } from '../claim';
-import { cellsOf } from '../verdicts';
+import { claimUntilOf, type WaitingForTest } from '../receive/claim';
+import { cellsOf } from '../foundation/verdicts';
 import type { BankPicture } from './picture';
 import { judgedTrays } from './receive';
 

@@ -1,6 +1,6 @@
-import { chargeAfter } from '../balance';
-import { STAGE_NAMES, type Stage, type StageStatus } from '../shared';
-import type { StageVerdict } from '../verdicts';
+import { chargeAfter } from '../balance/charge';
+import { STAGE_NAMES, type Stage, type StageStatus } from '../foundation/shared';
+import type { StageVerdict } from '../foundation/verdicts';
 import type { BalanceState } from './balance-state';
 import type { BatteryBuild } from './build';
 

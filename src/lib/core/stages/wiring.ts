@@ -1,5 +1,5 @@
-import { STRATEGY_FIGURES, checkWiring } from '../limits';
-import { say, type Subject, type Verdict } from '../verdicts';
+import { STRATEGY_FIGURES, checkWiring } from '../limits/values';
+import { say, type Subject, type Verdict } from '../foundation/verdicts';
 import type { BankPicture, PictureBattery } from './picture';
 import { batterySubject } from './picture-parts';
 

@@ -1,6 +1,6 @@
 import { group } from 'd3-array';
-import { countedAh, type ChargeDeed } from '$lib/core/charge-account';
-import { deedsOfLive } from '$lib/core/live-run';
+import { countedAh, type ChargeDeed } from '$lib/core/balance/charge-account';
+import { deedsOfLive } from '$lib/core/foundation/live-run';
 import type { ChargedRow } from '$lib/core/stages';
 import { balanceCells, balanceReadings, balanceRuns, liveRuns, storageTests } from '../records';
 

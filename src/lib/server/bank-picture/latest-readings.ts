@@ -1,4 +1,4 @@
-import { QUANTITIES, type Quantity, type ReadState } from '$lib/core/reading';
+import { QUANTITIES, type Quantity, type ReadState } from '$lib/core/foundation/reading';
 import type { PictureReading } from '$lib/core/stages';
 import { fromColumns } from '../db/case';
 import { database } from '../db/connection';

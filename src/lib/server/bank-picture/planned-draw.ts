@@ -1,4 +1,4 @@
-import { USUAL_PLAN, drawnAtMostW, sumLoads } from '$lib/core/planning';
+import { USUAL_PLAN, drawnAtMostW, sumLoads } from '$lib/core/plan/needs';
 import type { PlannedDraw } from '$lib/core/stages';
 import { plans } from '../records';
 

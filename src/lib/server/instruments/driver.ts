@@ -1,4 +1,4 @@
-import type { InstrumentKind } from '$lib/core/reading';
+import type { InstrumentKind } from '$lib/core/foundation/reading';
 
 export type { InstrumentKind };
 

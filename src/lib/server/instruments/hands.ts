@@ -1,5 +1,5 @@
-import type { Place, Tool } from '$lib/core/bench';
-import type { Wiring } from '$lib/core/simulation';
+import type { Place, Tool } from '$lib/core/world/bench';
+import type { Wiring } from '$lib/core/world/simulation';
 import { openScpi, quotedJson } from './scpi-client';
 
 /** What can be seen at the bundled bench. */

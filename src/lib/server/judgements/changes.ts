@@ -1,4 +1,4 @@
-import { cellsOf, factsMoved, sameVerdict, type StageVerdict, type Verdict } from '$lib/core/verdicts';
+import { cellsOf, factsMoved, sameVerdict, type StageVerdict, type Verdict } from '$lib/core/foundation/verdicts';
 
 /** One verdict that says something else than before; null where it is new or gone. */
 export interface Change {

@@ -1,5 +1,5 @@
 import { failedStage, judgeBank, type BankJudgement, type BankPicture, type StageJudgement } from '$lib/core/stages';
-import { CoreError } from '$lib/core/shared';
+import { CoreError } from '$lib/core/foundation/shared';
 import { log } from '../log';
 import { acknowledgements } from '../records';
 import { STAGE_FACES } from '../stages/registry';

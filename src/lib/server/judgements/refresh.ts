@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
-import { WARMTHS, type Stage, type StageStatus, type Warmth } from '$lib/core/shared';
+import { WARMTHS, type Stage, type StageStatus, type Warmth } from '$lib/core/foundation/shared';
 import { EDITION, warmthRank, type BankJudgement } from '$lib/core/stages';
-import { cellsOf, type StageVerdict } from '$lib/core/verdicts';
+import { cellsOf, type StageVerdict } from '$lib/core/foundation/verdicts';
 import { loadBankPicture } from '../bank-picture/load';
 import { database } from '../db/connection';
 import { readingOnce } from '../db/read-once';

@@ -1,6 +1,6 @@
-import { WARMTHS, type Stage } from '$lib/core/shared';
+import { WARMTHS, type Stage } from '$lib/core/foundation/shared';
 import { EDITION } from '$lib/core/stages';
-import type { StageVerdict } from '$lib/core/verdicts';
+import type { StageVerdict } from '$lib/core/foundation/verdicts';
 import { database } from '../db/connection';
 import { judgeElsewhere } from './elsewhere';
 import type { BankSummary } from './refresh';

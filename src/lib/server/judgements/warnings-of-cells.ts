@@ -1,4 +1,4 @@
-import type { StageVerdict } from '$lib/core/verdicts';
+import type { StageVerdict } from '$lib/core/foundation/verdicts';
 
 export type CellWarning = Pick<StageVerdict, 'code' | 'warmth' | 'facts' | 'title'>;
 

@@ -1,4 +1,4 @@
-import { CHEMISTRY_FIGURES, mostOfOneCellV } from '$lib/core/chemistry';
+import { CHEMISTRY_FIGURES, mostOfOneCellV } from '$lib/core/foundation/chemistry';
 import type { LiveConfirmInput } from '$lib/input/live';
 import { InputError } from '$lib/input/validate';
 import { balanceRuns, banks, instruments, liveRuns, type LiveInstrument, type LiveRun } from '../records';

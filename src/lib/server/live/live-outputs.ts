@@ -1,4 +1,4 @@
-import type { LivePhase } from '$lib/core/live-run';
+import type { LivePhase } from '$lib/core/foundation/live-run';
 import { instruments, type LiveInstrument, type LiveRole, type LiveRun } from '../records';
 import type { Driver, InstrumentReading } from '../instruments/driver';
 import type { Link } from '../instruments/link';

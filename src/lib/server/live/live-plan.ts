@@ -1,5 +1,5 @@
-import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
-import { checkLivePlan, startLive, type LiveLimits, type LivePhase } from '$lib/core/live-run';
+import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
+import { checkLivePlan, startLive, type LiveLimits, type LivePhase } from '$lib/core/foundation/live-run';
 import type { LiveRunInput } from '$lib/input/live';
 import { InputError } from '$lib/input/validate';
 import {

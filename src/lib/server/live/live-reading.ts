@@ -1,4 +1,4 @@
-import type { LivePhase, LiveSample } from '$lib/core/live-run';
+import type { LivePhase, LiveSample } from '$lib/core/foundation/live-run';
 import type { StoredSample } from '../db/stored-sample';
 import type { LiveInstrument } from '../records';
 import { outputOf, type LiveLinks, type PhaseReading } from './live-outputs';

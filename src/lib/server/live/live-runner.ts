@@ -1,4 +1,4 @@
-import { followRun, startFollowing, type FollowCommand, type FollowEvent } from '$lib/core/live-run';
+import { followRun, startFollowing, type FollowCommand, type FollowEvent } from '$lib/core/foundation/live-run';
 import { passingTrouble } from '../db/away';
 import type { StoredSample } from '../db/stored-sample';
 import { log } from '../log';

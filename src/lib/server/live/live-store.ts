@@ -1,4 +1,4 @@
-import type { Happening } from '$lib/core/live-run';
+import type { Happening } from '$lib/core/foundation/live-run';
 import { database } from '../db/connection';
 import { insertLiveSamples } from '../db/live-samples';
 import type { StoredSample } from '../db/stored-sample';

@@ -1,4 +1,4 @@
-import { remainingS, toEndS, type Duration } from '$lib/core/live-run';
+import { remainingS, toEndS, type Duration } from '$lib/core/foundation/live-run';
 import { banks, liveEvents, type LiveEventRow, type LiveRun } from '../records';
 
 /** A live run as pages show it. */

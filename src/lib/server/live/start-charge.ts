@@ -1,5 +1,5 @@
-import { fullnessRuledOut } from '$lib/core/chemistry';
-import { meterSd } from '$lib/core/reading';
+import { fullnessRuledOut } from '$lib/core/foundation/chemistry';
+import { meterSd } from '$lib/core/foundation/reading';
 import { banks, cells, instruments, liveEvents, type LiveRun } from '../records';
 import { nowOf } from '../services/rehearsal-bench';
 

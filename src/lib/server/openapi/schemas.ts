@@ -1,5 +1,5 @@
-import { STAGES } from '$lib/core/shared';
-import { SUBJECT_KINDS, VERDICT_CODES } from '$lib/core/verdicts';
+import { STAGES } from '$lib/core/foundation/shared';
+import { SUBJECT_KINDS, VERDICT_CODES } from '$lib/core/foundation/verdicts';
 import { ref, type Json } from './parts';
 
 /** What every stored record carries beside its own fields. */

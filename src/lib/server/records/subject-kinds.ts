@@ -1,4 +1,4 @@
-import type { SubjectKind } from '$lib/core/verdicts';
+import type { SubjectKind } from '$lib/core/foundation/verdicts';
 
 /** The kind of record each subject of a verdict is; a joint or a lead is named by its battery. */
 export const RECORDS_OF_SUBJECTS: Record<SubjectKind, string> = {

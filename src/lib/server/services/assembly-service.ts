@@ -7,8 +7,8 @@ import {
 	type CellsKnown,
 	type Joint,
 	type LeadsJudgement
-} from '$lib/core/assembly';
-import type { Verdict } from '$lib/core/verdicts';
+} from '$lib/core/build/assembly';
+import type { Verdict } from '$lib/core/foundation/verdicts';
 import type { BalanceLeadsRequest, JointsRequest } from '$lib/input/assembly';
 import { InputError } from '$lib/input/validate';
 import { measuringOnThread } from '../threads/measuring';

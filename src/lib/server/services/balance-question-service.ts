@@ -1,5 +1,5 @@
-import { isBalanced, type BalanceAnswer } from '$lib/core/balance';
-import { meterSd } from '$lib/core/reading';
+import { isBalanced, type BalanceAnswer } from '$lib/core/balance/charge';
+import { meterSd } from '$lib/core/foundation/reading';
 import { bankSubject, ratedGroupAh } from '$lib/core/stages';
 import type { BalanceQuestionInput } from '$lib/input/compute';
 import { InputError } from '$lib/input/validate';

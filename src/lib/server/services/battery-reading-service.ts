@@ -1,4 +1,4 @@
-import type { Place } from '$lib/core/bench';
+import type { Place } from '$lib/core/world/bench';
 import type { ReadBatteryInput } from '$lib/input/live';
 import { InputError } from '$lib/input/validate';
 import { ServiceError } from '../errors';

@@ -1,5 +1,5 @@
 import { bankPlanState } from '$lib/core/stages';
-import { NO_PLAN, type BuildStep } from '$lib/core/planning';
+import { NO_PLAN, type BuildStep } from '$lib/core/plan/needs';
 import { loadBankPicture } from '../bank-picture/load';
 import { ServiceError } from '../errors';
 import { icsFile } from '../formats/ics';

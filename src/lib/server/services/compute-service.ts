@@ -1,9 +1,9 @@
-import { misread } from '$lib/core/balance';
-import { socBounds, type SocBounds } from '$lib/core/chemistry';
-import { whatWasRead } from '$lib/core/snapshot';
-import { WHOLE_BANK } from '$lib/core/verdicts';
+import { misread } from '$lib/core/balance/charge';
+import { socBounds, type SocBounds } from '$lib/core/foundation/chemistry';
+import { whatWasRead } from '$lib/core/foundation/snapshot';
+import { WHOLE_BANK } from '$lib/core/foundation/verdicts';
 import { InputError } from '$lib/input/validate';
-import { computeLimits, type LimitValue } from '$lib/core/limits';
+import { computeLimits, type LimitValue } from '$lib/core/limits/values';
 import type { LimitsRequest, SocBoundsInput } from '$lib/input/compute';
 
 /** What charge a rest voltage can mean. @throws InputError for a voltage no single cell can have */

@@ -1,8 +1,8 @@
-import type { Tick } from '$lib/core/clauses';
-import type { ClaimReason } from '$lib/core/claim';
-import { readCellCode } from '$lib/core/identity';
+import type { Tick } from '$lib/core/test/clauses';
+import type { ClaimReason } from '$lib/core/receive/claim';
+import { readCellCode } from '$lib/core/receive/identity';
 import { bankCapacities, deliveryClaim, judgedTrays, protocolStrip, type CellCapacity } from '$lib/core/stages';
-import { cellsOf } from '$lib/core/verdicts';
+import { cellsOf } from '$lib/core/foundation/verdicts';
 import { database } from '../db/connection';
 import { loadBankPicture } from '../bank-picture/load';
 import { ServiceError } from '../errors';

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { SUBJECT_KINDS, type SubjectKind } from '$lib/core/verdicts';
+import { SUBJECT_KINDS, type SubjectKind } from '$lib/core/foundation/verdicts';
 import { chunksOf, storedFile } from '../attachments/store';
 import { readLiveSamples } from '../db/live-samples';
 import { database } from '../db/connection';

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import PQueue from 'p-queue';
-import type { SubjectKind } from '$lib/core/verdicts';
+import type { SubjectKind } from '$lib/core/foundation/verdicts';
 import { InputError, validated } from '$lib/input/validate';
 import { FilesBrought } from '../attachments/files-brought';
 import { database } from '../db/connection';

@@ -1,5 +1,5 @@
 import { lookup } from 'node:dns/promises';
-import { INSTRUMENT_KINDS, INSTRUMENT_SHEETS, type InstrumentKind } from '$lib/core/reading';
+import { INSTRUMENT_KINDS, INSTRUMENT_SHEETS, type InstrumentKind } from '$lib/core/foundation/reading';
 import { instruments, type Instrument } from '../records';
 import { checkAddress, isLoopback, refuseNever } from '../records/instruments/address';
 import { ServiceError } from '../errors';

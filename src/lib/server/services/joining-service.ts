@@ -1,7 +1,7 @@
 import { measuringOnThread } from '../threads/measuring';
-import { checkJoining, type JoinAnswer, type LeftJoined } from '$lib/core/balance';
-import { forecastInDoubt, type DoubtedForecast } from '$lib/core/forecast';
-import { WHOLE_BANK } from '$lib/core/verdicts';
+import { checkJoining, type JoinAnswer, type LeftJoined } from '$lib/core/balance/charge';
+import { forecastInDoubt, type DoubtedForecast } from '$lib/core/match/forecast';
+import { WHOLE_BANK } from '$lib/core/foundation/verdicts';
 import type { ForecastRequest, JoinRequest, LeftJoinedRequest } from '$lib/input/joining';
 
 /** @throws CoreError */

@@ -1,10 +1,10 @@
-import { estimateTesters, judgeResults } from '$lib/core/capacity-run';
-import { readCellCode, type CellCode } from '$lib/core/identity';
-import type { NotesFit } from '$lib/core/run-notes';
-import { judgeLeakage, leakageByRefill } from '$lib/core/storage';
-import type { QueuePlan } from '$lib/core/test-queue';
-import { combineWitnesses, type Combined, type Witness } from '$lib/core/witnesses';
-import { WHOLE_BANK, type Subject } from '$lib/core/verdicts';
+import { estimateTesters, judgeResults } from '$lib/core/test/capacity';
+import { readCellCode, type CellCode } from '$lib/core/receive/identity';
+import type { NotesFit } from '$lib/core/test/run-notes';
+import { judgeLeakage, leakageByRefill } from '$lib/core/receive/storage';
+import type { QueuePlan } from '$lib/core/test/queue';
+import { combineWitnesses, type Combined, type Witness } from '$lib/core/test/witnesses';
+import { WHOLE_BANK, type Subject } from '$lib/core/foundation/verdicts';
 import { InputError } from '$lib/input/validate';
 import type * as input from '$lib/input/measuring';
 import { measuringOnThread } from '../threads/measuring';

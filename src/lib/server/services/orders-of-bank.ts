@@ -1,4 +1,4 @@
-import { USUAL_PLAN } from '$lib/core/planning';
+import { USUAL_PLAN } from '$lib/core/plan/needs';
 import type { BankPicture } from '$lib/core/stages';
 import { orders, plans, type Order } from '../records';
 

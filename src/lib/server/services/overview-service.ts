@@ -1,6 +1,6 @@
-import type { RunningWork, Stage, StageStatus, Warmth } from '$lib/core/shared';
-import { BANK_USES, STAGES, WARMTHS } from '$lib/core/shared';
-import type { StageVerdict } from '$lib/core/verdicts';
+import type { RunningWork, Stage, StageStatus, Warmth } from '$lib/core/foundation/shared';
+import { BANK_USES, STAGES, WARMTHS } from '$lib/core/foundation/shared';
+import type { StageVerdict } from '$lib/core/foundation/verdicts';
 import { InputError } from '$lib/input/validate';
 import { columnOf } from '../db/case';
 import { database } from '../db/connection';

@@ -1,8 +1,8 @@
-import { socBounds, type Chemistry } from '$lib/core/chemistry';
-import { INSPECTED } from '$lib/core/inspection';
-import { QUANTITY_FIGURES, READ_STATE_NAMES } from '$lib/core/reading';
+import { socBounds, type Chemistry } from '$lib/core/foundation/chemistry';
+import { INSPECTED } from '$lib/core/receive/inspection';
+import { QUANTITY_FIGURES, READ_STATE_NAMES } from '$lib/core/foundation/reading';
 import { CRATE_REST_S } from '$lib/core/stages';
-import type { Verdict } from '$lib/core/verdicts';
+import type { Verdict } from '$lib/core/foundation/verdicts';
 import type { InspectionRow, Placement, Reading, Run, StorageTestRow, VerdictChange } from '../records';
 
 /** Something that happened to a cell. */

@@ -1,9 +1,9 @@
-import type { Chemistry } from '$lib/core/chemistry';
-import { judgeInspections } from '$lib/core/inspection';
-import { judgeDelivery, type MeterAccuracy, type Quantity } from '$lib/core/reading';
+import type { Chemistry } from '$lib/core/foundation/chemistry';
+import { judgeInspections } from '$lib/core/receive/inspection';
+import { judgeDelivery, type MeterAccuracy, type Quantity } from '$lib/core/foundation/reading';
 import { CRATE_REST_S, bankCapacities } from '$lib/core/stages';
-import { judgeLeakage } from '$lib/core/storage';
-import { cellSubject, cellsOf, type Verdict } from '$lib/core/verdicts';
+import { judgeLeakage } from '$lib/core/receive/storage';
+import { cellSubject, cellsOf, type Verdict } from '$lib/core/foundation/verdicts';
 import { loadBankPicture } from '../bank-picture/load';
 import { touchesOf } from '../bank-picture/touches';
 import { calibrator } from '../bank-picture/calibrated-readings';

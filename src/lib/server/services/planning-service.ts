@@ -1,4 +1,4 @@
-import { boxArrangements } from '$lib/core/assembly';
+import { boxArrangements } from '$lib/core/build/assembly';
 import {
 	buildCalendar,
 	chargerFits,
@@ -12,8 +12,8 @@ import {
 	sizeParts,
 	sumLoads,
 	type LabelCheck
-} from '$lib/core/planning';
-import { WHOLE_BANK } from '$lib/core/verdicts';
+} from '$lib/core/plan/needs';
+import { WHOLE_BANK } from '$lib/core/foundation/verdicts';
 import type * as input from '$lib/input/planning';
 
 /** A label's figures against each other. @throws CoreError */

@@ -1,4 +1,4 @@
-import type { Place, Scenario } from '$lib/core/bench';
+import type { Place, Scenario } from '$lib/core/world/bench';
 import { banks, cells, liveRuns, rehearsals, type Bank, type LiveRun, type Rehearsal } from '../records';
 import { ServiceError } from '../errors';
 import type { BenchState } from '../instruments/hands';

@@ -1,5 +1,5 @@
-import type { Place } from '$lib/core/bench';
-import { TOP_BALANCE_V } from '$lib/core/chemistry';
+import type { Place } from '$lib/core/world/bench';
+import { TOP_BALANCE_V } from '$lib/core/foundation/chemistry';
 import type { HandsInput } from '$lib/input/live';
 import { ServiceError } from '../errors';
 import type { BenchState } from '../instruments/hands';

@@ -1,7 +1,7 @@
-import { completeScenario, type Place, type Scenario, type Tool } from '$lib/core/bench';
-import { acResistanceMohm } from '$lib/core/cell-model';
+import { completeScenario, type Place, type Scenario, type Tool } from '$lib/core/world/bench';
+import { acResistanceMohm } from '$lib/core/world/cell-model';
 import type { PictureCell } from '$lib/core/stages';
-import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
+import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
 import {
 	READY_SCENARIOS,
 	findingsOf,
@@ -11,9 +11,9 @@ import {
 	scenarioOfSeed,
 	type Finding,
 	type ReadyScenario
-} from '$lib/core/rehearsal';
+} from '$lib/core/world/rehearsal';
 import type { ConclusionsInput, RehearsalInput } from '$lib/input/live';
-import type { StageVerdict } from '$lib/core/verdicts';
+import type { StageVerdict } from '$lib/core/foundation/verdicts';
 import { InputError } from '$lib/input/validate';
 import { rehearsals, verdictChanges, type Bank, type Rehearsal } from '../records';
 import { ServiceError } from '../errors';

@@ -1,6 +1,6 @@
-import { TESTER_GAIN_SD, thinCurve, type RunAnalysis, type RunOptions } from '$lib/core/capacity-run';
-import { probesAreOff } from '$lib/core/live-run';
-import { CoreError } from '$lib/core/shared';
+import { TESTER_GAIN_SD, thinCurve, type RunAnalysis, type RunOptions } from '$lib/core/test/capacity';
+import { probesAreOff } from '$lib/core/foundation/live-run';
+import { CoreError } from '$lib/core/foundation/shared';
 import type { Knex } from 'knex';
 import { insertRunSamples, readRunSamples } from '../db/run-samples';
 import type { StoredSample } from '../db/stored-sample';

@@ -1,5 +1,5 @@
-import { LIVE_NAMES, toEndS } from '$lib/core/live-run';
-import type { RunningWork } from '$lib/core/shared';
+import { LIVE_NAMES, toEndS } from '$lib/core/foundation/live-run';
+import type { RunningWork } from '$lib/core/foundation/shared';
 import { isCharging, type BalanceState } from '$lib/core/stages';
 import { loadBankPicture } from '../bank-picture/load';
 import { database } from '../db/connection';

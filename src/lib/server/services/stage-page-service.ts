@@ -1,8 +1,8 @@
 import { ordersOf } from './orders-of-bank';
 import { mean } from 'd3-array';
-import { libraryOf } from '$lib/core/planning';
-import { bindingClause } from '$lib/core/clauses';
-import type { Stage } from '$lib/core/shared';
+import { libraryOf } from '$lib/core/plan/needs';
+import { bindingClause } from '$lib/core/test/clauses';
+import type { Stage } from '$lib/core/foundation/shared';
 import {
 	bankCapacities,
 	buildState,
@@ -21,7 +21,7 @@ import {
 	waitingForTest,
 	type BankPicture
 } from '$lib/core/stages';
-import { cellsOf, type StageVerdict } from '$lib/core/verdicts';
+import { cellsOf, type StageVerdict } from '$lib/core/foundation/verdicts';
 import { loadBankPicture } from '../bank-picture/load';
 import { bankVerdicts } from '../judgements/store';
 import { methodRuns, notedRuns, planItems, plans, priceSnapshots, protocols } from '../records';

@@ -1,5 +1,5 @@
 import { bankCapacities, waitingForTest } from '$lib/core/stages';
-import { QUEUE_KIND_NAMES, queueForm, queueOf } from '$lib/core/test-queue';
+import { QUEUE_KIND_NAMES, queueForm, queueOf } from '$lib/core/test/queue';
 import { loadBankPicture } from '../bank-picture/load';
 import { ServiceError } from '../errors';
 import { icsFile } from '../formats/ics';

@@ -1,5 +1,5 @@
-import { USUAL_BMS_SD_V } from '$lib/core/proving';
-import { groupPassings } from '$lib/core/snapshot';
+import { USUAL_BMS_SD_V } from '$lib/core/prove/proofs';
+import { groupPassings } from '$lib/core/foundation/snapshot';
 import { ratedGroupAh } from '$lib/core/stages';
 import type { WatchedCheckInput } from '$lib/input/live';
 import { loadBankPicture } from '../bank-picture/load';

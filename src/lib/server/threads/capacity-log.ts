@@ -1,4 +1,4 @@
-import type { RunOptions } from '$lib/core/capacity-run';
+import type { RunOptions } from '$lib/core/test/capacity';
 import { analysedLog, type AnalysedLog } from '$lib/workers/analysed-log';
 import { onThread } from './thread';
 

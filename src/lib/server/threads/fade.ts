@@ -1,4 +1,4 @@
-import type { FadeInput, FadeProjection } from '$lib/core/service';
+import type { FadeInput, FadeProjection } from '$lib/core/serve/years';
 import { onThread } from './thread';
 
 const MOST_S = 60;

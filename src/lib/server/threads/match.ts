@@ -1,4 +1,4 @@
-import { checkProblem, resolveWishes, type MatchProblem, type MatchResult, type Wishes } from '$lib/core/matching';
+import { checkProblem, resolveWishes, type MatchProblem, type MatchResult, type Wishes } from '$lib/core/match/groups';
 import type { MatchInput } from '$lib/input/compute';
 import { onThread } from './thread';
 

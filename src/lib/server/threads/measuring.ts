@@ -1,8 +1,8 @@
-import type { LeadsJudgement } from '$lib/core/assembly';
-import type { LeftJoined } from '$lib/core/balance';
-import type { NotesFit } from '$lib/core/run-notes';
-import type { Leakage } from '$lib/core/storage';
-import type { QueuePlan, QueueStep } from '$lib/core/test-queue';
+import type { LeadsJudgement } from '$lib/core/build/assembly';
+import type { LeftJoined } from '$lib/core/balance/charge';
+import type { NotesFit } from '$lib/core/test/run-notes';
+import type { Leakage } from '$lib/core/receive/storage';
+import type { QueuePlan, QueueStep } from '$lib/core/test/queue';
 import type { MeasuringTask } from '$lib/workers/measuring-thread';
 import { onThread } from './thread';
 

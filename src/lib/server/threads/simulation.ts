@@ -1,4 +1,4 @@
-import { checkSimulation, type SimulationInput, type SimulationResult } from '$lib/core/simulation';
+import { checkSimulation, type SimulationInput, type SimulationResult } from '$lib/core/world/simulation';
 import type { SimulationRequest } from '$lib/input/simulation';
 import { onThread } from './thread';
 

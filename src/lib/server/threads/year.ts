@@ -1,4 +1,4 @@
-import type { YearAnswer, YearInput } from '$lib/core/use-year';
+import type { YearAnswer, YearInput } from '$lib/core/plan/use-year';
 import type { YearRequest } from '$lib/input/planning';
 import { onThread } from './thread';
 

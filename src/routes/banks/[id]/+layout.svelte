@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { bankLayout, layoutText } from '$lib/core/planning';
+	import { bankLayout, layoutText } from '$lib/core/plan/needs';
 	import { lookAgain } from '$lib/client/look-again';
 	import { page } from '$app/state';
 	import RunningStrip from '$lib/components/frame/RunningStrip.svelte';
@@ -7,7 +7,7 @@
 	import WhereWasI from '$lib/components/frame/WhereWasI.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
 
-	import { formatDate } from '$lib/core/units';
+	import { formatDate } from '$lib/core/foundation/units';
 
 	let { data, children } = $props();
 	const bank = $derived(data.overview.bank);

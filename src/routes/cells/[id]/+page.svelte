@@ -10,7 +10,7 @@
 	import { inOwnStyle } from '$lib/client/own-style';
 	import RunList from '$lib/components/stock/RunList.svelte';
 	import Whereabouts from '$lib/components/stock/Whereabouts.svelte';
-	import { formatDateTime } from '$lib/core/units';
+	import { formatDateTime } from '$lib/core/foundation/units';
 
 	let { data, form } = $props();
 	// svelte-ignore state_referenced_locally

@@ -1,5 +1,5 @@
-import { STAGES, type Stage } from '$lib/core/shared';
-import { SUBJECT_KINDS, type SubjectKind } from '$lib/core/verdicts';
+import { STAGES, type Stage } from '$lib/core/foundation/shared';
+import { SUBJECT_KINDS, type SubjectKind } from '$lib/core/foundation/verdicts';
 import { IsObject } from 'class-validator';
 import { ClientKey, Identity, Maybe, OneOf, Text, When, Whole } from '$lib/input/fields';
 

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import type { Verdict } from '$lib/core/verdicts';
+import type { Verdict } from '$lib/core/foundation/verdicts';
 import { InputError } from '$lib/input/validate';
 import { defineKind } from '../kind';
 import { AcknowledgementInput, StoredAcknowledgementInput } from './input';

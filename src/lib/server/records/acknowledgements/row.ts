@@ -1,5 +1,5 @@
-import type { Stage } from '$lib/core/shared';
-import type { SubjectKind, VerdictFacts } from '$lib/core/verdicts';
+import type { Stage } from '$lib/core/foundation/shared';
+import type { SubjectKind, VerdictFacts } from '$lib/core/foundation/verdicts';
 import { createRepository, type Recorded } from '../../db/repository';
 
 export type Acknowledgement = Recorded & {

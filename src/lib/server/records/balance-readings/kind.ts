@@ -1,4 +1,4 @@
-import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
+import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
 import { InputError } from '$lib/input/validate';
 import { balanceRuns } from '../balance-runs/row';
 import { banks } from '../banks/row';

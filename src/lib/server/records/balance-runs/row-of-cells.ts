@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
-import { highestSetV } from '$lib/core/balance';
-import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
+import { highestSetV } from '$lib/core/balance/charge';
+import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
 import { InputError } from '$lib/input/validate';
 import { balanceCells } from '../balance-cells/row';
 import { banks } from '../banks/row';

@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer';
 import { ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
-import { CALIBRATED, type Calibrated } from '$lib/core/reading';
+import { CALIBRATED, type Calibrated } from '$lib/core/foundation/reading';
 import { AtMost, ClientKey, Maybe, Num, OneOf, Text, When } from '$lib/input/fields';
 
 export class CalibrationPairInput {

@@ -1,4 +1,4 @@
-import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
+import { CHEMISTRIES, type Chemistry } from '$lib/core/foundation/chemistry';
 import { CellFigures } from '$lib/input/cell-figures';
 import { Maybe, OneOf, Text, YesNo } from '$lib/input/fields';
 

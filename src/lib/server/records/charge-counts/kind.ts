@@ -1,4 +1,4 @@
-import { counterVerdict } from '$lib/core/proving';
+import { counterVerdict } from '$lib/core/prove/proofs';
 import { defineKind } from '../kind';
 import { OF_A_BATTERY } from '../of-a-battery';
 import { ChargeCountInput } from './input';

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { cellsPerModule, makeOf, type ModuleMake } from '$lib/core/modules';
+import { cellsPerModule, makeOf, type ModuleMake } from '$lib/core/receive/modules';
 import { InputError } from '$lib/input/validate';
 import { cells } from '../cells/row';
 import type { Delivery } from './row';

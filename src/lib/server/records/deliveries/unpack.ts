@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { cellsPerModule, makeOf, moduleCellLabels } from '$lib/core/modules';
+import { cellsPerModule, makeOf, moduleCellLabels } from '$lib/core/receive/modules';
 import { candidates } from '../candidates/row';
 import { cells } from '../cells/row';
 import type { NewDeliveryInput } from './input';

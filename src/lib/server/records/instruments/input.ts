@@ -1,5 +1,5 @@
 import { Matches } from 'class-validator';
-import { INSTRUMENT_KINDS, type InstrumentKind } from '$lib/core/reading';
+import { INSTRUMENT_KINDS, type InstrumentKind } from '$lib/core/foundation/reading';
 import { Maybe, Num, OneOf, Text, Whole, YesNo } from '$lib/input/fields';
 
 /** An entry of the address book. */

@@ -1,4 +1,4 @@
-import { INSTRUMENT_SHEETS } from '$lib/core/reading';
+import { INSTRUMENT_SHEETS } from '$lib/core/foundation/reading';
 import { defineKind } from '../kind';
 import { refuseRemovalUnderRun } from '../live-runs/under-run';
 import { checkAddress } from './address';

@@ -1,4 +1,4 @@
-import { STRATEGIES, type Strategy } from '$lib/core/limits';
+import { STRATEGIES, type Strategy } from '$lib/core/limits/values';
 import { Maybe, Num, OneOf, Whole } from '$lib/input/fields';
 
 export class LimitPlanInput {

@@ -1,6 +1,6 @@
 import { IsArray, IsObject } from 'class-validator';
-import { CHEMISTRIES, type Chemistry } from '$lib/core/chemistry';
-import { LIVE_KINDS, type LiveKind, type LiveState } from '$lib/core/live-run';
+import { CHEMISTRIES, type Chemistry } from '$lib/core/foundation/chemistry';
+import { LIVE_KINDS, type LiveKind, type LiveState } from '$lib/core/foundation/live-run';
 import { AtMost, Maybe, Num, OneOf, Text, When, Whole } from '$lib/input/fields';
 import { LIVE_RUN_STATES, type LiveInstrument, type LiveRunState } from './row';
 

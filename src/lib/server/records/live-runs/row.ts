@@ -1,5 +1,5 @@
-import type { Chemistry } from '$lib/core/chemistry';
-import type { LiveKind, LivePhase, LiveState } from '$lib/core/live-run';
+import type { Chemistry } from '$lib/core/foundation/chemistry';
+import type { LiveKind, LivePhase, LiveState } from '$lib/core/foundation/live-run';
 import { createRepository, type Recorded } from '../../db/repository';
 
 /** Which instrument does what, with the calibration it had when the run began. */

@@ -1,4 +1,4 @@
-import { USUAL_METER_SD_V, judgeJoints } from '$lib/core/assembly';
+import { USUAL_METER_SD_V, judgeJoints } from '$lib/core/build/assembly';
 import { defineKind } from '../kind';
 import { OF_A_BATTERY, checkGroupLists, itsBattery } from '../of-a-battery';
 import { LoadReadingInput } from './input';

@@ -1,4 +1,4 @@
-import type { Passings } from '$lib/core/snapshot';
+import type { Passings } from '$lib/core/foundation/snapshot';
 import { AtMost, ClientKey, GroupPassings, Maybe, Num, Text, Volts, When, Whole, YesNo } from '$lib/input/fields';
 
 /** A step of a balance that was done. */

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
-import { followMethod, refuseEntry } from '$lib/core/method-run';
-import { CoreError } from '$lib/core/shared';
+import { followMethod, refuseEntry } from '$lib/core/balance/steps';
+import { CoreError } from '$lib/core/foundation/shared';
 import { InputError } from '$lib/input/validate';
 import { banks } from '../banks/row';
 import { defineKind } from '../kind';

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
-import { CHEMISTRY_FIGURES } from '$lib/core/chemistry';
-import { followMethod, type MethodRun, type MethodWorld } from '$lib/core/method-run';
-import { meterSd } from '$lib/core/reading';
+import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
+import { followMethod, type MethodRun, type MethodWorld } from '$lib/core/balance/steps';
+import { meterSd } from '$lib/core/foundation/reading';
 import { banks } from '../banks/row';
 import { cellTypes } from '../cell-types/row';
 import { cells } from '../cells/row';

@@ -1,4 +1,4 @@
-import type { MethodSetup } from '$lib/core/method-run';
+import type { MethodSetup } from '$lib/core/balance/steps';
 import { createRepository } from '../../db/repository';
 import type { Stored } from '../kind';
 import type { MethodRunInput } from './input';

@@ -1,4 +1,4 @@
-import { makeOf, placeInModule } from '$lib/core/modules';
+import { makeOf, placeInModule } from '$lib/core/receive/modules';
 import { InputError } from '$lib/input/validate';
 import { deliveries } from '../deliveries/row';
 import { cells } from '../cells/row';

@@ -1,4 +1,4 @@
-import { meterSd, parseReading, type MeterAccuracy, type Quantity } from '$lib/core/reading';
+import { meterSd, parseReading, type MeterAccuracy, type Quantity } from '$lib/core/foundation/reading';
 import { currentMeters } from '../settings/settings';
 
 /** A meter of the address book. */

@@ -1,4 +1,4 @@
-import { completeScenario } from '$lib/core/bench';
+import { completeScenario } from '$lib/core/world/bench';
 import { defineKind } from '../kind';
 import { StoredRehearsalInput } from './input';
 import { rehearsals, type Rehearsal } from './row';

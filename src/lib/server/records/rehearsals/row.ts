@@ -1,5 +1,5 @@
-import type { Scenario } from '$lib/core/bench';
-import type { Finding, RehearsalJudgement } from '$lib/core/rehearsal';
+import type { Scenario } from '$lib/core/world/bench';
+import type { Finding, RehearsalJudgement } from '$lib/core/world/rehearsal';
 import { createRepository, type Recorded } from '../../db/repository';
 
 export type Rehearsal = Recorded & {

@@ -1,4 +1,4 @@
-import { TESTER_GAIN_SD } from '$lib/core/capacity-run';
+import { TESTER_GAIN_SD } from '$lib/core/test/capacity';
 import { defineKind } from '../kind';
 import { banksOfCells } from '../touched-banks';
 import { RunInput, StoredRunInput } from './input';

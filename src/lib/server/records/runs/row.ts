@@ -1,4 +1,4 @@
-import type { Correction, LogFault } from '$lib/core/capacity-run';
+import type { Correction, LogFault } from '$lib/core/test/capacity';
 import { createRepository, type Recorded } from '../../db/repository';
 
 export type Run = Recorded & {

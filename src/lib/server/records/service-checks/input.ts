@@ -1,6 +1,6 @@
 import { ArrayMinSize, IsArray } from 'class-validator';
-import { CHECK_CONTEXTS, type CheckContext } from '$lib/core/service';
-import type { Passings } from '$lib/core/snapshot';
+import { CHECK_CONTEXTS, type CheckContext } from '$lib/core/serve/years';
+import type { Passings } from '$lib/core/foundation/snapshot';
 import { AtMost, ClientKey, GroupPassings, Maybe, Num, OneOf, Text, VoltsOrNull, When, Whole } from '$lib/input/fields';
 
 export class ServiceCheckInput {

@@ -1,4 +1,4 @@
-import { DATE_STYLES, THEMES, UNIT_SYSTEMS, type Settings } from '$lib/core/units';
+import { DATE_STYLES, THEMES, UNIT_SYSTEMS, type Settings } from '$lib/core/foundation/units';
 import { Num, OneOf, Text } from '$lib/input/fields';
 
 export class SettingsInput implements Settings {

@@ -1,5 +1,5 @@
-import { benchMeters, type MeterAccuracy, type Quantity } from '$lib/core/reading';
-import { DEFAULT_SETTINGS, type Settings } from '$lib/core/units';
+import { benchMeters, type MeterAccuracy, type Quantity } from '$lib/core/foundation/reading';
+import { DEFAULT_SETTINGS, type Settings } from '$lib/core/foundation/units';
 import { validated } from '$lib/input/validate';
 import { createRepository } from '../../db/repository';
 import { inTransaction } from '../../db/transaction';

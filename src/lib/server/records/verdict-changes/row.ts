@@ -1,6 +1,6 @@
 import { createRepository, type Recorded } from '../../db/repository';
 import type { Cause } from '../causes';
-import type { Verdict } from '$lib/core/verdicts';
+import type { Verdict } from '$lib/core/foundation/verdicts';
 
 /** A verdict that says something else than before: what it said, what it says, since when and why. */
 export type VerdictChange = Recorded & {

@@ -1,4 +1,4 @@
-import { afterPause, type AfterPause, type PausedBalance } from '$lib/core/balance';
+import { afterPause, type AfterPause, type PausedBalance } from '$lib/core/balance/charge';
 import type { BankPicture, LoggedReading } from '$lib/core/stages';
 
 /**

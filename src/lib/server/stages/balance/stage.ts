@@ -1,4 +1,4 @@
-import { suppliesForOneCell } from '$lib/core/planning';
+import { suppliesForOneCell } from '$lib/core/plan/needs';
 import {
 	ASSUMED_SUPPLY,
 	balanceState,

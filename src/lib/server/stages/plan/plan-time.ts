@@ -1,4 +1,4 @@
-import { wakingLength, type PlanTime } from '$lib/core/planning';
+import { wakingLength, type PlanTime } from '$lib/core/plan/needs';
 import { instruments } from '../../records';
 import { readSettings } from '../../records/settings/settings';
 

@@ -1,5 +1,5 @@
 import { LRUCache } from 'lru-cache';
-import { projectFade, type FadeInput, type FadeProjection } from '$lib/core/service';
+import { projectFade, type FadeInput, type FadeProjection } from '$lib/core/serve/years';
 
 const known = new LRUCache<string, FadeProjection>({ max: 200 });
 

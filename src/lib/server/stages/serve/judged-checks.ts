@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { judgeCheck, type BatteryContext, type CheckJudgement, type ServiceCheck } from '$lib/core/service';
+import { judgeCheck, type BatteryContext, type CheckJudgement, type ServiceCheck } from '$lib/core/serve/years';
 import { EDITION } from '$lib/core/stages';
 import { database } from '../../db/connection';
 

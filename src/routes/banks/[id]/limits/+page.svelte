@@ -9,8 +9,8 @@
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import WiringForm from '$lib/components/limits/WiringForm.svelte';
 	import { limitText, limitsCsv, limitsText } from '$lib/components/limits/limit-sheet';
-	import { STRATEGIES, type LimitValue, type Strategy } from '$lib/core/limits';
-	import { toUserUnits, unitOf } from '$lib/core/units';
+	import { STRATEGIES, type LimitValue, type Strategy } from '$lib/core/limits/values';
+	import { toUserUnits, unitOf } from '$lib/core/foundation/units';
 
 	let { data, form } = $props();
 	const bank = $derived(data.overview.bank);

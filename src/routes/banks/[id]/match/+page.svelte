@@ -20,10 +20,10 @@
 		type BatchWish,
 		type MatchProblem,
 		type Wishes
-	} from '$lib/core/matching';
-	import type { ShownVerdict } from '$lib/core/verdicts';
+	} from '$lib/core/match/groups';
+	import type { ShownVerdict } from '$lib/core/foundation/verdicts';
 	import { settingApart } from '$lib/client/set-apart';
-	import { formatDate } from '$lib/core/units';
+	import { formatDate } from '$lib/core/foundation/units';
 
 	let { data } = $props();
 	const bank = $derived(data.overview.bank);

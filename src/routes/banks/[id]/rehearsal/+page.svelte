@@ -7,7 +7,7 @@
 	import Conclusions from '$lib/components/rehearsal/Conclusions.svelte';
 	import Truth from '$lib/components/rehearsal/Truth.svelte';
 	import { rehearsalVerdicts } from '$lib/components/rehearsal/rehearsal-words';
-	import type { Finding } from '$lib/core/rehearsal';
+	import type { Finding } from '$lib/core/world/rehearsal';
 
 	let { data } = $props();
 	const bank = $derived(data.overview.bank);

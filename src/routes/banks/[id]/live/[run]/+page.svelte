@@ -13,9 +13,9 @@
 	import WatchedGroups from '$lib/components/live/WatchedGroups.svelte';
 	import { gapEnds, keptSamples } from '$lib/components/live/live-curve';
 	import { liveVerdicts, phaseState, phaseWords, type ShownLive } from '$lib/components/live/live-words';
-	import { LIVE_NAMES } from '$lib/core/live-run';
-	import { pauseForNight } from '$lib/core/planning';
-	import { formatDateTime } from '$lib/core/units';
+	import { LIVE_NAMES } from '$lib/core/foundation/live-run';
+	import { pauseForNight } from '$lib/core/plan/needs';
+	import { formatDateTime } from '$lib/core/foundation/units';
 
 	/** Where a run of each kind is begun. */
 	const BACK = { capacity: 'test', balance: 'balance/charge', watch: 'serve/logs' } as const;

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { bankLayout } from '$lib/core/planning';
+	import { bankLayout } from '$lib/core/plan/needs';
 	import { untrack } from 'svelte';
 	import { PlanDesk, type StoredPlan } from '$lib/client/plan-desk.svelte';
 	import { settingApart } from '$lib/client/set-apart';
@@ -13,7 +13,7 @@
 	import NeedView from '$lib/components/plan/NeedView.svelte';
 	import TakeAlong from '$lib/components/plan/TakeAlong.svelte';
 	import YearView from '$lib/components/plan/YearView.svelte';
-	import { planState } from '$lib/core/planning';
+	import { planState } from '$lib/core/plan/needs';
 
 	let { data, form } = $props();
 	const bank = $derived(data.overview.bank);

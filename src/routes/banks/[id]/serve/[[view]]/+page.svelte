@@ -15,8 +15,8 @@
 	import CheckForm, { type NewCheck } from '$lib/components/serve/CheckForm.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
-	import type { Interval } from '$lib/core/shared';
-	import { formatDate, formatNumber } from '$lib/core/units';
+	import type { Interval } from '$lib/core/foundation/shared';
+	import { formatDate, formatNumber } from '$lib/core/foundation/units';
 
 	let { data, form } = $props();
 	const refused = $derived<Record<string, string>>(form?.fields ?? {});

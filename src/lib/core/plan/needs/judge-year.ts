@@ -1,0 +1,14 @@
+import type { YearOfUse } from '../use-year';
+import { WHOLE_BANK, say, type Subject, type Verdict } from '../../foundation/verdicts';
+
+/** Fewer days than this end empty: hardly ever (default). */
+const HARDLY_EVER = 0.01;
+
+/** What a drawn year says of the plan. */
+export function judgeYear(year: YearOfUse, subject: Subject = WHOLE_BANK): Verdict {
+	const { daysEmptyShare: share, kwhMissing, emptyByMonth, isUsualSun } = year;
+	if (share.high95 <= HARDLY_EVER) return say('year-holds', 'calm', subject, { share, kwhMissing, isUsualSun });
+	const darkestShare = Math.max(...emptyByMonth);
+	const facts = { share, darkestMonth: emptyByMonth.indexOf(darkestShare), darkestShare, kwhMissing, isUsualSun };
+	return say('year-dark', 'look', subject, facts);
+}
