@@ -40,14 +40,14 @@ module.exports = {
 			name: 'core-through-index',
 			severity: 'error',
 			comment: 'A core topic is entered through its index.',
-			from: { path: '^src/lib/core/([^/]+)/' },
-			to: { path: '^src/lib/core/([^/]+)/(?!index\\.ts)', pathNot: '^src/lib/core/$1/' }
+			from: { path: '^src/lib/core/(stages|[^/]+/[^/]+)/' },
+			to: { path: '^src/lib/core/(stages|[^/]+/[^/]+)/(?!index\\.ts)', pathNot: '^src/lib/core/$1/' }
 		},
 		{
 			name: 'core-through-index-outside',
 			severity: 'error',
 			from: { path: '^(src/(?!lib/core/)|demo/|bench/|truth/|stand-ins/)' },
-			to: { path: '^src/lib/core/[^/]+/(?!index\\.ts)' }
+			to: { path: '^src/lib/core/(stages|[^/]+/[^/]+)/(?!index\\.ts)' }
 		},
 		rule(
 			'components-not-server',

@@ -1,5 +1,5 @@
 import { log } from '../log';
-import { isJudged, refreshJudgement, staleBanks } from './store';
+import { isJudged, refreshJudgement, staleBanks, waited } from './store';
 
 /**
  * Judges what is out of date, one bank after the other, as long as the patience of whoever waits lasts.
@@ -7,15 +7,24 @@ import { isJudged, refreshJudgement, staleBanks } from './store';
  */
 export async function refreshWithin(patienceMs: number, bankIds?: readonly number[]): Promise<number[]> {
 	const until = Date.now() + patienceMs;
+	const over = new AbortController();
+	const late = patienceMs === Infinity ? new Promise<never>(() => undefined) : waited(patienceMs, over.signal);
 	const asked = bankIds && new Set(bankIds);
 	const stale = (await staleBanks()).filter((id) => !asked || asked.has(id));
-	for (const [done, id] of stale.entries()) {
-		if (Date.now() > until) return stale.slice(done);
-		// Somebody else may have asked for it meanwhile.
-		if (await isJudged(id)) continue;
-		await refreshJudgement(id).catch((error: unknown) => log.error({ err: error, bankId: id }, 'bank not judged'));
+	try {
+		for (const [done, id] of stale.entries()) {
+			if (Date.now() > until) return stale.slice(done);
+			// Somebody else may have asked for it meanwhile.
+			if (await isJudged(id)) continue;
+			const judged = refreshJudgement(id).catch((error: unknown) =>
+				log.error({ err: error, bankId: id }, 'bank not judged')
+			);
+			if ((await Promise.race([judged, late])) === 'late') return stale.slice(done);
+		}
+		return [];
+	} finally {
+		over.abort();
 	}
-	return [];
 }
 
 let behind: Promise<unknown> | null = null;

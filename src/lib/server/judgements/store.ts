@@ -51,7 +51,8 @@ export function refreshJudgement(bankId: number): Promise<void> {
 /** Whoever asks waits so long for a bank to be judged anew; then what was said before is told, and that it is. */
 const PATIENCE_MS = 4000;
 
-const waited = (ms: number, signal: AbortSignal): Promise<'late'> =>
+/** Tells when so many ms have gone. @param signal ends it before */
+export const waited = (ms: number, signal: AbortSignal): Promise<'late'> =>
 	new Promise((resolve) => {
 		const timer = setTimeout(resolve, ms, 'late');
 		signal.addEventListener('abort', () => clearTimeout(timer));
