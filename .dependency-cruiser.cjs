@@ -7,8 +7,33 @@ const rule = (name, from, to, comment) => ({
 	to: { path: to }
 });
 
+/** Rooms of core in their one line of order: each imports only from those before it. */
+const ROOMS = [
+	'foundation',
+	'world',
+	'test',
+	'build',
+	'receive',
+	'match',
+	'balance',
+	'limits',
+	'prove',
+	'plan',
+	'serve',
+	'stages'
+];
+const ROOM_RULES = ROOMS.slice(0, -1).map((room, at) =>
+	rule(
+		`${room}-in-order`,
+		`^src/lib/core/${room}/(?!.*\\.test\\.ts$)`,
+		`^src/lib/core/(${ROOMS.slice(at + 1).join('|')})/`,
+		'A room of core imports only from the rooms before it.'
+	)
+);
+
 module.exports = {
 	forbidden: [
+		...ROOM_RULES,
 		{ name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
 		{
 			name: 'every-arrow-seen',

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import ts from 'typescript';
 import { root } from './machine.mjs';
 
-const FOLDER = join(root, 'src', 'lib', 'core', 'verdicts');
+const FOLDER = join(root, 'src', 'lib', 'core', 'foundation', 'verdicts');
 /** Order of the sections: that of the stages. */
 const SECTIONS = [
 	'plan',

@@ -1,4 +1,4 @@
-import { chargeAt, chargeBefore, countedAh, type ChargeDeed } from '$lib/core/balance/charge-account';
+import { chargeAt, chargeBefore, countedAh, type ChargeDeed } from '$lib/core/foundation/charge-account';
 import { normalDraw } from '$lib/core/foundation/shared';
 import { simulate } from '$lib/core/world/simulation';
 import type { Answer, Question } from '../answer';

@@ -1,5 +1,5 @@
 import { acResistanceMohm, createCells, terminalVoltageV } from '$lib/core/world/cell-model';
-import { judgeDelivery } from '$lib/core/foundation/reading';
+import { judgeDelivery } from '$lib/core/receive/arrival';
 import { normalDraw } from '$lib/core/foundation/shared';
 import { cellsOf } from '$lib/core/foundation/verdicts';
 import type { Answer, Question } from '../answer';

@@ -1,4 +1,4 @@
-import { projectFade } from '$lib/core/serve/years';
+import { projectFade } from '$lib/core/foundation/fade';
 import { normalDraw } from '$lib/core/foundation/shared';
 import type { Answer, Question } from '../answer';
 import { between, oneOf } from '../world';

@@ -1,4 +1,4 @@
-import { projectFade, type FadeProjection } from '$lib/core/serve/years';
+import { projectFade, type FadeProjection } from '$lib/core/foundation/fade';
 import { normalDraw, type Random } from '$lib/core/foundation/shared';
 import type { Answer, Question } from '../answer';
 import { between } from '../world';

@@ -1,4 +1,4 @@
-import { yearsToEnd } from '$lib/core/serve/years';
+import { yearsToEnd } from '$lib/core/foundation/fade';
 import { normalDraw } from '$lib/core/foundation/shared';
 import type { Question } from '../answer';
 import { between, drawCell, oneOf } from '../world';

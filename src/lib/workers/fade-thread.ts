@@ -1,4 +1,4 @@
-import { projectFade, type FadeInput, type FadeProjection } from '$lib/core/serve/years';
+import { projectFade, type FadeInput, type FadeProjection } from '$lib/core/foundation/fade';
 import { stepBack } from './step-back';
 import { answered, type ThreadAnswer } from './thread-answer';
 

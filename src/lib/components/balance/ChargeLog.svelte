@@ -3,7 +3,7 @@
 	import WhenField from '$lib/components/forms/WhenField.svelte';
 	import Photos from '$lib/components/photos/Photos.svelte';
 	import type { ChargeProgress } from '$lib/core/balance/charge';
-	import { byTheCalendarS } from '$lib/core/plan/needs';
+	import { byTheCalendarS } from '$lib/core/foundation/time';
 	import { readingsInOrder, type LoggedReading } from '$lib/core/stages';
 	import { PHASE_WORDS, unmetWords } from '$lib/core/foundation/verdicts';
 	import { formatDateTime, formatDuration, formatPercent, type Settings } from '$lib/core/foundation/units';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { BalanceCell, BalancePlan } from '$lib/core/balance/charge';
-	import { byTheCalendarS, mayFallInNight, startForDaytimeEnd, type WakingHours } from '$lib/core/plan/needs';
+	import { byTheCalendarS, mayFallInNight, startForDaytimeEnd, type WakingHours } from '$lib/core/foundation/time';
 	import { formatDateTime, formatDuration, type Settings } from '$lib/core/foundation/units';
 
 	interface Props {

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { scaleLinear } from 'd3-scale';
 	import { area, line } from 'd3-shape';
-	import type { FadeProjection } from '$lib/core/serve/years';
+	import type { FadeProjection } from '$lib/core/foundation/fade';
 	import { formatYears } from '$lib/core/foundation/units';
 
 	interface Props {

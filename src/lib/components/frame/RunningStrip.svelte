@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { format, isSameDay, parseISO } from 'date-fns';
 	import { page } from '$app/state';
-	import { mayFallInNight } from '$lib/core/plan/needs';
+	import { mayFallInNight } from '$lib/core/foundation/time';
 	import type { RunningWork } from '$lib/core/foundation/shared';
 
 	interface Props {

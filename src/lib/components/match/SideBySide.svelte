@@ -4,7 +4,7 @@
 	import { sum } from 'd3-array';
 	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/foundation/chemistry';
 	import { knownOf, weakestToTheEnds, type MatchProblem } from '$lib/core/match/groups';
-	import { EFC_PER_YEAR, gainWorth, yearsToEnd } from '$lib/core/serve/years';
+	import { EFC_PER_YEAR, gainWorth, yearsToEnd } from '$lib/core/foundation/fade';
 	import type { Interval } from '$lib/core/foundation/shared';
 	import { rangeWords } from '$lib/core/foundation/verdicts';
 	import type { Arrangement } from './arrangement';

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import Choice from '$lib/components/forms/Choice.svelte';
-	import { hoursText, parseHours, shareOfDays, type PlannedLoad } from '$lib/core/plan/needs';
+	import { shareOfDays, type PlannedLoad } from '$lib/core/plan/needs';
+	import { hoursText, parseHours } from '$lib/core/foundation/time';
 	import PlanNumber from './PlanNumber.svelte';
 
 	interface Props {

@@ -26,7 +26,7 @@
 	import { api } from '$lib/client/api';
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { projectFade } from '$lib/core/serve/years';
+	import { projectFade } from '$lib/core/foundation/fade';
 	import type { Chemistry } from '$lib/core/foundation/chemistry';
 	import {
 		USUAL_PLAN,

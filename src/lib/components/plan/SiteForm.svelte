@@ -2,7 +2,7 @@
 	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
 	import type { YearOfUse } from '$lib/core/plan/use-year';
 	import { MONTH_NAMES } from '$lib/core/foundation/shared';
-	import { hoursText, parseHours } from '$lib/core/plan/needs';
+	import { hoursText, parseHours } from '$lib/core/foundation/time';
 	import Fold from '$lib/components/frame/Fold.svelte';
 	import PlanNumber from './PlanNumber.svelte';
 

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import { measure } from '$lib/client/own-style';
-	import { RATED_C, type AtTemperature } from '$lib/core/test/capacity';
+	import { type AtTemperature } from '$lib/core/test/capacity';
+	import { RATED_C } from '$lib/core/foundation/chemistry';
 	import { formatWithDoubt } from '$lib/core/foundation/units';
 
 	/** What a cell gave at temperatures chosen on purpose, beside what it gives in the room. */

@@ -9,7 +9,7 @@
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
 	import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
 	import Protocols from './Protocols.svelte';
-	import { nextWakingMoment, pauseForNight } from '$lib/core/plan/needs';
+	import { nextWakingMoment, pauseForNight } from '$lib/core/foundation/time';
 	import { protocolsFor, type Protocol } from '$lib/core/test/clauses';
 	import { beganAt, type NotesFit, type SpotNote } from '$lib/core/test/run-notes';
 	import { formatDateTime, formatDuration } from '$lib/core/foundation/units';

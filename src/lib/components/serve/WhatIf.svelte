@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { endIfKept, type FadeInput } from '$lib/core/serve/years';
+	import { endIfKept, type FadeInput } from '$lib/core/foundation/fade';
 	import { formatYears as years } from '$lib/core/foundation/units';
 
 	interface Props {

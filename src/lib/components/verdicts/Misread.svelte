@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { misread } from '$lib/core/balance/charge';
+	import { misread } from '$lib/core/foundation/snapshot';
 	import type { Read } from '$lib/core/foundation/snapshot';
 	import { WHOLE_BANK } from '$lib/core/foundation/verdicts';
 	import VerdictList from './VerdictList.svelte';

@@ -1,5 +1,5 @@
 import type { RestRead } from '../match/forecast';
-import type { ArrivedCell } from '../foundation/reading';
+import type { ArrivedCell } from '../receive/arrival';
 import { whatWasRead } from '../foundation/snapshot';
 import type { BankPicture, PictureCell, PictureReading } from './picture';
 import { arrivedWith } from './charge-of-cells';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { countedAh } from '../balance/charge-account';
+import { countedAh } from '../foundation/charge-account';
 import { balanceState, bankCapacities, judgeReceiveStage } from '.';
 import { chargeNow } from './charge-of-cells';
 import { cell, delivery, picture, run } from './example-picture';

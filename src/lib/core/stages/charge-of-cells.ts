@@ -7,9 +7,9 @@ import {
 	type ChargeAccount,
 	type ChargeDeed,
 	type RestedAt
-} from '../balance/charge-account';
+} from '../foundation/charge-account';
 import { CHEMISTRY_FIGURES, socBounds } from '../foundation/chemistry';
-import { LOST_A_DAY } from '../foundation/reading';
+import { LOST_A_DAY } from '../receive/arrival';
 import { CoreError } from '../foundation/shared';
 import type { BankPicture, PictureCell, PictureReading } from './picture';
 import { CRATE_REST_S, ownTypeOf, readingSd } from './picture-parts';

@@ -1,6 +1,5 @@
 import { group } from 'd3-array';
 import {
-	RATED_C,
 	capacitiesAtTemperature,
 	toStandardConditions,
 	usualShare,
@@ -8,6 +7,7 @@ import {
 	type AtTemperature,
 	type RoomRun
 } from '../test/capacity';
+import { RATED_C } from '../foundation/chemistry';
 import { CoreError } from '../foundation/shared';
 import { cellSubject, measured, say, type Verdict } from '../foundation/verdicts';
 import { oncePerPicture } from './once-per-picture';

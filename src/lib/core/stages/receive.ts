@@ -1,10 +1,18 @@
 import { group, rollup } from 'd3-array';
 import type { Chemistry, SocBounds } from '../foundation/chemistry';
-import { claimOf, claimUntilOf, judgeClaim, type ClaimTerms, type ClaimedCell, type ClaimedDefect } from '../receive/claim';
+import {
+	claimOf,
+	claimUntilOf,
+	judgeClaim,
+	type ClaimTerms,
+	type ClaimedCell,
+	type ClaimedDefect
+} from '../receive/claim';
 import type { RestRead } from '../match/forecast';
 import { judgeCodes, readCellCode } from '../receive/identity';
 import { judgeInspections, judgePromisedTerminals, judgeUnlike } from '../receive/inspection';
-import { judgeBodies, judgeDelivery, judgeTypeFigures, type Quantity, type SeenOfType } from '../foundation/reading';
+import { judgeTypeFigures, type Quantity, type SeenOfType } from '../foundation/reading';
+import { judgeBodies, judgeDelivery } from '../receive/arrival';
 import { judgeStorageTest } from '../receive/storage';
 import { cellSubject, cellsOf, say, type Subject, type Verdict } from '../foundation/verdicts';
 import { capacityNear } from './charge-of-cells';

@@ -1,7 +1,6 @@
 import { meterSd } from '../foundation/reading';
 import {
 	driftSlopes,
-	fadeMeanwhile,
 	judgeGrowth,
 	judgeFade,
 	type BatteryContext,
@@ -9,10 +8,9 @@ import {
 	type CheckJudgement,
 	type CountedCheck,
 	type DriftSlope,
-	type FadeInput,
-	type FadeProjection,
 	type ServiceCheck
 } from '../serve/years';
+import { fadeMeanwhile, type FadeInput, type FadeProjection } from '../foundation/fade';
 import { CoreError } from '../foundation/shared';
 import type { Passings } from '../foundation/snapshot';
 import { say, type Verdict } from '../foundation/verdicts';

@@ -1,4 +1,4 @@
-import type { ChargeDeed } from '../balance/charge-account';
+import type { ChargeDeed } from '../foundation/charge-account';
 
 /** Something that changed a cell's charge: a test, a charge in a row, a step of a balance, work. */
 export interface Touch {

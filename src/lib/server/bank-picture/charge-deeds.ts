@@ -1,5 +1,5 @@
 import { group } from 'd3-array';
-import { countedAh, type ChargeDeed } from '$lib/core/balance/charge-account';
+import { countedAh, type ChargeDeed } from '$lib/core/foundation/charge-account';
 import { deedsOfLive } from '$lib/core/foundation/live-run';
 import type { ChargedRow } from '$lib/core/stages';
 import { balanceCells, balanceReadings, balanceRuns, liveRuns, storageTests } from '../records';

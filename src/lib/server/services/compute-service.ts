@@ -1,4 +1,4 @@
-import { misread } from '$lib/core/balance/charge';
+import { misread } from '$lib/core/foundation/snapshot';
 import { socBounds, type SocBounds } from '$lib/core/foundation/chemistry';
 import { whatWasRead } from '$lib/core/foundation/snapshot';
 import { WHOLE_BANK } from '$lib/core/foundation/verdicts';

@@ -1,7 +1,7 @@
 import { LRUCache } from 'lru-cache';
 import { readAgain } from '$lib/core/balance/charge';
 import { followMethod } from '$lib/core/balance/steps';
-import { byTheCalendarS, lastWakingMoment, type WakingHours } from '$lib/core/plan/needs';
+import { byTheCalendarS, lastWakingMoment, type WakingHours } from '$lib/core/foundation/time';
 import { loadBankPicture } from '../bank-picture/load';
 import {
 	balanceCells,

@@ -1,6 +1,7 @@
 import type { Chemistry } from '$lib/core/foundation/chemistry';
 import { judgeInspections } from '$lib/core/receive/inspection';
-import { judgeDelivery, type MeterAccuracy, type Quantity } from '$lib/core/foundation/reading';
+import { type MeterAccuracy, type Quantity } from '$lib/core/foundation/reading';
+import { judgeDelivery } from '$lib/core/receive/arrival';
 import { CRATE_REST_S, bankCapacities } from '$lib/core/stages';
 import { judgeLeakage } from '$lib/core/receive/storage';
 import { cellSubject, cellsOf, type Verdict } from '$lib/core/foundation/verdicts';

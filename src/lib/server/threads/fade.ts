@@ -1,4 +1,4 @@
-import type { FadeInput, FadeProjection } from '$lib/core/serve/years';
+import type { FadeInput, FadeProjection } from '$lib/core/foundation/fade';
 import { onThread } from './thread';
 
 const MOST_S = 60;
@@ -6,5 +6,13 @@ const MOST_S = 60;
 /** A projection, off the server's own thread: it takes a tenth of a second and more. @throws CoreError */
 export function projectOnThread(input: FadeInput, signal: AbortSignal): Promise<FadeProjection> {
 	const data = JSON.parse(JSON.stringify(input)) as FadeInput;
-	return onThread({ file: 'fade-thread', what: 'projections', data, signal, mostS: MOST_S, mostAtOnce: 8, pace: 'brief' });
+	return onThread({
+		file: 'fade-thread',
+		what: 'projections',
+		data,
+		signal,
+		mostS: MOST_S,
+		mostAtOnce: 8,
+		pace: 'brief'
+	});
 }

@@ -6,7 +6,7 @@ export { judgeLight, type StoppedReading } from './light';
 export { readAgain } from './read-again';
 export { judgeSettled, settledV, type SettledCell } from './settled';
 export { chargeVerdicts, rowOver } from './judge-charge';
-export { isBalanced, misread, type BalanceAnswer, type BalanceQuestion, type BalancedEnd } from './is-balanced';
+export { isBalanced, type BalanceAnswer, type BalanceQuestion, type BalancedEnd } from './is-balanced';
 export { checkJoin, type JoinCheck } from './join';
 export { USUAL_LINK_OHM, instantOhm } from './join-limits';
 export {

@@ -5,9 +5,9 @@ import {
 	apartByPassings,
 	narrowed,
 	snapshotBounds,
+	misread,
 	whatWasRead,
-	type Passings,
-	type Read
+	type Passings
 } from '../../foundation/snapshot';
 import { WHOLE_BANK, say, type Subject, type Verdict } from '../../foundation/verdicts';
 
@@ -97,25 +97,6 @@ function ofUnits(
 		apartAh: countedAh,
 		verdict: say('balance-units', isApart ? 'look' : 'open', subject, facts)
 	};
-}
-
-/** What is said of readings that cannot be those of groups. */
-export function misread(read: Exclude<Read, { kind: 'groups' }>, subject: Subject): Verdict {
-	switch (read.kind) {
-		case 'cumulative':
-			return say('read-cumulative', 'open', subject, { differencesV: read.differencesV });
-		case 'units':
-			return say('read-units', 'open', subject, { cells: read.cells });
-		case 'exchanged':
-			return say('leads-exchanged', 'stop', subject, { leads: read.leads });
-		case 'impossible':
-			return say('read-impossible', 'look', subject, {
-				group: read.index + 1,
-				volts: read.volts,
-				mostV: read.mostV,
-				meantV: read.meantV
-			});
-	}
 }
 
 function answered(

@@ -11,7 +11,7 @@ import {
 	type Interval
 } from '../../foundation/shared';
 import { simulate } from '../../world/simulation';
-import { outsideLimits } from '../../foundation/reading';
+import { outsideLimits } from '../../receive/arrival';
 import { measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
 import { JOIN_C_RATE, JOIN_METER_SD_V, instantOhm } from './join-limits';
 

@@ -1,5 +1,13 @@
-import { LEAK_RISES_ABOVE_V, LOADED_OHM_AH } from '../../world/cell-model';
-import { HYSTERESIS_V, beyondEnds, drawnCurve, restVoltageCurve, socBounds, type Chemistry } from '../../foundation/chemistry';
+import { LEAK_RISES_ABOVE_V } from '../../world/cell-model';
+import { LOADED_OHM_AH } from '../../foundation/chemistry';
+import {
+	HYSTERESIS_V,
+	beyondEnds,
+	drawnCurve,
+	restVoltageCurve,
+	socBounds,
+	type Chemistry
+} from '../../foundation/chemistry';
 import { intervalOf, normalDraw, requireNotNegative, seededRandom, type Interval } from '../../foundation/shared';
 import { snapshotBounds } from '../../foundation/snapshot';
 import { cellSubject, say, type Subject, type Verdict } from '../../foundation/verdicts';

@@ -1,4 +1,4 @@
-import { byTheCalendarS } from '../../plan/needs';
+import { byTheCalendarS } from '../../foundation/time';
 import { requireNotNegative, requirePositive } from '../../foundation/shared';
 
 export const METHODS = ['top', 'fast', 'bottom', 'balancer', 'none'] as const;

@@ -1,6 +1,20 @@
-import { HYSTERESIS_V, beyondEnds, drawnCurve, mostOfOneCellV, restVoltageCurve, type Chemistry } from '../../foundation/chemistry';
-import { LOADED_OHM_AH } from '../../world/cell-model';
-import { intervalOf, normalDraw, requireFinite, requirePositive, seededRandom, type Interval } from '../../foundation/shared';
+import {
+	HYSTERESIS_V,
+	beyondEnds,
+	drawnCurve,
+	mostOfOneCellV,
+	restVoltageCurve,
+	type Chemistry
+} from '../../foundation/chemistry';
+import { LOADED_OHM_AH } from '../../foundation/chemistry';
+import {
+	intervalOf,
+	normalDraw,
+	requireFinite,
+	requirePositive,
+	seededRandom,
+	type Interval
+} from '../../foundation/shared';
 import { snapshotBounds } from '../../foundation/snapshot';
 import { cellSubject, say } from '../../foundation/verdicts';
 import {

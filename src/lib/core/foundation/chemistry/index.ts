@@ -12,3 +12,5 @@ export {
 } from './rest-voltage';
 export { beyondEnds, drawnCurve, type DrawnCurve } from './drawn-curve';
 export { fullnessRuledOut } from './fullness';
+export { INSTANT_OHM_AH, LOADED_OHM_AH, SLOW_SHARE } from './resistance';
+export { MOST_COLD_SHARE, RATED_C, coldShareAt, temperatureFactor, toTemperature } from './cold';

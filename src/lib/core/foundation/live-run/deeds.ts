@@ -1,4 +1,4 @@
-import { countedAh, type ChargeDeed } from '../../balance/charge-account';
+import { countedAh, type ChargeDeed } from '../charge-account';
 import type { LivePhase } from './live-plan';
 import type { LiveState, PhaseSums } from './live-state';
 

@@ -10,16 +10,7 @@ export {
 	type CalibrationPair,
 	type StoredCalibration
 } from './calibration';
-export { judgeBodies, type BodyOfCell } from './judge-bodies';
-export {
-	LOST_A_DAY,
-	judgeDelivery,
-	type ArrivedCell,
-	type DeliveryContext,
-	type DeliveryJudgement
-} from './judge-delivery';
 export { ASSUMED_METER, benchMeters, halfWidth, meterSd, type MeterAccuracy } from './meter';
-export { outsideLimits } from './outside-limits';
 export { MIN_FOR_SPREAD, ROBUST_Z_LIMIT, findOutliers, type OutlierFinding } from './outlier';
 export { parseReading, splitPasted, type ParsedReading } from './parse-reading';
 export {
@@ -44,3 +35,4 @@ export {
 	type ChargeRegion,
 	type Probe
 } from './like-resistance';
+export { otherChemistryOf } from './other-chemistry';

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { socBounds } from '../chemistry';
-import { chargeRegion, judgeDelivery, likeResistances, resistanceAt, type Probe } from '.';
+import { chargeRegion, likeResistances, resistanceAt, type Probe } from '.';
+import { judgeDelivery } from '../../receive/arrival';
 
 const charge = (volts: number) => socBounds('LFP', volts, 0.002, 2 * 86400);
 const read = (id: number, acResistanceMohm: number | null, more: { temperatureC?: number; probe?: Probe } = {}) => ({

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { judgeDelivery, type ArrivedCell } from '.';
+import { judgeDelivery, type ArrivedCell } from '../../receive/arrival';
 import { otherChemistryOf } from './other-chemistry';
 
 describe('cells of another chemistry than was said', () => {

@@ -5,16 +5,14 @@ import {
 	ASSUMED_METER,
 	benchMeters,
 	findOutliers,
-	judgeDelivery,
 	meterSd,
 	parseReading,
 	questionReading,
 	shownUnit,
 	shownValue,
-	splitPasted,
-	type ArrivedCell,
-	type DeliveryContext
+	splitPasted
 } from '.';
+import { judgeDelivery, type ArrivedCell, type DeliveryContext } from '../../receive/arrival';
 
 describe('typed readings', () => {
 	it.each([

@@ -1,5 +1,5 @@
 import { bisectLeft, cumsum } from 'd3-array';
-import { LOADED_OHM_AH } from '../../world/cell-model';
+import { LOADED_OHM_AH } from '../chemistry';
 import { HYSTERESIS_V, drawnCurve, restVoltageCurve, type Chemistry } from '../chemistry';
 import {
 	CoreError,

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { CHEMISTRIES, CHEMISTRY_FIGURES, TOP_BALANCE_V, type Chemistry } from '../chemistry';
-import { judgeDelivery, outsideLimits } from '../reading';
+import { judgeDelivery, outsideLimits } from '../../receive/arrival';
 import { judgeLinksOff } from '../../balance/links';
 import { methodWords } from '../../balance/chooser';
 import { WHOLE_BANK, type Verdict } from '.';

@@ -1,4 +1,4 @@
-import { LOADED_OHM_AH } from '../../world/cell-model';
+import { LOADED_OHM_AH } from '../../foundation/chemistry';
 import { requireNotNegative } from '../../foundation/shared';
 import type { LimitValue } from './limit-value';
 import { round, type LimitsInput } from './limits-input';

@@ -1,6 +1,13 @@
-import { coldShareAt } from '../../world/cell-model';
+import { coldShareAt } from '../../foundation/chemistry';
 import { trueCapacities } from '../groups';
-import { intervalOf, normalDraw, requireFinite, requireNotNegative, seededRandom, type Interval } from '../../foundation/shared';
+import {
+	intervalOf,
+	normalDraw,
+	requireFinite,
+	requireNotNegative,
+	seededRandom,
+	type Interval
+} from '../../foundation/shared';
 import {
 	forecast,
 	forecastOf,

@@ -1,3 +1,4 @@
+import { CLAIM_DAYS } from '../../receive/claim';
 import { requireNotNegative, requirePositive } from '../../foundation/shared';
 
 export const BUILD_STEPS = ['order', 'arrive', 'inspect', 'soak', 'test', 'balance', 'build', 'prove'] as const;
@@ -55,8 +56,6 @@ const HANDS_H = { inspect: 0.15, build: 0.6, buildAtLeast: 4, prove: 4 };
 const SOAK_H = 24;
 /** A test: charge and discharge at the tester's current, and the rests between. */
 const RESTS_H = 3;
-/** Days after arrival in which a defect is usually told (default; the supplier’s terms and the law come first). */
-export const CLAIM_DAYS = 14;
 /** Cells as they arrive, at about 30 %, stand no longer without a charge (default). */
 const STAND_DAYS = 180;
 

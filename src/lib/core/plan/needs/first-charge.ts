@@ -1,7 +1,7 @@
 import { planTopBalance } from '../../balance/charge';
 import { CHEMISTRY_FIGURES, TOP_BALANCE_V, type Chemistry } from '../../foundation/chemistry';
 import { CoreError, requirePositive } from '../../foundation/shared';
-import { byTheCalendarS } from './waking-hours';
+import { byTheCalendarS } from '../../foundation/time';
 
 /** Something that could charge the cells in parallel. */
 export interface SupplyChoice {

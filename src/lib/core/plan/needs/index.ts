@@ -1,24 +1,7 @@
 export { bankLayout, layoutText, type BankLayout, type SizedBattery } from './bank-layout';
 export { TOUCH_LIMIT_V, judgePlan, type PlannedBank, type PlannedCellType } from './judge-plan';
-export {
-	mayFallInNight,
-	byTheCalendarS,
-	lastWakingMoment,
-	nextWakingMoment,
-	pauseForNight,
-	startForDaytimeEnd,
-	wakingLength,
-	type WakingHours
-} from './waking-hours';
 export { checkLabelFigures, type Label, type LabelCheck } from './label-check';
-export {
-	BUILD_STEPS,
-	CLAIM_DAYS,
-	buildCalendar,
-	type BuildCalendar,
-	type BuildStep,
-	type CalendarInput
-} from './calendar';
+export { BUILD_STEPS, buildCalendar, type BuildCalendar, type BuildStep, type CalendarInput } from './calendar';
 export {
 	besideLead,
 	chargerFits,
@@ -82,7 +65,6 @@ export {
 	type PlanState,
 	type PlanTime
 } from './plan-state';
-export { hoursText, parseHours } from './hours-text';
 export { judgeYear } from './judge-year';
 export { sizeParts, type PartsInput, type SizedPart, type SizedParts } from './parts';
 export { libraryOf, type Thing } from './things';

@@ -1,5 +1,5 @@
 import { quantileSorted } from 'd3-array';
-import { endIfKept, type FadeInput } from '../../serve/years';
+import { endIfKept, type FadeInput } from '../../foundation/fade';
 import { intervalOf, normalDraw, seededRandom, type Interval } from '../../foundation/shared';
 import { DAYS, MONTH_OF_DAY } from '../sun';
 import { batteryYear, endsEmpty, type BatteryState, type BatteryYear } from './battery-year';

@@ -1,4 +1,5 @@
-import { CLAIM_DAYS } from '../../plan/needs';
+/** Days after arrival in which a defect is usually told (default; the supplier’s terms and the law come first). */
+export const CLAIM_DAYS = 14;
 
 const DAY_MS = 86_400_000;
 

@@ -1,4 +1,4 @@
-export { claimUntilOf, testsAgainstClaims, type LateTests, type WaitingForTest } from './claim-deadline';
+export { CLAIM_DAYS, claimUntilOf, testsAgainstClaims, type LateTests, type WaitingForTest } from './claim-deadline';
 export {
 	claimOf,
 	judgeClaim,

@@ -1,7 +1,7 @@
 import { median } from 'd3-array';
 import { CHEMISTRY_FIGURES, socBounds, type Chemistry, type SocBounds } from '../../foundation/chemistry';
 import type { StopReason } from '../inspection';
-import { misread } from '../../balance/charge';
+import { misread } from '../../foundation/snapshot';
 import { whatWasRead } from '../../foundation/snapshot';
 import { measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
 import type { ModuleMake } from './make';

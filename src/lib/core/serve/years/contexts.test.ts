@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { HORIZON_YEARS, judgeCheck, judgeFade, projectFade, type FadeObservation } from '.';
+import { judgeCheck, judgeFade } from '.';
+import { HORIZON_YEARS, projectFade, type FadeObservation } from '../../foundation/fade';
 
 const battery = { chemistry: 'LFP' as const, groupAh: 100, meterSdV: 0.001 };
 

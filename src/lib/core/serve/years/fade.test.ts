@@ -1,19 +1,19 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { temperatureFactor } from '../../test/capacity';
+import { temperatureFactor } from '../../foundation/chemistry';
 import { normalDraw, seededRandom } from '../../foundation/shared';
+import { judgeFade } from '.';
 import {
 	calendarFactor,
 	endIfKept,
 	fadeMeanwhile,
 	fadePosterior,
-	judgeFade,
 	projectFade,
 	narrowestInterval,
 	weightedQuantiles,
 	type FadeDraws,
 	type FadeObservation
-} from '.';
+} from '../../foundation/fade';
 
 const weightedMean = ({ terms, values, weight }: FadeDraws, name: FadeDraws['terms'][number]['name']) =>
 	values[terms.findIndex((t) => t.name === name)]!.reduce((s, v, i) => s + v * weight[i]!, 0);

@@ -1,9 +1,3 @@
-export type { CapacityObservation } from './cycle-histories';
-export { HORIZON_YEARS, fadeMeanwhile, projectFade, type FadeInput, type FadePoint, type FadeProjection } from './fade';
-export { narrowestInterval, weightedQuantiles } from './draw-quantiles';
-export { FADE_PRIOR, type FadeObservation } from './fade-law';
-export { fadePosterior, type FadeDraws } from './fade-posterior';
-export { calendarFactor, endIfKept, type KeptOtherwise } from './fade-what-if';
 export { judgeFade } from './judge-fade';
 export {
 	CHECK_CONTEXTS,
@@ -16,4 +10,3 @@ export {
 } from './service-check';
 export { driftSlopes, judgeGrowth, type DatedDrift, type DriftSlope } from './drift-growth';
 export { judgeUnderLoad } from './under-load';
-export { EFC_PER_YEAR, gainWorth, yearsToEnd, type Gain } from './gain-worth';

@@ -1,5 +1,5 @@
 import { WHOLE_BANK, say, type Subject, type Verdict } from '../../foundation/verdicts';
-import { HORIZON_YEARS, type FadeProjection } from './fade';
+import { HORIZON_YEARS, type FadeProjection } from '../../foundation/fade';
 
 /** A fall that has become faster is told from this chance on. */
 const PROBABLY = 0.5;

@@ -1,7 +1,15 @@
-import { misread, type BalancedEnd } from '../../balance/charge';
+import { type BalancedEnd } from '../../balance/charge';
+import { misread } from '../../foundation/snapshot';
 import { restVoltageCurve, type Chemistry } from '../../foundation/chemistry';
 import { CoreError, requireFinite, requirePositive, type Interval } from '../../foundation/shared';
-import { driftByPassings, driftChange, narrowed, snapshotBounds, whatWasRead, type Passings } from '../../foundation/snapshot';
+import {
+	driftByPassings,
+	driftChange,
+	narrowed,
+	snapshotBounds,
+	whatWasRead,
+	type Passings
+} from '../../foundation/snapshot';
 import { judgeUnderLoad } from './under-load';
 import { WHOLE_BANK, say, type Subject, type Verdict } from '../../foundation/verdicts';
 

@@ -1,5 +1,5 @@
 import { median } from 'd3-array';
-import { LOADED_OHM_AH } from '../../world/cell-model';
+import { LOADED_OHM_AH } from '../../foundation/chemistry';
 import { restVoltageCurve, type Chemistry } from '../../foundation/chemistry';
 import { normalQuantile } from '../../foundation/shared';
 import { measured, say, type Subject, type Verdict } from '../../foundation/verdicts';

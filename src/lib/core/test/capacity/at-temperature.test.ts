@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { coldShareAt } from '../../world/cell-model';
+import { coldShareAt } from '../../foundation/chemistry';
 import { capacitiesAtTemperature, usualShare, weakAtTemperature, type HeldRun, type RoomRun } from '.';
 
 const held = (cellId: number, capacityAh: number, more: Partial<HeldRun> = {}): HeldRun => ({

@@ -1,8 +1,9 @@
 import { median } from 'd3-array';
-import { coldShareAt } from '../../world/cell-model';
+import { coldShareAt } from '../../foundation/chemistry';
 import { CoreError, requireFinite } from '../../foundation/shared';
 import { REPEATS_SD, TESTER_GAIN_SD } from './judge-capacity';
-import { RATED_C, toStandardConditions } from './standard-conditions';
+import { toStandardConditions } from './standard-conditions';
+import { RATED_C } from '../../foundation/chemistry';
 
 /** A run at a temperature that was chosen on purpose, a warm box or the cold. */
 export interface HeldRun {

@@ -30,8 +30,6 @@ export { parseLog, type ParsedLog } from './parse-log';
 export {
 	CORRECTIONS,
 	LARGEST_CORRECTION,
-	RATED_C,
-	temperatureFactor,
 	toStandardConditions,
 	type Correction,
 	type CorrectionStep,

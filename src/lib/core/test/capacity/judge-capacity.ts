@@ -2,7 +2,7 @@ import type { ClauseKind } from '../clauses';
 import { chanceOfDeciding } from '../sampling';
 import { normalCdf, requireNotNegative, requirePositive } from '../../foundation/shared';
 import { cellSubject, measured, say, type Verdict } from '../../foundation/verdicts';
-import { RATED_C } from './standard-conditions';
+import { RATED_C } from '../../foundation/chemistry';
 
 /** Prior doubt of an uncalibrated tester's gain, one sd as a fraction of its reading (default). */
 export const TESTER_GAIN_SD = 0.01;

@@ -1,13 +1,6 @@
-import { coldShareAt } from '../../world/cell-model';
+import { RATED_C, toTemperature } from '../../foundation/chemistry';
 import { CoreError, requireFinite, requireNotNegative, requirePositive } from '../../foundation/shared';
 
-export const RATED_C = 25;
-/** What the cold takes is known to a third of itself (default). */
-const COLD_DOUBT = 1 / 3;
-/** Gain of capacity per K above 25 °C, with its doubt (default, uncertain). */
-const PER_K_ABOVE = { value: 0.001, sd: 0.002 };
-/** Of a run whose temperature nobody wrote down: sheds and garages are colder than 25 °C, so that less came out (default). */
-const UNKNOWN_TEMPERATURE = { share: 0.972, sd: 0.03 };
 /** Rate exponent k with its doubt (default, uncertain; Peukert 1897 form). */
 const RATE_EXPONENT = { value: 1.01, sd: 0.01 };
 /** Larger corrections are refused: the cell has to be tested again nearer the standard. */
@@ -51,32 +44,6 @@ export interface StandardConditions {
 	cRate: number;
 	temperatureC?: number | null;
 }
-
-/** By what a capacity at a temperature is to be multiplied to be that of 25 °C, and how that moves with each of the two things in doubt. */
-function toRated(temperatureC: number): { factor: number; perCold: number; above: number } {
-	if (temperatureC >= RATED_C) {
-		const above = temperatureC - RATED_C;
-		return { factor: 1 - PER_K_ABOVE.value * above, perCold: 0, above };
-	}
-	const lost = coldShareAt(temperatureC);
-	return { factor: 1 / (1 - lost), perCold: lost / (1 - lost), above: 0 };
-}
-
-/** The same from one temperature to another: what is not known of both falls out. */
-function toTemperature(temperatureC: number | null, referenceC: number): { factor: number; relativeSd: number } {
-	const to = toRated(referenceC);
-	if (temperatureC === null)
-		return { factor: 1 / UNKNOWN_TEMPERATURE.share / to.factor, relativeSd: UNKNOWN_TEMPERATURE.sd };
-	const from = toRated(temperatureC);
-	return {
-		factor: from.factor / to.factor,
-		relativeSd: Math.hypot(COLD_DOUBT * (from.perCold - to.perCold), PER_K_ABOVE.sd * (from.above - to.above))
-	};
-}
-
-/** By what a capacity at a temperature is to be multiplied to be that of 25 °C, however far away, and its relative sd (models §5). */
-export const temperatureFactor = (temperatureC: number): { factor: number; relativeSd: number } =>
-	toTemperature(requireFinite(temperatureC, 'temperatureC'), RATED_C);
 
 /** What leads made a tester miss is known to a third of itself (default). */
 const MISSED_DOUBT = 1 / 3;

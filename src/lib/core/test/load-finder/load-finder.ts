@@ -1,5 +1,11 @@
-import { LOADED_OHM_AH } from '../../world/cell-model';
-import { BOTTOM_DOUBT, CHEMISTRY_FIGURES, HYSTERESIS_V, restVoltageCurve, type Chemistry } from '../../foundation/chemistry';
+import { LOADED_OHM_AH } from '../../foundation/chemistry';
+import {
+	BOTTOM_DOUBT,
+	CHEMISTRY_FIGURES,
+	HYSTERESIS_V,
+	restVoltageCurve,
+	type Chemistry
+} from '../../foundation/chemistry';
 import { requirePositive } from '../../foundation/shared';
 
 /** What a load asks before it may be used. */

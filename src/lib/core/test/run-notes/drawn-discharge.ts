@@ -1,5 +1,12 @@
-import { LOADED_OHM_AH, coldFactor, coldShareAt } from '../../world/cell-model';
-import { HYSTERESIS_V, drawnCurve, restVoltageCurve, type Chemistry, type DrawnCurve } from '../../foundation/chemistry';
+import { coldFactor } from '../../world/cell-model';
+import { LOADED_OHM_AH, coldShareAt } from '../../foundation/chemistry';
+import {
+	HYSTERESIS_V,
+	drawnCurve,
+	restVoltageCurve,
+	type Chemistry,
+	type DrawnCurve
+} from '../../foundation/chemistry';
 import { normalDraw, type Random } from '../../foundation/shared';
 
 /** What is not known of a cell under load, one sd of the logarithm (default); and how far from full it may begin. */

@@ -1,4 +1,5 @@
-import { LOADED_OHM_AH, coldFactor } from '../../world/cell-model';
+import { coldFactor } from '../../world/cell-model';
+import { LOADED_OHM_AH } from '../../foundation/chemistry';
 import type { Chemistry } from '../../foundation/chemistry';
 
 /** Mean volts of a whole discharge at house rates, with what that is known to, one sd (LFP 3.20–3.27 V at 0.05–0.2 C; others default). */

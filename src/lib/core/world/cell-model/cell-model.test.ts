@@ -5,7 +5,6 @@ import {
 	USUAL_NATURE,
 	acResistanceMohm,
 	circuitConstants,
-	coldShareAt,
 	completeCell,
 	createCells,
 	simulateDischarge,
@@ -15,6 +14,7 @@ import {
 	type Cells,
 	type CellSpec
 } from '.';
+import { coldShareAt } from '../../foundation/chemistry';
 
 const tested = (more: Partial<CellSpec> = {}) =>
 	completeCell({ chemistry: 'LFP', capacityAh: 206, selfDischargePerMonth: 0, ...more });

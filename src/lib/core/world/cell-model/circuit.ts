@@ -1,4 +1,11 @@
-import { byChemistry, type Chemistry } from '../../foundation/chemistry';
+import {
+	INSTANT_OHM_AH,
+	MOST_COLD_SHARE,
+	SLOW_SHARE,
+	byChemistry,
+	coldShareAt,
+	type Chemistry
+} from '../../foundation/chemistry';
 import { MONTH_DAYS_MEAN } from '../../foundation/shared';
 import { USUAL_NATURE, type CellNature } from './nature';
 import type { CellParameters } from './parameters';
@@ -15,17 +22,9 @@ export const HEAT_CAPACITY_J_PER_KG_K = 1000;
 export const MONTH_S = MONTH_DAYS_MEAN * 86400;
 
 const SURFACE_KAPPA = 0.03;
-const R0_OHM_AH = 0.05;
-const R1_SHARE = 0.6;
-/** What a load that has lasted some minutes sees of a cell, Ω·Ah. */
-export const LOADED_OHM_AH = R0_OHM_AH * (1 + R1_SHARE);
 const ARRHENIUS_K = 2600;
 const RATED_K = 298.15;
 const ZERO_C_K = 273.15;
-/** Share of charge a discharge in the cold cannot reach, per K and per K² below 25 °C: 12.5 % at 0 °C, 2.9 % at 15 °C. */
-const COLD_SHARE = { perK: 0.0015, perK2: 0.00014 };
-/** The cold never puts more than this out of reach, so that the model keeps a cell to speak of. */
-const MOST_COLD_SHARE = 0.5;
 /** From this C-rate on the whole of that share is out of reach; below it in proportion. */
 export const COLD_FULL_C_RATE = 0.05;
 /** A 1 kHz meter reads this share of the series resistance. */
@@ -53,12 +52,6 @@ export interface CircuitConstants {
 	coldShare: number;
 }
 
-/** Share of its charge a cell cannot give in the cold, at 0.05 C or more: z0 = 0.0015·ΔT + 0.00014·ΔT², ΔT = 25 °C − T; 0 above 25 °C. */
-export function coldShareAt(temperatureC: number): number {
-	const below = Math.max(0, 25 - temperatureC);
-	return Math.min(MOST_COLD_SHARE, COLD_SHARE.perK * below + COLD_SHARE.perK2 * below ** 2);
-}
-
 /** Circuit constants of a cell at a temperature, °C. */
 export function circuitConstants(
 	cell: Pick<CellParameters, 'capacityAh' | 'resistanceFactor'>,
@@ -66,10 +59,10 @@ export function circuitConstants(
 	nature: CellNature = USUAL_NATURE
 ): CircuitConstants {
 	const cold = coldFactor(temperatureC);
-	const r0Ohm = ((R0_OHM_AH * cell.resistanceFactor * nature.resistance) / cell.capacityAh) * cold;
+	const r0Ohm = ((INSTANT_OHM_AH * cell.resistanceFactor * nature.resistance) / cell.capacityAh) * cold;
 	return {
 		r0Ohm,
-		r1Ohm: R1_SHARE * r0Ohm,
+		r1Ohm: SLOW_SHARE * r0Ohm,
 		kappa: SURFACE_KAPPA * nature.kappa * cold,
 		coldShare: Math.min(MOST_COLD_SHARE, coldShareAt(temperatureC) * nature.coldShare)
 	};

@@ -1,12 +1,4 @@
-export {
-	LEAK_RISES_ABOVE_V,
-	LOADED_OHM_AH,
-	acResistanceMohm,
-	circuitConstants,
-	coldFactor,
-	coldShareAt,
-	type CircuitConstants
-} from './circuit';
+export { LEAK_RISES_ABOVE_V, acResistanceMohm, circuitConstants, coldFactor, type CircuitConstants } from './circuit';
 export { openCircuitCurve } from './curve';
 export { HEAT_CAPACITY_J_PER_KG_K } from './circuit';
 export { CLOSED_BOX_W_PER_K, FREE_AIR_W_PER_K, USUAL_NATURE, type CellNature } from './nature';

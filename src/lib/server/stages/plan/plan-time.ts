@@ -1,4 +1,5 @@
-import { wakingLength, type PlanTime } from '$lib/core/plan/needs';
+import { type PlanTime } from '$lib/core/plan/needs';
+import { wakingLength } from '$lib/core/foundation/time';
 import { instruments } from '../../records';
 import { readSettings } from '../../records/settings/settings';
 

@@ -1,5 +1,5 @@
 import { LRUCache } from 'lru-cache';
-import { projectFade, type FadeInput, type FadeProjection } from '$lib/core/serve/years';
+import { projectFade, type FadeInput, type FadeProjection } from '$lib/core/foundation/fade';
 
 const known = new LRUCache<string, FadeProjection>({ max: 200 });
 

@@ -14,7 +14,7 @@
 	import { gapEnds, keptSamples } from '$lib/components/live/live-curve';
 	import { liveVerdicts, phaseState, phaseWords, type ShownLive } from '$lib/components/live/live-words';
 	import { LIVE_NAMES } from '$lib/core/foundation/live-run';
-	import { pauseForNight } from '$lib/core/plan/needs';
+	import { pauseForNight } from '$lib/core/foundation/time';
 	import { formatDateTime } from '$lib/core/foundation/units';
 
 	/** Where a run of each kind is begun. */

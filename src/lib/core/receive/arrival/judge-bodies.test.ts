@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import type { Subject } from '../verdicts';
+import type { Subject } from '../../foundation/verdicts';
 import { judgeBodies, judgeDelivery, type ArrivedCell } from '.';
 
 const delivery: Subject = { kind: 'delivery', id: 1, label: 'Crate' };

@@ -1,6 +1,6 @@
 import { bisector } from 'd3-array';
-import { CoreError, requireNotNegative, requirePositive } from '../../foundation/shared';
-import { temperatureFactor } from '../../test/capacity';
+import { CoreError, requireNotNegative, requirePositive } from '../shared';
+import { temperatureFactor } from '../chemistry';
 import type { CapacityObservation } from './cycle-histories';
 import { narrowestInterval, weightedQuantiles } from './draw-quantiles';
 import { fadeCourses, type FadeCourse, type FadeCourses } from './fade-courses';

@@ -1,4 +1,4 @@
-import { requireNotNegative, requirePositive } from '../../foundation/shared';
+import { requireNotNegative, requirePositive } from '../shared';
 
 /** A capacity of a moment, as the law sees it. */
 export interface FadeObservation {

@@ -1,4 +1,4 @@
-import { requireFinite, requireNotNegative, requirePositive } from '../../foundation/shared';
+import { requireFinite, requireNotNegative, requirePositive } from '../shared';
 
 /** Bounds of a charge, or of what flowed, 95 %. */
 export interface Bounds {

@@ -1,12 +1,18 @@
-import { BOTTOM_DOUBT, CHEMISTRY_FIGURES, socBounds, type Chemistry, type SocBounds } from '../chemistry';
-import { bothOf, type Bounds } from '../../balance/charge-account';
-import { MONTH_DAYS_MEAN, median } from '../shared';
-import { WHOLE_BANK, cellSubject, measured, say, type Subject, type Verdict } from '../verdicts';
-import { likeResistances, type Probe } from './like-resistance';
-import { MIN_FOR_SPREAD, ROBUST_Z_LIMIT, findOutliers, type OutlierFinding } from './outlier';
-import { otherChemistryOf } from './other-chemistry';
+import { BOTTOM_DOUBT, CHEMISTRY_FIGURES, socBounds, type Chemistry, type SocBounds } from '../../foundation/chemistry';
+import { bothOf, type Bounds } from '../../foundation/charge-account';
+import { MONTH_DAYS_MEAN, median } from '../../foundation/shared';
+import { WHOLE_BANK, cellSubject, measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
 import { outsideLimits } from './outside-limits';
-import { QUANTITY_FIGURES } from './quantity';
+import {
+	likeResistances,
+	type Probe,
+	MIN_FOR_SPREAD,
+	ROBUST_Z_LIMIT,
+	findOutliers,
+	type OutlierFinding,
+	otherChemistryOf,
+	QUANTITY_FIGURES
+} from '../../foundation/reading';
 
 /** What a first charge that was counted tells no closer than this, share of full, tells nothing (default). */
 const TOLD_BY_CHARGE = 0.15;

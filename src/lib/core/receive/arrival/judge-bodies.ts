@@ -1,7 +1,6 @@
-import { median } from '../shared';
-import { cellSubject, measured, say, type Subject, type Verdict } from '../verdicts';
-import { findOutliers } from './outlier';
-import { QUANTITY_FIGURES } from './quantity';
+import { median } from '../../foundation/shared';
+import { cellSubject, measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { findOutliers, QUANTITY_FIGURES } from '../../foundation/reading';
 
 export interface BodyOfCell {
 	id: number;

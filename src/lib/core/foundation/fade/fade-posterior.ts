@@ -1,4 +1,4 @@
-import { normalCdf, normalQuantile, requireFinite } from '../../foundation/shared';
+import { normalCdf, normalQuantile, requireFinite } from '../shared';
 import { requireObservations, USUAL_LAW, type FadeObservation, type FadeTerm } from './fade-law';
 
 /** Normal posterior of the coefficients of some terms, not yet cut off below 0. */

@@ -1,5 +1,5 @@
-import { temperatureFactor } from '../../test/capacity';
-import { chiSquareTail } from '../../foundation/shared';
+import { temperatureFactor } from '../chemistry';
+import { chiSquareTail } from '../shared';
 import { cycleHistories, type CapacityObservation, type CycleHistory } from './cycle-histories';
 import {
 	bendAt,

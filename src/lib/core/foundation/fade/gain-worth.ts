@@ -6,7 +6,7 @@ import {
 	seededRandom,
 	type Interval,
 	type Random
-} from '../../foundation/shared';
+} from '../shared';
 import { FADE_PRIOR } from './fade-law';
 
 /** What a battery gives with one arrangement, Ah of its smallest group, and how much more with another. */
