@@ -20,7 +20,14 @@
 	import { TrayEntry } from '$lib/components/receive/entry.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadeRange, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
-	import { QUANTITY_FIGURES, benchMeters, meterSd, shownUnit, shownValue, type Quantity } from '$lib/core/foundation/reading';
+	import {
+		QUANTITY_FIGURES,
+		benchMeters,
+		meterSd,
+		shownUnit,
+		shownValue,
+		type Quantity
+	} from '$lib/core/foundation/reading';
 	import { warmestOf } from '$lib/core/foundation/shared';
 	import { cellsOf } from '$lib/core/foundation/verdicts';
 	import { settingApart } from '$lib/client/set-apart';

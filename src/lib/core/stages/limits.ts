@@ -1,5 +1,12 @@
 import { CHEMISTRY_FIGURES } from '../foundation/chemistry';
-import { STANDBY_DAYS, checkChain, computeLimits, standbyDays, type LimitValue, type LimitsInput } from '../limits/values';
+import {
+	STANDBY_DAYS,
+	checkChain,
+	computeLimits,
+	standbyDays,
+	type LimitValue,
+	type LimitsInput
+} from '../limits/values';
 import { CoreError } from '../foundation/shared';
 import { measured, say, type Verdict } from '../foundation/verdicts';
 import { matchState, type PlacedGroup } from './match';

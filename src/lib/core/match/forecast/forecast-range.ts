@@ -1,7 +1,14 @@
 import { deviation, mean, range, rollups, sum } from 'd3-array';
 import { restVoltageCurve, socBounds, type Chemistry } from '../../foundation/chemistry';
 import { trueCapacities, type ReadCapacity } from '../groups';
-import { chiSquareShare, intervalOf, normalDraw, seededRandom, type Interval, type Random } from '../../foundation/shared';
+import {
+	chiSquareShare,
+	intervalOf,
+	normalDraw,
+	seededRandom,
+	type Interval,
+	type Random
+} from '../../foundation/shared';
 import { TRANSFER_EFFICIENCY, forecast, forecastOf, type Balance, type Forecast, type ForecastId } from './forecast';
 
 const DRAWS = 1000;

@@ -1,4 +1,11 @@
-import { CoreError, offsetAt, requireNotNegative, requirePositive, zoneOffsets, type ZoneOffset } from '../../foundation/shared';
+import {
+	CoreError,
+	offsetAt,
+	requireNotNegative,
+	requirePositive,
+	zoneOffsets,
+	type ZoneOffset
+} from '../../foundation/shared';
 
 export type QueueId = string | number;
 
