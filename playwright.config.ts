@@ -13,7 +13,7 @@ export default defineConfig({
 		{ name: 'fuzz', testMatch: '**/fuzz.spec.ts', dependencies: ['pages'] }
 	],
 	// A busy machine is no failure.
-	timeout: 180_000,
+	timeout: 300_000,
 	expect: { timeout: 30_000 },
 	// A test that fails once has failed.
 	retries: 0,
