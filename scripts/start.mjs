@@ -17,7 +17,7 @@ import {
 } from './steps/machine.mjs';
 import { diskTrouble, isFull } from './steps/disk.mjs';
 import { freePort, startPrivateMariadb } from './steps/private-mariadb.mjs';
-import { serverCommand, serverEnvironment, startStandIns } from './steps/server.mjs';
+import { serverEnvironment, serverFile, startStandIns } from './steps/server.mjs';
 
 const demo = process.argv.includes('--demo');
 const reset = process.argv.includes('--reset');
@@ -173,7 +173,7 @@ function noteRunning() {
 
 /** The application; when it ends by itself it is started again on the same port. */
 function startServer(env) {
-	server = spawn(process.execPath, serverCommand, {
+	server = spawn(process.execPath, [serverFile], {
 		cwd: root,
 		env,
 		stdio: ['ignore', 'ignore', 'inherit'],

@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { root } from './machine.mjs';
 import { freePort, startPrivateMariadb } from './private-mariadb.mjs';
-import { serverCommand, serverEnvironment } from './server.mjs';
+import { serverEnvironment, serverFile } from './server.mjs';
 
 /** Readings of each cell. */
 export const READINGS = 10;
@@ -83,7 +83,7 @@ export async function fillTesters(db, from, count, testers) {
 /** The application on a database of its own. */
 export async function startApplication(url) {
 	const port = await freePort();
-	const server = spawn(process.execPath, serverCommand, {
+	const server = spawn(process.execPath, [serverFile], {
 		cwd: root,
 		env: { ...serverEnvironment(url, port, 1), LOG_LEVEL: 'error' },
 		stdio: ['ignore', 'ignore', 'inherit']

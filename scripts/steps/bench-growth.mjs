@@ -44,7 +44,12 @@ export const benchGrowth = () =>
 					post('readings', { cellId: 1 + (i % (BANKS * CELLS)), quantity: 'restVoltage', rawText: `3.29${i % 10}` }),
 				(i) => get(`/api/v1/banks/${bank(i)}/verdicts`),
 				(i) => get(`/api/v1/banks/${bank(i)}/where-was-i`),
-				(i) => refused('fade', { ratedAh: 100, observations: [{ ageYears: 1 + (i % 9), capacityAh: 97 }] }),
+				(i) =>
+					post('fade', {
+						ratedAh: 100,
+						endFraction: 0.8,
+						observations: [{ ageYears: 1 + (i % 9), efc: 200, capacityAh: 97, sdAh: 1 }]
+					}),
 				(i) => refused('nonsense', { sent: i }),
 				() => refused('witnesses', { chemistry: 'LFP', items: [[[]]] }),
 				(i) => (i % 50 === 0 ? post('match', { ...matching, timeLimitS: 1 }) : get('/api/v1/due')),

@@ -7,7 +7,7 @@ import { apiAt } from './api.mjs';
 import { keepDoing, matching } from './bench-work.mjs';
 import { root } from './machine.mjs';
 import { freePort, startPrivateMariadb } from './private-mariadb.mjs';
-import { serverCommand, serverEnvironment, startStandIns } from './server.mjs';
+import { serverEnvironment, serverFile, startStandIns } from './server.mjs';
 
 const OF_EACH = 4;
 const IMPORTED_SAMPLES = 300_000;
@@ -108,7 +108,7 @@ export async function withApplication(work) {
 	const mariadb = await startPrivateMariadb(folder);
 	const [port, benchPort] = [await freePort(), await freePort()];
 	const bench = startStandIns(benchPort);
-	const server = spawn(process.execPath, serverCommand, {
+	const server = spawn(process.execPath, [serverFile], {
 		cwd: root,
 		env: { ...serverEnvironment(mariadb.url, port, benchPort), LOG_LEVEL: 'error' },
 		stdio: ['ignore', 'ignore', 'inherit']

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { createConnection } from 'mysql2/promise';
 import { fail, root } from './machine.mjs';
 import { freePort } from './private-mariadb.mjs';
-import { serverCommand, serverEnvironment, startStandIns } from './server.mjs';
+import { serverEnvironment, serverFile, startStandIns } from './server.mjs';
 
 const ANSWERS_WITHIN_MS = 120_000;
 
@@ -35,7 +35,7 @@ export async function startPlace(mariadbUrl, name) {
 	});
 	if (loaded.status !== 0) fail(`The demo data could not be loaded:\n${loaded.stdout}${loaded.stderr}`);
 	const bench = startStandIns(benchPort);
-	const server = spawn(process.execPath, serverCommand, { cwd: root, env, stdio: ['ignore', 'ignore', 'inherit'] });
+	const server = spawn(process.execPath, [serverFile], { cwd: root, env, stdio: ['ignore', 'ignore', 'inherit'] });
 	const address = `http://127.0.0.1:${port}`;
 	const until = Date.now() + ANSWERS_WITHIN_MS;
 	while (!(await isWell(address)) && Date.now() < until) await new Promise((done) => setTimeout(done, 100));

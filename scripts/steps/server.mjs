@@ -3,12 +3,7 @@ import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { root } from './machine.mjs';
 
-const serverFile = join(root, 'build-tools', 'serve.js');
-/**
- * What Node.js is started with to serve the application. What lives takes about 40 MB; by itself the heap would be let grow to five times
- * that before anything is thrown away, on machines that are small.
- */
-export const serverCommand = ['--heap-growing-percent=80', serverFile];
+export const serverFile = join(root, 'build-tools', 'serve.js');
 export const standInsFile = join(root, 'build-tools', 'stand-ins.js');
 
 /** Starts the simulated bench, a process of its own, its hands on `port`. */

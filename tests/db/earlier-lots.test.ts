@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bankCapacities } from '$lib/core/stages';
+import { earlierLots } from '$lib/server/bank-picture/earlier-lots';
 import { loadBankPicture } from '$lib/server/bank-picture/load';
 import { cells, type Bank, type Delivery } from '$lib/server/records';
 import { bankVerdicts } from '$lib/server/judgements/store';
@@ -42,6 +43,27 @@ describe('lots of a cell type', () => {
 		expect(await lotCells(same)).toEqual([4, 4, 4, 4]);
 		const alone = await testedBank('Alone', other.id, 'Third load', [279, 280, 281, 278]);
 		expect(await lotCells(alone)).toEqual([null, null, null, null]);
+	});
+});
+
+describe('many lots of a cell type', () => {
+	it('tell by the latest eight, and by the first forty cells of each', async () => {
+		const type = await make<{ id: number }>('cell-types', { name: 'W280', chemistry: 'LFP', ratedAh: 280 });
+		for (let lot = 0; lot < 10; lot++) await testedBank(`Lot ${lot}`, type.id, `Load ${lot}`, [280 + lot]);
+		await testedBank(
+			'Large',
+			type.id,
+			'Large load',
+			Array.from({ length: 43 }, (_, i) => 270 + i / 10)
+		);
+		const own = await testedBank('Own', type.id, 'Own load', [283, 284]);
+		const lots = await earlierLots(own, []);
+		const byTester = new Map(lots.map((l) => [l.tester, l.capacitiesAh]));
+		// Its own delivery is left out by its bank; of the rest the eight that came last count.
+		expect([...byTester.keys()].sort()).toEqual(
+			['Large load', ...[3, 4, 5, 6, 7, 8, 9].map((lot) => `Load ${lot}`)].sort()
+		);
+		expect(byTester.get('Large load')).toEqual(Array.from({ length: 40 }, (_, i) => 270 + i / 10));
 	});
 });
 

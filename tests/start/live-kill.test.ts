@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { freePort, startPrivateMariadb } from '../../scripts/steps/private-mariadb.mjs';
-import { serverCommand, serverEnvironment, startStandIns } from '../../scripts/steps/server.mjs';
+import { serverEnvironment, serverFile, startStandIns } from '../../scripts/steps/server.mjs';
 
 let folder: string;
 let mariadb: { url: string; stop(): Promise<void> };
@@ -24,7 +24,7 @@ async function until<T>(what: string, find: () => Promise<T | null | false>): Pr
 }
 async function startServer(): Promise<void> {
 	const env = { ...serverEnvironment(mariadb.url, port, benchPort), LOG_LEVEL: 'error' };
-	server = spawn(process.execPath, serverCommand, { env, stdio: ['ignore', 'ignore', 'inherit'] });
+	server = spawn(process.execPath, [serverFile], { env, stdio: ['ignore', 'ignore', 'inherit'] });
 	await until('the application answers', async () => (await fetch(`${address()}/health`)).ok);
 }
 async function api<T>(method: string, path: string, body?: object): Promise<T> {

@@ -31,7 +31,7 @@ const FIRST_RUNS = `(
 		and (
 			select f.id from runs f force index (runs_cell_id_tested_at_index)
 			where f.cell_id = r.cell_id and f.id < r.id and f.deleted_at is null and f.held_at_c is null limit 1) is null
-	limit ${RUNS_OF_A_LOT})`;
+	order by c.id limit ${RUNS_OF_A_LOT})`;
 
 /**
  * The latest lots of the cell type of a bank that came new for other banks: the first run of each cell, at room temperature and soon after it

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { planQueue, type QueueInput, soakHours } from '.';
+import { planQueue, queueSteps, type QueueInput, soakHours } from '.';
 import { lowerBoundH } from './plan-queue';
 import { prepareQueue } from './queue-input';
 
@@ -80,6 +80,13 @@ describe('the queue', () => {
 			input({ startAt: '2026-11-26T23:30:00+02:00', cells: [{ id: 'a', capacityAh: 100, soc: 0.5 }] })
 		);
 		expect(steps[0]!.from).toBe('2026-11-27T07:00:00.000+02:00');
+	});
+	it('a timetable alone is that of the whole plan', () => {
+		const cells = Array.from({ length: 100 }, (_, id) => ({ id, capacityAh: 100, soc: 0.5 }));
+		const asked = input({ cells, unattendedDischarge: true });
+		const steps = queueSteps(asked);
+		expect(steps).toEqual(planQueue(asked).steps);
+		expect(steps.filter((s) => s.kind === 'discharge').length).toBe(100);
 	});
 	it('a full cell is not charged first; a soak comes before everything', () => {
 		const { steps } = planQueue(input({ cells: [{ id: 1, capacityAh: 50, soc: 1 }], soakH: 3, restH: 2 }));
