@@ -132,6 +132,10 @@ for (const view of views.filter((v) => wanted(v.name))) {
 	await page.goto(address + view.path);
 	await page.waitForSelector('html[data-awake]');
 	await page.waitForTimeout(view.waitMs ?? 1500);
+	// What rings by the time of day covers what is shown.
+	await page.evaluate(() => {
+		for (const shown of document.querySelectorAll('[data-sonner-toaster]')) shown.style.display = 'none';
+	});
 	await page.screenshot({ path: join(out, `${view.name}.png`) });
 	await page.close();
 	console.log(`${view.name}.png`);

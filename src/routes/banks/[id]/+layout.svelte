@@ -57,8 +57,8 @@
 					{data.stops[0]!.title}{data.stops.length > 1 ? `, and ${data.stops.length - 1} more` : ''}</a
 				>
 			{/if}
-			{#if data.overview.beingJudged}<p class="no-print muted" role="status">
-					Being judged anew: what you see is of before. It is brought up to date by itself.
+			{#if data.overview.beingJudged}<p class="judged no-print muted" role="status">
+					This bank is being judged again. What you see is from before; the page updates itself.
 				</p>{/if}
 			{@render children()}
 		</div>{/key}
@@ -75,6 +75,9 @@
 		padding: 0.55rem 0.9rem;
 		border: 2px solid var(--stop);
 		border-radius: 0.6rem;
+	}
+	.judged {
+		margin: 0.75rem 1.25rem 0;
 	}
 	.stops strong {
 		color: var(--ember-text);
