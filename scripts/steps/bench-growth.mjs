@@ -9,6 +9,8 @@ const SERVED = 20;
 const MINUTES = 10;
 const AT_ONCE = 8;
 const MOST_TIMES = 1.5;
+/** Longer than a thread waits for work. */
+const IDLE_MS = 30_000;
 const MEGABYTE = 1 << 20;
 const pause = (ms) => new Promise((done) => setTimeout(done, ms));
 
@@ -70,7 +72,8 @@ export const benchGrowth = () =>
 				mostMb = Math.max(mostMb, heldMb(app.server.pid));
 			}
 			const times = await stop();
-			await pause(5000);
+			// Threads that nobody needs any more end by themselves.
+			await pause(IDLE_MS);
 			const endMb = heldMb(app.server.pid);
 			say(
 				endMb < startMb * MOST_TIMES,

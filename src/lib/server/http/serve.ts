@@ -17,7 +17,7 @@ const IDLE_MS = 5_000;
 const GOING_MS = Number(process.env.SHUTDOWN_TIMEOUT ?? 5) * 1000;
 
 // What lives takes about 40 MB; by itself the heap is let grow to five times that before anything is thrown away, on machines that are small.
-setFlagsFromString('--heap-growing-percent=80');
+setFlagsFromString('--heap-growing-percent=50');
 
 const hosts = allowedHosts();
 const bodies = openBodies();
