@@ -13,7 +13,7 @@ export default ts.config(
 			'node_modules/',
 			'data/',
 			'test-results/',
-			'src/lib/client/api-types.ts'
+			'src/lib/client/api/api-types.ts'
 		]
 	},
 	js.configs.recommended,
@@ -61,7 +61,7 @@ export default ts.config(
 	},
 	{
 		files: ['src/**/*.ts', 'src/**/*.svelte'],
-		ignores: ['src/lib/client/look-again.ts'],
+		ignores: ['src/lib/client/tabs/look-again.ts'],
 		rules: {
 			'no-restricted-imports': [
 				'error',
@@ -70,7 +70,7 @@ export default ts.config(
 						{
 							name: '$app/navigation',
 							importNames: ['invalidateAll'],
-							message: 'lookAgain of client/look-again waits for a page that is being opened.'
+							message: 'lookAgain of client/tabs/look-again waits for a page that is being opened.'
 						}
 					]
 				}

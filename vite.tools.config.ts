@@ -25,7 +25,7 @@ export default defineConfig({
 				'year-thread': here('./src/lib/workers/year-thread.ts'),
 				'measuring-thread': here('./src/lib/workers/measuring-thread.ts'),
 				'fade-thread': here('./src/lib/workers/fade-thread.ts'),
-				'judge-thread': here('./src/lib/server/judgements/judge-thread.ts'),
+				'judge-thread': here('./src/lib/server/judge-thread.ts'),
 				fuzz: here('./tests/support/fuzz.ts'),
 				'import-thread': here('./src/lib/server/threads/import-thread.ts')
 			}

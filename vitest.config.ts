@@ -33,6 +33,7 @@ export default defineConfig({
 				test: {
 					name: 'db',
 					include: ['tests/db/**/*.test.ts'],
+					setupFiles: ['tests/support/set-up.ts'],
 					testTimeout: 180_000,
 					hookTimeout: 180_000,
 					fileParallelism: false

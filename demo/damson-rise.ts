@@ -4,7 +4,7 @@ import { normalDraw, seededRandom, type Random } from '$lib/core/foundation/shar
 import type { CellTypeInput } from '$lib/server/records/cell-types/input';
 import { matchState } from '$lib/core/stages';
 import { loadBankPicture } from '$lib/server/bank-picture/load';
-import { acceptMatch } from '$lib/server/services/match-service';
+import { acceptMatch } from '$lib/server/stages/match/accept';
 import { batteries, cells } from '$lib/server/records';
 import { recordKind } from '$lib/server/records/registry';
 import { changeRecord } from '$lib/server/records/write';

@@ -1,5 +1,6 @@
 import type { Handle, HandleServerError, ServerInit } from '@sveltejs/kit';
 import { DEFAULT_SETTINGS } from '$lib/core/foundation/units';
+import '$lib/server/set-up';
 import { migrate } from '$lib/server/db/connection';
 import { endStreams } from '$lib/server/http/event-stream';
 import { readingOnce } from '$lib/server/db/read-once';
@@ -11,7 +12,7 @@ import { log } from '$lib/server/log';
 import { pauseAll } from '$lib/server/live/live-runner';
 import { resumeLiveRuns } from '$lib/server/live/live-service';
 import { refreshBehind } from '$lib/server/judgements/behind';
-import { readSettings } from '$lib/server/services/settings-service';
+import { readSettings } from '$lib/server/settings/settings';
 
 const hosts = allowedHosts();
 /** Says how the server is, well or not: no refusal. */

@@ -4,13 +4,13 @@
 	import { Toaster } from 'svelte-sonner';
 	import { browser } from '$app/environment';
 	import { afterNavigate } from '$app/navigation';
-	import { lookAgain } from '$lib/client/look-again';
-	import { followOtherTabs } from '$lib/client/other-tabs';
+	import { lookAgain } from '$lib/client/tabs/look-again';
+	import { followOtherTabs } from '$lib/client/tabs/other-tabs';
 	import { page } from '$app/state';
 	import DueAlarm from '$lib/components/frame/DueAlarm.svelte';
 	import SignKey from '$lib/components/frame/SignKey.svelte';
-	import { onceATap } from '$lib/client/once-a-tap';
-	import { keepTyped, putTypedBack } from '$lib/client/typed-stays';
+	import { onceATap } from '$lib/client/entry/once-a-tap';
+	import { keepTyped, putTypedBack } from '$lib/client/entry/typed-stays';
 	import LiveAlarm from '$lib/components/frame/LiveAlarm.svelte';
 
 	let { data, children } = $props();

@@ -1,5 +1,5 @@
 import { loaded } from '$lib/server/http/load';
-import { homeOverview } from '$lib/server/services/overview-service';
+import { homeOverview } from '$lib/server/home/overview';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ depends, url }) => {

@@ -2,13 +2,13 @@
 	import { layoutText } from '$lib/core/plan/needs';
 	import { WARMTH_WORDS } from '$lib/components/verdicts/warmth-words';
 	import { goto } from '$app/navigation';
-	import { announce, attempt } from '$lib/client/announce';
-	import { api } from '$lib/client/api';
+	import { announce, attempt } from '$lib/client/entry/announce';
+	import { api } from '$lib/client/api/api';
 	import MiniTray from '$lib/components/bank/MiniTray.svelte';
 	import RunningStrip from '$lib/components/frame/RunningStrip.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
 	import { BANK_USES, STAGES, STAGE_NAMES } from '$lib/core/foundation/shared';
-	import { inOwnStyle } from '$lib/client/own-style';
+	import { inOwnStyle } from '$lib/client/settings/own-style';
 
 	let { data } = $props();
 	const home = $derived(data.home);

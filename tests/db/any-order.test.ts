@@ -4,8 +4,8 @@ import type { Bank, BalanceRun, Cell } from '$lib/server/records';
 import { balanceCells, cells } from '$lib/server/records';
 import { loadBankPicture } from '$lib/server/bank-picture/load';
 import { bankVerdicts } from '$lib/server/judgements/store';
-import { acceptMatch } from '$lib/server/services/match-service';
-import { importRun } from '$lib/server/services/run-service';
+import { acceptMatch } from '$lib/server/stages/match/accept';
+import { importRun } from '$lib/server/stages/test/runs';
 import { freshDatabase } from '../support/database';
 import { balanceOf, bytesOf, capacitiesOf, change, make, matchOf, remove } from '../support/records';
 

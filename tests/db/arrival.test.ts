@@ -3,7 +3,7 @@ import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
 import { loadBankPicture } from '$lib/server/bank-picture/load';
 import { batteries, cells, groups, type BalanceRun, type Bank, type Cell } from '$lib/server/records';
 import { bankVerdicts } from '$lib/server/judgements/store';
-import { balanceFacts } from '$lib/server/stages/balance/stage';
+import { balanceFacts } from '$lib/server/stages/balance/face';
 import { freshDatabase } from '../support/database';
 import { change, make, matchOf } from '../support/records';
 

@@ -15,9 +15,10 @@ import {
 	type Bank,
 	type Cell
 } from '$lib/server/records';
-import { importFirstFormat } from '$lib/server/services/import-service';
-import { acceptMatch, currentPlacements } from '$lib/server/services/match-service';
-import { importRun } from '$lib/server/services/run-service';
+import { importFirstFormat } from '$lib/server/exchange/import';
+import { acceptMatch } from '$lib/server/stages/match/accept';
+import { currentPlacements } from '$lib/server/bank-picture/placements';
+import { importRun } from '$lib/server/stages/test/runs';
 import { comparable, exportText, importText } from '../support/bank-file';
 import { freshDatabase } from '../support/database';
 import { bytesOf, change, make, traysOf } from '../support/records';

@@ -2,13 +2,13 @@ import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { seededRandom } from '$lib/core/foundation/shared';
 import { cells, placements, type Bank, type Cell } from '$lib/server/records';
-import { acceptMatch } from '$lib/server/services/match-service';
-import { bankOverview } from '$lib/server/services/overview-service';
-import { cellPassport } from '$lib/server/services/passport-service';
-import { importRun, runCurve } from '$lib/server/services/run-service';
+import { acceptMatch } from '$lib/server/stages/match/accept';
+import { bankOverview } from '$lib/server/home/overview';
+import { cellPassport } from '$lib/server/passport/passport';
+import { importRun, runCurve } from '$lib/server/stages/test/runs';
 import { drawCrate, testerLog } from '$demo/hidden-cells';
 import { bankVerdicts } from '$lib/server/judgements/store';
-import { exportTable } from '$lib/server/services/export-service';
+import { exportTable } from '$lib/server/exchange/export';
 import { freshDatabase } from '../support/database';
 import { balanceOf, bytesOf, capacitiesOf, limitsOf, make, matchOf, serveOf } from '../support/records';
 

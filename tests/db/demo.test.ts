@@ -3,7 +3,7 @@ import { afterAll, beforeAll, expect, it } from 'vitest';
 import { clearRecords, loadDemo } from '$demo/load';
 import { banks } from '$lib/server/records';
 import { bankVerdicts } from '$lib/server/judgements/store';
-import { homeOverview } from '$lib/server/services/overview-service';
+import { homeOverview } from '$lib/server/home/overview';
 import { expectOneVoice } from '../support/consistency';
 import { freshDatabase } from '../support/database';
 import { capacitiesOf, serveOf, traysOf } from '../support/records';

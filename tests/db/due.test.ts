@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { cells, type Bank, type NotedRunRow } from '$lib/server/records';
-import { dueMoments } from '$lib/server/services/due-service';
+import { dueMoments } from '$lib/server/home/due';
 import { freshDatabase } from '../support/database';
 import { change, make } from '../support/records';
 

@@ -5,7 +5,7 @@ import { earlierLots } from '$lib/server/bank-picture/earlier-lots';
 import { loadBankPicture } from '$lib/server/bank-picture/load';
 import { cells, type Bank, type Delivery } from '$lib/server/records';
 import { bankVerdicts } from '$lib/server/judgements/store';
-import { stockPage } from '$lib/server/services/stock-service';
+import { stockPage } from '$lib/server/stock/stock';
 import { freshDatabase } from '../support/database';
 import { change, make } from '../support/records';
 

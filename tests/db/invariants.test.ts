@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { groups, placements, readings, type Bank, type Battery } from '$lib/server/records';
 import { recordKind } from '$lib/server/records/registry';
 import { createOnce } from '$lib/server/records/write';
-import { acceptMatch } from '$lib/server/services/match-service';
+import { acceptMatch } from '$lib/server/stages/match/accept';
 import { freshDatabase } from '../support/database';
 import { bankWith, expectInvariants, expectRefusals, layout, settled } from '../support/invariants';
 import { change, make, remove, restore } from '../support/records';

@@ -4,10 +4,12 @@ import { STAGES } from '$lib/core/foundation/shared';
 import { VERDICT_CODES } from '$lib/core/foundation/verdicts';
 import { bankVerdicts } from '$lib/server/judgements/store';
 import { cells, verdictChanges, type Bank, type Cell } from '$lib/server/records';
-import { bankOverview, homeOverview } from '$lib/server/services/overview-service';
-import { cellPassport } from '$lib/server/services/passport-service';
-import { planPage, servePage, testPage } from '$lib/server/services/stage-page-service';
-import { changeSettings } from '$lib/server/services/settings-service';
+import { bankOverview, homeOverview } from '$lib/server/home/overview';
+import { cellPassport } from '$lib/server/passport/passport';
+import { planPage } from '$lib/server/stages/plan/page';
+import { servePage } from '$lib/server/stages/serve/page';
+import { testPage } from '$lib/server/stages/test/page';
+import { changeSettings } from '$lib/server/settings/settings';
 import { freshDatabase } from '../support/database';
 import { change, make, remove } from '../support/records';
 

@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest';
 import { cells, liveRuns, type Bank, type Cell, type Instrument } from '$lib/server/records';
 import { stopLiveRun } from '$lib/server/live/live-service';
-import { tryInstrument } from '$lib/server/services/instrument-service';
+import { tryInstrument } from '$lib/server/address-book/instruments';
 import { createServer, type Server } from 'node:net';
 import { begin, discharge, plan, withLiveBench } from '../support/live-bench';
 import { make } from '../support/records';

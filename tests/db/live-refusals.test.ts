@@ -14,11 +14,11 @@ import {
 	type Instrument
 } from '$lib/server/records';
 import { stopLiveRun } from '$lib/server/live/live-service';
-import { measureCell } from '$lib/server/services/reading-service';
+import { measureCell } from '$lib/server/measuring/cell-reading';
 import { recordKind } from '$lib/server/records/registry';
 import { removeRecord } from '$lib/server/records/write';
 import { make } from '../support/records';
-import { startRehearsal } from '$lib/server/services/rehearsal-service';
+import { startRehearsal } from '$lib/server/rehearsals/rehearsal';
 import { begin, charge, discharge, plan, slow, stateIs, until, withLiveBench } from '../support/live-bench';
 
 const here = withLiveBench('refused');

@@ -3,14 +3,14 @@ import { readLiveMinutes } from '$lib/server/db/live-minutes';
 import { countLiveSamples, readLiveSamples } from '$lib/server/db/live-samples';
 import { liveEvents, liveRuns, runs } from '$lib/server/records';
 import { InstrumentError } from '$lib/server/instruments/instrument-error';
-import { linkTo } from '$lib/server/services/instrument-service';
+import { linkTo } from '$lib/server/address-book/instruments';
 import { followLive } from '$lib/server/live/live-follow';
 import { publish, subscribe } from '$lib/server/live/live-hub';
 import { planLiveRun, valuesToConfirm } from '$lib/server/live/live-plan';
 import { beginLiveRun } from '$lib/server/live/live-begin';
 import { pauseAll, runnerOf } from '$lib/server/live/live-runner';
 import { livePage, markSeen, pauseLiveRun, resumeLiveRuns, stopLiveRun } from '$lib/server/live/live-service';
-import { bankOverview } from '$lib/server/services/overview-service';
+import { bankOverview } from '$lib/server/home/overview';
 import {
 	begin,
 	charge,

@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bankVerdicts } from '$lib/server/judgements/store';
 import { banks, batteries, cells, type Bank } from '$lib/server/records';
-import { acceptMatch } from '$lib/server/services/match-service';
+import { acceptMatch } from '$lib/server/stages/match/accept';
 import { freshDatabase } from '../support/database';
 import { change, make } from '../support/records';
 

@@ -1,7 +1,7 @@
 import { describe, expect, it, beforeAll } from 'vitest';
 import { meterSd } from '$lib/core/foundation/reading';
 import { cells, readings, type Bank, type Cell, type Instrument, type Reading } from '$lib/server/records';
-import { measureCell as measureOnce } from '$lib/server/services/reading-service';
+import { measureCell as measureOnce } from '$lib/server/measuring/cell-reading';
 import { withLiveBench } from '../support/live-bench';
 import { make } from '../support/records';
 

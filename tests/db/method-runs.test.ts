@@ -2,8 +2,8 @@ import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bankVerdicts } from '$lib/server/judgements/store';
 import { cells, methodEntries, type Bank, type MethodEntryRow, type MethodRunRow } from '$lib/server/records';
-import { dueMoments } from '$lib/server/services/due-service';
-import { balancePage } from '$lib/server/services/stage-page-service';
+import { dueMoments } from '$lib/server/home/due';
+import { balancePage } from '$lib/server/stages/balance/page';
 import { freshDatabase } from '../support/database';
 import { change, make, remove, restore } from '../support/records';
 

@@ -13,8 +13,8 @@ import {
 	placements,
 	readings
 } from '$lib/server/records';
-import { listCellTypes } from '$lib/server/services/bank-service';
-import { bankOverview } from '$lib/server/services/overview-service';
+import { listCellTypes } from '$lib/server/stock/cell-types';
+import { bankOverview } from '$lib/server/home/overview';
 import { make, traysOf } from '../support/records';
 
 let pool: Knex;

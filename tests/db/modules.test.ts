@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bankVerdicts } from '$lib/server/judgements/store';
 import { cells, modules } from '$lib/server/records';
-import { receivePage } from '$lib/server/services/stage-page-service';
+import { receivePage } from '$lib/server/stages/receive/page';
 import { freshDatabase } from '../support/database';
 import { change, make, remove } from '../support/records';
 

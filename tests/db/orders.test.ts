@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { bankVerdicts } from '$lib/server/judgements/store';
 import { deliveries, orders, type Bank, type Delivery, type Order } from '$lib/server/records';
-import { ordersOf } from '$lib/server/services/orders-of-bank';
+import { ordersOf } from '$lib/server/stages/receive/orders';
 import { loadBankPicture } from '$lib/server/bank-picture/load';
 import { exportText, importText } from '../support/bank-file';
 import { freshDatabase } from '../support/database';

@@ -4,10 +4,10 @@ import { bankCapacities } from '$lib/core/stages';
 import { loadBankPicture } from '$lib/server/bank-picture/load';
 import { bankVerdicts } from '$lib/server/judgements/store';
 import { cells, instruments, runs, type Bank, type Cell, type Delivery } from '$lib/server/records';
-import { calibrationChanges } from '$lib/server/services/calibration-service';
-import { bankCalendar } from '$lib/server/services/calendar-service';
-import { acceptMatch } from '$lib/server/services/match-service';
-import { cellPassport } from '$lib/server/services/passport-service';
+import { calibrationChanges } from '$lib/server/address-book/calibration-changes';
+import { bankCalendar } from '$lib/server/stages/plan/calendar';
+import { acceptMatch } from '$lib/server/stages/match/accept';
+import { cellPassport } from '$lib/server/passport/passport';
 import { freshDatabase } from '../support/database';
 import { change, make, remove } from '../support/records';
 

@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Bank, Plan, PlanItemRow } from '$lib/server/records';
 import { plans } from '$lib/server/records';
 import { bankVerdicts } from '$lib/server/judgements/store';
-import { bankCalendar } from '$lib/server/services/calendar-service';
+import { bankCalendar } from '$lib/server/stages/plan/calendar';
 import { freshDatabase } from '../support/database';
 import { change, make, remove } from '../support/records';
 

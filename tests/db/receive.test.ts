@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { attach, attachmentContent } from '$lib/server/attachments/attach';
 import { bankVerdicts } from '$lib/server/judgements/store';
 import { attachments, cells, inspections, type Bank, type Cell, type Delivery } from '$lib/server/records';
-import { deliveryReport } from '$lib/server/services/delivery-report-service';
+import { deliveryReport } from '$lib/server/stages/receive/delivery-report';
 import { exportText, importText } from '../support/bank-file';
 import { freshDatabase } from '../support/database';
 import { change, make, remove } from '../support/records';

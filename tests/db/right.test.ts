@@ -11,9 +11,9 @@ import {
 	type Battery,
 	type Cell
 } from '$lib/server/records';
-import { exchangeCell } from '$lib/server/services/exchange-service';
-import { acceptMatch } from '$lib/server/services/match-service';
-import { changeIn, createIn, restoreIn } from '$lib/server/services/record-service';
+import { exchangeCell } from '$lib/server/stages/serve/exchange-cell';
+import { acceptMatch } from '$lib/server/stages/match/accept';
+import { changeIn, createIn, restoreIn } from '$lib/server/records/service';
 import { freshDatabase } from '../support/database';
 import { change, make, matchOf, remove } from '../support/records';
 
@@ -266,7 +266,7 @@ describe('what cannot have been read is asked about, not stored', () => {
 describe('the report claims at once what is sure without a test', () => {
 	it('a dented cell, while nothing is tested', async () => {
 		const { tray } = await bankOf('Dented', 3);
-		const { deliveryReport } = await import('$lib/server/services/delivery-report-service');
+		const { deliveryReport } = await import('$lib/server/stages/receive/delivery-report');
 		const of = () => deliveryReport(tray[0]!.deliveryId);
 		expect(await of()).toMatchObject({ toReturn: 0, untested: 3 });
 		await make('inspections', { cellId: tray[1]!.id, dent: 'bad' });

@@ -2,9 +2,9 @@ import type { Knex } from 'knex';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { loadDemo } from '$demo/load';
 import { balanceRuns, banks, cells, placements, type Cell } from '$lib/server/records';
-import { bankOfCell } from '$lib/server/services/bank-of-cell';
-import { cellPassport } from '$lib/server/services/passport-service';
-import { pickCells, stockPage } from '$lib/server/services/stock-service';
+import { bankOfCell } from '$lib/server/bank-picture/bank-of-cell';
+import { cellPassport } from '$lib/server/passport/passport';
+import { pickCells, stockPage } from '$lib/server/stock/stock';
 import { freshDatabase } from '../support/database';
 import { change, make, remove, restore } from '../support/records';
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, it } from 'vitest';
 import { groups } from '$lib/server/records';
-import { acceptMatch } from '$lib/server/services/match-service';
+import { acceptMatch } from '$lib/server/stages/match/accept';
 import { freshDatabase } from '../support/database';
 import { bankWith, expectInvariants, expectRefusals, settled } from '../support/invariants';
 import { change, make, remove, restore } from '../support/records';

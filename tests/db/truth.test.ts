@@ -3,7 +3,7 @@ import { afterAll, beforeAll, expect, it } from 'vitest';
 import type { Interval } from '$lib/core/foundation/shared';
 import { seededRandom } from '$lib/core/foundation/shared';
 import { bankVerdicts } from '$lib/server/judgements/store';
-import { answerIsBalanced } from '$lib/server/services/balance-question-service';
+import { answerIsBalanced } from '$lib/server/stages/balance/questions';
 import { drawMeter } from '../../truth/meter';
 import { chargedBattery } from '../../truth/questions/snapshot';
 import { drawWorld } from '../../truth/world';

@@ -4,8 +4,8 @@ import { startLive } from '$lib/core/foundation/live-run';
 import { simulate } from '$lib/core/world/simulation';
 import { insertLiveSamples } from '$lib/server/db/live-samples';
 import { liveRuns, serviceChecks, type Bank } from '$lib/server/records';
-import { answerIsBalanced } from '$lib/server/services/balance-question-service';
-import { keepWatchedCheck } from '$lib/server/services/watched-check-service';
+import { answerIsBalanced } from '$lib/server/stages/balance/questions';
+import { keepWatchedCheck } from '$lib/server/stages/serve/watched-check';
 import { freshDatabase } from '../support/database';
 import { make, serveOf } from '../support/records';
 

@@ -1,6 +1,6 @@
 import type { Bank } from '$lib/server/records';
-import { bankFile } from '$lib/server/services/export-service';
-import { importBankFile } from '$lib/server/services/import-service';
+import { bankFile } from '$lib/server/exchange/export';
+import { importBankFile } from '$lib/server/exchange/import';
 import { bytesOf } from './records';
 
 type Line = Record<string, unknown> & { kind?: string; record?: Record<string, unknown> };

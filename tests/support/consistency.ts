@@ -1,18 +1,26 @@
 import { expect } from 'vitest';
 import { bankVerdicts } from '$lib/server/judgements/store';
-import { homeOverview, bankOverview } from '$lib/server/services/overview-service';
-import * as pages from '$lib/server/services/stage-page-service';
+import { homeOverview, bankOverview } from '$lib/server/home/overview';
+import { planPage } from '$lib/server/stages/plan/page';
+import { receivePage } from '$lib/server/stages/receive/page';
+import { testPage } from '$lib/server/stages/test/page';
+import { matchPage } from '$lib/server/stages/match/page';
+import { balancePage } from '$lib/server/stages/balance/page';
+import { buildPage } from '$lib/server/stages/build/page';
+import { limitsPage } from '$lib/server/stages/limits/page';
+import { provePage } from '$lib/server/stages/prove/page';
+import { servePage } from '$lib/server/stages/serve/page';
 
 const PAGES = {
-	plan: pages.planPage,
-	receive: pages.receivePage,
-	test: pages.testPage,
-	match: pages.matchPage,
-	balance: pages.balancePage,
-	build: pages.buildPage,
-	limits: pages.limitsPage,
-	prove: pages.provePage,
-	serve: (bankId: number) => pages.servePage(bankId, 1)
+	plan: planPage,
+	receive: receivePage,
+	test: testPage,
+	match: matchPage,
+	balance: balancePage,
+	build: buildPage,
+	limits: limitsPage,
+	prove: provePage,
+	serve: (bankId: number) => servePage(bankId, 1)
 };
 const words = (v: { code: string; title: string; finding: string; doubt: string | null }) =>
 	[v.code, v.title, v.finding, v.doubt].join(' | ');

@@ -12,8 +12,8 @@ import {
 import { loadBankPicture } from '$lib/server/bank-picture/load';
 import { recordKind } from '$lib/server/records/registry';
 import { changeRecord, createRecord, removeRecord, restoreRecord } from '$lib/server/records/write';
-import { balanceFacts } from '$lib/server/stages/balance/stage';
-import { serveFacts } from '$lib/server/stages/serve/stage';
+import { balanceFacts } from '$lib/server/stages/balance/face';
+import { serveFacts } from '$lib/server/stages/serve/face';
 
 /** Records as the API makes, changes, removes and brings them back. */
 export const make = <T>(kind: string, body: object): Promise<T> =>

@@ -1,12 +1,12 @@
 <script lang="ts">
-	import { lookAgain } from '$lib/client/look-again';
-	import { announce, attempt } from '$lib/client/announce';
-	import { api } from '$lib/client/api';
-	import type { AnswerFor, BodyFor } from '$lib/client/api-shapes';
+	import { lookAgain } from '$lib/client/tabs/look-again';
+	import { announce, attempt } from '$lib/client/entry/announce';
+	import { api } from '$lib/client/api/api';
+	import type { AnswerFor, BodyFor } from '$lib/client/api/api-shapes';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
 	import { INSTRUMENT_SHEETS, type InstrumentKind } from '$lib/core/foundation/reading';
-	import CalibrationSection from '$lib/components/live/CalibrationSection.svelte';
-	import InstrumentForm from '$lib/components/live/InstrumentForm.svelte';
+	import CalibrationSection from '$lib/components/instruments/CalibrationSection.svelte';
+	import InstrumentForm from '$lib/components/instruments/InstrumentForm.svelte';
 
 	let { data } = $props();
 	type Tried = AnswerFor<'post', `instruments/${number}/try`>;

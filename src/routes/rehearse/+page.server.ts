@@ -1,4 +1,4 @@
-import { rehearsalChoices } from '$lib/server/services/rehearsal-service';
+import { rehearsalChoices } from '$lib/server/rehearsals/rehearsal';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = () => ({ choices: rehearsalChoices() });

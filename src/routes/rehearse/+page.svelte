@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
-	import { attempt } from '$lib/client/announce';
-	import { api } from '$lib/client/api';
+	import { attempt } from '$lib/client/entry/announce';
+	import { api } from '$lib/client/api/api';
 	import MiniTray from '$lib/components/bank/MiniTray.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';

@@ -1,6 +1,6 @@
 import { formFields } from '$lib/input/form-fields';
 import { formAction } from '$lib/server/http/form-action';
-import { changeSettings } from '$lib/server/services/settings-service';
+import { changeSettings } from '$lib/server/settings/settings';
 import type { Actions } from './$types';
 
 const KINDS = {

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { formKept } from '$lib/client/form-kept';
+	import { formKept } from '$lib/client/entry/form-kept';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';

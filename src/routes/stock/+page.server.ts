@@ -1,5 +1,5 @@
 import { loaded } from '$lib/server/http/load';
-import { stockPage } from '$lib/server/services/stock-service';
+import { stockPage } from '$lib/server/stock/stock';
 import type { PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async ({ url }) => ({ stock: await loaded(stockPage(url.searchParams)) });

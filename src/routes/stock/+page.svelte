@@ -1,10 +1,10 @@
 <script lang="ts">
-	import { lookAgain } from '$lib/client/look-again';
-	import { announce, attempt } from '$lib/client/announce';
-	import { api } from '$lib/client/api';
-	import type { BodyFor } from '$lib/client/api-shapes';
+	import { lookAgain } from '$lib/client/tabs/look-again';
+	import { announce, attempt } from '$lib/client/entry/announce';
+	import { api } from '$lib/client/api/api';
+	import type { BodyFor } from '$lib/client/api/api-shapes';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
-	import UnpackForm from '$lib/components/receive/UnpackForm.svelte';
+	import UnpackForm from '$lib/components/receive/order/UnpackForm.svelte';
 	import { group } from 'd3-array';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import type { DrawnCell } from '$lib/components/tray/tray-cell';

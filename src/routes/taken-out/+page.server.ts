@@ -2,8 +2,8 @@ import { formFields } from '$lib/input/form-fields';
 import { InputError } from '$lib/input/validate';
 import { formAction } from '$lib/server/http/form-action';
 import { loaded } from '$lib/server/http/load';
-import { restoreIn } from '$lib/server/services/record-service';
-import { takenOut } from '$lib/server/services/taken-out-service';
+import { restoreIn } from '$lib/server/records/service';
+import { takenOut } from '$lib/server/home/taken-out';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = async () => ({ records: await loaded(takenOut()) });

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { formKept } from '$lib/client/form-kept';
+	import { formKept } from '$lib/client/entry/form-kept';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
 	import { formatDateTime } from '$lib/core/foundation/units';
 

@@ -5,8 +5,8 @@
 	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
 	import type { BalanceAnswer } from '$lib/core/balance/charge';
 	import { CoreError } from '$lib/core/foundation/shared';
-	import { attempt } from '$lib/client/announce';
-	import { api } from '$lib/client/api';
+	import { attempt } from '$lib/client/entry/announce';
+	import { api } from '$lib/client/api/api';
 	import type { PictureBank } from '$lib/core/stages';
 	import { parseReading } from '$lib/core/foundation/reading';
 	import { LOG_SD_V, groupPassings, parseGroupLog, type Passings } from '$lib/core/foundation/snapshot';

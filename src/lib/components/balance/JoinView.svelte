@@ -4,10 +4,10 @@
 	import Field from '$lib/components/forms/Field.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
-	import { sendBeside } from '$lib/client/send-beside';
-	import { api } from '$lib/client/api';
-	import { settingApart } from '$lib/client/set-apart';
-	import { attempt } from '$lib/client/announce';
+	import { sendBeside } from '$lib/client/entry/send-beside';
+	import { api } from '$lib/client/api/api';
+	import { settingApart } from '$lib/client/entry/set-apart';
+	import { attempt } from '$lib/client/entry/announce';
 	import { USUAL_LINK_OHM, currentsJoined, type JoinAnswer, type LeftJoined } from '$lib/core/balance/charge';
 	import type { Interval } from '$lib/core/foundation/shared';
 	import { formatDuration, parseNumber } from '$lib/core/foundation/units';

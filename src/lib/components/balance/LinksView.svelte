@@ -1,8 +1,8 @@
 <script lang="ts">
-	import { inOwnStyle } from '$lib/client/own-style';
+	import { inOwnStyle } from '$lib/client/settings/own-style';
 	import type { Snippet } from 'svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
-	import { settingApart } from '$lib/client/set-apart';
+	import { settingApart } from '$lib/client/entry/set-apart';
 	import { bankLayout } from '$lib/core/plan/needs';
 	import { judgeLinksOff, linkState } from '$lib/core/balance/links';
 	import type { BalanceData } from './balance-data';

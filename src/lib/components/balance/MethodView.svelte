@@ -13,7 +13,7 @@
 		type MethodPlan
 	} from '$lib/core/balance/chooser';
 	import { TOP_BALANCE_V } from '$lib/core/foundation/chemistry';
-	import { settingApart } from '$lib/client/set-apart';
+	import { settingApart } from '$lib/client/entry/set-apart';
 	import type { BalanceData } from './balance-data';
 
 	let { data, views }: { data: BalanceData; views: Snippet } = $props();

@@ -3,8 +3,8 @@
 	import { onDestroy, untrack, type Snippet } from 'svelte';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
-	import { vesselsJob } from '$lib/client/vessels-job';
-	import { settingApart } from '$lib/client/set-apart';
+	import { vesselsJob } from '$lib/client/jobs/vessels-job';
+	import { settingApart } from '$lib/client/entry/set-apart';
 	import { KNEE_V, restVoltageCurve } from '$lib/core/foundation/chemistry';
 	import {
 		CHALLENGES,

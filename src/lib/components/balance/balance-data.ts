@@ -1,6 +1,6 @@
 import type { SizedBattery } from '$lib/core/plan/needs';
-import type { BenchClock } from '$lib/client/bank-clock';
-import type { ShownInstrument } from '$lib/components/live/instrument-choice';
+import type { BenchClock } from '$lib/client/live/bank-clock';
+import type { ShownInstrument } from '$lib/components/instruments/instrument-choice';
 import type { AfterPause } from '$lib/core/balance/charge';
 import type { MethodRun, MethodState } from '$lib/core/balance/steps';
 import type { BalanceState, PictureBank, PictureCellType } from '$lib/core/stages';

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import { enhance } from '$app/forms';
-	import { formKept } from '$lib/client/form-kept';
+	import { formKept } from '$lib/client/entry/form-kept';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { CHEMISTRIES, CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/foundation/chemistry';

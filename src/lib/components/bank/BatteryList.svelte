@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { lookAgain } from '$lib/client/look-again';
-	import { announce, attempt } from '$lib/client/announce';
-	import { api } from '$lib/client/api';
+	import { lookAgain } from '$lib/client/tabs/look-again';
+	import { announce, attempt } from '$lib/client/entry/announce';
+	import { api } from '$lib/client/api/api';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { READY_MADE_FIELDS, batteryFields, batteryForm, type BatteryRow } from './battery-form';

@@ -1,4 +1,4 @@
-import type { BodyFor } from '$lib/client/api-shapes';
+import type { BodyFor } from '$lib/client/api/api-shapes';
 import type { PictureBattery } from '$lib/core/stages';
 
 /** A battery as the page of its bank knows it. */

@@ -1,11 +1,11 @@
 <script lang="ts">
 	import type { ComponentProps } from 'svelte';
-	import { inOwnStyle, measure } from '$lib/client/own-style';
+	import { inOwnStyle, measure } from '$lib/client/settings/own-style';
 	import { enhance } from '$app/forms';
-	import { formKept } from '$lib/client/form-kept';
-	import { batteryLayout } from '$lib/components/assembly/battery-layout';
-	import BatteryDrawing from '$lib/components/assembly/BatteryDrawing.svelte';
-	import ShapeChoice from '$lib/components/assembly/ShapeChoice.svelte';
+	import { formKept } from '$lib/client/entry/form-kept';
+	import { batteryLayout } from '$lib/components/tray/battery-layout';
+	import BatteryDrawing from '$lib/components/tray/BatteryDrawing.svelte';
+	import ShapeChoice from '$lib/components/tray/ShapeChoice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { usualTorque } from '$lib/core/build/assembly';
 	import type { BatteryBuild } from '$lib/core/stages';

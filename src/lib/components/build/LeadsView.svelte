@@ -1,10 +1,10 @@
 <script lang="ts">
 	import { untrack } from 'svelte';
-	import { lookAgain } from '$lib/client/look-again';
-	import { attempt } from '$lib/client/announce';
-	import { api } from '$lib/client/api';
-	import BatteryDrawing from '$lib/components/assembly/BatteryDrawing.svelte';
-	import { fitting, type ShownInstrument } from '$lib/components/live/instrument-choice';
+	import { lookAgain } from '$lib/client/tabs/look-again';
+	import { attempt } from '$lib/client/entry/announce';
+	import { api } from '$lib/client/api/api';
+	import BatteryDrawing from '$lib/components/tray/BatteryDrawing.svelte';
+	import { fitting, type ShownInstrument } from '$lib/components/instruments/instrument-choice';
 	import { judgeBalanceLeads } from '$lib/core/build/assembly';
 	import { parseReading, splitPasted } from '$lib/core/foundation/reading';
 	import { CoreError } from '$lib/core/foundation/shared';

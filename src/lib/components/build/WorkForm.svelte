@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { localDay } from '$lib/core/foundation/units';
 	import { enhance } from '$app/forms';
-	import { formKept } from '$lib/client/form-kept';
+	import { formKept } from '$lib/client/entry/form-kept';
 	import Field from '$lib/components/forms/Field.svelte';
 	import type { BatteryBuild, BatteryWorkKind } from '$lib/core/stages';
 

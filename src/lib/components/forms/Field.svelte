@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { HTMLInputAttributes } from 'svelte/elements';
-	import { ownUnits, shownIn } from '$lib/client/own-style';
+	import { ownUnits, shownIn } from '$lib/client/settings/own-style';
 	import { fromUserUnits, unitOf, type ConvertedQuantity } from '$lib/core/foundation/units';
 	import DateField from './DateField.svelte';
 	import NumberField from './NumberField.svelte';

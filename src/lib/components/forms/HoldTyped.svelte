@@ -1,7 +1,7 @@
 <!-- Shows a form of a record anew when somebody else has changed it, but never while something is typed in it. -->
 <script lang="ts" generics="R extends { id: number; version?: number }">
 	import type { Snippet } from 'svelte';
-	import { KEPT_EVENT } from '$lib/client/form-kept';
+	import { KEPT_EVENT } from '$lib/client/entry/form-kept';
 
 	interface Props {
 		record: R;

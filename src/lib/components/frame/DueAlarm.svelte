@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
-	import { alarm } from '$lib/client/alarm';
-	import { api } from '$lib/client/api';
-	import { dueNow, rungKeys, type Due } from '$lib/client/due';
+	import { alarm } from '$lib/client/live/alarm';
+	import { api } from '$lib/client/api/api';
+	import { dueNow, rungKeys, type Due } from '$lib/client/live/due';
 
 	/** Rings on whatever page is open for what nobody follows by wire: a run by notes, a rest that is over, a deadline. */
 	const LOOK_MS = 60_000;

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { goto, invalidate } from '$app/navigation';
-	import { alarm } from '$lib/client/alarm';
-	import { hearLive } from '$lib/client/live-line';
-	import type { ShownLive } from '$lib/components/live/live-words';
+	import { alarm } from '$lib/client/live/alarm';
+	import { hearLive } from '$lib/client/live/live-line';
+	import type { ShownLive } from '$lib/components/instruments/live-words';
 	import { LIVE_NAMES } from '$lib/core/foundation/live-run';
 
 	/** Rings on whatever page is open, for every live run. */

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { onMount } from 'svelte';
-	import { api } from '$lib/client/api';
-	import type { AnswerFor } from '$lib/client/api-shapes';
+	import { api } from '$lib/client/api/api';
+	import type { AnswerFor } from '$lib/client/api/api-shapes';
 	import { STAGE_NAMES, type Stage } from '$lib/core/foundation/shared';
 	import { formatDuration } from '$lib/core/foundation/units';
 

@@ -1,8 +1,8 @@
 <!-- Groups on the board become the battery’s; what speaks against them is said, and a reason for building them all the same is asked for. -->
 <script lang="ts">
-	import { announce, attempt } from '$lib/client/announce';
-	import { ApiProblem, api } from '$lib/client/api';
-	import { lookAgain } from '$lib/client/look-again';
+	import { announce, attempt } from '$lib/client/entry/announce';
+	import { ApiProblem, api } from '$lib/client/api/api';
+	import { lookAgain } from '$lib/client/tabs/look-again';
 	import type { Arrangement } from './arrangement';
 
 	interface Props {

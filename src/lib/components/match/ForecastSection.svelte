@@ -2,10 +2,10 @@
 <script lang="ts">
 	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import { onDestroy, onMount } from 'svelte';
-	import { forecastJob, type ForecastJob } from '$lib/client/forecast-job';
+	import { forecastJob, type ForecastJob } from '$lib/client/jobs/forecast-job';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
 	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/foundation/chemistry';
-	import { inOwnStyle } from '$lib/client/own-style';
+	import { inOwnStyle } from '$lib/client/settings/own-style';
 	import { coldLoss } from '$lib/core/match/forecast';
 	import type { Balance, Ender, ForecastRange, KnownCell } from '$lib/core/match/forecast';
 	import type { Interval } from '$lib/core/foundation/shared';

@@ -1,5 +1,5 @@
-import { announce } from '$lib/client/announce';
-import { startMatching, type MatchJob } from '$lib/client/match-job';
+import { announce } from '$lib/client/entry/announce';
+import { startMatching, type MatchJob } from '$lib/client/jobs/match-job';
 import type { MatchProblem, MatchProgress, MatchResult, Wishes } from '$lib/core/match/groups';
 
 const TIME_LIMIT_S = 8;

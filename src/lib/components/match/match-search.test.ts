@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { MatchJob } from '$lib/client/match-job';
+import type { MatchJob } from '$lib/client/jobs/match-job';
 import type { MatchProgress, MatchResult } from '$lib/core/match/groups';
 
 const bench = vi.hoisted(() => ({
@@ -8,8 +8,8 @@ const bench = vi.hoisted(() => ({
 	fail: null as ((e: Error) => void) | null,
 	said: [] as string[]
 }));
-vi.mock('$lib/client/announce', () => ({ announce: (text: string) => void bench.said.push(text) }));
-vi.mock('$lib/client/match-job', () => ({
+vi.mock('$lib/client/entry/announce', () => ({ announce: (text: string) => void bench.said.push(text) }));
+vi.mock('$lib/client/jobs/match-job', () => ({
 	startMatching: (_: unknown, __: number, onProgress: (p: MatchProgress) => void): MatchJob => {
 		bench.progress = onProgress;
 		const result = new Promise<MatchResult>((done, failed) => ([bench.end, bench.fail] = [done, failed]));

@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { announce, attempt } from '$lib/client/announce';
-	import { api } from '$lib/client/api';
-	import { smallerPhoto } from '$lib/client/photo';
+	import { announce, attempt } from '$lib/client/entry/announce';
+	import { api } from '$lib/client/api/api';
+	import { smallerPhoto } from '$lib/client/photos/photo';
 	import type { SubjectKind } from '$lib/core/foundation/verdicts';
 
 	interface Props {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
+	import type { PlanDesk } from '$lib/client/entry/plan-desk.svelte';
 	import DateField from '$lib/components/forms/DateField.svelte';
 	import { USUAL_PLAN, type BuildStep, type PlanState } from '$lib/core/plan/needs';
 	import { formatDate, type Settings } from '$lib/core/foundation/units';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { shownIn } from '$lib/client/own-style';
+	import { shownIn } from '$lib/client/settings/own-style';
 	import type { ConvertedQuantity } from '$lib/core/foundation/units';
 	import Field from '$lib/components/forms/Field.svelte';
 

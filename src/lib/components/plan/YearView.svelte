@@ -1,13 +1,13 @@
 <script lang="ts">
 	import { onDestroy } from 'svelte';
-	import type { PlanDesk } from '$lib/client/plan-desk.svelte';
-	import { startYear, type YearJob } from '$lib/client/year-job';
+	import type { PlanDesk } from '$lib/client/entry/plan-desk.svelte';
+	import { startYear, type YearJob } from '$lib/client/jobs/year-job';
 	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
 	import { judgeYear, plannedYear, type PlanState } from '$lib/core/plan/needs';
 	import type { Chemistry } from '$lib/core/foundation/chemistry';
 	import { formatYears } from '$lib/core/foundation/units';
 	import type { YearInput, YearOfUse } from '$lib/core/plan/use-year';
-	import SiteForm from './SiteForm.svelte';
+	import SiteForm from './need/SiteForm.svelte';
 	import YearChart from './YearChart.svelte';
 
 	interface Props {

@@ -1,10 +1,10 @@
 <script lang="ts">
-	import { lookAgain } from '$lib/client/look-again';
-	import { announce, attempt } from '$lib/client/announce';
-	import { api } from '$lib/client/api';
-	import BatteryDrawing from '$lib/components/assembly/BatteryDrawing.svelte';
+	import { lookAgain } from '$lib/client/tabs/look-again';
+	import { announce, attempt } from '$lib/client/entry/announce';
+	import { api } from '$lib/client/api/api';
+	import BatteryDrawing from '$lib/components/tray/BatteryDrawing.svelte';
 	import type { BatteryShape } from '$lib/core/build/assembly';
-	import { fitting, type ShownInstrument } from '$lib/components/live/instrument-choice';
+	import { fitting, type ShownInstrument } from '$lib/components/instruments/instrument-choice';
 	import { CoreError } from '$lib/core/foundation/shared';
 	import { formatDate, type Settings } from '$lib/core/foundation/units';
 	import type { StageVerdict } from '$lib/core/foundation/verdicts';

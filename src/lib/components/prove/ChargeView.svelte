@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { formKept } from '$lib/client/form-kept';
+	import { formKept } from '$lib/client/entry/form-kept';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { formatDate, type Settings, localDay } from '$lib/core/foundation/units';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
-	import { announce, attempt } from '$lib/client/announce';
-	import { api } from '$lib/client/api';
-	import { lookAgain } from '$lib/client/look-again';
+	import { announce, attempt } from '$lib/client/entry/announce';
+	import { api } from '$lib/client/api/api';
+	import { lookAgain } from '$lib/client/tabs/look-again';
 	import Photos from '$lib/components/photos/Photos.svelte';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
 	import type { StopReason } from '$lib/core/receive/inspection';

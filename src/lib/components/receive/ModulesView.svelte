@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import { settingApart } from '$lib/client/set-apart';
+	import { settingApart } from '$lib/client/entry/set-apart';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
 	import { makeOf } from '$lib/core/receive/modules';

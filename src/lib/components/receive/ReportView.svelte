@@ -1,11 +1,11 @@
 <script lang="ts">
 	import type { ClaimReason } from '$lib/core/receive/claim';
 	import type { Snippet } from 'svelte';
-	import { api } from '$lib/client/api';
-	import { settingApart } from '$lib/client/set-apart';
+	import { api } from '$lib/client/api/api';
+	import { settingApart } from '$lib/client/entry/set-apart';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import { formatDate } from '$lib/core/foundation/units';
-	import type { DeliveryReport } from '$lib/server/services/delivery-report-service';
+	import type { DeliveryReport } from '$lib/server/stages/receive/delivery-report';
 	import DeliveryChoice from './DeliveryChoice.svelte';
 	import type { ReceiveData } from './receive-data';
 	import { OUTCOME_WORDS, tickWords } from './report-words';

@@ -1,5 +1,5 @@
 import type { SizedBattery } from '$lib/core/plan/needs';
-import type { ShownInstrument } from '$lib/components/live/instrument-choice';
+import type { ShownInstrument } from '$lib/components/instruments/instrument-choice';
 import type { PictureBank, PictureCell, PictureCellType, PictureDelivery, PictureModule } from '$lib/core/stages';
 import type { Settings } from '$lib/core/foundation/units';
 import type { OrderTerms } from '$lib/input/order-terms';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
-	import { inOwnStyle } from '$lib/client/own-style';
+	import { inOwnStyle } from '$lib/client/settings/own-style';
 	import type { BatteryService } from '$lib/core/stages';
 	import { byYear } from './by-year';
 	import { formatDate, type Settings } from '$lib/core/foundation/units';

@@ -1,8 +1,8 @@
 <script lang="ts">
-	import type { BodyFor } from '$lib/client/api-shapes';
-	import IntervalField from '$lib/components/live/IntervalField.svelte';
-	import InstrumentSelect from '$lib/components/live/InstrumentSelect.svelte';
-	import { fitting, type ShownInstrument } from '$lib/components/live/instrument-choice';
+	import type { BodyFor } from '$lib/client/api/api-shapes';
+	import IntervalField from '$lib/components/instruments/IntervalField.svelte';
+	import InstrumentSelect from '$lib/components/instruments/InstrumentSelect.svelte';
+	import { fitting, type ShownInstrument } from '$lib/components/instruments/instrument-choice';
 
 	interface Props {
 		instruments: ShownInstrument[];

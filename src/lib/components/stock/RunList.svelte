@@ -1,8 +1,8 @@
 <script lang="ts">
-	import { lookAgain } from '$lib/client/look-again';
-	import { announce, attempt } from '$lib/client/announce';
-	import { api } from '$lib/client/api';
-	import { measure } from '$lib/client/own-style';
+	import { lookAgain } from '$lib/client/tabs/look-again';
+	import { announce, attempt } from '$lib/client/entry/announce';
+	import { api } from '$lib/client/api/api';
+	import { measure } from '$lib/client/settings/own-style';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
 	import { formatDateTime, type Settings } from '$lib/core/foundation/units';
 

@@ -1,8 +1,8 @@
 <script lang="ts">
 	import { addDays, formatISO } from 'date-fns';
-	import { lookAgain } from '$lib/client/look-again';
-	import { announce, attempt } from '$lib/client/announce';
-	import { api } from '$lib/client/api';
+	import { lookAgain } from '$lib/client/tabs/look-again';
+	import { announce, attempt } from '$lib/client/entry/announce';
+	import { api } from '$lib/client/api/api';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { formatDate, type Settings } from '$lib/core/foundation/units';
 

@@ -3,7 +3,7 @@
 	import { page } from '$app/state';
 	import { warmestFirst } from '$lib/core/foundation/shared';
 	import { cellsOf, type ShownVerdict } from '$lib/core/foundation/verdicts';
-	import { inOwnStyle } from '$lib/client/own-style';
+	import { inOwnStyle } from '$lib/client/settings/own-style';
 	import { remedyOf } from './remedy';
 
 	interface Props {

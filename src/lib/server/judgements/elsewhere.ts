@@ -1,8 +1,11 @@
 import { resolve } from 'node:path';
 import { Piscina } from 'piscina';
 import { ServiceError } from '../errors';
-import type { JudgedOnThread } from './judge-thread';
 import { judgeAndKeep } from './refresh';
+
+/** What the thread answers: the kind of an error is lost on the way. */
+export type JudgedOnThread =
+	{ kind: 'done' } | { kind: 'refused'; status: ServiceError['status']; code: string; message: string };
 
 /** Banks that are judged at once; more wait for their turn. */
 const THREADS = 2;

@@ -2,8 +2,14 @@ import { failedStage, judgeBank, type BankJudgement, type BankPicture, type Stag
 import { CoreError } from '$lib/core/foundation/shared';
 import { log } from '../log';
 import { acknowledgements } from '../records';
-import { STAGE_FACES } from '../stages/registry';
-import type { StageFace } from '../stages/stage';
+import type { StageFace } from './stage-face';
+
+let faces: readonly StageFace[] = [];
+
+/** The stages every bank is judged by, in the practitioner's order: given once, where the server starts. */
+export function takeStages(all: readonly StageFace[]): void {
+	faces = all;
+}
 
 /** One stage judged; what it cannot judge is said, and takes nothing else down. */
 async function judgeStage(face: StageFace, picture: BankPicture): Promise<StageJudgement> {
@@ -19,7 +25,8 @@ async function judgeStage(face: StageFace, picture: BankPicture): Promise<StageJ
 
 /** Every stage of a bank judged from one picture of it. */
 export async function judgePicture(picture: BankPicture): Promise<BankJudgement> {
+	if (faces.length === 0) throw new Error('No stage was given to judge by: import server/set-up first.');
 	const judged = [];
-	for (const face of STAGE_FACES) judged.push({ stage: face.name, judgement: await judgeStage(face, picture) });
+	for (const face of faces) judged.push({ stage: face.name, judgement: await judgeStage(face, picture) });
 	return judgeBank(picture, judged, await acknowledgements.all({ bankId: picture.bank.id }));
 }

@@ -3,7 +3,7 @@ import type { StoredSample } from '../db/stored-sample';
 import { balanceReadings, balanceRuns, liveEvents, type LiveRun } from '../records';
 import { inTransaction } from '../db/transaction';
 import { noteCause } from '../records/causes';
-import { storeLiveCapacity } from '../services/run-service';
+import { storeLiveCapacity } from './store-capacity';
 import { beganNotFull } from './start-charge';
 
 /** A balance is logged this often by the instrument's clock, s; its judgement needs no more. */

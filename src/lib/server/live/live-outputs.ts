@@ -2,7 +2,7 @@ import type { LivePhase } from '$lib/core/foundation/live-run';
 import { instruments, type LiveInstrument, type LiveRole, type LiveRun } from '../records';
 import type { Driver, InstrumentReading } from '../instruments/driver';
 import type { Link } from '../instruments/link';
-import { linkTo } from '../services/instrument-service';
+import { linkTo } from '../address-book/instruments';
 
 /** The lines a live run uses, by what they do in it. */
 export type LiveLinks = Partial<Record<LiveRole, { link: Link; calibration: LiveInstrument }>>;

@@ -18,8 +18,8 @@ import {
 	type LiveRun
 } from '../records';
 import { ServiceError } from '../errors';
-import { currentPlacements } from '../services/match-service';
-import { rehearsalClock } from '../services/rehearsal-bench';
+import { currentPlacements } from '../bank-picture/placements';
+import { rehearsalClock } from '../rehearsals/bench/bench';
 
 const DEFAULT_DEAD_MAN_S = 20;
 /** Samples wanted about this often by the instruments' own clock, and by ours at most so often, ms. */

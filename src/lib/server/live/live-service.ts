@@ -8,7 +8,7 @@ import { inTransaction } from '../db/transaction';
 import { ServiceError } from '../errors';
 import { settleLiveEvents } from '../records/live-events/settle';
 import { log } from '../log';
-import { takeUpRehearsal } from '../services/rehearsal-bench';
+import { takeUpRehearsal } from '../rehearsals/bench/bench';
 import { allOff, openLinks } from './live-outputs';
 import { openRuns } from '../records/live-runs/under-run';
 import { publish } from './live-hub';

@@ -5,7 +5,7 @@ import type { StoredSample } from '../db/stored-sample';
 import { oneAtATime } from '../one-at-a-time';
 import { liveEvents, liveRuns, type LiveRun } from '../records';
 import { settleLiveEvents } from '../records/live-events/settle';
-import { saveBenchState } from '../services/rehearsal-bench';
+import { saveBenchState } from '../rehearsals/bench/bench';
 import { noteBalanceReadings } from './live-finish';
 import { publish } from './live-hub';
 import { liveView } from './live-view';

@@ -1,7 +1,7 @@
 import { fullnessRuledOut } from '$lib/core/foundation/chemistry';
 import { meterSd } from '$lib/core/foundation/reading';
 import { banks, cells, instruments, liveEvents, type LiveRun } from '../records';
-import { nowOf } from '../services/rehearsal-bench';
+import { nowOf } from '../rehearsals/bench/bench';
 
 /** What a cell rests at before anything is switched on, calibration taken out. */
 export interface RestReading {

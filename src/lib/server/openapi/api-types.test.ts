@@ -7,6 +7,6 @@ it('the client’s types are those of the description; `npm run docs` makes them
 	const described = JSON.stringify(openApiDocument(version));
 	const made = astToString(await openapiTS(described, { alphabetize: true, defaultNonNullable: false }));
 	await expect(`// Made from the API's description by npm run docs.\n${made}`).toMatchFileSnapshot(
-		'../../client/api-types.ts'
+		'../../client/api/api-types.ts'
 	);
 });

@@ -1,13 +1,13 @@
-import { balanceStage } from './balance/stage';
-import { buildStage } from './build/stage';
-import { limitsStage } from './limits/stage';
-import { matchStage } from './match/stage';
-import { planStage } from './plan/stage';
-import { proveStage } from './prove/stage';
-import { receiveStage } from './receive/stage';
-import { serveStage } from './serve/stage';
-import type { StageFace } from './stage';
-import { testStage } from './test/stage';
+import { balanceStage } from './balance/face';
+import { buildStage } from './build/face';
+import { limitsStage } from './limits/face';
+import { matchStage } from './match/face';
+import { planStage } from './plan/face';
+import { proveStage } from './prove/face';
+import { receiveStage } from './receive/face';
+import { serveStage } from './serve/face';
+import type { StageFace } from '../judgements/stage-face';
+import { testStage } from './test/face';
 
 /** The stages in the practitioner's order. */
 export const STAGE_FACES: readonly StageFace[] = [

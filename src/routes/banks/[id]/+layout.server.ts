@@ -1,6 +1,6 @@
 import { idOf } from '$lib/server/http/endpoint';
 import { loaded } from '$lib/server/http/load';
-import { bankOverview } from '$lib/server/services/overview-service';
+import { bankOverview } from '$lib/server/home/overview';
 import type { LayoutServerLoad } from './$types';
 
 export const load: LayoutServerLoad = async ({ params, depends }) => {

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { bankLayout, layoutText } from '$lib/core/plan/needs';
-	import { lookAgain } from '$lib/client/look-again';
+	import { lookAgain } from '$lib/client/tabs/look-again';
 	import { page } from '$app/state';
 	import RunningStrip from '$lib/components/frame/RunningStrip.svelte';
 	import StageRail from '$lib/components/frame/StageRail.svelte';

@@ -2,8 +2,8 @@ import { redirect } from '@sveltejs/kit';
 import { bankFromForm } from '$lib/input/bank-form';
 import { formAction } from '$lib/server/http/form-action';
 import { loaded } from '$lib/server/http/load';
-import { listCellTypes } from '$lib/server/services/bank-service';
-import { createIn } from '$lib/server/services/record-service';
+import { listCellTypes } from '$lib/server/stock/cell-types';
+import { createIn } from '$lib/server/records/service';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = () => loaded(listCellTypes().then((cellTypes) => ({ cellTypes })));

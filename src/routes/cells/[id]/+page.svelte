@@ -1,13 +1,13 @@
 <script lang="ts">
 	import { enhance } from '$app/forms';
-	import { attempt } from '$lib/client/announce';
-	import { api } from '$lib/client/api';
-	import { formKept } from '$lib/client/form-kept';
+	import { attempt } from '$lib/client/entry/announce';
+	import { api } from '$lib/client/api/api';
+	import { formKept } from '$lib/client/entry/form-kept';
 	import CurveChart from '$lib/components/charts/CurveChart.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
 	import Photos from '$lib/components/photos/Photos.svelte';
 	import StorageTest from '$lib/components/stock/StorageTest.svelte';
-	import { inOwnStyle } from '$lib/client/own-style';
+	import { inOwnStyle } from '$lib/client/settings/own-style';
 	import RunList from '$lib/components/stock/RunList.svelte';
 	import Whereabouts from '$lib/components/stock/Whereabouts.svelte';
 	import { formatDateTime } from '$lib/core/foundation/units';

@@ -1,5 +1,5 @@
 import { endpoint } from '$lib/server/http/endpoint';
-import { health } from '$lib/server/services/health-service';
+import { health } from '$lib/server/http/health';
 import { version } from '../../../../../package.json';
 
 export const GET = endpoint(async () => {

@@ -1,7 +1,7 @@
 import { RehearsalInput } from '$lib/input/live';
 import { validated } from '$lib/input/validate';
 import { endpoint, jsonBody } from '$lib/server/http/endpoint';
-import { rehearsalChoices, startRehearsal } from '$lib/server/services/rehearsal-service';
+import { rehearsalChoices, startRehearsal } from '$lib/server/rehearsals/rehearsal';
 
 export const GET = endpoint(async () => rehearsalChoices());
 

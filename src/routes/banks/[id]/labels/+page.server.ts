@@ -1,6 +1,6 @@
 import { idOf } from '$lib/server/http/endpoint';
 import { loaded } from '$lib/server/http/load';
-import { cellLabels } from '$lib/server/services/label-service';
+import { cellLabels } from '$lib/server/stages/receive/labels';
 import type { PageServerLoad } from './$types';
 
 /** Labels of a delivery's cells, each with a code that opens its passport. */

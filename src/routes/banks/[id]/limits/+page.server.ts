@@ -2,8 +2,8 @@ import { formFields } from '$lib/input/form-fields';
 import { idOf } from '$lib/server/http/endpoint';
 import { formAction } from '$lib/server/http/form-action';
 import { loaded } from '$lib/server/http/load';
-import { keepStrategy, keepWiring } from '$lib/server/services/limits-service';
-import { limitsPage } from '$lib/server/services/stage-page-service';
+import { keepStrategy, keepWiring } from '$lib/server/stages/limits/forms';
+import { limitsPage } from '$lib/server/stages/limits/page';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = ({ params }) => loaded((async () => limitsPage(idOf(params.id, 'bank')))());

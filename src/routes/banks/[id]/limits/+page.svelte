@@ -1,9 +1,9 @@
 <script lang="ts">
 	import { tick } from 'svelte';
 	import { enhance } from '$app/forms';
-	import { announce, attempt } from '$lib/client/announce';
-	import { formKept } from '$lib/client/form-kept';
-	import { settingApart } from '$lib/client/set-apart';
+	import { announce, attempt } from '$lib/client/entry/announce';
+	import { formKept } from '$lib/client/entry/form-kept';
+	import { settingApart } from '$lib/client/entry/set-apart';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import HoldTyped from '$lib/components/forms/HoldTyped.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';

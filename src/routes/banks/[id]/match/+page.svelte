@@ -22,7 +22,7 @@
 		type Wishes
 	} from '$lib/core/match/groups';
 	import type { ShownVerdict } from '$lib/core/foundation/verdicts';
-	import { settingApart } from '$lib/client/set-apart';
+	import { settingApart } from '$lib/client/entry/set-apart';
 	import { formatDate } from '$lib/core/foundation/units';
 
 	let { data } = $props();

@@ -1,12 +1,12 @@
 <script lang="ts">
-	import { lookAgain } from '$lib/client/look-again';
-	import { attempt } from '$lib/client/announce';
-	import { api } from '$lib/client/api';
+	import { lookAgain } from '$lib/client/tabs/look-again';
+	import { attempt } from '$lib/client/entry/announce';
+	import { api } from '$lib/client/api/api';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
-	import BenchHands from '$lib/components/rehearsal/BenchHands.svelte';
-	import Conclusions from '$lib/components/rehearsal/Conclusions.svelte';
-	import Truth from '$lib/components/rehearsal/Truth.svelte';
-	import { rehearsalVerdicts } from '$lib/components/rehearsal/rehearsal-words';
+	import BenchHands from '$lib/components/rehearsals/BenchHands.svelte';
+	import Conclusions from '$lib/components/rehearsals/Conclusions.svelte';
+	import Truth from '$lib/components/rehearsals/Truth.svelte';
+	import { rehearsalVerdicts } from '$lib/components/rehearsals/rehearsal-words';
 	import type { Finding } from '$lib/core/world/rehearsal';
 
 	let { data } = $props();

@@ -1,5 +1,5 @@
 import { bankFileBody, endpoint } from '$lib/server/http/endpoint';
-import { importBankFile, importFirstFormat } from '$lib/server/services/import-service';
+import { importBankFile, importFirstFormat } from '$lib/server/exchange/import';
 
 /** Builds a bank again from its file: a line a record, or one JSON object of the first format. */
 export const POST = endpoint(async ({ request }, gone) => {

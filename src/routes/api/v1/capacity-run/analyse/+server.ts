@@ -1,6 +1,6 @@
 import { endpoint, textBody } from '$lib/server/http/endpoint';
 import { chemistryOrNull, positiveOrNull } from '$lib/server/http/query';
-import { analyseLogBytes } from '$lib/server/services/run-service';
+import { analyseLogBytes } from '$lib/server/stages/test/runs';
 
 export const POST = endpoint(async ({ request, url: { searchParams } }, gone) => {
 	const options = {

@@ -1,7 +1,7 @@
 import { HardwareRequest } from '$lib/input/planning';
 import { validated } from '$lib/input/validate';
 import { endpoint, jsonBody } from '$lib/server/http/endpoint';
-import { PLANNING } from '$lib/server/services/planning-service';
+import { PLANNING } from '$lib/server/stages/plan/computed';
 
 export const POST = endpoint(async ({ request }) =>
 	PLANNING.hardware(validated(HardwareRequest, await jsonBody(request)))

@@ -1,6 +1,6 @@
 import { LoadsRequest } from '$lib/input/planning';
 import { validated } from '$lib/input/validate';
 import { endpoint, jsonBody } from '$lib/server/http/endpoint';
-import { PLANNING } from '$lib/server/services/planning-service';
+import { PLANNING } from '$lib/server/stages/plan/computed';
 
 export const POST = endpoint(async ({ request }) => PLANNING.loads(validated(LoadsRequest, await jsonBody(request))));

@@ -1,6 +1,6 @@
 import { TestersRequest } from '$lib/input/measuring';
 import { validated } from '$lib/input/validate';
 import { endpoint, jsonBody } from '$lib/server/http/endpoint';
-import { testersOf } from '$lib/server/services/measuring-service';
+import { testersOf } from '$lib/server/stages/test/computed';
 
 export const POST = endpoint(async ({ request }) => testersOf(validated(TestersRequest, await jsonBody(request))));

@@ -1,7 +1,7 @@
 import { idOf } from '$lib/server/http/endpoint';
 import { viewAsked } from '$lib/server/http/last-view';
 import { loaded } from '$lib/server/http/load';
-import { balancePage } from '$lib/server/services/stage-page-service';
+import { balancePage } from '$lib/server/stages/balance/page';
 import type { PageServerLoad } from './$types';
 
 /** Cells chosen for a row that is only looked at so far. */

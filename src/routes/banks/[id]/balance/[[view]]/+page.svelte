@@ -1,10 +1,10 @@
 <script lang="ts">
-	import BarsView from '$lib/components/balance/BarsView.svelte';
-	import ChargeView from '$lib/components/balance/ChargeView.svelte';
+	import BarsView from '$lib/components/balance/charge/BarsView.svelte';
+	import ChargeView from '$lib/components/balance/charge/ChargeView.svelte';
 	import LinksView from '$lib/components/balance/LinksView.svelte';
 	import JoinView from '$lib/components/balance/JoinView.svelte';
 	import MethodView from '$lib/components/balance/MethodView.svelte';
-	import StepsView from '$lib/components/balance/StepsView.svelte';
+	import StepsView from '$lib/components/balance/steps/StepsView.svelte';
 	import VesselsView from '$lib/components/balance/VesselsView.svelte';
 	import StageViews from '$lib/components/frame/StageViews.svelte';
 

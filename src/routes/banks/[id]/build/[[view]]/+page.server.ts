@@ -3,14 +3,8 @@ import { idOf } from '$lib/server/http/endpoint';
 import { formAction } from '$lib/server/http/form-action';
 import { viewAsked } from '$lib/server/http/last-view';
 import { loaded } from '$lib/server/http/load';
-import {
-	keepTemporaryPart,
-	keepTorques,
-	keepWiringOf,
-	keepWork,
-	takeOutPart
-} from '$lib/server/services/build-service';
-import { buildPage } from '$lib/server/services/stage-page-service';
+import { keepTemporaryPart, keepTorques, keepWiringOf, keepWork, takeOutPart } from '$lib/server/stages/build/forms';
+import { buildPage } from '$lib/server/stages/build/page';
 import type { Actions, PageServerLoad } from './$types';
 
 const VIEWS = ['leads', 'joints', 'wiring', 'parts'] as const;

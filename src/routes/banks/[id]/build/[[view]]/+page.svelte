@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { settingApart } from '$lib/client/set-apart';
+	import { settingApart } from '$lib/client/entry/set-apart';
 	import JointsView from '$lib/components/build/JointsView.svelte';
 	import LeadsView from '$lib/components/build/LeadsView.svelte';
 	import WorkForm from '$lib/components/build/WorkForm.svelte';

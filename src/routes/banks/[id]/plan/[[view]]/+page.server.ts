@@ -3,9 +3,9 @@ import { idOf } from '$lib/server/http/endpoint';
 import { formAction } from '$lib/server/http/form-action';
 import { viewAsked } from '$lib/server/http/last-view';
 import { loaded } from '$lib/server/http/load';
-import { CSV_TABLES } from '$lib/server/services/export-service';
-import { changeIn } from '$lib/server/services/record-service';
-import { planPage } from '$lib/server/services/stage-page-service';
+import { CSV_TABLES } from '$lib/server/exchange/export';
+import { changeIn } from '$lib/server/records/service';
+import { planPage } from '$lib/server/stages/plan/page';
 import type { Actions, PageServerLoad } from './$types';
 
 const VIEWS = ['bank', 'need', 'layout', 'year', 'buy'] as const;

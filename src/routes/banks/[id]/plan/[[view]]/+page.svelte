@@ -1,17 +1,17 @@
 <script lang="ts">
 	import { bankLayout } from '$lib/core/plan/needs';
 	import { untrack } from 'svelte';
-	import { PlanDesk, type StoredPlan } from '$lib/client/plan-desk.svelte';
-	import { settingApart } from '$lib/client/set-apart';
+	import { PlanDesk, type StoredPlan } from '$lib/client/entry/plan-desk.svelte';
+	import { settingApart } from '$lib/client/entry/set-apart';
 	import BankForm from '$lib/components/bank/BankForm.svelte';
 	import BatteryList from '$lib/components/bank/BatteryList.svelte';
 	import HoldTyped from '$lib/components/forms/HoldTyped.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import StageViews from '$lib/components/frame/StageViews.svelte';
-	import BuyView from '$lib/components/plan/BuyView.svelte';
-	import LayoutView from '$lib/components/plan/LayoutView.svelte';
-	import NeedView from '$lib/components/plan/NeedView.svelte';
-	import TakeAlong from '$lib/components/plan/TakeAlong.svelte';
+	import BuyView from '$lib/components/plan/buy/BuyView.svelte';
+	import LayoutView from '$lib/components/plan/layout/LayoutView.svelte';
+	import NeedView from '$lib/components/plan/need/NeedView.svelte';
+	import TakeAlong from '$lib/components/plan/need/TakeAlong.svelte';
 	import YearView from '$lib/components/plan/YearView.svelte';
 	import { planState } from '$lib/core/plan/needs';
 

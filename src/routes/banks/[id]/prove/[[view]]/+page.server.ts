@@ -3,9 +3,9 @@ import { idOf } from '$lib/server/http/endpoint';
 import { formAction } from '$lib/server/http/form-action';
 import { viewAsked } from '$lib/server/http/last-view';
 import { loaded } from '$lib/server/http/load';
-import { logCapacityTest } from '$lib/server/services/capacity-test-service';
-import { keepChargeCount } from '$lib/server/services/prove-service';
-import { provePage } from '$lib/server/services/stage-page-service';
+import { logCapacityTest } from '$lib/server/stages/serve/capacity-test';
+import { keepChargeCount } from '$lib/server/stages/prove/forms';
+import { provePage } from '$lib/server/stages/prove/page';
 import type { Actions, PageServerLoad } from './$types';
 
 const VIEWS = ['gate', 'joints', 'bms', 'charge'] as const;

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { settingApart } from '$lib/client/set-apart';
+	import { settingApart } from '$lib/client/entry/set-apart';
 	import BatteryChoice from '$lib/components/frame/BatteryChoice.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import StageViews from '$lib/components/frame/StageViews.svelte';

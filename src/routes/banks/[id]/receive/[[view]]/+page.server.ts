@@ -3,8 +3,8 @@ import { idOf } from '$lib/server/http/endpoint';
 import { formAction } from '$lib/server/http/form-action';
 import { viewAsked } from '$lib/server/http/last-view';
 import { loaded } from '$lib/server/http/load';
-import { changeIn, createIn } from '$lib/server/services/record-service';
-import { receivePage } from '$lib/server/services/stage-page-service';
+import { changeIn, createIn } from '$lib/server/records/service';
+import { receivePage } from '$lib/server/stages/receive/page';
 import type { Actions, PageServerLoad } from './$types';
 
 const VIEWS = ['readings', 'look', 'codes', 'order', 'modules', 'report'] as const;

@@ -1,10 +1,10 @@
 <script lang="ts">
 	import StageViews from '$lib/components/frame/StageViews.svelte';
-	import CodesView from '$lib/components/receive/CodesView.svelte';
-	import LookView from '$lib/components/receive/LookView.svelte';
+	import CodesView from '$lib/components/receive/look/CodesView.svelte';
+	import LookView from '$lib/components/receive/look/LookView.svelte';
 	import ModulesView from '$lib/components/receive/ModulesView.svelte';
-	import OrderView from '$lib/components/receive/OrderView.svelte';
-	import ReadingsView from '$lib/components/receive/ReadingsView.svelte';
+	import OrderView from '$lib/components/receive/order/OrderView.svelte';
+	import ReadingsView from '$lib/components/receive/readings/ReadingsView.svelte';
 	import ReportView from '$lib/components/receive/ReportView.svelte';
 
 	let { data, form } = $props();

@@ -3,8 +3,8 @@ import { idOf } from '$lib/server/http/endpoint';
 import { formAction } from '$lib/server/http/form-action';
 import { viewAsked } from '$lib/server/http/last-view';
 import { loaded } from '$lib/server/http/load';
-import { logCapacityTest } from '$lib/server/services/capacity-test-service';
-import { servePage } from '$lib/server/services/stage-page-service';
+import { logCapacityTest } from '$lib/server/stages/serve/capacity-test';
+import { servePage } from '$lib/server/stages/serve/page';
 import type { Actions, PageServerLoad } from './$types';
 
 const VIEWS = ['findings', 'logs', 'ageing'] as const;

@@ -1,9 +1,9 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
-	import { lookAgain } from '$lib/client/look-again';
-	import { announce, attempt } from '$lib/client/announce';
-	import { api } from '$lib/client/api';
-	import { settingApart } from '$lib/client/set-apart';
+	import { lookAgain } from '$lib/client/tabs/look-again';
+	import { announce, attempt } from '$lib/client/entry/announce';
+	import { api } from '$lib/client/api/api';
+	import { settingApart } from '$lib/client/entry/set-apart';
 	import BatteryChoice from '$lib/components/frame/BatteryChoice.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import StageViews from '$lib/components/frame/StageViews.svelte';
@@ -11,7 +11,7 @@
 	import CapacityTestForm from '$lib/components/serve/CapacityTestForm.svelte';
 	import ServiceHistory from '$lib/components/serve/ServiceHistory.svelte';
 	import WatchForm from '$lib/components/serve/WatchForm.svelte';
-	import { planLive } from '$lib/client/plan-live';
+	import { planLive } from '$lib/client/entry/plan-live';
 	import CheckForm, { type NewCheck } from '$lib/components/serve/CheckForm.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';

@@ -3,8 +3,8 @@ import { idOf } from '$lib/server/http/endpoint';
 import { formAction } from '$lib/server/http/form-action';
 import { viewAsked } from '$lib/server/http/last-view';
 import { loaded } from '$lib/server/http/load';
-import { createIn } from '$lib/server/services/record-service';
-import { testPage } from '$lib/server/services/stage-page-service';
+import { createIn } from '$lib/server/records/service';
+import { testPage } from '$lib/server/stages/test/page';
 import type { Actions, PageServerLoad } from './$types';
 
 /** Whether the cell was full when it was put on, as the form says it. */

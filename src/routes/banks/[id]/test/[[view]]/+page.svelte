@@ -1,10 +1,10 @@
 <script lang="ts">
 	import StageViews from '$lib/components/frame/StageViews.svelte';
-	import LoadsView from '$lib/components/run/LoadsView.svelte';
-	import NotesView from '$lib/components/run/NotesView.svelte';
-	import QueueView from '$lib/components/run/QueueView.svelte';
-	import ResultsView from '$lib/components/run/ResultsView.svelte';
-	import WitnessView from '$lib/components/run/WitnessView.svelte';
+	import LoadsView from '$lib/components/test/LoadsView.svelte';
+	import NotesView from '$lib/components/test/NotesView.svelte';
+	import QueueView from '$lib/components/test/queue/QueueView.svelte';
+	import ResultsView from '$lib/components/test/ResultsView.svelte';
+	import WitnessView from '$lib/components/test/WitnessView.svelte';
 
 	let { data, form } = $props();
 </script>

@@ -1,6 +1,6 @@
 import { idOf } from '$lib/server/http/endpoint';
 import { endpoint } from '$lib/server/http/endpoint';
-import { bankCalendar } from '$lib/server/services/calendar-service';
+import { bankCalendar } from '$lib/server/stages/plan/calendar';
 
 export const GET = endpoint(
 	async ({ params }) =>

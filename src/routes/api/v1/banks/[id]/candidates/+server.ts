@@ -1,7 +1,7 @@
 import { PickCellsInput } from '$lib/input/compute';
 import { validated } from '$lib/input/validate';
 import { endpoint, idOf, jsonBody } from '$lib/server/http/endpoint';
-import { pickCells } from '$lib/server/services/stock-service';
+import { pickCells } from '$lib/server/stock/stock';
 
 /** Picks cells of the stock for a bank: they become its candidates. */
 export const POST = endpoint(

@@ -1,5 +1,5 @@
 import { endpoint, idOf } from '$lib/server/http/endpoint';
-import { queueCalendar } from '$lib/server/services/test-queue-service';
+import { queueCalendar } from '$lib/server/stages/test/queue';
 
 export const GET = endpoint(
 	async ({ params, url }, gone) =>

@@ -1,7 +1,7 @@
 import { isMoment } from '$lib/input/fields';
 import { InputError } from '$lib/input/validate';
 import { endpoint, idOf, textBody } from '$lib/server/http/endpoint';
-import { importRun } from '$lib/server/services/run-service';
+import { importRun } from '$lib/server/stages/test/runs';
 import type { RequestHandler } from './$types';
 
 /** A temperature of the query, °C; null: not sent. @throws InputError */

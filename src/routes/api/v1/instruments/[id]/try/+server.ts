@@ -1,4 +1,4 @@
 import { endpoint, idOf } from '$lib/server/http/endpoint';
-import { tryInstrument } from '$lib/server/services/instrument-service';
+import { tryInstrument } from '$lib/server/address-book/instruments';
 
 export const POST = endpoint(async ({ params }) => tryInstrument(idOf(params.id!, 'instrument')));

@@ -1,4 +1,4 @@
 import { endpoint, idOf } from '$lib/server/http/endpoint';
-import { runCsv } from '$lib/server/services/run-csv-service';
+import { runCsv } from '$lib/server/exchange/run-csv';
 
 export const GET = endpoint(async ({ params }) => runCsv(idOf(params.id!, 'run')));

@@ -1,7 +1,7 @@
 import { ConclusionsInput } from '$lib/input/live';
 import { validated } from '$lib/input/validate';
 import { endpoint, idOf, jsonBody } from '$lib/server/http/endpoint';
-import { revealRehearsal } from '$lib/server/services/rehearsal-service';
+import { revealRehearsal } from '$lib/server/rehearsals/rehearsal';
 
 export const POST = endpoint(async ({ params, request }) =>
 	revealRehearsal(idOf(params.id!, 'bank'), validated(ConclusionsInput, await jsonBody(request)))

@@ -1,5 +1,5 @@
 import { endpoint, idOf } from '$lib/server/http/endpoint';
-import { exportTable } from '$lib/server/services/export-service';
+import { exportTable } from '$lib/server/exchange/export';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = endpoint(async ({ params }) => {

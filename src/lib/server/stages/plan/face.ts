@@ -1,0 +1,16 @@
+import { judgePlanStage, type BankPicture, type PlanFactsOfBank } from '$lib/core/stages';
+import { orders, plans } from '../../records';
+import { defineStage } from '../../judgements/stage-face';
+import { planTime } from './plan-time';
+
+/** What was written down before buying. */
+export async function planFacts({ bank }: BankPicture): Promise<PlanFactsOfBank> {
+	const [[plan], time, ordered] = await Promise.all([
+		plans.all({ bankId: bank.id }),
+		planTime(),
+		orders.all({ bankId: bank.id, deliveryId: null })
+	]);
+	return { plan: plan ?? null, time, orders: ordered };
+}
+
+export const planStage = defineStage({ name: 'plan', facts: planFacts, judge: judgePlanStage });

@@ -1,0 +1,8 @@
+import { judgeReceiveStage } from '$lib/core/stages';
+import { defineStage } from '../../judgements/stage-face';
+
+export const receiveStage = defineStage({
+	name: 'receive',
+	facts: async () => new Date().toISOString(),
+	judge: judgeReceiveStage
+});

@@ -1,0 +1,2 @@
+// The server under test starts as it does when it is served.
+import '$lib/server/set-up';
