@@ -1,4 +1,4 @@
-/** Which way the arrows run: routes → services → repositories and core; components → core and workers; core → core. */
+/** Which way the arrows run: routes → use-cases → judgements, records → database; components → core, client; core → core. */
 const rule = (name, from, to, comment) => ({
 	name,
 	severity: 'error',
@@ -31,10 +31,40 @@ const ROOM_RULES = ROOMS.slice(0, -1).map((room, at) =>
 	)
 );
 
+/** Rooms of the server in their one line of order. */
+const SERVER_ROOMS = [
+	'db',
+	'records',
+	'attachments',
+	'bank-picture',
+	'judgements',
+	'address-book',
+	'rehearsals/bench',
+	'settings',
+	'stock',
+	'stages',
+	'live',
+	'measuring',
+	'passport',
+	'exchange',
+	'collections',
+	'home',
+	'rehearsals/[^/]+\\.ts'
+];
+const SERVER_RULES = SERVER_ROOMS.slice(0, -1).map((room, at) =>
+	rule(
+		`server-${room.replace('/', '-')}-in-order`,
+		`^src/lib/server/${room}/`,
+		`^src/lib/server/((${SERVER_ROOMS.slice(at + 1, -1).join('|')})/|${SERVER_ROOMS.at(-1)})`,
+		'A room of the server imports only from the rooms before it.'
+	)
+);
+
 module.exports = {
 	forbidden: [
 		...ROOM_RULES,
 		{ name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
+		{ name: 'no-folder-circle', severity: 'error', scope: 'folder', from: {}, to: { circular: true } },
 		{
 			name: 'every-arrow-seen',
 			severity: 'error',
@@ -98,34 +128,11 @@ module.exports = {
 			'^src/lib/(server|components|client|workers)/|^src/routes/',
 			'Input classes know core words only.'
 		),
-		rule(
-			'repositories-at-the-bottom',
-			'^src/lib/server/db/',
-			'^src/lib/server/(?!db/|errors\\.ts|log\\.ts)',
-			'The database knows nothing of what is kept in it.'
-		),
-		rule(
-			'records-on-repositories',
-			'^src/lib/server/records/',
-			'^src/lib/server/(?!records/|db/|errors\\.ts|log\\.ts)',
-			'A kind of record knows the database and other kinds.'
-		),
-		rule(
-			'picture-on-records',
-			'^src/lib/server/(bank-picture|stages)/',
-			'^src/lib/server/(?!bank-picture/|stages/|records/|db/|errors\\.ts|log\\.ts)',
-			'A bank is read from its records.'
-		),
-		rule(
-			'judgements-below-services',
-			'^src/lib/server/judgements/',
-			'^src/lib/server/(services|live|threads|http|openapi|formats|instruments)/',
-			'Judging needs the picture and core alone.'
-		),
+		...SERVER_RULES,
 		rule(
 			'threads-apart',
 			'^src/lib/server/threads/',
-			'^src/lib/server/(db|records|services|live|judgements|bank-picture|http|instruments)/',
+			'^src/lib/server/(?!threads/|formats/|errors\\.ts|log\\.ts|db/away\\.ts)',
 			'A thread computes; it holds no connection.'
 		),
 		rule(
@@ -135,16 +142,29 @@ module.exports = {
 			'A driver knows the wire and nothing else.'
 		),
 		rule(
-			'services-below-http',
-			'^src/lib/server/(?!http/|openapi/)',
-			'^src/lib/server/(http|openapi)/|^src/routes/',
-			'Routes call services.'
+			'formats-apart',
+			'^src/lib/server/formats/',
+			'^src/lib/server/(?!formats/|errors\\.ts|log\\.ts|db/stored-sample\\.ts)',
+			'A format knows nothing of who writes it.'
 		),
 		rule(
-			'routes-call-services',
+			'below-http',
+			'^src/lib/server/(?!http/|openapi/)',
+			'^src/lib/server/(http|openapi)/|^src/routes/',
+			'Use-cases know nothing of requests.'
+		),
+		{
+			name: 'no-stage-knows-another',
+			severity: 'error',
+			comment: 'On the server stages meet in the bank’s picture.',
+			from: { path: '^src/lib/server/stages/([^/]+)/' },
+			to: { path: '^src/lib/server/stages/[^/]+/', pathNot: '^src/lib/server/stages/$1/' }
+		},
+		rule(
+			'routes-call-use-cases',
 			'^src/routes/',
-			'^src/lib/server/(db|records|bank-picture|stages|formats|instruments)/',
-			'A route takes the request apart and hands it to a service.'
+			'^src/lib/server/(db|records|bank-picture|formats|instruments|stages/[^/]+/(face|hooks)\\.ts)',
+			'A route takes the request apart and hands it to a use-case.'
 		),
 		rule(
 			'routes-compute-nothing',

@@ -5,7 +5,7 @@ import { calibrationsFor, cells, deliveries, readings, type Bank, type Cell } fr
 import { bundledInstruments } from '$lib/server/address-book/instruments';
 import { measureCell } from '$lib/server/measuring/cell-reading';
 import { acceptMatch } from '$lib/server/stages/match/accept';
-import { createIn } from '$lib/server/records/service';
+import { createIn } from '$lib/server/collections/collections';
 import { rehearsalState, revealRehearsal, startRehearsal } from '$lib/server/rehearsals/rehearsal';
 import { moveHands, readProbes } from '$lib/server/rehearsals/hands';
 import { startBench, type BenchServer } from '../../stand-ins/bench-server';

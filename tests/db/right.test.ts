@@ -13,7 +13,7 @@ import {
 } from '$lib/server/records';
 import { exchangeCell } from '$lib/server/stages/serve/exchange-cell';
 import { acceptMatch } from '$lib/server/stages/match/accept';
-import { changeIn, createIn, restoreIn } from '$lib/server/records/service';
+import { changeIn, createIn, restoreIn } from '$lib/server/collections/collections';
 import { freshDatabase } from '../support/database';
 import { change, make, matchOf, remove } from '../support/records';
 

@@ -2,7 +2,7 @@ import { formFields } from '$lib/input/form-fields';
 import { InputError } from '$lib/input/validate';
 import { formAction } from '$lib/server/http/form-action';
 import { loaded } from '$lib/server/http/load';
-import { restoreIn } from '$lib/server/records/service';
+import { restoreIn } from '$lib/server/collections/collections';
 import { takenOut } from '$lib/server/home/taken-out';
 import type { Actions, PageServerLoad } from './$types';
 

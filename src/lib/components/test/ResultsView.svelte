@@ -11,7 +11,7 @@
 	import { api } from '$lib/client/api/api';
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
-	import CapacityForm, { type CapacityPlan } from '$lib/components/instruments/CapacityForm.svelte';
+	import CapacityForm, { type CapacityPlan } from '$lib/components/test/run/CapacityForm.svelte';
 	import RunEntry, { type LogDraft } from '$lib/components/test/run/RunEntry.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';

@@ -20,7 +20,7 @@ import {
 	type Cell,
 	type Run
 } from '../records';
-import { methodOf } from '../records/method-runs/follow';
+import { methodOf } from './method-run';
 import { currentMeters } from '../records/settings/settings';
 import { readSettings } from '../records/settings/settings';
 import { batteryChanges } from './changes';

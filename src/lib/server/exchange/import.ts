@@ -10,7 +10,8 @@ import { insertRunSamples } from '../db/run-samples';
 import { checkHeader, type Plain } from '../formats/bank-file/line';
 import type { ParsedLine } from '../formats/bank-file/parsed-lines';
 import { banks, rehearsals, type Bank, type LiveRun, type Rehearsal } from '../records';
-import { layOut } from '../records/banks/lay-out';
+import { layOut } from '../stages/build/lay-out';
+import { afterWrite, checkRecord } from '../records/rules';
 import { noteCause } from '../records/causes';
 import type { Fields, RecordKind } from '../records/kind';
 import { RECORD_KINDS } from '../records/registry';
@@ -182,8 +183,8 @@ async function kindly(kind: RecordKind, fields: Plain, tx: Knex) {
 	const derived = (await kind.derive?.(fields as Fields, fields as never, tx)) ?? {};
 	const renamed = kind.name === 'rehearsals' ? await apart(fields as unknown as Rehearsal, tx) : fields;
 	const row = await kind.repository.insert({ ...renamed, ...onlyLeftOut(derived) }, tx);
-	await kind.check?.(row, tx, null);
-	await kind.after?.(row, tx, 'import', fields);
+	await checkRecord(kind, row, tx, null);
+	await afterWrite(kind, row, tx, 'import', fields);
 	return row;
 }
 

@@ -21,7 +21,7 @@ import {
 } from '../records';
 import { readSettings } from '../records/settings/settings';
 import { balanceFacts } from '../stages/balance/face';
-import { methodOf } from '../records/method-runs/follow';
+import { methodOf } from '../bank-picture/method-run';
 import { database } from '../db/connection';
 import { banksOfCells } from '../records/touched-banks';
 

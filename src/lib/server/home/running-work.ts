@@ -5,7 +5,7 @@ import { loadBankPicture } from '../bank-picture/load';
 import { database } from '../db/connection';
 import { placeOf } from '../live/live-plan';
 import { openLiveRuns } from '../live/live-service';
-import { openRuns } from '../records/live-runs/under-run';
+import { openRuns } from '../live/open-runs';
 import type { Bank, LiveRun } from '../records';
 import { balanceFacts } from '../stages/balance/face';
 import { nowOf } from '../rehearsals/bench/bench';

@@ -4,7 +4,7 @@ import { database } from '../db/connection';
 import { bankSummary } from '../judgements/store';
 import { banks } from '../records';
 import { balanceFacts } from '../stages/balance/face';
-import { buildFacts } from '../stages/build/face';
+import { buildFacts } from '../bank-picture/build-records';
 
 /** When something was last written of a bank: of its cells, its batteries, its balance, in service. */
 const LAST_WORKED = `

@@ -7,7 +7,7 @@ import { ServiceError } from '../errors';
 import { settleLiveEvents } from '../records/live-events/settle';
 import { noteCause } from '../records/causes';
 import { refuseUnsafeStart } from '../stages/balance/may-start';
-import { refuseWhileLinked } from '../records/method-runs/follow';
+import { refuseWhileLinked } from '../stages/balance/linked';
 import { asServiceError, instrumentKeys } from '../address-book/instruments';
 import { clipForRun, nowOf } from '../rehearsals/bench/bench';
 import { WATCHDOG_FACTOR, allOff, chaseOff, driveOutput, openLinks, stopChasing, type LiveLinks } from './live-outputs';

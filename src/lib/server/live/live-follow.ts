@@ -1,6 +1,6 @@
 import { liveRuns } from '../records';
 import { log } from '../log';
-import { openRuns } from '../records/live-runs/under-run';
+import { openRuns } from './open-runs';
 import { subscribe, type LiveMessage } from './live-hub';
 import { liveView, type LiveView } from './live-view';
 

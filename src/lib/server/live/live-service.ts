@@ -10,7 +10,7 @@ import { settleLiveEvents } from '../records/live-events/settle';
 import { log } from '../log';
 import { takeUpRehearsal } from '../rehearsals/bench/bench';
 import { allOff, openLinks } from './live-outputs';
-import { openRuns } from '../records/live-runs/under-run';
+import { openRuns } from './open-runs';
 import { publish } from './live-hub';
 import { placeOf, valuesToConfirm } from './live-plan';
 import { runnerOf, startRunner } from './live-runner';

@@ -7,6 +7,7 @@ import { noteCause } from './causes';
 import { keyedRecord, requestHash, settleKey, takeKey } from './client-key';
 import type { Deed, Fields, RecordKind } from './kind';
 import { checkParents } from './parents';
+import { afterWrite, checkRecord, checkRemovalOf, preparedFields } from './rules';
 import { takeSentAlong, underPath, type SentAlong } from './sent-along';
 
 export interface Written {
@@ -50,12 +51,11 @@ async function make(
 	more?: (tx: Knex) => Promise<Fields>
 ): Promise<Recorded> {
 	await checkParents(kind, fields, null, tx);
-	const { clientKey: _, ...own } = fields;
-	const prepared = kind.prepare ? await kind.prepare(fields as never, tx) : own;
-	const { clientKey: __, ...stored } = { ...prepared, ...(await more?.(tx)) } as Fields;
+	const prepared = await preparedFields(kind, fields, tx);
+	const { clientKey: _, ...stored } = { ...prepared, ...(await more?.(tx)) } as Fields;
 	const row = await kind.repository.insert(stored, tx);
-	await kind.check?.(row, tx, null);
-	await kind.after?.(row, tx, 'create', fields);
+	await checkRecord(kind, row, tx, null);
+	await afterWrite(kind, row, tx, 'create', fields);
 	await noteWrite(kind, 'create', [row], tx);
 	return row;
 }
@@ -108,8 +108,8 @@ export async function changeRecord(kind: RecordKind, id: number, body: unknown, 
 		await checkParents(kind, fields, before, tx);
 		const derived = (await kind.derive?.(fields, before, tx)) ?? {};
 		const row = await kind.repository.update(id, version as number, { ...fields, ...derived }, tx);
-		await kind.check?.(row, tx, before);
-		await kind.after?.(row, tx, 'change', fields);
+		await checkRecord(kind, row, tx, before);
+		await afterWrite(kind, row, tx, 'change', fields);
 		await noteWrite(kind, 'change', [row, before], tx);
 		return row;
 	}, outer);
@@ -123,10 +123,10 @@ export async function removeRecord(kind: RecordKind, id: number, version: number
 	if (!isTakenOut(kind)) refuseUnwritable(kind);
 	await inTransaction(async (tx) => {
 		const row = await kind.repository.hold(id, tx, 'update');
-		await kind.checkRemoval?.(row, tx);
+		await checkRemovalOf(kind, row, tx);
 		await noteWrite(kind, 'remove', [row], tx);
 		await kind.repository.remove(id, version, tx);
-		await kind.after?.(row, tx, 'remove', {});
+		await afterWrite(kind, row, tx, 'remove', {});
 	}, outer);
 }
 
@@ -138,8 +138,8 @@ export async function restoreRecord(kind: RecordKind, id: number): Promise<Recor
 		if (!gone || gone.deletedAt === null) return kind.repository.get(id, tx);
 		await checkParents(kind, {}, gone, tx);
 		const row = await kind.repository.restore(id, tx);
-		await kind.check?.(row, tx, null);
-		await kind.after?.(row, tx, 'restore', {});
+		await checkRecord(kind, row, tx, null);
+		await afterWrite(kind, row, tx, 'restore', {});
 		await noteWrite(kind, 'restore', [row], tx);
 		return row;
 	});

@@ -3,7 +3,7 @@ import { bankFromForm } from '$lib/input/bank-form';
 import { formAction } from '$lib/server/http/form-action';
 import { loaded } from '$lib/server/http/load';
 import { listCellTypes } from '$lib/server/stock/cell-types';
-import { createIn } from '$lib/server/records/service';
+import { createIn } from '$lib/server/collections/collections';
 import type { Actions, PageServerLoad } from './$types';
 
 export const load: PageServerLoad = () => loaded(listCellTypes().then((cellTypes) => ({ cellTypes })));

@@ -8,7 +8,7 @@
 	import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
 	import { USUAL_PLAN, compareLayouts, type CellChoice, type Layout, type PlanState } from '$lib/core/plan/needs';
 	import Fold from '$lib/components/frame/Fold.svelte';
-	import LabelCheck from '../buy/LabelCheck.svelte';
+	import LabelCheck from './LabelCheck.svelte';
 	import LayoutCards from './LayoutCards.svelte';
 	import LayoutChart from './LayoutChart.svelte';
 	import PlanNumber from '../PlanNumber.svelte';

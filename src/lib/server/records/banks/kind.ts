@@ -1,9 +1,7 @@
 import { InputError } from '$lib/input/validate';
 import { cellTypes } from '../cell-types/row';
 import { defineKind } from '../kind';
-import { refuseRemovalUnderRun } from '../live-runs/under-run';
 import { BankInput, StoredBankInput } from './input';
-import { layOut } from './lay-out';
 import { banks, type Bank } from './row';
 
 export const bankKind = defineKind<Bank>({
@@ -26,9 +24,5 @@ export const bankKind = defineKind<Bank>({
 				{ path: 'cellTypeId', message: 'Simulated and real cells are never mixed: choose a type of the same kind.' }
 			]);
 	},
-	async after(bank, tx, deed) {
-		if (deed === 'create' || deed === 'change') await layOut(bank, tx);
-	},
-	checkRemoval: ({ id }) => refuseRemovalUnderRun('banks', id),
 	banksOf: async ({ id }) => [id]
 });

@@ -2,8 +2,6 @@ import type { Knex } from 'knex';
 import { InputError } from '$lib/input/validate';
 import { ServiceError } from '../../errors';
 import { banks } from '../banks/row';
-import { cellsIn, fitGroups } from '../banks/lay-out';
-import { groups } from '../groups/row';
 import { defineKind } from '../kind';
 import { BatteryInput } from './input';
 import { batteries, type Battery } from './row';
@@ -20,20 +18,11 @@ async function checkBattery(battery: Battery, tx: Knex): Promise<void> {
 	} else {
 		if (battery.ratedAh === null)
 			faults.push({ path: 'ratedAh', message: 'ratedAh is required of a ready-made battery: it is on its label' });
-		if (await cellsIn(battery.id, tx))
-			faults.push({ path: 'kind', message: 'cells are placed in this battery: it is built here. Take them out first' });
 	}
 	if (faults.length) throw new InputError(faults);
 	const count = (await batteries.all({ bankId: bank.id }, tx)).length;
 	if (battery.number > count)
 		throw new ServiceError(409, 'number', `Batteries are numbered without gaps: bring back battery ${count} first.`);
-}
-
-/** The bank's number of batteries is that of its records. */
-async function countBatteries(bankId: number, tx: Knex): Promise<void> {
-	const bank = await banks.hold(bankId, tx, 'update');
-	const count = (await batteries.all({ bankId }, tx)).length;
-	if (count !== bank.batteries) await banks.update(bank.id, bank.version, { batteries: count }, tx);
 }
 
 export const batteryKind = defineKind<Battery>({
@@ -60,24 +49,6 @@ export const batteryKind = defineKind<Battery>({
 		if (changes.number !== undefined && changes.number !== current.number)
 			throw new InputError([{ path: 'number', message: 'a battery keeps its number' }]);
 		return {};
-	},
-	async after(battery, tx, deed) {
-		if (deed !== 'remove' && deed !== 'import') await fitGroups(battery, tx);
-		if (deed !== 'import') await countBatteries(battery.bankId, tx);
-	},
-	async checkRemoval(battery, tx) {
-		const bank = await banks.hold(battery.bankId, tx, 'update');
-		const held = await cellsIn(battery.id, tx);
-		if (held) throw new ServiceError(409, 'in-use', `This battery holds ${held} cells. Take them out first.`);
-		if (battery.number < bank.batteries || bank.batteries === 1)
-			throw new ServiceError(
-				409,
-				'in-use',
-				bank.batteries === 1
-					? 'A bank has one battery at least.'
-					: `Batteries are numbered without gaps: take out battery ${bank.batteries} first.`
-			);
-		await groups.updateAll({ batteryId: battery.id }, { deletedAt: new Date() }, tx);
 	},
 	banksOf: async ({ bankId }) => [bankId]
 });

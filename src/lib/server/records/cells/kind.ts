@@ -1,10 +1,6 @@
 import { InputError } from '$lib/input/validate';
-import { ServiceError } from '../../errors';
-import { candidates } from '../candidates/row';
 import { deliveries } from '../deliveries/row';
 import { defineKind } from '../kind';
-import { refuseRemovalUnderRun } from '../live-runs/under-run';
-import { placements } from '../placements/row';
 import { banksOfCells } from '../touched-banks';
 import { CellInput } from './input';
 import { cells, type Cell } from './row';
@@ -26,22 +22,6 @@ export const cellKind = defineKind<Cell>({
 			throw new InputError([
 				{ path: 'deliveryId', message: 'A rehearsal’s cells are simulated: they and real cells are never mixed.' }
 			]);
-	},
-	async after(cell, tx, deed) {
-		if (deed !== 'create') return;
-		// One more cell found in a crate is considered where its crate is.
-		const { bankId } = await deliveries.get(cell.deliveryId, tx);
-		if (bankId !== null) await candidates.insert({ bankId, cellId: cell.id }, tx);
-	},
-	async checkRemoval({ id, label }, tx) {
-		await refuseRemovalUnderRun('cells', id);
-		const [place] = await placements.all({ cellId: id, removedAt: null }, tx);
-		if (place)
-			throw new ServiceError(
-				409,
-				'in-use',
-				`${label} is in battery ${place.battery}, group ${place.position}. Take it out there first.`
-			);
 	},
 	banksOf: ({ id }, tx) => banksOfCells([id], tx)
 });

@@ -1,6 +1,5 @@
 import { INSTRUMENT_SHEETS } from '$lib/core/foundation/reading';
 import { defineKind } from '../kind';
-import { refuseRemovalUnderRun } from '../live-runs/under-run';
 import { checkAddress } from './address';
 import { InstrumentInput } from './input';
 import { banksOfCells } from '../touched-banks';
@@ -30,7 +29,6 @@ export const instrumentKind = defineKind<Instrument>({
 		accuracyFixed: (changes.accuracyFixed as number | null | undefined) ?? current.accuracyFixed
 	}),
 	check: async (instrument) => checkAddress(instrument),
-	checkRemoval: ({ id }) => refuseRemovalUnderRun('instruments', id),
 	// What it counted is judged by what it is known to be off by.
 	banksOf: async ({ id }, tx) => banksOfCells(await tx('runs').where({ instrument_id: id }).pluck('cell_id'), tx)
 });

@@ -1,9 +1,5 @@
-import { ServiceError } from '../../errors';
-import { balanceRuns } from '../balance-runs/row';
 import { InputError } from '$lib/input/validate';
-import { placedIn } from '../balance-runs/row-of-cells';
 import { banks } from '../banks/row';
-import { cells } from '../cells/row';
 import { defineKind } from '../kind';
 import { MethodRunInput } from './input';
 import { methodRuns, type MethodRunRow } from './row';
@@ -19,10 +15,6 @@ export const methodRunKind = defineKind<MethodRunRow>({
 	columns: null,
 	keyed: true,
 	archivedWith: 'bankId',
-	prepare: async (fields: MethodRunInput, tx) => ({
-		...fields,
-		cellIds: fields.cellIds ?? (fields.method === 'ready-made' ? [] : await placedIn(fields.bankId, tx))
-	}),
 	async check({ bankId, cellIds, method, setup }, tx, before) {
 		if (before === null && method === 'bottom' && !cellIds?.length)
 			throw new InputError([{ path: 'cellIds', message: 'Which cells? Name them in the order they are taken down.' }]);
@@ -30,11 +22,6 @@ export const methodRunKind = defineKind<MethodRunRow>({
 			throw new InputError([
 				{ path: 'setup.units', message: 'Name two batteries or more, in series from the negative.' }
 			]);
-		if (before === null && (method === 'bottom' || method === 'fast')) {
-			const charging = (await balanceRuns.all({ bankId }, tx)).some((r) => r.startedAt !== null && r.endedAt === null);
-			if (charging)
-				throw new ServiceError(409, 'charging', 'A charge side by side goes on: end it first, then begin this.');
-		}
 		const units = (setup.units ?? []).map((name) => name.trim());
 		if (units.some((name) => !name) || new Set(units).size !== units.length)
 			throw new InputError([{ path: 'setup.units', message: 'Each battery needs a name of its own.' }]);
@@ -42,11 +29,6 @@ export const methodRunKind = defineKind<MethodRunRow>({
 			throw new InputError([{ path: 'method', message: 'A charge in series takes two groups or more in series.' }]);
 		if (new Set(cellIds ?? []).size !== (cellIds ?? []).length)
 			throw new InputError([{ path: 'cellIds', message: 'A cell is named twice.' }]);
-		if (before === null && cellIds?.length) {
-			const known = new Set((await cells.all({ id: cellIds }, tx)).map((c) => c.id));
-			const strange = cellIds.find((id) => !known.has(id));
-			if (strange !== undefined) throw new InputError([{ path: 'cellIds', message: `There is no cell ${strange}.` }]);
-		}
 	},
 	banksOf: async ({ bankId }) => [bankId]
 });

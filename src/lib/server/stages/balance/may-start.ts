@@ -3,7 +3,7 @@ import { InputError } from '$lib/input/validate';
 import { loadBankPicture } from '../../bank-picture/load';
 import { database } from '../../db/connection';
 import { balanceCells, liveRuns } from '../../records';
-import { refuseWhileLinked } from '../../records/method-runs/follow';
+import { refuseWhileLinked } from './linked';
 
 /** Charges and tests that drive one of these cells now, other than this row. */
 async function busyCells(

@@ -5,7 +5,7 @@ import { bankVerdicts } from '../../judgements/store';
 import { methodRuns, plans } from '../../records';
 import { pauseOf } from './pause-of';
 import { balanceFacts } from './face';
-import { methodOf } from '../../records/method-runs/follow';
+import { methodOf } from '../../bank-picture/method-run';
 import { instrumentChoices } from '../../address-book/instruments';
 import { benchClock, roomTemperatureC } from '../../rehearsals/bench/bench';
 import { pageOf } from '../page';

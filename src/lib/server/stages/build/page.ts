@@ -1,6 +1,6 @@
 import { buildState } from '$lib/core/stages';
 import { loadBankPicture } from '../../bank-picture/load';
-import { buildFacts } from './face';
+import { buildFacts } from '../../bank-picture/build-records';
 import { instrumentChoices } from '../../address-book/instruments';
 import { pageOf } from '../page';
 import { cellNames } from '../../bank-picture/cell-names';

@@ -1,6 +1,6 @@
 import { judgeProveStage, type BankPicture, type ProveRecords } from '$lib/core/stages';
 import { bmsComparisons, chargeCounts, loadReadings } from '../../records';
-import { buildFacts } from '../build/face';
+import { buildFacts } from '../../bank-picture/build-records';
 import { latestBy } from '../../bank-picture/latest-by';
 import { defineStage } from '../../judgements/stage-face';
 

@@ -1,5 +1,5 @@
 import { endpoint, jsonBody, written } from '$lib/server/http/endpoint';
-import { createIn, listIn } from '$lib/server/records/service';
+import { createIn, listIn } from '$lib/server/collections/collections';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = endpoint(async ({ params, url }) => listIn(params.collection!, url.searchParams));

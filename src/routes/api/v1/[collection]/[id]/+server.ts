@@ -1,6 +1,6 @@
 import { endpoint, idOf, jsonBody } from '$lib/server/http/endpoint';
 import { versionOf } from '$lib/server/http/query';
-import { changeIn, readIn, removeFrom } from '$lib/server/records/service';
+import { changeIn, readIn, removeFrom } from '$lib/server/collections/collections';
 import type { RequestHandler } from './$types';
 
 export const GET: RequestHandler = endpoint(async ({ params }) => readIn(params.collection!, idOf(params.id!)));

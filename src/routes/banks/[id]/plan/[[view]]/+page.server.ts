@@ -4,7 +4,7 @@ import { formAction } from '$lib/server/http/form-action';
 import { viewAsked } from '$lib/server/http/last-view';
 import { loaded } from '$lib/server/http/load';
 import { CSV_TABLES } from '$lib/server/exchange/export';
-import { changeIn } from '$lib/server/records/service';
+import { changeIn } from '$lib/server/collections/collections';
 import { planPage } from '$lib/server/stages/plan/page';
 import type { Actions, PageServerLoad } from './$types';
 

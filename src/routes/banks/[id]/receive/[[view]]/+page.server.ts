@@ -3,7 +3,7 @@ import { idOf } from '$lib/server/http/endpoint';
 import { formAction } from '$lib/server/http/form-action';
 import { viewAsked } from '$lib/server/http/last-view';
 import { loaded } from '$lib/server/http/load';
-import { changeIn, createIn } from '$lib/server/records/service';
+import { changeIn, createIn } from '$lib/server/collections/collections';
 import { receivePage } from '$lib/server/stages/receive/page';
 import type { Actions, PageServerLoad } from './$types';
 

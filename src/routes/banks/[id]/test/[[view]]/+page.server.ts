@@ -3,7 +3,7 @@ import { idOf } from '$lib/server/http/endpoint';
 import { formAction } from '$lib/server/http/form-action';
 import { viewAsked } from '$lib/server/http/last-view';
 import { loaded } from '$lib/server/http/load';
-import { createIn } from '$lib/server/records/service';
+import { createIn } from '$lib/server/collections/collections';
 import { testPage } from '$lib/server/stages/test/page';
 import type { Actions, PageServerLoad } from './$types';
 

@@ -1,5 +1,5 @@
 import { endpoint, idOf } from '$lib/server/http/endpoint';
-import { restoreIn } from '$lib/server/records/service';
+import { restoreIn } from '$lib/server/collections/collections';
 import type { RequestHandler } from './$types';
 
 /** Undoes a soft delete, where what must hold of the record still does. */

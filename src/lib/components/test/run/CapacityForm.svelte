@@ -24,9 +24,9 @@
 	import { builtInProtocols, type Clause, type Protocol } from '$lib/core/test/clauses';
 	import Protocols from '$lib/components/test/queue/Protocols.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
-	import InstrumentSelect from './InstrumentSelect.svelte';
-	import IntervalField from './IntervalField.svelte';
-	import { fitting, type ShownInstrument } from './instrument-choice';
+	import InstrumentSelect from '../../instruments/InstrumentSelect.svelte';
+	import IntervalField from '../../instruments/IntervalField.svelte';
+	import { fitting, type ShownInstrument } from '../../instruments/instrument-choice';
 
 	interface CellLimits {
 		ratedAh: number;

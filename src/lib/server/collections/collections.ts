@@ -1,9 +1,9 @@
 import type { Page, Recorded } from '../db/repository';
-import type { RecordKind } from './kind';
-import { listRecords } from './list';
-import { recordKind } from './registry';
-import { GUARDS } from './guards';
-import { changeRecord, createOnce, removeRecord, restoreRecord, type Written } from './write';
+import type { Fields, RecordKind } from '../records/kind';
+import { listRecords } from '../records/list';
+import { recordKind } from '../records/registry';
+import { hooksOf } from '../records/hooks';
+import { changeRecord, createOnce, removeRecord, restoreRecord, type Written } from '../records/write';
 
 /** A kind under the general addresses, by its name. @throws ServiceError 404 */
 function openKind(name: string): RecordKind {
@@ -13,27 +13,30 @@ function openKind(name: string): RecordKind {
 
 export const listIn = async (name: string, query: URLSearchParams): Promise<Page<Recorded>> =>
 	listRecords(openKind(name), query);
-const fieldsOf = (body: unknown): Record<string, unknown> =>
-	typeof body === 'object' && body !== null ? (body as Record<string, unknown>) : {};
+const fieldsOf = (body: unknown): Fields => (typeof body === 'object' && body !== null ? (body as Fields) : {});
 
 export async function createIn(name: string, body: unknown): Promise<Written> {
 	const kind = openKind(name);
-	const guard = GUARDS[kind.name];
-	await guard?.create?.(fieldsOf(body));
-	const added = await guard?.adds?.(fieldsOf(body));
-	return createOnce(kind, body, added && (async () => added));
+	const fields = fieldsOf(body);
+	let more: Fields | undefined;
+	for (const hooks of hooksOf(kind.name)) {
+		await hooks.beforeCreate?.(fields);
+		if (hooks.adds) more = { ...more, ...(await hooks.adds(fields)) };
+	}
+	return createOnce(kind, body, more && (async () => more));
 }
 export const readIn = async (name: string, id: number): Promise<Recorded> => openKind(name).repository.get(id);
 export async function changeIn(name: string, id: number, body: unknown): Promise<Recorded> {
 	const kind = openKind(name);
-	await GUARDS[kind.name]?.change?.(id, fieldsOf(body));
+	for (const hooks of hooksOf(kind.name)) await hooks.beforeChange?.(id, fieldsOf(body));
 	return changeRecord(kind, id, body);
 }
 export const removeFrom = async (name: string, id: number, version: number): Promise<void> =>
 	removeRecord(openKind(name), id, version);
 export async function restoreIn(name: string, id: number): Promise<Recorded> {
 	const kind = openKind(name);
-	const row = GUARDS[kind.name]?.restore ? await kind.repository.find(id) : null;
-	if (row?.deletedAt) await GUARDS[kind.name]!.restore!(row);
+	const asked = hooksOf(kind.name).filter((hooks) => hooks.beforeRestore);
+	const row = asked.length ? await kind.repository.find(id) : null;
+	if (row?.deletedAt) for (const hooks of asked) await hooks.beforeRestore!(row);
 	return restoreRecord(kind, id);
 }

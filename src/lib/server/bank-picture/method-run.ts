@@ -1,14 +1,13 @@
 import type { Knex } from 'knex';
 import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
-import { followMethod, type MethodRun, type MethodWorld } from '$lib/core/balance/steps';
+import type { MethodRun, MethodWorld } from '$lib/core/balance/steps';
 import { meterSd } from '$lib/core/foundation/reading';
-import { banks } from '../banks/row';
-import { cellTypes } from '../cell-types/row';
-import { cells } from '../cells/row';
-import { methodEntries } from '../method-entries/row';
-import { currentMeters } from '../settings/settings';
-import { methodRuns, type MethodRunRow } from './row';
-import { ServiceError } from '../../errors';
+import { banks } from '../records/banks/row';
+import { cellTypes } from '../records/cell-types/row';
+import { cells } from '../records/cells/row';
+import { methodEntries } from '../records/method-entries/row';
+import { currentMeters } from '../records/settings/settings';
+import type { MethodRunRow } from '../records/method-runs/row';
 
 /** Of a cell whose type nobody has named, Ah (default). */
 const ASSUMED_AH = 100;
@@ -45,18 +44,4 @@ export async function methodOf(row: MethodRunRow, tx?: Knex): Promise<{ run: Met
 			subject: { kind: 'bank', id: bank.id, label: bank.name }
 		}
 	};
-}
-
-/** @throws ServiceError 409 while a charge in series goes on or its links are not proved off: nothing is joined side by side */
-export async function refuseWhileLinked(bankId: number, tx?: Knex): Promise<void> {
-	// One that was only ended has proved nothing: the string may still stand.
-	const latest = (await methodRuns.all({ bankId }, tx)).findLast((r) => r.method === 'fast');
-	if (!latest) return;
-	const { run, world } = await methodOf(latest, tx);
-	if (followMethod(run, world).locksJoining)
-		throw new ServiceError(
-			409,
-			'links-not-off',
-			'These cells stand in series. Take every series link off and prove it, pair by pair, in Balance, Step by step: one that stays in makes a short circuit of the row.'
-		);
 }

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import { InputError } from '$lib/input/validate';
-import type { Delivery } from '../deliveries/row';
-import { orders, type Order } from './row';
+import type { Delivery } from '../../records/deliveries/row';
+import { orders, type Order } from '../../records/orders/row';
 
 const TERMS = [
 	...['supplier', 'notes', 'orderedOn', 'promisedOn', 'cellPrice', 'shipping', 'promisedGrade', 'promisedTerminals'],

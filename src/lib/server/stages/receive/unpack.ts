@@ -1,9 +1,9 @@
 import type { Knex } from 'knex';
 import { cellsPerModule, makeOf, moduleCellLabels } from '$lib/core/receive/modules';
-import { candidates } from '../candidates/row';
-import { cells } from '../cells/row';
-import type { NewDeliveryInput } from './input';
-import type { Delivery } from './row';
+import { candidates } from '../../records/candidates/row';
+import { cells } from '../../records/cells/row';
+import type { NewDeliveryInput } from '../../records/deliveries/input';
+import type { Delivery } from '../../records/deliveries/row';
 
 type Crate = Pick<NewDeliveryInput, 'cellCount' | 'labelPrefix' | 'batch'>;
 

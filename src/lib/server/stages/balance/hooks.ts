@@ -1,24 +1,18 @@
-import type { Recorded } from '../db/repository';
 import { InputError } from '$lib/input/validate';
-import { balanceReadings, balanceRuns, banks, instruments, rehearsals, type BalanceRun } from '.';
-import { refuseUnsafeStart } from '../stages/balance/may-start';
-import { benchStateOf, nowOf } from '../rehearsals/bench/bench';
+import { balanceReadings, balanceRuns, banks, type BalanceRun } from '../../records';
+import { defineHooks, type HooksByKind } from '../../records/hooks';
+import type { Fields } from '../../records/kind';
+import { nowOf } from '../../rehearsals/bench/bench';
+import { refuseWhileLinked } from './linked';
+import { refuseUnsafeStart } from './may-start';
+import { checkSetVoltage, standInRow } from './row-of-cells';
 
-type Body = Record<string, unknown>;
+type Body = Fields;
 const idsOf = (value: unknown): number[] | null =>
 	Array.isArray(value) && value.length > 0 && value.every((id) => Number.isSafeInteger(id)) ? value : null;
 
 /** A row is begun when it has a start and no end: what is written down afterwards is past, and nothing can be refused of it. */
 const begins = ({ startedAt, endedAt }: Body) => typeof startedAt === 'string' && endedAt == null;
-
-/** What must hold of the world, not only of the record, before some kinds are written through the API. Throws. */
-interface Guard {
-	create?(body: Body): Promise<void>;
-	/** What the application itself adds to a new record. */
-	adds?(body: Body): Promise<Body>;
-	change?(id: number, body: Body): Promise<void>;
-	restore?(row: Recorded): Promise<void>;
-}
 
 /** Clocks of a phone and of this computer may differ by so much, ms. */
 const CLOCKS_DIFFER_MS = 10 * 60_000;
@@ -34,45 +28,40 @@ async function refuseFuture({ readAt }: Body, balanceRunId: number): Promise<voi
 		throw new InputError([{ path: 'readAt', message: 'This time has not come yet. Enter when it was read.' }]);
 }
 
-/** The rehearsal that is on the bench now, else the latest; null where there is none. */
-async function rehearsalOnBench(): Promise<number | null> {
-	const all = await rehearsals.all({});
-	for (const rehearsal of [...all].reverse()) if (await benchStateOf(rehearsal)) return rehearsal.bankId;
-	return all.at(-1)?.bankId ?? null;
-}
-
-export const GUARDS: Readonly<Record<string, Guard>> = {
-	calibrations: {
-		/** A simulated meter is another one in each rehearsal: what it was held against says nothing of the next. */
-		async adds({ meter }) {
-			const [own] = typeof meter === 'string' ? await instruments.all({ name: meter }) : [];
-			return own?.bundled ? { bankId: await rehearsalOnBench() } : {};
-		}
-	},
+/** A row is charged only as it may be, and nothing is read before it happens. */
+export const BALANCE_HOOKS: HooksByKind = {
 	'balance-readings': {
-		create: (body) => refuseFuture(body, Number(body.balanceRunId)),
-		async change(id, body) {
+		beforeCreate: (body) => refuseFuture(body, Number(body.balanceRunId)),
+		async beforeChange(id, body) {
 			const reading = await balanceReadings.find(id);
 			if (reading) await refuseFuture(body, reading.balanceRunId);
 		}
 	},
-	'balance-runs': {
-		async create(body) {
+	'balance-runs': defineHooks<BalanceRun>({
+		async beforeCreate(body) {
 			const bank = Number.isSafeInteger(body.bankId) ? await banks.find(body.bankId as number) : null;
 			if (!begins(body) || !bank || bank.deletedAt) return;
 			await refuseUnsafeStart(bank.id, null, idsOf(body.cellIds), (await nowOf(bank)).toISOString());
 		},
-		async change(id, body) {
+		async beforeChange(id, body) {
 			const run = await balanceRuns.find(id);
 			if (!run || run.deletedAt || run.startedAt || !begins({ ...run, ...body })) return;
 			const bank = await banks.get(run.bankId);
 			await refuseUnsafeStart(run.bankId, id, null, (await nowOf(bank)).toISOString());
 		},
-		async restore(row) {
-			const { bankId, startedAt, endedAt, id } = row as BalanceRun;
+		async beforeRestore({ bankId, startedAt, endedAt, id }) {
 			if (!begins({ startedAt, endedAt })) return;
 			const bank = await banks.get(bankId);
 			await refuseUnsafeStart(bankId, id, null, (await nowOf(bank)).toISOString());
+		},
+		async check(run, tx, before) {
+			const { startedAt, endedAt } = run;
+			if (startedAt && !endedAt && !before?.startedAt) await refuseWhileLinked(run.bankId, tx);
+			if (run.setV !== (before?.setV ?? null) || run.setVReason !== (before?.setVReason ?? null))
+				await checkSetVoltage(run, tx);
+		},
+		async after(run, tx, deed, fields) {
+			if (deed === 'create') await standInRow(run, fields.cellIds as number[] | undefined, tx);
 		}
-	}
+	})
 };

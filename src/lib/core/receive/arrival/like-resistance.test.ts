@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { socBounds } from '../chemistry';
-import { chargeRegion, likeResistances, resistanceAt, type Probe } from '.';
-import { judgeDelivery } from '../../receive/arrival';
+import { socBounds } from '../../foundation/chemistry';
+import { chargeRegion, likeResistances, resistanceAt, type Probe } from '../../foundation/reading';
+import { judgeDelivery } from '.';
 
 const charge = (volts: number) => socBounds('LFP', volts, 0.002, 2 * 86400);
 const read = (id: number, acResistanceMohm: number | null, more: { temperatureC?: number; probe?: Probe } = {}) => ({

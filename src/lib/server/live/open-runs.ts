@@ -1,6 +1,6 @@
-import { ServiceError } from '../../errors';
-import { cells } from '../cells/row';
-import { liveRuns, type LiveRun } from './row';
+import { ServiceError } from '../errors';
+import { cells } from '../records/cells/row';
+import { liveRuns, type LiveRun } from '../records/live-runs/row';
 
 /** States of a run that goes on or waits for a person. */
 const OPEN_STATES = ['running', 'waiting'];
@@ -10,7 +10,7 @@ export const openRuns = async (): Promise<LiveRun[]> =>
 	(await Promise.all(OPEN_STATES.map((state) => liveRuns.all({ state })))).flat();
 
 /** Kinds of record a live run stands on, and whether it stands on this one. */
-const STANDS_ON: Record<string, (run: LiveRun, id: number) => boolean | Promise<boolean>> = {
+export const STANDS_ON: Record<string, (run: LiveRun, id: number) => boolean | Promise<boolean>> = {
 	banks: (run, id) => run.bankId === id,
 	cells: (run, id) => run.cellId === id,
 	deliveries: async (run, id) => run.cellId !== null && (await cells.find(run.cellId))?.deliveryId === id,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { cellsOf } from '../verdicts';
+import { cellsOf } from '../../foundation/verdicts';
 import {
 	ASSUMED_METER,
 	benchMeters,
@@ -11,8 +11,8 @@ import {
 	shownUnit,
 	shownValue,
 	splitPasted
-} from '.';
-import { judgeDelivery, type ArrivedCell, type DeliveryContext } from '../../receive/arrival';
+} from '../../foundation/reading';
+import { judgeDelivery, type ArrivedCell, type DeliveryContext } from '.';
 
 describe('typed readings', () => {
 	it.each([

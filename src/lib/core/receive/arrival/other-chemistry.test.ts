@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { judgeDelivery, type ArrivedCell } from '../../receive/arrival';
-import { otherChemistryOf } from './other-chemistry';
+import { judgeDelivery, type ArrivedCell } from '.';
+import { otherChemistryOf } from '../../foundation/reading';
 
 describe('cells of another chemistry than was said', () => {
 	it.each([

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import { ServiceError } from '../../errors';
-import { batteries, type Battery } from '../batteries/row';
-import { groups } from '../groups/row';
+import { batteries, type Battery } from '../../records/batteries/row';
+import { groups } from '../../records/groups/row';
 
 interface Layout {
 	id: number;

@@ -2,10 +2,10 @@ import type { Knex } from 'knex';
 import { highestSetV } from '$lib/core/balance/charge';
 import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
 import { InputError } from '$lib/input/validate';
-import { balanceCells } from '../balance-cells/row';
-import { banks } from '../banks/row';
-import { cellTypes } from '../cell-types/row';
-import type { BalanceRun } from './row';
+import { balanceCells } from '../../records/balance-cells/row';
+import { banks } from '../../records/banks/row';
+import { cellTypes } from '../../records/cell-types/row';
+import type { BalanceRun } from '../../records/balance-runs/row';
 
 /** Cells that sit in a bank now. */
 export const placedIn = (bankId: number, tx: Knex): Promise<number[]> =>
