@@ -10,6 +10,7 @@ const rule = (name, from, to, comment) => ({
 /** Rooms of core in their one line of order: each imports only from those before it. */
 const ROOMS = [
 	'foundation',
+	'picture',
 	'world',
 	'test',
 	'build',
@@ -20,7 +21,7 @@ const ROOMS = [
 	'prove',
 	'plan',
 	'serve',
-	'stages'
+	'bank'
 ];
 const ROOM_RULES = ROOMS.slice(0, -1).map((room, at) =>
 	rule(
@@ -95,14 +96,21 @@ module.exports = {
 			name: 'core-through-index',
 			severity: 'error',
 			comment: 'A core topic is entered through its index.',
-			from: { path: '^src/lib/core/(stages|[^/]+/[^/]+)/' },
-			to: { path: '^src/lib/core/(stages|[^/]+/[^/]+)/(?!index\\.ts)', pathNot: '^src/lib/core/$1/' }
+			from: { path: '^src/lib/core/(picture|bank|[^/]+/[^/]+)/' },
+			to: { path: '^src/lib/core/(picture|bank|[^/]+/[^/]+)/(?!index\\.ts)', pathNot: '^src/lib/core/$1/' }
 		},
 		{
 			name: 'core-through-index-outside',
 			severity: 'error',
 			from: { path: '^(src/(?!lib/core/)|demo/|bench/|truth/|stand-ins/)' },
-			to: { path: '^src/lib/core/(stages|[^/]+/[^/]+)/(?!index\\.ts)' }
+			to: { path: '^src/lib/core/(picture|bank|[^/]+/[^/]+)/(?!index\\.ts)' }
+		},
+		{
+			name: 'a-stage-judges-itself',
+			severity: 'error',
+			comment: 'What one stage makes of the picture is asked for by the bank and its own face alone.',
+			from: { path: '^src/', pathNot: '^src/lib/core/bank/|/face\\.ts$|\\.test\\.ts$' },
+			to: { path: '^src/lib/core/[^/]+/judge\\.ts$' }
 		},
 		rule(
 			'components-not-server',

@@ -2,9 +2,9 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import Papa from 'papaparse';
-import { analyseRun, splitChannels } from '$lib/core/test/capacity';
+import { analyseRun, splitChannels } from '$lib/core/test/log';
 import { matchCells } from '$lib/core/match/groups';
-import { normalDraw, seededRandom } from '$lib/core/foundation/shared';
+import { normalDraw, seededRandom } from '$lib/core/foundation/statistics';
 
 import { createVessels, moveCharge, usableAh, voltsOf, whoStops } from '$lib/core/balance/vessels';
 import { brokenBounds, medianMs, report } from './report';

@@ -1,9 +1,9 @@
-import { estimateTopCharge } from '$lib/core/balance/charge';
+import { estimateTopCharge } from '$lib/core/foundation/parallel-charge';
 import { matchCells } from '$lib/core/match/groups';
-import { normalDraw, type Random } from '$lib/core/foundation/shared';
+import { normalDraw, type Random } from '$lib/core/foundation/statistics';
 import type { CellTypeInput } from '$lib/server/records/cell-types/input';
 import { balanceFacts } from '$lib/server/stages/balance/face';
-import { matchState } from '$lib/core/stages';
+import { matchState } from '$lib/core/match/state';
 import { loadBankPicture } from '$lib/server/bank-picture/load';
 import { acceptMatch } from '$lib/server/stages/match/accept';
 import { importRun } from '$lib/server/stages/test/runs';

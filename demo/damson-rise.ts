@@ -1,8 +1,8 @@
 import { HYSTERESIS_V, restVoltageCurve } from '$lib/core/foundation/chemistry';
 import { matchCells } from '$lib/core/match/groups';
-import { normalDraw, seededRandom, type Random } from '$lib/core/foundation/shared';
+import { normalDraw, seededRandom, type Random } from '$lib/core/foundation/statistics';
 import type { CellTypeInput } from '$lib/server/records/cell-types/input';
-import { matchState } from '$lib/core/stages';
+import { matchState } from '$lib/core/match/state';
 import { loadBankPicture } from '$lib/server/bank-picture/load';
 import { acceptMatch } from '$lib/server/stages/match/accept';
 import { batteries, cells } from '$lib/server/records';

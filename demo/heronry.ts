@@ -1,4 +1,4 @@
-import type { Random } from '$lib/core/foundation/shared';
+import type { Random } from '$lib/core/foundation/statistics';
 import type { BankInput } from '$lib/server/records/banks/input';
 import type { CellTypeInput } from '$lib/server/records/cell-types/input';
 import { cells } from '$lib/server/records';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { analyseRun } from '$lib/core/test/capacity';
-import { mean, seededRandom } from '$lib/core/foundation/shared';
+import { analyseRun } from '$lib/core/test/log';
+import { mean, seededRandom } from '$lib/core/foundation/statistics';
 import { drawCrate, readResistance, readRestVoltage, testerLog } from './hidden-cells';
 
 const crate = (seed: number, count = 40) =>

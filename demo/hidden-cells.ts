@@ -1,12 +1,5 @@
-import {
-	acResistanceMohm,
-	completeCell,
-	createCells,
-	simulateDischarge,
-	terminalVoltageV,
-	type CellParameters
-} from '$lib/core/world/cell-model';
-import { normalDraw, type Random } from '$lib/core/foundation/shared';
+import { acResistanceMohm, completeCell, createCells, simulateDischarge, terminalVoltageV, type CellParameters } from '$lib/core/world/cell-model';
+import { normalDraw, type Random } from '$lib/core/foundation/statistics';
 
 /** The bench of the demo, °C. */
 const ROOM_C = 22;

@@ -1,4 +1,4 @@
-import { seededRandom } from '$lib/core/foundation/shared';
+import { seededRandom } from '$lib/core/foundation/statistics';
 import { database } from '$lib/server/db/connection';
 import { banks } from '$lib/server/records';
 import { FILE_TABLES, OTHER_TABLES, RECORD_KINDS } from '$lib/server/records/registry';

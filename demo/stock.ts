@@ -1,4 +1,4 @@
-import type { Random } from '$lib/core/foundation/shared';
+import type { Random } from '$lib/core/foundation/statistics';
 import { cells } from '$lib/server/records';
 import { daysBefore } from './clock';
 import { drawCrate, readResistance, readRestVoltage } from './hidden-cells';

@@ -1,5 +1,5 @@
 import { advanceBench, openBench, type Bench, type Scenario } from '$lib/core/world/bench';
-import { CoreError } from '$lib/core/foundation/shared';
+import { CoreError } from '$lib/core/foundation/errors';
 
 /** The one world all stand-ins measure, moving on with the clock. */
 export interface World {

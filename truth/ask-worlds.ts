@@ -1,4 +1,4 @@
-import { seededRandom } from '$lib/core/foundation/shared';
+import { seededRandom } from '$lib/core/foundation/statistics';
 import type { Answer } from './answer';
 import { QUESTIONS } from './questions';
 import { drawWorld } from './world';

@@ -1,5 +1,5 @@
 import { createCells, refreshCells, stepCell, stepDecay, terminalVoltageV } from '$lib/core/world/cell-model';
-import { normalDraw } from '$lib/core/foundation/shared';
+import { normalDraw } from '$lib/core/foundation/statistics';
 import { between, drawCell, oneOf, type TruthWorld } from './world';
 
 /** A sound joint, its bars and its sense point, Ω. */

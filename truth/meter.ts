@@ -1,5 +1,5 @@
 import { ASSUMED_METER, meterSd, type Quantity } from '$lib/core/foundation/reading';
-import { normalDraw, type Random } from '$lib/core/foundation/shared';
+import { normalDraw, type Random } from '$lib/core/foundation/statistics';
 import { between } from './world';
 
 /** A meter of somebody: as true as its leaflet says, and wrong in its own way. */

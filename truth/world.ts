@@ -1,5 +1,5 @@
 import { USUAL_NATURE, completeCell, type CellNature, type CellParameters } from '$lib/core/world/cell-model';
-import { normalDraw, type Random } from '$lib/core/foundation/shared';
+import { normalDraw, type Random } from '$lib/core/foundation/statistics';
 
 /** A world to be judged: cells nobody can look into, and how they differ from the cell the judgements are made by. */
 export interface TruthWorld {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { layoutText } from '$lib/core/plan/needs';
+	import { layoutText } from '$lib/core/plan/layouts';
 	import { WARMTH_WORDS } from '$lib/components/verdicts/warmth-words';
 	import { goto } from '$app/navigation';
 	import { announce, attempt } from '$lib/client/entry/announce';
@@ -7,7 +7,8 @@
 	import MiniTray from '$lib/components/bank/MiniTray.svelte';
 	import RunningStrip from '$lib/components/frame/RunningStrip.svelte';
 	import TopBar from '$lib/components/frame/TopBar.svelte';
-	import { BANK_USES, STAGES, STAGE_NAMES } from '$lib/core/foundation/shared';
+	import { BANK_USES } from '$lib/core/picture';
+	import { STAGES, STAGE_NAMES } from '$lib/core/foundation/verdicts';
 	import { inOwnStyle } from '$lib/client/settings/own-style';
 
 	let { data } = $props();

@@ -1,6 +1,6 @@
 import { connect, createServer, type AddressInfo } from 'node:net';
 import { ServerTCP } from 'modbus-serial';
-import { CoreError } from '$lib/core/foundation/shared';
+import { CoreError } from '$lib/core/foundation/errors';
 import { spoiledAnswer, type FaultSwitch } from '../faults';
 import type { RegisterMap } from './registers';
 

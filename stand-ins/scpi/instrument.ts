@@ -1,4 +1,4 @@
-import { CoreError } from '$lib/core/foundation/shared';
+import { CoreError } from '$lib/core/foundation/errors';
 import { ScpiError, headerExpression, numberOf, parseMessage } from './syntax';
 
 /** What a command does; a query gives back its answer. */

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { seededRandom } from '$lib/core/foundation/shared';
+import { seededRandom } from '$lib/core/foundation/statistics';
 import { cells, placements, type Bank, type Cell } from '$lib/server/records';
 import { acceptMatch } from '$lib/server/stages/match/accept';
 import { bankOverview } from '$lib/server/home/overview';

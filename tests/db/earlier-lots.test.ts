@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { bankCapacities } from '$lib/core/stages';
+import { bankCapacities } from '$lib/core/test/capacities';
 import { earlierLots } from '$lib/server/bank-picture/earlier-lots';
 import { loadBankPicture } from '$lib/server/bank-picture/load';
 import { cells, type Bank, type Delivery } from '$lib/server/records';

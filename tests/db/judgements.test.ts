@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { STAGES } from '$lib/core/foundation/shared';
+import { STAGES } from '$lib/core/foundation/verdicts';
 import { VERDICT_CODES } from '$lib/core/foundation/verdicts';
 import { bankVerdicts } from '$lib/server/judgements/store';
 import { cells, verdictChanges, type Bank, type Cell } from '$lib/server/records';
@@ -100,7 +100,7 @@ describe('what was recorded before it was checked takes nothing down', () => {
 		expect(await sent({ groupVoltagesV: [3.4, null, 3.4, 3.4] })).toMatchObject({ battery: 1 });
 	});
 	it('a row of 192 big cells on a small supply is planned, not refused', async () => {
-		const { planTopBalance } = await import('$lib/core/balance/charge');
+		const { planTopBalance } = await import('$lib/core/foundation/parallel-charge');
 		const big = Array.from({ length: 192 }, (_, id) => ({
 			...{ id, label: String(id), capacityAh: 314, socLow: 0, socHigh: 0.5, restVoltageV: 3.29, resistanceMohm: 0.18 }
 		}));

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { bankCapacities } from '$lib/core/stages';
+import { bankCapacities } from '$lib/core/test/capacities';
 import { loadBankPicture } from '$lib/server/bank-picture/load';
 import { bankVerdicts } from '$lib/server/judgements/store';
 import { cells, instruments, runs, type Bank, type Cell, type Delivery } from '$lib/server/records';

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import type { Interval } from '$lib/core/foundation/shared';
-import { seededRandom } from '$lib/core/foundation/shared';
+import type { Interval } from '$lib/core/foundation/statistics';
+import { seededRandom } from '$lib/core/foundation/statistics';
 import { bankVerdicts } from '$lib/server/judgements/store';
 import { answerIsBalanced } from '$lib/server/stages/balance/questions';
 import { drawMeter } from '../../truth/meter';

@@ -1,5 +1,5 @@
-import { restVoltageCurve } from '../../src/lib/core/foundation/chemistry';
-import { simulate } from '../../src/lib/core/world/simulation';
+import { restVoltageCurve } from '$lib/core/foundation/chemistry';
+import { simulate } from '$lib/core/world/simulation';
 import { expect, test, type Page } from '../support/e2e';
 
 test.use({ actionTimeout: 15_000 });

@@ -1,4 +1,4 @@
-import { seededRandom, type Random } from '../../src/lib/core/foundation/shared';
+import { seededRandom, type Random } from '$lib/core/foundation/statistics';
 
 type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
 interface Schema {

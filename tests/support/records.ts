@@ -1,14 +1,9 @@
-import {
-	bankCapacities,
-	judgedTrays,
-	limitsState,
-	matchState,
-	type BalanceState,
-	type BatteryService,
-	type CellCapacity,
-	type LimitsState,
-	type MatchState
-} from '$lib/core/stages';
+import { bankCapacities, type CellCapacity } from '$lib/core/test/capacities';
+import { judgedTrays } from '$lib/core/receive/trays';
+import { limitsState, type LimitsState } from '$lib/core/limits/state';
+import { matchState, type MatchState } from '$lib/core/match/state';
+import type { BalanceState } from '$lib/core/balance/state';
+import type { BatteryService } from '$lib/core/serve/state';
 import { loadBankPicture } from '$lib/server/bank-picture/load';
 import { recordKind } from '$lib/server/records/registry';
 import { changeRecord, createRecord, removeRecord, restoreRecord } from '$lib/server/records/write';

@@ -1,5 +1,5 @@
 import { capacitiesAtTemperature, TESTER_GAIN_SD, weakAtTemperature } from '$lib/core/test/capacity';
-import { normalDraw } from '$lib/core/foundation/shared';
+import { normalDraw } from '$lib/core/foundation/statistics';
 import type { Answer, Question } from '../answer';
 import { between, drawCell, oneOf } from '../world';
 import { given } from './capacity';

@@ -1,6 +1,7 @@
 import { TESTER_GAIN_SD, judgeCapacity, toStandardConditions } from '$lib/core/test/capacity';
 import { createCells, stepCell, stepDecay, terminalVoltageV, type CellParameters } from '$lib/core/world/cell-model';
-import { CoreError, normalDraw } from '$lib/core/foundation/shared';
+import { CoreError } from '$lib/core/foundation/errors';
+import { normalDraw } from '$lib/core/foundation/statistics';
 import type { Answer, Question } from '../answer';
 import { between, drawCell, type TruthWorld } from '../world';
 

@@ -1,5 +1,5 @@
 import { chargeAt, chargeBefore, countedAh, type ChargeDeed } from '$lib/core/foundation/charge-account';
-import { normalDraw } from '$lib/core/foundation/shared';
+import { normalDraw } from '$lib/core/foundation/statistics';
 import { simulate } from '$lib/core/world/simulation';
 import type { Answer, Question } from '../answer';
 import { between, drawCell } from '../world';

@@ -1,6 +1,6 @@
 import { acResistanceMohm, createCells, terminalVoltageV } from '$lib/core/world/cell-model';
 import { judgeDelivery } from '$lib/core/receive/arrival';
-import { normalDraw } from '$lib/core/foundation/shared';
+import { normalDraw } from '$lib/core/foundation/statistics';
 import { cellsOf } from '$lib/core/foundation/verdicts';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';

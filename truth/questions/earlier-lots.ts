@@ -1,5 +1,6 @@
-import { TESTER_GAIN_SD, evidenceOfEarlierLots, judgeCapacity, type TestedLot } from '$lib/core/test/capacity';
-import { normalDraw, type Random } from '$lib/core/foundation/shared';
+import { TESTER_GAIN_SD, evidenceOfEarlierLots, judgeCapacity } from '$lib/core/test/capacity';
+import type { TestedLot } from '$lib/core/picture';
+import { normalDraw, type Random } from '$lib/core/foundation/statistics';
 import type { Answer, Question } from '../answer';
 import { between, oneOf } from '../world';
 

@@ -1,5 +1,5 @@
 import { projectFade } from '$lib/core/foundation/fade';
-import { normalDraw } from '$lib/core/foundation/shared';
+import { normalDraw } from '$lib/core/foundation/statistics';
 import type { Answer, Question } from '../answer';
 import { between, oneOf } from '../world';
 import { fadeAnswers, positiveDraw } from './fade';

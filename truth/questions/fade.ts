@@ -1,5 +1,5 @@
 import { projectFade, type FadeProjection } from '$lib/core/foundation/fade';
-import { normalDraw, type Random } from '$lib/core/foundation/shared';
+import { normalDraw, type Random } from '$lib/core/foundation/statistics';
 import type { Answer, Question } from '../answer';
 import { between } from '../world';
 

@@ -1,7 +1,8 @@
-import { planTopBalance } from '$lib/core/balance/charge';
-import { followMethod, type MethodRun } from '$lib/core/balance/steps';
+import { planTopBalance } from '$lib/core/foundation/parallel-charge';
+import { followMethod } from '$lib/core/balance/steps';
+import type { MethodRun } from '$lib/core/picture';
 import { simulate, type WorldCell } from '$lib/core/world/simulation';
-import { normalDraw } from '$lib/core/foundation/shared';
+import { normalDraw } from '$lib/core/foundation/statistics';
 import { WHOLE_BANK } from '$lib/core/foundation/verdicts';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';

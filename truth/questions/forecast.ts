@@ -2,7 +2,7 @@ import { forecastInDoubt, forecastRange } from '$lib/core/match/forecast';
 import { matchCells } from '$lib/core/match/groups';
 import { createCells, terminalVoltageV } from '$lib/core/world/cell-model';
 import { simulate, type Balancer, type WorldCell } from '$lib/core/world/simulation';
-import { normalDraw } from '$lib/core/foundation/shared';
+import { normalDraw } from '$lib/core/foundation/statistics';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';
 import { between, drawCell, oneOf, type TruthWorld } from '../world';

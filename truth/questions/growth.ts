@@ -1,6 +1,6 @@
 import { driftSlopes, judgeCheck, judgeGrowth } from '$lib/core/serve/years';
 import { simulate, type WorldCell } from '$lib/core/world/simulation';
-import { normalDraw } from '$lib/core/foundation/shared';
+import { normalDraw } from '$lib/core/foundation/statistics';
 import type { Question } from '../answer';
 import { drawMeter } from '../meter';
 import { between, drawCell, oneOf } from '../world';

@@ -1,6 +1,6 @@
-import { checkJoin, checkJoining, firstCurrents } from '$lib/core/balance/charge';
+import { checkJoin, checkJoining, firstCurrents } from '$lib/core/balance/joining';
 import { acResistanceMohm, circuitConstants, createCells, terminalVoltageV } from '$lib/core/world/cell-model';
-import { normalDraw, type Interval } from '$lib/core/foundation/shared';
+import { normalDraw, type Interval } from '$lib/core/foundation/statistics';
 import { WHOLE_BANK } from '$lib/core/foundation/verdicts';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';

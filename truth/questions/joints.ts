@@ -1,5 +1,5 @@
-import { judgeJoints, jointVerdicts } from '$lib/core/build/assembly';
-import { median } from '$lib/core/foundation/shared';
+import { judgeJoints, jointVerdicts } from '$lib/core/prove/joints';
+import { median } from '$lib/core/foundation/statistics';
 import type { Answer, Question } from '../answer';
 import { loadedBattery } from '../loaded-battery';
 import { drawMeter } from '../meter';

@@ -1,6 +1,6 @@
-import { judgeBalanceLeads, type LeadCode } from '$lib/core/build/assembly';
+import { judgeBalanceLeads, type LeadCode } from '$lib/core/build/leads';
 import { createCells, terminalVoltageV } from '$lib/core/world/cell-model';
-import { normalDraw, type Random } from '$lib/core/foundation/shared';
+import { normalDraw, type Random } from '$lib/core/foundation/statistics';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';
 import { between, drawCell, oneOf } from '../world';

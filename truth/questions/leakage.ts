@@ -1,5 +1,5 @@
 import { simulate } from '$lib/core/world/simulation';
-import { normalDraw } from '$lib/core/foundation/shared';
+import { normalDraw } from '$lib/core/foundation/statistics';
 import { leakageByReadings, leakageByRefill } from '$lib/core/receive/storage';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';

@@ -1,6 +1,6 @@
 import { createCells, terminalVoltageV } from '$lib/core/world/cell-model';
-import { leftJoined } from '$lib/core/balance/charge';
-import { normalDraw } from '$lib/core/foundation/shared';
+import { leftJoined } from '$lib/core/balance/joining';
+import { normalDraw } from '$lib/core/foundation/statistics';
 import { simulate } from '$lib/core/world/simulation';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';

@@ -1,6 +1,7 @@
-import { TESTER_GAIN_SD, analyseLog, parseLog } from '$lib/core/test/capacity';
+import { TESTER_GAIN_SD } from '$lib/core/test/capacity';
+import { analyseLog, parseLog } from '$lib/core/test/log';
 import { createCells, stepCell, stepDecay, terminalVoltageV } from '$lib/core/world/cell-model';
-import { normalDraw, type Random } from '$lib/core/foundation/shared';
+import { normalDraw, type Random } from '$lib/core/foundation/statistics';
 import type { Answer, Question } from '../answer';
 import { between, drawCell, oneOf, type TruthWorld } from '../world';
 

@@ -1,6 +1,6 @@
 import { createCells, stepCell, stepDecay, terminalVoltageV } from '$lib/core/world/cell-model';
 import { fitNotes, type SpotNote } from '$lib/core/test/run-notes';
-import { normalDraw } from '$lib/core/foundation/shared';
+import { normalDraw } from '$lib/core/foundation/statistics';
 import type { Answer, Question } from '../answer';
 import { between, drawCell, oneOf } from '../world';
 

@@ -1,15 +1,9 @@
-import {
-	arrivalByCharge,
-	betweenSupplyAndCells,
-	judgeLight,
-	judgeProgress,
-	planTopBalance,
-	settledV,
-	type ChargeReading
-} from '$lib/core/balance/charge';
+import { arrivalByCharge } from '$lib/core/balance/charge';
+import { betweenSupplyAndCells, judgeProgress, planTopBalance, type ChargeReading } from '$lib/core/foundation/parallel-charge';
+import { judgeLight, settledV } from '$lib/core/balance/settled';
 import { createCells, terminalVoltageV } from '$lib/core/world/cell-model';
 import { socBounds } from '$lib/core/foundation/chemistry';
-import { normalDraw } from '$lib/core/foundation/shared';
+import { normalDraw } from '$lib/core/foundation/statistics';
 import { simulate, type WorldCell } from '$lib/core/world/simulation';
 import { WHOLE_BANK } from '$lib/core/foundation/verdicts';
 import type { Answer, Question } from '../answer';

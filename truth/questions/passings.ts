@@ -2,7 +2,7 @@ import { mean } from 'd3-array';
 import { judgeCheck } from '$lib/core/serve/years';
 import { simulate, type WorldCell } from '$lib/core/world/simulation';
 import { groupPassings } from '$lib/core/foundation/snapshot';
-import { normalDraw } from '$lib/core/foundation/shared';
+import { normalDraw } from '$lib/core/foundation/statistics';
 import type { Question } from '../answer';
 import { between, drawCell, oneOf, type TruthWorld } from '../world';
 

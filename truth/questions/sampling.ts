@@ -1,6 +1,6 @@
 import { permutations } from './permutations';
 import { capacityOfTheRest, mostBad } from '$lib/core/test/sampling';
-import { normalDraw, normalQuantile } from '$lib/core/foundation/shared';
+import { normalDraw, normalQuantile } from '$lib/core/foundation/statistics';
 import { planQueue } from '$lib/core/test/queue';
 import type { Answer, Question } from '../answer';
 import { between, oneOf } from '../world';

@@ -1,5 +1,5 @@
 import { matchCells, whatGroupsHold } from '$lib/core/match/groups';
-import { normalDraw } from '$lib/core/foundation/shared';
+import { normalDraw } from '$lib/core/foundation/statistics';
 import type { Answer, Question } from '../answer';
 import { between, drawCell, oneOf } from '../world';
 

@@ -1,7 +1,7 @@
-import { isBalanced } from '$lib/core/balance/charge';
+import { isBalanced } from '$lib/core/balance/is-balanced';
 import { judgeCheck } from '$lib/core/serve/years';
 import { simulate, type WorldCell } from '$lib/core/world/simulation';
-import { normalDraw, type Random } from '$lib/core/foundation/shared';
+import { normalDraw, type Random } from '$lib/core/foundation/statistics';
 import type { Answer, Question } from '../answer';
 import { drawMeter } from '../meter';
 import { between, drawCell, oneOf, type TruthWorld } from '../world';

@@ -1,5 +1,6 @@
-import { TESTER_GAIN_SD, jointCapacities, type StandardRun } from '$lib/core/test/capacity';
-import { normalDraw } from '$lib/core/foundation/shared';
+import { TESTER_GAIN_SD } from '$lib/core/test/capacity';
+import { jointCapacities, type StandardRun } from '$lib/core/test/testers';
+import { normalDraw } from '$lib/core/foundation/statistics';
 import type { Answer, Question } from '../answer';
 import { drawCell } from '../world';
 

@@ -1,5 +1,5 @@
 import { judgeUnderLoad } from '$lib/core/serve/years';
-import { median } from '$lib/core/foundation/shared';
+import { median } from '$lib/core/foundation/statistics';
 import type { Answer, Question } from '../answer';
 import { loadedBattery } from '../loaded-battery';
 import { drawMeter } from '../meter';

@@ -1,5 +1,5 @@
 import { createCells, stepCell, stepDecay, terminalVoltageV } from '$lib/core/world/cell-model';
-import { normalDraw } from '$lib/core/foundation/shared';
+import { normalDraw } from '$lib/core/foundation/statistics';
 import { WHOLE_BANK } from '$lib/core/foundation/verdicts';
 import { combineWitnesses, type Witness } from '$lib/core/test/witnesses';
 import type { Question } from '../answer';

@@ -1,5 +1,5 @@
 import { createCells, stepCell, stepDecay, terminalVoltageV } from '$lib/core/world/cell-model';
-import { normalDraw, type Random } from '$lib/core/foundation/shared';
+import { normalDraw, type Random } from '$lib/core/foundation/statistics';
 import { DAYS, MONTH_OF_DAY } from '$lib/core/plan/sun';
 import { panelYear, prepareYear, yearOfUse, type YearInput } from '$lib/core/plan/use-year';
 import type { Question } from '../answer';

@@ -1,5 +1,5 @@
 import { yearsToEnd } from '$lib/core/foundation/fade';
-import { normalDraw } from '$lib/core/foundation/shared';
+import { normalDraw } from '$lib/core/foundation/statistics';
 import type { Question } from '../answer';
 import { between, drawCell, oneOf } from '../world';
 

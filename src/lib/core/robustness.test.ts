@@ -1,11 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { planTopBalance, type BalanceCell } from './balance/charge';
-import { analyseRun } from './test/capacity';
+import { planTopBalance, type BalanceCell } from './foundation/parallel-charge';
+import { analyseRun } from './test/log';
 import { socBounds } from './foundation/chemistry';
 import { matchCells } from './match/groups';
 import { QUANTITIES, parseReading, questionReading } from './foundation/reading';
-import { CoreError } from './foundation/shared';
+import { CoreError } from './foundation/errors';
 
 /** Whatever comes in, the core answers or refuses with a reason; it never breaks. */
 function answersOrRefuses(work: () => unknown): boolean {

@@ -1,4 +1,4 @@
-import { type ConvertedQuantity, type Settings } from '$lib/core/foundation/units';
+import type { ConvertedQuantity, Settings } from '$lib/core/foundation/units';
 import { formFields, type FieldKind } from './form-fields';
 
 /** The maker's figures a person can give, in the order of a data sheet; null: one unit for everybody. */

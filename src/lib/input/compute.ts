@@ -2,7 +2,7 @@ import { Type } from 'class-transformer';
 import { ArrayMinSize, IsArray, IsDefined, IsInt, IsObject, ValidateNested } from 'class-validator';
 import { CHEMISTRIES, LAST_MOVES, type Chemistry, type LastMove } from '$lib/core/foundation/chemistry';
 import type { Passings } from '$lib/core/foundation/snapshot';
-import { STRATEGIES, type Strategy } from '$lib/core/limits/values';
+import { STRATEGIES, type Strategy } from '$lib/core/picture';
 import { BATCH_WISHES, type BatchWish } from '$lib/core/match/groups';
 import {
 	Ages,

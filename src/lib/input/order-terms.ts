@@ -1,5 +1,5 @@
-import { CLAUSE_KINDS, type ClauseKind } from '$lib/core/test/clauses';
-import { TERMINAL_KINDS, type TerminalKind } from '$lib/core/receive/inspection';
+import { CLAUSE_KINDS, type ClauseKind } from '$lib/core/picture';
+import { TERMINAL_KINDS, type TerminalKind } from '$lib/core/picture';
 import { Maybe, Num, OneOf, Text, When, YesNo } from './fields';
 
 /** What was ordered, for what, and what was promised of it. */

@@ -1,4 +1,4 @@
-import { analyseLog, parseLog, type RunAnalysis, type RunOptions, type RunSamples } from '$lib/core/test/capacity';
+import { analyseLog, parseLog, type RunAnalysis, type RunOptions, type RunSamples } from '$lib/core/test/log';
 
 export interface AnalysedLog {
 	analysis: RunAnalysis;

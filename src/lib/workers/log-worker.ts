@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { splitChannels, type LogChannel } from '$lib/core/test/capacity';
+import { splitChannels, type LogChannel } from '$lib/core/test/log';
 
 /** What the page may ask of the worker that takes a file of several cells apart. */
 export interface LogWorker {

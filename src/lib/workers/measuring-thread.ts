@@ -1,5 +1,5 @@
-import { judgeBalanceLeads, type BalanceLeadsInput, type LeadsJudgement } from '$lib/core/build/assembly';
-import { leftJoined, type JoinInput, type LeftJoined } from '$lib/core/balance/charge';
+import { judgeBalanceLeads, type BalanceLeadsInput, type LeadsJudgement } from '$lib/core/build/leads';
+import { leftJoined, type JoinInput, type LeftJoined } from '$lib/core/balance/joining';
 import type { Chemistry } from '$lib/core/foundation/chemistry';
 import { fitNotes, type NotedRun, type NotesFit } from '$lib/core/test/run-notes';
 import { leakageByReadings, type Leakage, type StoredReading } from '$lib/core/receive/storage';

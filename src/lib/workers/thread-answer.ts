@@ -1,4 +1,4 @@
-import { CoreError } from '$lib/core/foundation/shared';
+import { CoreError } from '$lib/core/foundation/errors';
 
 /** What a server thread answers: its result, or why the input was refused. An error's own kind is lost on the way. */
 export type ThreadAnswer<Result> =

@@ -1,6 +1,6 @@
 import { lookAgain } from '../tabs/look-again';
-import { NO_PLAN, type BankPlan } from '$lib/core/plan/needs';
-import type { Interval } from '$lib/core/foundation/shared';
+import { NO_PLAN, type BankPlan } from '$lib/core/plan/bank-plan';
+import type { Interval } from '$lib/core/foundation/statistics';
 import { attempt } from './announce';
 import { ApiProblem, api } from '../api/api';
 import type { BodyFor } from '../api/api-shapes';

@@ -3,11 +3,11 @@
 	import FileLink from '$lib/components/forms/FileLink.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
-	import type { BalanceAnswer } from '$lib/core/balance/charge';
-	import { CoreError } from '$lib/core/foundation/shared';
+	import type { BalanceAnswer } from '$lib/core/balance/is-balanced';
+	import { CoreError } from '$lib/core/foundation/errors';
 	import { attempt } from '$lib/client/entry/announce';
 	import { api } from '$lib/client/api/api';
-	import type { PictureBank } from '$lib/core/stages';
+	import type { PictureBank } from '$lib/core/picture';
 	import { parseReading } from '$lib/core/foundation/reading';
 	import { LOG_SD_V, groupPassings, parseGroupLog, type Passings } from '$lib/core/foundation/snapshot';
 

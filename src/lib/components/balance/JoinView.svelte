@@ -8,8 +8,8 @@
 	import { api } from '$lib/client/api/api';
 	import { settingApart } from '$lib/client/entry/set-apart';
 	import { attempt } from '$lib/client/entry/announce';
-	import { USUAL_LINK_OHM, currentsJoined, type JoinAnswer, type LeftJoined } from '$lib/core/balance/charge';
-	import type { Interval } from '$lib/core/foundation/shared';
+	import { USUAL_LINK_OHM, currentsJoined, type JoinAnswer, type LeftJoined } from '$lib/core/balance/joining';
+	import type { Interval } from '$lib/core/foundation/statistics';
 	import { formatDuration, parseNumber } from '$lib/core/foundation/units';
 	import type { BalanceData } from './balance-data';
 

@@ -3,7 +3,7 @@
 	import type { Snippet } from 'svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import { settingApart } from '$lib/client/entry/set-apart';
-	import { bankLayout } from '$lib/core/plan/needs';
+	import { bankLayout } from '$lib/core/plan/layouts';
 	import { judgeLinksOff, linkState } from '$lib/core/balance/links';
 	import type { BalanceData } from './balance-data';
 

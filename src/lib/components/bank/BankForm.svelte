@@ -5,9 +5,10 @@
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { CHEMISTRIES, CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/foundation/chemistry';
-	import { bankLayout, notOfAClass, seriesFor, type SizedBattery } from '$lib/core/plan/needs';
-	import { BANK_USES } from '$lib/core/foundation/shared';
-	import type { PictureCellType } from '$lib/core/stages';
+	import { bankLayout, type SizedBattery } from '$lib/core/plan/layouts';
+	import { notOfAClass, seriesFor } from '$lib/core/plan/loads';
+	import { BANK_USES } from '$lib/core/picture';
+	import type { PictureCellType } from '$lib/core/picture';
 	import type { Settings } from '$lib/core/foundation/units';
 	import { TYPE_PREFIX } from '$lib/input/bank-form';
 	import { figuresToForm, shownFigures } from './bank-form';

@@ -1,5 +1,5 @@
 import type { BodyFor } from '$lib/client/api/api-shapes';
-import type { PictureBattery } from '$lib/core/stages';
+import type { PictureBattery } from '$lib/core/picture';
 
 /** A battery as the page of its bank knows it. */
 export interface BatteryRow extends Omit<PictureBattery, 'groups' | 'bmsResolutionV'> {

@@ -7,8 +7,8 @@
 	import BatteryDrawing from '$lib/components/tray/BatteryDrawing.svelte';
 	import ShapeChoice from '$lib/components/tray/ShapeChoice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { usualTorque } from '$lib/core/build/assembly';
-	import type { BatteryBuild } from '$lib/core/stages';
+	import { usualTorque } from '$lib/core/build/conductors';
+	import type { BatteryBuild } from '$lib/core/build/state';
 	import type { StageVerdict } from '$lib/core/foundation/verdicts';
 	import { formatDate, type Settings, localDay } from '$lib/core/foundation/units';
 

@@ -5,10 +5,10 @@
 	import { api } from '$lib/client/api/api';
 	import BatteryDrawing from '$lib/components/tray/BatteryDrawing.svelte';
 	import { fitting, type ShownInstrument } from '$lib/components/instruments/instrument-choice';
-	import { judgeBalanceLeads } from '$lib/core/build/assembly';
+	import { judgeBalanceLeads } from '$lib/core/build/leads';
 	import { parseReading, splitPasted } from '$lib/core/foundation/reading';
-	import { CoreError } from '$lib/core/foundation/shared';
-	import type { BatteryBuild } from '$lib/core/stages';
+	import { CoreError } from '$lib/core/foundation/errors';
+	import type { BatteryBuild } from '$lib/core/build/state';
 	import { percentText, typedVolts } from './lead-entry';
 	import Staircase from './Staircase.svelte';
 

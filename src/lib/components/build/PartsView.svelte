@@ -2,7 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { formKept } from '$lib/client/entry/form-kept';
 	import Field from '$lib/components/forms/Field.svelte';
-	import type { BatteryBuild } from '$lib/core/stages';
+	import type { BatteryBuild } from '$lib/core/build/state';
 	import { formatDate, type Settings } from '$lib/core/foundation/units';
 
 	interface Props {

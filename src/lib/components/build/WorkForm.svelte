@@ -3,7 +3,8 @@
 	import { enhance } from '$app/forms';
 	import { formKept } from '$lib/client/entry/form-kept';
 	import Field from '$lib/components/forms/Field.svelte';
-	import type { BatteryBuild, BatteryWorkKind } from '$lib/core/stages';
+	import type { BatteryBuild } from '$lib/core/build/state';
+	import type { BatteryWorkKind } from '$lib/core/picture';
 
 	interface Props {
 		build: BatteryBuild;

@@ -2,7 +2,7 @@
 	import { format, isSameDay, parseISO } from 'date-fns';
 	import { page } from '$app/state';
 	import { mayFallInNight } from '$lib/core/foundation/time';
-	import type { RunningWork } from '$lib/core/foundation/shared';
+	import type { RunningWork } from '$lib/core/bank';
 
 	interface Props {
 		/** What needs a person first before the rest; at least one. */

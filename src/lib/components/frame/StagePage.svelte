@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import { warmestFirst, warmestOf } from '$lib/core/foundation/shared';
+	import { warmestFirst, warmestOf } from '$lib/core/foundation/verdicts';
 	import type { ShownVerdict } from '$lib/core/foundation/verdicts';
 	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
 

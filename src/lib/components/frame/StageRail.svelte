@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { STAGE_NAMES, type StageStatus } from '$lib/core/foundation/shared';
+	import { STAGE_NAMES, type StageStatus } from '$lib/core/foundation/verdicts';
 
 	interface Props {
 		bankId: number;

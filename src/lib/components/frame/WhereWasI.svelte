@@ -2,7 +2,7 @@
 	import { onMount } from 'svelte';
 	import { api } from '$lib/client/api/api';
 	import type { AnswerFor } from '$lib/client/api/api-shapes';
-	import { STAGE_NAMES, type Stage } from '$lib/core/foundation/shared';
+	import { STAGE_NAMES, type Stage } from '$lib/core/foundation/verdicts';
 	import { formatDuration } from '$lib/core/foundation/units';
 
 	let { bankId }: { bankId: number } = $props();

@@ -1,5 +1,5 @@
 import type { LiveSampleShown } from '$lib/client/live/live-line';
-import { thinCurve } from '$lib/core/test/capacity';
+import { thinCurve } from '$lib/core/test/log';
 import { probesAreOff } from '$lib/core/foundation/live-run';
 
 /** A page keeps at most so many samples of a run; beyond, it keeps half of them, every dip and peak included. */

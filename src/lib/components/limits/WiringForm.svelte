@@ -2,7 +2,7 @@
 	import { enhance } from '$app/forms';
 	import { formKept } from '$lib/client/entry/form-kept';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { ampacityA, conductorOf } from '$lib/core/build/assembly';
+	import { ampacityA, conductorOf } from '$lib/core/build/conductors';
 
 	interface Props {
 		battery: {

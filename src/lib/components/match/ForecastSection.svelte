@@ -8,7 +8,7 @@
 	import { inOwnStyle } from '$lib/client/settings/own-style';
 	import { coldLoss } from '$lib/core/match/forecast';
 	import type { Balance, Ender, ForecastRange, KnownCell } from '$lib/core/match/forecast';
-	import type { Interval } from '$lib/core/foundation/shared';
+	import type { Interval } from '$lib/core/foundation/statistics';
 	import { rangeWords } from '$lib/core/foundation/verdicts';
 
 	interface Props {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { Interval } from '$lib/core/foundation/shared';
+	import type { Interval } from '$lib/core/foundation/statistics';
 	import { rangeWords } from '$lib/core/foundation/verdicts';
 
 	interface Props {

@@ -5,7 +5,7 @@
 	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/foundation/chemistry';
 	import { knownOf, weakestToTheEnds, type MatchProblem } from '$lib/core/match/groups';
 	import { EFC_PER_YEAR, gainWorth, yearsToEnd } from '$lib/core/foundation/fade';
-	import type { Interval } from '$lib/core/foundation/shared';
+	import type { Interval } from '$lib/core/foundation/statistics';
 	import { rangeWords } from '$lib/core/foundation/verdicts';
 	import type { Arrangement } from './arrangement';
 	import type { ArrangementDesk } from './arrangement-desk.svelte';

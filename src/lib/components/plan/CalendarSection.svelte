@@ -1,7 +1,8 @@
 <script lang="ts">
 	import type { PlanDesk } from '$lib/client/entry/plan-desk.svelte';
 	import DateField from '$lib/components/forms/DateField.svelte';
-	import { USUAL_PLAN, type BuildStep, type PlanState } from '$lib/core/plan/needs';
+	import { USUAL_PLAN, type PlanState } from '$lib/core/plan/bank-plan';
+	import type { BuildStep } from '$lib/core/plan/calendar';
 	import { formatDate, type Settings } from '$lib/core/foundation/units';
 	import Fold from '$lib/components/frame/Fold.svelte';
 	import PlanNumber from './PlanNumber.svelte';

@@ -3,7 +3,7 @@
 	import type { PlanDesk } from '$lib/client/entry/plan-desk.svelte';
 	import { startYear, type YearJob } from '$lib/client/jobs/year-job';
 	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
-	import { judgeYear, plannedYear, type PlanState } from '$lib/core/plan/needs';
+	import { judgeYear, plannedYear, type PlanState } from '$lib/core/plan/bank-plan';
 	import type { Chemistry } from '$lib/core/foundation/chemistry';
 	import { formatYears } from '$lib/core/foundation/units';
 	import type { YearInput, YearOfUse } from '$lib/core/plan/use-year';

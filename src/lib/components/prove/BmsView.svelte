@@ -3,9 +3,9 @@
 	import { announce, attempt } from '$lib/client/entry/announce';
 	import { api } from '$lib/client/api/api';
 	import BatteryDrawing from '$lib/components/tray/BatteryDrawing.svelte';
-	import type { BatteryShape } from '$lib/core/build/assembly';
+	import type { BatteryShape } from '$lib/core/build/box';
 	import { fitting, type ShownInstrument } from '$lib/components/instruments/instrument-choice';
-	import { CoreError } from '$lib/core/foundation/shared';
+	import { CoreError } from '$lib/core/foundation/errors';
 	import { formatDate, type Settings } from '$lib/core/foundation/units';
 	import type { StageVerdict } from '$lib/core/foundation/verdicts';
 	import { voltsTyped } from './volt-list';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { PROVE_CHECKS, PROVE_CHECK_NAMES, type CheckState, type ProveCheck } from '$lib/core/stages';
+	import { PROVE_CHECKS, PROVE_CHECK_NAMES, type CheckState, type ProveCheck } from '$lib/core/prove/state';
 	import type { StageVerdict } from '$lib/core/foundation/verdicts';
 
 	interface Props {

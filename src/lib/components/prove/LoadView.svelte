@@ -5,8 +5,9 @@
 	import BatteryDrawing from '$lib/components/tray/BatteryDrawing.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { fitting, type ShownInstrument } from '$lib/components/instruments/instrument-choice';
-	import { CoreError } from '$lib/core/foundation/shared';
-	import type { BatteryShape, Joint } from '$lib/core/build/assembly';
+	import { CoreError } from '$lib/core/foundation/errors';
+	import type { BatteryShape } from '$lib/core/build/box';
+	import type { Joint } from '$lib/core/prove/joints';
 	import { formatDate, type Settings } from '$lib/core/foundation/units';
 	import type { StageVerdict } from '$lib/core/foundation/verdicts';
 	import { flowWords, mohmRange, signedMohm } from './mohm-words';

@@ -1,4 +1,4 @@
-import type { Interval } from '$lib/core/foundation/shared';
+import type { Interval } from '$lib/core/foundation/statistics';
 
 /** Milliohms over the like, signed: `+0.40`, `−0.02`, `0.00`. */
 export function signedMohm(mOhm: number): string {

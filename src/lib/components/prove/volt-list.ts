@@ -1,5 +1,5 @@
 import { parseReading } from '$lib/core/foundation/reading';
-import { CoreError } from '$lib/core/foundation/shared';
+import { CoreError } from '$lib/core/foundation/errors';
 
 /**
  * Voltages of the groups as they were typed, null where blank.

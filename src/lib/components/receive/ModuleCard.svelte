@@ -4,8 +4,8 @@
 	import { lookAgain } from '$lib/client/tabs/look-again';
 	import Photos from '$lib/components/photos/Photos.svelte';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
-	import type { StopReason } from '$lib/core/receive/inspection';
-	import type { ModuleMake } from '$lib/core/receive/modules';
+	import type { StopReason } from '$lib/core/picture';
+	import type { ModuleMake } from '$lib/core/picture';
 	import { formatDate, type Settings } from '$lib/core/foundation/units';
 	import type { ShownModule } from './receive-data';
 

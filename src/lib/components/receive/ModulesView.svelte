@@ -3,7 +3,7 @@
 	import { settingApart } from '$lib/client/entry/set-apart';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
-	import { makeOf } from '$lib/core/receive/modules';
+	import { makeOf } from '$lib/core/picture';
 	import DeliveryChoice from './DeliveryChoice.svelte';
 	import ModuleCard from './ModuleCard.svelte';
 	import type { ReceiveData } from './receive-data';

@@ -1,6 +1,6 @@
-import type { SizedBattery } from '$lib/core/plan/needs';
+import type { SizedBattery } from '$lib/core/plan/layouts';
 import type { ShownInstrument } from '$lib/components/instruments/instrument-choice';
-import type { PictureBank, PictureCell, PictureCellType, PictureDelivery, PictureModule } from '$lib/core/stages';
+import type { PictureBank, PictureCell, PictureCellType, PictureDelivery, PictureModule } from '$lib/core/picture';
 import type { Settings } from '$lib/core/foundation/units';
 import type { OrderTerms } from '$lib/input/order-terms';
 import type { StageVerdict } from '$lib/core/foundation/verdicts';

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { RehearsalJudgement } from '$lib/core/world/rehearsal';
-import type { Stage } from '$lib/core/foundation/shared';
+import type { Stage } from '$lib/core/foundation/verdicts';
 import { benchMark, rehearsalVerdicts, type SeenCell, type Wiring } from './rehearsal-words';
 
 const judgement = (caught: boolean[], totalCost: number): RehearsalJudgement => ({

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import FadeChart from '$lib/components/charts/FadeChart.svelte';
-	import type { BatteryService } from '$lib/core/stages';
+	import type { BatteryService } from '$lib/core/serve/state';
 	import WhatIf from './WhatIf.svelte';
 
 	interface Props {

@@ -6,9 +6,9 @@
 	import type { Chemistry } from '$lib/core/foundation/chemistry';
 	import { parseReading, splitPasted } from '$lib/core/foundation/reading';
 	import { whatWasRead, type Read } from '$lib/core/foundation/snapshot';
-	import { CoreError } from '$lib/core/foundation/shared';
+	import { CoreError } from '$lib/core/foundation/errors';
 	import type { CheckContext } from '$lib/core/serve/years';
-	import type { ServiceRow } from '$lib/core/stages';
+	import type { ServiceRow } from '$lib/core/serve/state';
 	import { fromUserUnits, unitOf, type Settings } from '$lib/core/foundation/units';
 
 	export type NewCheck = Omit<ServiceRow, 'id' | 'version' | 'battery'> & { checkedDoubtS: number | null };

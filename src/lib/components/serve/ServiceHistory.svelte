@@ -1,7 +1,7 @@
 <script lang="ts">
 	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import { inOwnStyle } from '$lib/client/settings/own-style';
-	import type { BatteryService } from '$lib/core/stages';
+	import type { BatteryService } from '$lib/core/serve/state';
 	import { byYear } from './by-year';
 	import { formatDate, type Settings } from '$lib/core/foundation/units';
 

@@ -4,7 +4,7 @@
 	import { settingApart } from '$lib/client/entry/set-apart';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
-	import { CoreError } from '$lib/core/foundation/shared';
+	import { CoreError } from '$lib/core/foundation/errors';
 	import { WHOLE_BANK } from '$lib/core/foundation/verdicts';
 	import { combineWitnesses, type Combined, type Witness } from '$lib/core/test/witnesses';
 	import type { ConvertedQuantity } from '$lib/core/foundation/units';

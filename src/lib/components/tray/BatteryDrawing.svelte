@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { Snippet } from 'svelte';
-	import type { Warmth } from '$lib/core/foundation/shared';
-	import type { BatteryShape } from '$lib/core/build/assembly';
+	import type { Warmth } from '$lib/core/foundation/verdicts';
+	import type { BatteryShape } from '$lib/core/build/box';
 	import { CELL, batteryLayout } from './battery-layout';
 
 	interface Props {

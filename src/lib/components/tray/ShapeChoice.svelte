@@ -3,7 +3,8 @@
 	import { api } from '$lib/client/api/api';
 	import { lookAgain } from '$lib/client/tabs/look-again';
 	import Choice from '$lib/components/forms/Choice.svelte';
-	import { OUTPUT_CORNERS, type BatteryShape, type OutputCorner } from '$lib/core/build/assembly';
+	import { OUTPUT_CORNERS, type OutputCorner } from '$lib/core/picture';
+	import type { BatteryShape } from '$lib/core/build/box';
 	import { rowChoices } from './battery-layout';
 
 	/** How a battery lies, chosen under its drawing: every drawing of it follows. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import type { BatteryShape } from '$lib/core/build/assembly';
-import { hardwareFor } from '$lib/core/plan/needs';
+import type { BatteryShape } from '$lib/core/build/box';
+import { hardwareFor } from '$lib/core/plan/charging';
 import { CELL, batteryLayout, rowChoices } from './battery-layout';
 
 describe('a battery from above', () => {

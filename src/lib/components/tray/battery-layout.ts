@@ -1,4 +1,5 @@
-import type { BatteryShape, OutputCorner } from '$lib/core/build/assembly';
+import type { BatteryShape } from '$lib/core/build/box';
+import type { OutputCorner } from '$lib/core/picture';
 
 /** A battery of S groups of P cells from above, in rows that turn at their ends. Units of the drawing. */
 export interface BatteryLayout {

@@ -1,5 +1,5 @@
 import { quantileSorted } from 'd3-array';
-import type { Warmth } from '$lib/core/foundation/shared';
+import type { Warmth } from '$lib/core/foundation/verdicts';
 
 /** One cell as it is drawn on the tray. */
 export interface DrawnCell {

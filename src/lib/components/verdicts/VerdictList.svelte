@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { WARMTH_WORDS } from './warmth-words';
 	import { page } from '$app/state';
-	import { warmestFirst } from '$lib/core/foundation/shared';
+	import { warmestFirst } from '$lib/core/foundation/verdicts';
 	import { cellsOf, type ShownVerdict } from '$lib/core/foundation/verdicts';
 	import { inOwnStyle } from '$lib/client/settings/own-style';
 	import { remedyOf } from './remedy';

@@ -1,4 +1,5 @@
-import type { BankPicture, BuildRecords } from '$lib/core/stages';
+import type { BankPicture } from '$lib/core/picture';
+import type { BuildRecords } from '$lib/core/build/state';
 import { jointTorques, leadReadings, temporaryParts } from '../records';
 import { latestBy } from './latest-by';
 

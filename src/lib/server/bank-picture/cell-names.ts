@@ -1,4 +1,4 @@
-import type { BankPicture } from '$lib/core/stages';
+import type { BankPicture } from '$lib/core/picture';
 
 /** Names of the cells of each battery, group by group. */
 export function cellNames({ batteries, cells }: BankPicture): Record<number, string[][]> {

@@ -1,8 +1,8 @@
 import type { Knex } from 'knex';
-import type { BatteryChange } from '$lib/core/stages';
+import type { BatteryChange } from '$lib/core/picture';
 import { database } from '../db/connection';
 import { batteryWorks } from '../records';
-import type { PictureBattery } from '$lib/core/stages';
+import type { PictureBattery } from '$lib/core/picture';
 
 /** A cell that is put back into the group it left within this time was never away, ms. */
 const SAME_ACT_MS = 60_000;

@@ -1,7 +1,7 @@
 import { group } from 'd3-array';
 import { countedAh, type ChargeDeed } from '$lib/core/foundation/charge-account';
 import { deedsOfLive } from '$lib/core/foundation/live-run';
-import type { ChargedRow } from '$lib/core/stages';
+import type { ChargedRow } from '$lib/core/picture';
 import { balanceCells, balanceReadings, balanceRuns, liveRuns, storageTests } from '../records';
 
 /** Steps of a bottom balance that leave a cell at its bottom. */

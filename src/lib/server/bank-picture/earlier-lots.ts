@@ -1,5 +1,5 @@
 import { group } from 'd3-array';
-import type { TestedLot } from '$lib/core/test/capacity';
+import type { TestedLot } from '$lib/core/picture';
 import { database } from '../db/connection';
 import type { Bank } from '../records';
 

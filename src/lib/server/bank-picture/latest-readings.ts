@@ -1,5 +1,5 @@
 import { QUANTITIES, type Quantity, type ReadState } from '$lib/core/foundation/reading';
-import type { PictureReading } from '$lib/core/stages';
+import type { PictureReading } from '$lib/core/picture';
 import { fromColumns } from '../db/case';
 import { database } from '../db/connection';
 import type { Reading } from '../records';

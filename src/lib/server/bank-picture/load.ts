@@ -1,6 +1,6 @@
 import { group } from 'd3-array';
 import type { Knex } from 'knex';
-import type { BankPicture, PictureBattery, PictureCell, PictureReading } from '$lib/core/stages';
+import type { BankPicture, PictureBattery, PictureCell, PictureReading } from '$lib/core/picture';
 import { fromColumns } from '../db/case';
 import { database } from '../db/connection';
 import {

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
-import type { MethodRun, MethodWorld } from '$lib/core/balance/steps';
+import type { MethodRun, MethodWorld } from '$lib/core/picture';
 import { meterSd } from '$lib/core/foundation/reading';
 import { banks } from '../records/banks/row';
 import { cellTypes } from '../records/cell-types/row';

@@ -1,4 +1,4 @@
-import type { PictureCellType } from '$lib/core/stages';
+import type { PictureCellType } from '$lib/core/picture';
 import { banks, cellTypes, type Bank, type Delivery } from '../records';
 
 /** What the cells of each delivery are by the bank they were ordered for, where that is of another type than this bank; others have no entry. */

@@ -1,5 +1,6 @@
-import { USUAL_PLAN, drawnAtMostW, sumLoads } from '$lib/core/plan/needs';
-import type { PlannedDraw } from '$lib/core/stages';
+import { USUAL_PLAN } from '$lib/core/plan/bank-plan';
+import { drawnAtMostW, sumLoads } from '$lib/core/plan/loads';
+import type { PlannedDraw } from '$lib/core/picture';
 import { plans } from '../records';
 
 /** What the loads of a bank's plan, or its inverter, may draw from the batteries; null where neither is written down. */

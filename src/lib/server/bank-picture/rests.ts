@@ -1,4 +1,4 @@
-import { tellsCharge, type PictureBalanceRun, type PictureReading, type Touch } from '$lib/core/stages';
+import { tellsCharge, type PictureBalanceRun, type PictureReading, type Touch } from '$lib/core/picture';
 import { fromColumns } from '../db/case';
 import { database } from '../db/connection';
 import type { BalanceRun } from '../records';

@@ -1,5 +1,5 @@
 import { group } from 'd3-array';
-import type { Touch } from '$lib/core/stages';
+import type { Touch } from '$lib/core/picture';
 import { fromColumns } from '../db/case';
 import { database } from '../db/connection';
 import { chargedRows, deedsOfLiveRuns, deedsOfStorageTests, emptiedAt, isEmptied } from './charge-deeds';

@@ -1,5 +1,5 @@
 import { LRUCache } from 'lru-cache';
-import { readAgain } from '$lib/core/balance/charge';
+import { readAgain } from '$lib/core/balance/settled';
 import { followMethod } from '$lib/core/balance/steps';
 import { byTheCalendarS, lastWakingMoment, type WakingHours } from '$lib/core/foundation/time';
 import { loadBankPicture } from '../bank-picture/load';

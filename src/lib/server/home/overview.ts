@@ -1,5 +1,7 @@
-import type { RunningWork, Stage, StageStatus, Warmth } from '$lib/core/foundation/shared';
-import { BANK_USES, STAGES, WARMTHS } from '$lib/core/foundation/shared';
+import type { RunningWork } from '$lib/core/bank';
+import type { Stage, StageStatus, Warmth } from '$lib/core/foundation/verdicts';
+import { BANK_USES } from '$lib/core/picture';
+import { STAGES, WARMTHS } from '$lib/core/foundation/verdicts';
 import type { StageVerdict } from '$lib/core/foundation/verdicts';
 import { InputError } from '$lib/input/validate';
 import { columnOf } from '../db/case';

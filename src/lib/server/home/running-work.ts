@@ -1,6 +1,6 @@
 import { LIVE_NAMES, toEndS } from '$lib/core/foundation/live-run';
-import type { RunningWork } from '$lib/core/foundation/shared';
-import { isCharging, type BalanceState } from '$lib/core/stages';
+import type { RunningWork } from '$lib/core/bank';
+import { isCharging, type BalanceState } from '$lib/core/balance/state';
 import { loadBankPicture } from '../bank-picture/load';
 import { database } from '../db/connection';
 import { placeOf } from '../live/live-plan';

@@ -1,4 +1,5 @@
-import { buildState, whereWasI, type WhereWasI } from '$lib/core/stages';
+import { buildState } from '$lib/core/build/state';
+import { whereWasI, type WhereWasI } from '$lib/core/bank';
 import { loadBankPicture } from '../bank-picture/load';
 import { database } from '../db/connection';
 import { bankSummary } from '../judgements/store';

@@ -1,7 +1,7 @@
 import { EventEmitter } from 'node:events';
 import type { RequestEvent } from '@sveltejs/kit';
 import { describe, expect, it } from 'vitest';
-import { CoreError } from '$lib/core/foundation/shared';
+import { CoreError } from '$lib/core/foundation/errors';
 import { InputError } from '$lib/input/validate';
 import { ServiceError } from '../errors';
 import { endpoint, idOf, jsonBody, textBody } from './endpoint';

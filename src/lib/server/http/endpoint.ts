@@ -1,5 +1,5 @@
 import type { RequestEvent } from '@sveltejs/kit';
-import { CoreError } from '$lib/core/foundation/shared';
+import { CoreError } from '$lib/core/foundation/errors';
 import { refuseHostile } from '$lib/input/plain';
 import { InputError, type FieldFault } from '$lib/input/validate';
 import { passingTrouble } from '../db/away';

@@ -1,5 +1,5 @@
 import { CHEMISTRIES, type Chemistry } from '$lib/core/foundation/chemistry';
-import { STAGES, type Stage } from '$lib/core/foundation/shared';
+import { STAGES, type Stage } from '$lib/core/foundation/verdicts';
 import { InputError } from '$lib/input/validate';
 import { ServiceError } from '../errors';
 

@@ -1,5 +1,6 @@
-import { failedStage, judgeBank, type BankJudgement, type BankPicture, type StageJudgement } from '$lib/core/stages';
-import { CoreError } from '$lib/core/foundation/shared';
+import { failedStage, judgeBank, type BankJudgement } from '$lib/core/bank';
+import type { BankPicture, StageJudgement } from '$lib/core/picture';
+import { CoreError } from '$lib/core/foundation/errors';
 import { log } from '../log';
 import { acknowledgements } from '../records';
 import type { StageFace } from './stage-face';

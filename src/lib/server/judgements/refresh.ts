@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
-import { WARMTHS, type Stage, type StageStatus, type Warmth } from '$lib/core/foundation/shared';
-import { EDITION, warmthRank, type BankJudgement } from '$lib/core/stages';
+import { WARMTHS, type Stage, type StageStatus, type Warmth } from '$lib/core/foundation/verdicts';
+import { EDITION, warmthRank, type BankJudgement } from '$lib/core/bank';
 import { cellsOf, type StageVerdict } from '$lib/core/foundation/verdicts';
 import { loadBankPicture } from '../bank-picture/load';
 import { database } from '../db/connection';

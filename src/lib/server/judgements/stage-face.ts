@@ -1,5 +1,5 @@
-import type { BankPicture, StageJudgement } from '$lib/core/stages';
-import type { Stage } from '$lib/core/foundation/shared';
+import type { BankPicture, StageJudgement } from '$lib/core/picture';
+import type { Stage } from '$lib/core/foundation/verdicts';
 
 /** A stage's one face: what it alone needs beside the bank's picture, and what it makes of both. */
 export interface StageFace<Facts = unknown> {

@@ -1,5 +1,5 @@
-import { WARMTHS, type Stage } from '$lib/core/foundation/shared';
-import { EDITION } from '$lib/core/stages';
+import { WARMTHS, type Stage } from '$lib/core/foundation/verdicts';
+import { EDITION } from '$lib/core/bank';
 import type { StageVerdict } from '$lib/core/foundation/verdicts';
 import { database } from '../db/connection';
 import { judgeElsewhere } from './elsewhere';

@@ -1,4 +1,4 @@
-import { thinCurve } from '$lib/core/test/capacity';
+import { thinCurve } from '$lib/core/test/log';
 import { InputError } from '$lib/input/validate';
 import { readLiveMinutes } from '../db/live-minutes';
 import { countLiveSamples, readLiveSamples } from '../db/live-samples';

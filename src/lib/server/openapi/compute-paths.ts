@@ -1,4 +1,4 @@
-import { STAGES } from '$lib/core/foundation/shared';
+import { STAGES } from '$lib/core/foundation/verdicts';
 import { BalanceLeadsRequest, JointsRequest } from '$lib/input/assembly';
 import * as compute from '$lib/input/compute';
 import * as joining from '$lib/input/joining';

@@ -1,4 +1,4 @@
-import { LEAD_CODES } from '$lib/core/build/assembly';
+import { LEAD_CODES } from '$lib/core/build/leads';
 import { json, ref, type Json } from './parts';
 
 /** What answers are made of. Every field is always there; `maybe` ones may be null. */

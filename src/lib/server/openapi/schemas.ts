@@ -1,4 +1,4 @@
-import { STAGES } from '$lib/core/foundation/shared';
+import { STAGES } from '$lib/core/foundation/verdicts';
 import { SUBJECT_KINDS, VERDICT_CODES } from '$lib/core/foundation/verdicts';
 import { ref, type Json } from './parts';
 

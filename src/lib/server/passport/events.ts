@@ -1,7 +1,7 @@
 import { socBounds, type Chemistry } from '$lib/core/foundation/chemistry';
-import { INSPECTED } from '$lib/core/receive/inspection';
+import { INSPECTED } from '$lib/core/picture';
 import { QUANTITY_FIGURES, READ_STATE_NAMES } from '$lib/core/foundation/reading';
-import { CRATE_REST_S } from '$lib/core/stages';
+import { CRATE_REST_S } from '$lib/core/picture';
 import type { Verdict } from '$lib/core/foundation/verdicts';
 import type { InspectionRow, Placement, Reading, Run, StorageTestRow, VerdictChange } from '../records';
 

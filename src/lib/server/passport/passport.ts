@@ -1,8 +1,9 @@
 import type { Chemistry } from '$lib/core/foundation/chemistry';
 import { judgeInspections } from '$lib/core/receive/inspection';
-import { type MeterAccuracy, type Quantity } from '$lib/core/foundation/reading';
+import type { MeterAccuracy, Quantity } from '$lib/core/foundation/reading';
 import { judgeDelivery } from '$lib/core/receive/arrival';
-import { CRATE_REST_S, bankCapacities } from '$lib/core/stages';
+import { CRATE_REST_S } from '$lib/core/picture';
+import { bankCapacities } from '$lib/core/test/capacities';
 import { judgeLeakage } from '$lib/core/receive/storage';
 import { cellSubject, cellsOf, type Verdict } from '$lib/core/foundation/verdicts';
 import { loadBankPicture } from '../bank-picture/load';

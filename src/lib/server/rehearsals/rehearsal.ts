@@ -1,17 +1,9 @@
 import { completeScenario, type Place, type Scenario, type Tool } from '$lib/core/world/bench';
 import { acResistanceMohm } from '$lib/core/world/cell-model';
-import type { PictureCell } from '$lib/core/stages';
+import type { PictureCell } from '$lib/core/picture';
 import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
-import {
-	READY_SCENARIOS,
-	findingsOf,
-	judgeRehearsal,
-	readyScenario,
-	readyScenarios,
-	scenarioOfSeed,
-	type Finding,
-	type ReadyScenario
-} from '$lib/core/world/rehearsal';
+import { READY_SCENARIOS, judgeRehearsal, readyScenario, readyScenarios, scenarioOfSeed, type Finding, type ReadyScenario } from '$lib/core/world/rehearsal';
+import { findingsOf } from '$lib/core/bank';
 import type { ConclusionsInput, RehearsalInput } from '$lib/input/live';
 import type { StageVerdict } from '$lib/core/foundation/verdicts';
 import { InputError } from '$lib/input/validate';

@@ -1,4 +1,4 @@
-import type { Stage } from '$lib/core/foundation/shared';
+import type { Stage } from '$lib/core/foundation/verdicts';
 import type { StageVerdict } from '$lib/core/foundation/verdicts';
 import { bankVerdicts } from '../judgements/store';
 

@@ -1,4 +1,4 @@
-import type { RunOptions } from '$lib/core/test/capacity';
+import type { RunOptions } from '$lib/core/test/log';
 import { analysedLog, type AnalysedLog } from '$lib/workers/analysed-log';
 import { onThread } from './thread';
 

@@ -1,5 +1,5 @@
-import type { LeadsJudgement } from '$lib/core/build/assembly';
-import type { LeftJoined } from '$lib/core/balance/charge';
+import type { LeadsJudgement } from '$lib/core/build/leads';
+import type { LeftJoined } from '$lib/core/balance/joining';
 import type { NotesFit } from '$lib/core/test/run-notes';
 import type { Leakage } from '$lib/core/receive/storage';
 import type { QueuePlan, QueueStep } from '$lib/core/test/queue';

@@ -1,6 +1,6 @@
 import { resolve } from 'node:path';
 import { Piscina } from 'piscina';
-import { CoreError } from '$lib/core/foundation/shared';
+import { CoreError } from '$lib/core/foundation/errors';
 import type { Pace } from '$lib/workers/step-back';
 import type { ThreadAnswer } from '$lib/workers/thread-answer';
 import { ServiceError } from '../errors';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { bankLayout, layoutText } from '$lib/core/plan/needs';
+	import { bankLayout, layoutText } from '$lib/core/plan/layouts';
 	import { lookAgain } from '$lib/client/tabs/look-again';
 	import { page } from '$app/state';
 	import RunningStrip from '$lib/components/frame/RunningStrip.svelte';

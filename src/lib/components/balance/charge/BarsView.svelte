@@ -6,7 +6,7 @@
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
 	import { settingApart } from '$lib/client/entry/set-apart';
-	import { barOhms, judgeBars, rowCurrents, type BarReading } from '$lib/core/balance/charge';
+	import { barOhms, judgeBars, rowCurrents, type BarReading } from '$lib/core/balance/joining';
 	import { parseNumber } from '$lib/core/foundation/units';
 	import HarnessPlan from './HarnessPlan.svelte';
 	import type { BalanceData } from '../balance-data';

@@ -2,9 +2,9 @@
 	import Field from '$lib/components/forms/Field.svelte';
 	import WhenField from '$lib/components/forms/WhenField.svelte';
 	import Photos from '$lib/components/photos/Photos.svelte';
-	import type { ChargeProgress } from '$lib/core/balance/charge';
+	import type { ChargeProgress } from '$lib/core/foundation/parallel-charge';
 	import { byTheCalendarS } from '$lib/core/foundation/time';
-	import { readingsInOrder, type LoggedReading } from '$lib/core/stages';
+	import { readingsInOrder, type LoggedReading } from '$lib/core/picture';
 	import { PHASE_WORDS, unmetWords } from '$lib/core/foundation/verdicts';
 	import { formatDateTime, formatDuration, formatPercent, type Settings } from '$lib/core/foundation/units';
 

@@ -19,7 +19,7 @@
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, type DrawnCell } from '$lib/components/tray/tray-cell';
 	import { planLive } from '$lib/client/entry/plan-live';
-	import { HOLD_S } from '$lib/core/balance/charge';
+	import { HOLD_S } from '$lib/core/foundation/parallel-charge';
 	import { cellsOf } from '$lib/core/foundation/verdicts';
 	import type { BalanceData } from '../balance-data';
 	import { settingApart } from '$lib/client/entry/set-apart';

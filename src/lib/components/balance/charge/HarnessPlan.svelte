@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { measure } from '$lib/client/settings/own-style';
 	import Choice from '$lib/components/forms/Choice.svelte';
-	import { parallelHarness } from '$lib/core/balance/charge';
+	import { parallelHarness } from '$lib/core/balance/joining';
 	import ParallelRow from './ParallelRow.svelte';
 
 	/** The row as it is joined: straight bars where all cells lie the same way, a harness where they lie in their series order. */

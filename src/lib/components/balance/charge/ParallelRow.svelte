@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { LyingCell } from '$lib/core/balance/charge';
+	import type { LyingCell } from '$lib/core/balance/joining';
 
 	/** Cells joined in parallel, from above: bars or a harness, the supply and the meter. */
 	interface Props {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { BalanceCell, BalancePlan } from '$lib/core/balance/charge';
+	import type { BalanceCell, BalancePlan } from '$lib/core/foundation/parallel-charge';
 	import { byTheCalendarS, mayFallInNight, startForDaytimeEnd, type WakingHours } from '$lib/core/foundation/time';
 	import { formatDateTime, formatDuration, type Settings } from '$lib/core/foundation/units';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { goto } from '$app/navigation';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { parallelBars, cellsJoinedBy } from '$lib/core/balance/charge';
+	import { parallelBars, cellsJoinedBy } from '$lib/core/foundation/parallel-charge';
 
 	interface Props {
 		/** Every cell this bank may take, whether it stands in the row, and whether something stops it. */

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { inOwnStyle } from '$lib/client/settings/own-style';
-	import type { BalanceState } from '$lib/core/stages';
+	import type { BalanceState } from '$lib/core/balance/state';
 
 	interface Props {
 		/** The row before it is planned. */

@@ -2,7 +2,7 @@
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { CHEMISTRIES, type Chemistry } from '$lib/core/foundation/chemistry';
-	import type { MethodKind, MethodSetup } from '$lib/core/balance/steps';
+	import type { MethodKind, MethodSetup } from '$lib/core/picture';
 	import { METHOD_NAMES } from './step-words';
 
 	interface Props {

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import type { MethodEntry, MethodRun } from '$lib/core/balance/steps';
+	import type { MethodEntry, MethodRun } from '$lib/core/picture';
 	import { formatDateTime, type Settings } from '$lib/core/foundation/units';
 	import { STEP_NAMES, entryWords } from './step-words';
 

@@ -14,7 +14,8 @@
 	import StepLog from '$lib/components/balance/steps/StepLog.svelte';
 	import { METHOD_NAMES, STEP_NAMES, type WrittenEntry } from '$lib/components/balance/steps/step-words';
 	import { settingApart } from '$lib/client/entry/set-apart';
-	import { METHOD_KINDS, type MethodKind, type MethodSetup, type NextStep } from '$lib/core/balance/steps';
+	import { METHOD_KINDS, type MethodKind, type MethodSetup } from '$lib/core/picture';
+	import type { NextStep } from '$lib/core/balance/steps';
 	import { formatDateTime } from '$lib/core/foundation/units';
 	import type { BalanceData } from '../balance-data';
 

@@ -4,7 +4,7 @@
 	import { api } from '$lib/client/api/api';
 	import { fitting, type ShownInstrument } from '$lib/components/instruments/instrument-choice';
 	import type { Chemistry } from '$lib/core/foundation/chemistry';
-	import { CoreError } from '$lib/core/foundation/shared';
+	import { CoreError } from '$lib/core/foundation/errors';
 	import type { NextStep } from '$lib/core/balance/steps';
 	import { LOG_SD_V, fullestMoment, groupPassings, parseGroupLog } from '$lib/core/foundation/snapshot';
 	import { momentWanted, type TakenVolts } from './step-words';

@@ -1,4 +1,5 @@
-import type { EntryField, MethodEntry, MethodKind, NextStep } from '$lib/core/balance/steps';
+import type { EntryField, NextStep } from '$lib/core/balance/steps';
+import type { MethodEntry, MethodKind } from '$lib/core/picture';
 import type { Passings } from '$lib/core/foundation/snapshot';
 import { parseNumber } from '$lib/core/foundation/units';
 

@@ -2,7 +2,9 @@
 	import { inOwnStyle, measure } from '$lib/client/settings/own-style';
 	import type { PlanDesk } from '$lib/client/entry/plan-desk.svelte';
 	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/foundation/chemistry';
-	import { HARDWARE_ITEMS, USUAL_PLAN, besideLead, nominalClassV, type PlanState } from '$lib/core/plan/needs';
+	import { HARDWARE_ITEMS, besideLead } from '$lib/core/plan/charging';
+	import { USUAL_PLAN, type PlanState } from '$lib/core/plan/bank-plan';
+	import { nominalClassV } from '$lib/core/plan/loads';
 	import type { Settings } from '$lib/core/foundation/units';
 	import { hardwareWords } from '$lib/core/foundation/verdicts';
 	import BoxSection from '../layout/BoxSection.svelte';

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { PlanDesk } from '$lib/client/entry/plan-desk.svelte';
-	import { chargingVerdicts, type ChargerChoice, type PlanState } from '$lib/core/plan/needs';
+	import { chargingVerdicts, type ChargerChoice } from '$lib/core/plan/charging';
+	import type { PlanState } from '$lib/core/plan/bank-plan';
 	import { WHOLE_BANK } from '$lib/core/foundation/verdicts';
 	import Fold from '$lib/components/frame/Fold.svelte';
 	import PlanNumber from '../PlanNumber.svelte';

@@ -28,15 +28,8 @@
 	import Field from '$lib/components/forms/Field.svelte';
 	import { projectFade } from '$lib/core/foundation/fade';
 	import type { Chemistry } from '$lib/core/foundation/chemistry';
-	import {
-		USUAL_PLAN,
-		costOf,
-		lineCents,
-		nextBreak,
-		unitCentsAt,
-		type PlanItem,
-		type PlanState
-	} from '$lib/core/plan/needs';
+	import { USUAL_PLAN, type PlanState } from '$lib/core/plan/bank-plan';
+	import { costOf, lineCents, nextBreak, unitCentsAt, type PlanItem } from '$lib/core/plan/money';
 	import { formatDate, type Settings } from '$lib/core/foundation/units';
 	import Fold from '$lib/components/frame/Fold.svelte';
 	import PriceHistory from './PriceHistory.svelte';

@@ -2,7 +2,7 @@
 	import { lookAgain } from '$lib/client/tabs/look-again';
 	import { announce, attempt } from '$lib/client/entry/announce';
 	import { api } from '$lib/client/api/api';
-	import { differences, unitCentsAt, type PlanItem } from '$lib/core/plan/needs';
+	import { differences, unitCentsAt, type PlanItem } from '$lib/core/plan/money';
 	import { formatDate, type Settings } from '$lib/core/foundation/units';
 	import type { StoredItem, StoredSnapshot } from './MoneySection.svelte';
 	import { money } from '../layout/layout-words';

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { PlanDesk } from '$lib/client/entry/plan-desk.svelte';
-	import type { PlanState, SupplyChoice } from '$lib/core/plan/needs';
+	import type { PlanState } from '$lib/core/plan/bank-plan';
+	import type { SupplyChoice } from '$lib/core/plan/charging';
 	import Fold from '$lib/components/frame/Fold.svelte';
 	import PlanNumber from '../PlanNumber.svelte';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
 	import { inOwnStyle } from '$lib/client/settings/own-style';
-	import type { BoxArrangement } from '$lib/core/build/assembly';
-	import type { PlannedBox } from '$lib/core/plan/needs';
+	import type { BoxArrangement } from '$lib/core/build/box';
+	import type { PlannedBox } from '$lib/core/plan/bank-plan';
 
 	interface Props {
 		box: PlannedBox;

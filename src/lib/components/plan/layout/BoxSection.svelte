@@ -1,6 +1,6 @@
 <script lang="ts">
 	import type { PlanDesk } from '$lib/client/entry/plan-desk.svelte';
-	import type { PlannedBox, PlanState } from '$lib/core/plan/needs';
+	import type { PlannedBox, PlanState } from '$lib/core/plan/bank-plan';
 	import { inOwnStyle, measure } from '$lib/client/settings/own-style';
 	import BoxDrawing from './BoxDrawing.svelte';
 	import Fold from '$lib/components/frame/Fold.svelte';

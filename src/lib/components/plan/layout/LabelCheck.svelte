@@ -2,8 +2,8 @@
 	import VerdictList from '$lib/components/verdicts/VerdictList.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { CHEMISTRIES, type Chemistry } from '$lib/core/foundation/chemistry';
-	import { checkLabelFigures, type LabelCheck } from '$lib/core/plan/needs';
-	import { CoreError } from '$lib/core/foundation/shared';
+	import { checkLabelFigures, type LabelCheck } from '$lib/core/plan/label';
+	import { CoreError } from '$lib/core/foundation/errors';
 	import Fold from '$lib/components/frame/Fold.svelte';
 
 	let label = $state<

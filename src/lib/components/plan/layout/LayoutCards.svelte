@@ -1,7 +1,7 @@
 <script lang="ts">
 	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import { measure } from '$lib/client/settings/own-style';
-	import type { Layout } from '$lib/core/plan/needs';
+	import type { Layout } from '$lib/core/plan/layouts';
 	import { layoutKey, layoutName, money } from './layout-words';
 
 	interface Props {

@@ -2,7 +2,7 @@
 	import { extent } from 'd3-array';
 	import { scaleLinear } from 'd3-scale';
 	import { line } from 'd3-shape';
-	import type { Layout } from '$lib/core/plan/needs';
+	import type { Layout } from '$lib/core/plan/layouts';
 	import { layoutKey, layoutName, money } from './layout-words';
 
 	interface Props {

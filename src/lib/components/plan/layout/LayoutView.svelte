@@ -6,7 +6,8 @@
 	import type { PlanDesk } from '$lib/client/entry/plan-desk.svelte';
 	import type { Chemistry } from '$lib/core/foundation/chemistry';
 	import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
-	import { USUAL_PLAN, compareLayouts, type CellChoice, type Layout, type PlanState } from '$lib/core/plan/needs';
+	import { USUAL_PLAN, type PlanState } from '$lib/core/plan/bank-plan';
+	import { compareLayouts, type CellChoice, type Layout } from '$lib/core/plan/layouts';
 	import Fold from '$lib/components/frame/Fold.svelte';
 	import LabelCheck from './LabelCheck.svelte';
 	import LayoutCards from './LayoutCards.svelte';

@@ -1,7 +1,9 @@
 <script lang="ts">
 	import { CHEMISTRY_FIGURES, type Chemistry } from '$lib/core/foundation/chemistry';
 	import type { PlanDesk } from '$lib/client/entry/plan-desk.svelte';
-	import { USUAL_PLAN, drawnAtMostW, sizeParts, type PlanState } from '$lib/core/plan/needs';
+	import { USUAL_PLAN, type PlanState } from '$lib/core/plan/bank-plan';
+	import { drawnAtMostW } from '$lib/core/plan/loads';
+	import { sizeParts } from '$lib/core/plan/layouts';
 	import Fold from '$lib/components/frame/Fold.svelte';
 
 	interface Props {

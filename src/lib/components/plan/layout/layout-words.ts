@@ -1,4 +1,4 @@
-import type { Layout, LayoutRefusal } from '$lib/core/plan/needs';
+import type { Layout, LayoutRefusal } from '$lib/core/plan/layouts';
 
 export const REFUSALS: Record<LayoutRefusal, string> = {
 	'too-many-amps': 'no BMS carries its amperes',

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import Choice from '$lib/components/forms/Choice.svelte';
-	import { shareOfDays, type PlannedLoad } from '$lib/core/plan/needs';
+	import { shareOfDays, type PlannedLoad } from '$lib/core/plan/loads';
 	import { hoursText, parseHours } from '$lib/core/foundation/time';
 	import PlanNumber from '../PlanNumber.svelte';
 

@@ -1,6 +1,7 @@
 <script lang="ts">
 	import type { PlanDesk } from '$lib/client/entry/plan-desk.svelte';
-	import { USUAL_PLAN, type PlannedInverter, type PlannedLoad, type PlanState, type Thing } from '$lib/core/plan/needs';
+	import { USUAL_PLAN, type PlannedInverter, type PlanState } from '$lib/core/plan/bank-plan';
+	import type { PlannedLoad, Thing } from '$lib/core/plan/loads';
 	import Fold from '$lib/components/frame/Fold.svelte';
 	import LoadRow from './LoadRow.svelte';
 	import PlanNumber from '../PlanNumber.svelte';

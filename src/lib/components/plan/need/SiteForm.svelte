@@ -1,7 +1,7 @@
 <script lang="ts">
 	import type { PlanDesk } from '$lib/client/entry/plan-desk.svelte';
 	import type { YearOfUse } from '$lib/core/plan/use-year';
-	import { MONTH_NAMES } from '$lib/core/foundation/shared';
+	import { MONTH_NAMES } from '$lib/core/foundation/time';
 	import { hoursText, parseHours } from '$lib/core/foundation/time';
 	import Fold from '$lib/components/frame/Fold.svelte';
 	import PlanNumber from '../PlanNumber.svelte';

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { ALSO_FELT, INSPECTED, type Answer, type Inspection, type Seen } from '$lib/core/receive/inspection';
+	import { ALSO_FELT, INSPECTED, type Answer, type Inspection, type Seen } from '$lib/core/picture';
 	import { SEEN, answerWords } from './seen-words';
 
 	/** The points of an inspection, each answered by what is seen. */

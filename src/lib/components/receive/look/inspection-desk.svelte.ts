@@ -1,4 +1,5 @@
-import { ALL_GOOD, INSPECTED, type Inspection } from '$lib/core/receive/inspection';
+import { ALL_GOOD } from '$lib/core/receive/inspection';
+import { INSPECTED, type Inspection } from '$lib/core/picture';
 
 /** An inspection as it is stored. */
 export type StoredInspection = Inspection & { id: number; version: number; cellId: number };

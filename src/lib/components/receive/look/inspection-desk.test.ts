@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { INSPECTED, type Inspection } from '$lib/core/receive/inspection';
+import { INSPECTED, type Inspection } from '$lib/core/picture';
 import { InspectionDesk, type InspectionStore, type StoredInspection } from './inspection-desk.svelte';
 
 /** A store that can be told to refuse, and what the page is given after each change. */

@@ -1,4 +1,4 @@
-import type { Answer, Seen } from '$lib/core/receive/inspection';
+import type { Answer, Seen } from '$lib/core/picture';
 
 /** What is looked at, and what is seen where it is good and where it is not. An answer names the thing: never yes or no. */
 export const SEEN: Record<Seen, { what: string } & Record<Exclude<Answer, 'unsure'>, string>> = {

@@ -4,7 +4,7 @@
 	import { announce, attempt } from '$lib/client/entry/announce';
 	import { api } from '$lib/client/api/api';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { CLAUSE_KINDS, type Clause, type ClauseKind } from '$lib/core/test/clauses';
+	import { CLAUSE_KINDS, type Clause, type ClauseKind } from '$lib/core/picture';
 
 	interface Props {
 		cellType: { id: number; name: string; ratedAh: number };

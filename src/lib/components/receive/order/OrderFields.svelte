@@ -2,8 +2,8 @@
 	import PhoneFold from '$lib/components/frame/PhoneFold.svelte';
 	import type { Snippet } from 'svelte';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { CLAUSE_KINDS } from '$lib/core/test/clauses';
-	import { TERMINAL_KINDS } from '$lib/core/receive/inspection';
+	import { CLAUSE_KINDS } from '$lib/core/picture';
+	import { TERMINAL_KINDS } from '$lib/core/picture';
 	import type { OrderTerms } from '$lib/input/order-terms';
 
 	/** What was ordered and promised: of an order that is under way, and of a delivery. */

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { bankLayout } from '$lib/core/plan/needs';
+	import { bankLayout } from '$lib/core/plan/layouts';
 	import { onMount, tick, type Snippet } from 'svelte';
 	import type { ReceiveData } from '../receive-data';
 	import { lookAgain } from '$lib/client/tabs/look-again';
@@ -20,15 +20,8 @@
 	import { TrayEntry } from '$lib/components/receive/readings/entry.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadeRange, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
-	import {
-		QUANTITY_FIGURES,
-		benchMeters,
-		meterSd,
-		shownUnit,
-		shownValue,
-		type Quantity
-	} from '$lib/core/foundation/reading';
-	import { warmestOf } from '$lib/core/foundation/shared';
+	import { QUANTITY_FIGURES, benchMeters, meterSd, shownUnit, shownValue, type Quantity } from '$lib/core/foundation/reading';
+	import { warmestOf } from '$lib/core/foundation/verdicts';
 	import { cellsOf } from '$lib/core/foundation/verdicts';
 	import { settingApart } from '$lib/client/entry/set-apart';
 	import { inOwnStyle } from '$lib/client/settings/own-style';

@@ -1,7 +1,7 @@
 <!-- Which cell is on which supply or tester, when; the nights behind. -->
 <script lang="ts">
 	import { scaleTime } from 'd3-scale';
-	import { MONTH_NAMES } from '$lib/core/foundation/shared';
+	import { MONTH_NAMES } from '$lib/core/foundation/time';
 	import { QUEUE_KIND_NAMES, type QueueId, type QueuePlan } from '$lib/core/test/queue';
 	import { formatDateTime, type Settings } from '$lib/core/foundation/units';
 

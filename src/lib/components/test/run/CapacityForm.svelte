@@ -21,7 +21,8 @@
 	import { api } from '$lib/client/api/api';
 	import { ownUnits, shownIn } from '$lib/client/settings/own-style';
 	import { fromUserUnits } from '$lib/core/foundation/units';
-	import { builtInProtocols, type Clause, type Protocol } from '$lib/core/test/clauses';
+	import { builtInProtocols, type Protocol } from '$lib/core/test/clauses';
+	import type { Clause } from '$lib/core/picture';
 	import Protocols from '$lib/components/test/queue/Protocols.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import InstrumentSelect from '../../instruments/InstrumentSelect.svelte';

@@ -1,6 +1,6 @@
 <script lang="ts">
 	import { measure } from '$lib/client/settings/own-style';
-	import { type AtTemperature } from '$lib/core/test/capacity';
+	import type { AtTemperature } from '$lib/core/test/capacity';
 	import { RATED_C } from '$lib/core/foundation/chemistry';
 	import { formatWithDoubt } from '$lib/core/foundation/units';
 

@@ -2,7 +2,7 @@
 	import { untrack } from 'svelte';
 	import { ApiProblem, api } from '$lib/client/api/api';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { cellOfFileName } from '$lib/core/test/capacity';
+	import { cellOfFileName } from '$lib/core/test/log';
 	import { fromUserUnits, type Settings } from '$lib/core/foundation/units';
 
 	interface Props {

@@ -2,7 +2,7 @@
 	import { announce } from '$lib/client/entry/announce';
 	import DateField from '$lib/components/forms/DateField.svelte';
 	import { momentOf } from '$lib/components/forms/when';
-	import { CoreError } from '$lib/core/foundation/shared';
+	import { CoreError } from '$lib/core/foundation/errors';
 	import { formatDateTime, type Settings } from '$lib/core/foundation/units';
 
 	interface Props {

@@ -4,8 +4,9 @@
 	import { attempt } from '$lib/client/entry/announce';
 	import { api } from '$lib/client/api/api';
 	import Field from '$lib/components/forms/Field.svelte';
-	import type { Correction } from '$lib/core/test/capacity';
-	import type { PictureRun, RunCorrection } from '$lib/core/stages';
+	import type { Correction } from '$lib/core/picture';
+	import type { PictureRun } from '$lib/core/picture';
+	import type { RunCorrection } from '$lib/core/test/capacities';
 
 	interface Props {
 		run: PictureRun;

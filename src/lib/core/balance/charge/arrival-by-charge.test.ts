@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { CoreError } from '../../foundation/shared';
+import { CoreError } from '../../foundation/errors';
 import { arrivalByCharge, judgeArrival } from '.';
 
 const subject = { kind: 'bank' as const, id: 1, label: 'B' };

@@ -1,4 +1,5 @@
-import { requireNotNegative, type Interval } from '../../foundation/shared';
+import { requireNotNegative } from '../../foundation/errors';
+import type { Interval } from '../../foundation/statistics';
 import { say, type Subject, type Verdict } from '../../foundation/verdicts';
 
 /** A supply’s count of Ah, and what a type’s cells really hold, one sd as a share (default); a charge loses so much. */

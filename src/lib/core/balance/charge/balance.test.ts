@@ -1,9 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { USUAL_LINK_OHM, checkJoin, checkJoining } from '../joining';
 import {
-	USUAL_LINK_OHM,
-	checkJoin,
-	checkJoining,
 	chargeAfter,
 	estimateTopCharge,
 	highestSetV,
@@ -11,8 +9,8 @@ import {
 	parallelBars,
 	planTopBalance,
 	type BalanceCell
-} from '.';
-import type { Interval } from '../../foundation/shared';
+} from '../../foundation/parallel-charge';
+import type { Interval } from '../../foundation/statistics';
 import { WHOLE_BANK } from '../../foundation/verdicts';
 
 const charge = {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { chargeVerdicts, judgeProgress, rowOver, type ChargeProgress, type ChargeReading } from '.';
+import { chargeVerdicts, rowOver } from '.';
+import { judgeProgress, type ChargeProgress, type ChargeReading } from '../../foundation/parallel-charge';
 
 const progress: ChargeProgress = {
 	phase: 'constant-current',

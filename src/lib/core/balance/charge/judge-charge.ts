@@ -1,5 +1,5 @@
 import { WHOLE_BANK, say, type Subject, type Verdict } from '../../foundation/verdicts';
-import { HOLD_S, type ChargeProgress } from './progress';
+import { HOLD_S, type ChargeProgress } from '../../foundation/parallel-charge';
 
 /** A meter reads so far off without anybody being to blame, V (default). */
 const METER_V = 0.01;

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { unmetWords } from '../../foundation/verdicts';
-import { chargeVerdicts, judgeProgress, type ChargeReading, type ChargeTargets } from '.';
+import { chargeVerdicts } from './judge-charge';
+import { judgeProgress, type ChargeReading, type ChargeTargets } from '../../foundation/parallel-charge';
 
 describe('a running charge', () => {
 	const targets: ChargeTargets = {

@@ -1,5 +1,5 @@
 import { byTheCalendarS } from '../../foundation/time';
-import { requireNotNegative, requirePositive } from '../../foundation/shared';
+import { requireNotNegative, requirePositive } from '../../foundation/errors';
 
 export const METHODS = ['top', 'fast', 'bottom', 'balancer', 'none'] as const;
 export type Method = (typeof METHODS)[number];

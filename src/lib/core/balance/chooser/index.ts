@@ -1,11 +1,2 @@
-export {
-	LIVES_AT,
-	METHODS,
-	compareMethods,
-	type AtHand,
-	type Hindrance,
-	type LivesAt,
-	type Method,
-	type MethodPlan
-} from './compare-methods';
-export { methodWords, HINDRANCE_WORDS } from './method-words';
+export { type AtHand, type LivesAt, METHODS, type Method, type MethodPlan, compareMethods } from './compare-methods';
+export { HINDRANCE_WORDS, methodWords } from './method-words';

@@ -1,1 +1,1 @@
-export { judgeLinksOff, linkState, type LinkState } from './prove-off';
+export { judgeLinksOff, linkState } from './prove-off';

@@ -1,5 +1,5 @@
 import { CHEMISTRY_FIGURES, restVoltageCurve, type Chemistry } from '../../foundation/chemistry';
-import { CoreError } from '../../foundation/shared';
+import { CoreError } from '../../foundation/errors';
 import { say, type Subject, type Verdict } from '../../foundation/verdicts';
 
 /** Across two neighbours, far minus to far plus: two cells in series, nothing, or what a meter picks up in the air. */

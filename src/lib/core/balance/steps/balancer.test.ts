@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { balancerDays, followMethod, type MethodEntry } from '.';
+import { balancerDays, followMethod } from '.';
+import type { MethodEntry } from '../../picture';
 import { world, entry, run, codes, steps } from './cases';
 
 describe('by a balancer', () => {

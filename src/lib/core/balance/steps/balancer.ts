@@ -1,18 +1,10 @@
 import { KNEE_V, mostOfOneCellV } from '../../foundation/chemistry';
-import type { Interval } from '../../foundation/shared';
-import { isBalanced, type BalanceAnswer } from '../charge';
+import type { Interval } from '../../foundation/statistics';
+import { isBalanced, type BalanceAnswer } from '../is-balanced';
 import { driftChange } from '../../foundation/snapshot';
 import { say, type Verdict } from '../../foundation/verdicts';
-import {
-	HOUR_MS,
-	ofStep,
-	step,
-	type FollowMethod,
-	type MethodEntry,
-	type MethodRun,
-	type MethodSetup,
-	type MethodWorld
-} from './method';
+import { HOUR_MS, ofStep, step, type FollowMethod } from './method';
+import type { MethodEntry, MethodRun, MethodSetup, MethodWorld } from '../../picture';
 
 /** What a balancer has at least to move of what it should, to be called at work (default). */
 const AT_WORK_SHARE = 0.4;

@@ -7,27 +7,12 @@ import {
 	type Chemistry
 } from '../../foundation/chemistry';
 import { LOADED_OHM_AH } from '../../foundation/chemistry';
-import {
-	intervalOf,
-	normalDraw,
-	requireFinite,
-	requirePositive,
-	seededRandom,
-	type Interval
-} from '../../foundation/shared';
+import { intervalOf, normalDraw, seededRandom, type Interval } from '../../foundation/statistics';
+import { requireFinite, requirePositive } from '../../foundation/errors';
 import { snapshotBounds } from '../../foundation/snapshot';
 import { cellSubject, say } from '../../foundation/verdicts';
-import {
-	later,
-	ofStep,
-	step,
-	type FollowMethod,
-	type MethodCell,
-	type MethodEntry,
-	type MethodRun,
-	type MethodWorld,
-	type NextStep
-} from './method';
+import { later, ofStep, step, type FollowMethod, type NextStep } from './method';
+import type { MethodCell, MethodEntry, MethodRun, MethodWorld } from '../../picture';
 
 /** Both stages end so far above the maker's limit, V (default): a cell that is pushed past its end is harmed for good. */
 export const BOTTOM_ABOVE_V = 0.2;

@@ -1,4 +1,5 @@
-import { followMethod, type MethodEntry, type MethodKind, type MethodRun, type MethodSetup, type MethodWorld } from '.';
+import { followMethod } from './follow';
+import type { MethodEntry, MethodKind, MethodRun, MethodSetup, MethodWorld } from '../../picture';
 
 /** What the tests of the methods are told by: a bank of four cells of 100 Ah, and entries by the hour. */
 export const world: MethodWorld = {

@@ -1,9 +1,10 @@
 import { KNEE_V, mostOfOneCellV } from '../../foundation/chemistry';
 import { judgeLinksOff } from '../links';
-import type { Interval } from '../../foundation/shared';
+import type { Interval } from '../../foundation/statistics';
 import { snapshotBounds } from '../../foundation/snapshot';
 import { cellSubject, say } from '../../foundation/verdicts';
-import { notAtTail, ofStep, step, type FollowMethod, wasAtTail, type MethodEntry, type MethodWorld } from './method';
+import { notAtTail, ofStep, step, type FollowMethod, wasAtTail } from './method';
+import type { MethodEntry, MethodWorld } from '../../picture';
 
 /** The tail of a charge in parallel, h (default). */
 const TAPER_H = 3;

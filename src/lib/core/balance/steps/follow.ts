@@ -1,7 +1,8 @@
 import { followBalancer } from './balancer';
 import { followBottom } from './bottom';
 import { followFast } from './fast';
-import type { FollowMethod, MethodEntry, MethodKind, MethodRun, MethodState, MethodWorld, NextStep } from './method';
+import type { FollowMethod, MethodState, NextStep } from './method';
+import type { MethodEntry, MethodKind, MethodRun, MethodWorld } from '../../picture';
 import { followReadyMade } from './ready-made';
 
 /** A method is one line here, and its file. */

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { CoreError } from '../../foundation/shared';
-import { followMethod, reboundV, refuseEntry, type MethodEntry } from '.';
+import { CoreError } from '../../foundation/errors';
+import { followMethod, reboundV, refuseEntry } from '.';
+import type { MethodEntry } from '../../picture';
 import { world, at, entry, run, codes, steps } from './cases';
 
 describe('at the bottom', () => {

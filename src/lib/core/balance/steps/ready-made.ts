@@ -1,18 +1,10 @@
 import { mean } from 'd3-array';
-import { checkJoining } from '../charge';
+import { checkJoining } from '../joining';
 import { mostOfOneCellV } from '../../foundation/chemistry';
 import { snapshotBounds } from '../../foundation/snapshot';
 import { say, type Verdict } from '../../foundation/verdicts';
-import {
-	HOUR_MS,
-	notAtTail,
-	ofStep,
-	step,
-	wasAtTail,
-	type FollowMethod,
-	type MethodRun,
-	type MethodWorld
-} from './method';
+import { HOUR_MS, notAtTail, ofStep, step, wasAtTail, type FollowMethod } from './method';
+import type { MethodRun, MethodWorld } from '../../picture';
 
 /** Two tests are alike when load and cut-off are, share and V (default). */
 const ALIKE = { load: 0.05, cutoffV: 0.1 };

@@ -1,14 +1,12 @@
-export { CHALLENGES, type Attempt, type Challenge } from './challenges';
+export { CHALLENGES, type Challenge } from './challenges';
 export {
+	type Stop,
+	type Vessels,
 	apart,
 	createVessels,
 	moveCharge,
 	pour,
 	usableAh,
 	voltsOf,
-	whoStops,
-	type Start,
-	type Stop,
-	type Transfer,
-	type Vessels
+	whoStops
 } from './vessels';

@@ -1,6 +1,6 @@
 import { max, min, sum } from 'd3-array';
 import { restVoltageCurve, type Chemistry } from '../../foundation/chemistry';
-import { CoreError, requirePositive } from '../../foundation/shared';
+import { CoreError, requirePositive } from '../../foundation/errors';
 
 /** A string of cells as vessels: each as tall as its capacity, filled to its charge. Ah, most negative first. */
 export interface Vessels {

@@ -1,4 +1,4 @@
-import { requireFinite, requireNotNegative, requirePositive } from '../shared';
+import { requireFinite, requireNotNegative, requirePositive } from '../errors';
 
 /** Bounds of a charge, or of what flowed, 95 %. */
 export interface Bounds {

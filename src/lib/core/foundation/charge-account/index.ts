@@ -1,11 +1,10 @@
 export {
-	bothOf,
-	chargeAt,
-	chargeBefore,
-	countedAh,
 	type Bounds,
 	type ChargeAccount,
 	type ChargeDeed,
-	type ChargeHistory,
-	type RestedAt
+	type RestedAt,
+	bothOf,
+	chargeAt,
+	chargeBefore,
+	countedAh
 } from './charge-account';

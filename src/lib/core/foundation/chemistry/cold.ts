@@ -1,4 +1,4 @@
-import { requireFinite } from '../shared';
+import { requireFinite } from '../errors';
 
 export const RATED_C = 25;
 /** Share of charge a discharge in the cold cannot reach, per K and per K² below 25 °C: 12.5 % at 0 °C, 2.9 % at 15 °C. */

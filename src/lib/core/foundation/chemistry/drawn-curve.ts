@@ -1,4 +1,5 @@
-import { normalDraw, type MonotoneCurve, type Random } from '../shared';
+import { normalDraw, type Random } from '../statistics';
+import type { MonotoneCurve } from '../curves';
 
 /** The rest-voltage curve of one drawn world. */
 export interface DrawnCurve {

@@ -1,16 +1,16 @@
-export { CHEMISTRIES, CHEMISTRY_FIGURES, KNEE_V, byChemistry, mostOfOneCellV, type Chemistry } from './chemistry';
-export type { ChemistryFigures } from './kinds/kind';
+export { CHEMISTRIES, CHEMISTRY_FIGURES, type Chemistry, KNEE_V, byChemistry, mostOfOneCellV } from './chemistry';
+export { MOST_COLD_SHARE, RATED_C, coldShareAt, temperatureFactor, toTemperature } from './cold';
+export { type DrawnCurve, beyondEnds, drawnCurve } from './drawn-curve';
+export { fullnessRuledOut } from './fullness';
+export { LOST_A_DAY } from './lost-a-day';
+export { INSTANT_OHM_AH, LOADED_OHM_AH, SLOW_SHARE } from './resistance';
 export {
 	BOTTOM_DOUBT,
 	HYSTERESIS_V,
 	LAST_MOVES,
+	type LastMove,
+	type SocBounds,
 	TOP_BALANCE_V,
 	restVoltageCurve,
-	socBounds,
-	type LastMove,
-	type SocBounds
+	socBounds
 } from './rest-voltage';
-export { beyondEnds, drawnCurve, type DrawnCurve } from './drawn-curve';
-export { fullnessRuledOut } from './fullness';
-export { INSTANT_OHM_AH, LOADED_OHM_AH, SLOW_SHARE } from './resistance';
-export { MOST_COLD_SHARE, RATED_C, coldShareAt, temperatureFactor, toTemperature } from './cold';

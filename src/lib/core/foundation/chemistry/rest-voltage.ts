@@ -1,4 +1,5 @@
-import { CoreError, monotoneCurve, requireFinite, requireNotNegative, type MonotoneCurve } from '../shared';
+import { CoreError, requireFinite, requireNotNegative } from '../errors';
+import { monotoneCurve, type MonotoneCurve } from '../curves';
 import { CHEMISTRIES, byChemistry, type Chemistry } from './chemistry';
 
 /** Volts per unit of SoC beyond the ends of the table: below 0 % and above 100 %. */

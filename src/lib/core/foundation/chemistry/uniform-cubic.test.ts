@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CHEMISTRIES, restVoltageCurve } from '.';
-import { cubicAt, cubicIntegral, cubicSlopeAt, monotoneCurve, uniformCubic } from '../shared';
+import { cubicAt, cubicIntegral, cubicSlopeAt, monotoneCurve, uniformCubic } from '../curves';
 
 describe('a curve cut into equal bins', () => {
 	it.each(CHEMISTRIES)('is the rest-voltage curve of %s, beyond its ends too', (chemistry) => {

@@ -1,4 +1,4 @@
-import { normalCdf, normalQuantile } from '../shared';
+import { normalCdf, normalQuantile } from '../statistics';
 import type { FadeObservation } from './fade-law';
 
 /** A capacity test of a battery in use. */

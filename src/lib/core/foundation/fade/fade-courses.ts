@@ -1,5 +1,5 @@
 import { temperatureFactor } from '../chemistry';
-import { chiSquareTail } from '../shared';
+import { chiSquareTail } from '../statistics';
 import { cycleHistories, type CapacityObservation, type CycleHistory } from './cycle-histories';
 import {
 	bendAt,

@@ -1,4 +1,4 @@
-import { requireNotNegative, requirePositive } from '../shared';
+import { requireNotNegative, requirePositive } from '../errors';
 
 /** A capacity of a moment, as the law sees it. */
 export interface FadeObservation {

@@ -1,4 +1,5 @@
-import { normalCdf, normalQuantile, requireFinite } from '../shared';
+import { normalCdf, normalQuantile } from '../statistics';
+import { requireFinite } from '../errors';
 import { requireObservations, USUAL_LAW, type FadeObservation, type FadeTerm } from './fade-law';
 
 /** Normal posterior of the coefficients of some terms, not yet cut off below 0. */

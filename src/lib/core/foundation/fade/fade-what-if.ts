@@ -1,4 +1,4 @@
-import { CoreError, requireFinite } from '../shared';
+import { CoreError, requireFinite } from '../errors';
 import { endAges, joined, waysOf, weightsOf, type FadeInput, type FadeProjection, type Way } from './fade';
 import { weightedQuantiles } from './draw-quantiles';
 import { fadeCourses } from './fade-courses';

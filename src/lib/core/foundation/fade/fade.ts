@@ -1,5 +1,5 @@
 import { bisector } from 'd3-array';
-import { CoreError, requireNotNegative, requirePositive } from '../shared';
+import { CoreError, requireNotNegative, requirePositive } from '../errors';
 import { temperatureFactor } from '../chemistry';
 import type { CapacityObservation } from './cycle-histories';
 import { narrowestInterval, weightedQuantiles } from './draw-quantiles';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { CoreError } from '../shared';
+import { CoreError } from '../errors';
 import { gainWorth, yearsToEnd, type Gain } from '.';
 
 const sure = (ah: number) => ({ low95: ah, likely: ah, high95: ah });

@@ -1,12 +1,5 @@
-import {
-	CoreError,
-	intervalOf,
-	normalDraw,
-	requirePositive,
-	seededRandom,
-	type Interval,
-	type Random
-} from '../shared';
+import { CoreError, requirePositive } from '../errors';
+import { intervalOf, normalDraw, seededRandom, type Interval, type Random } from '../statistics';
 import { FADE_PRIOR } from './fade-law';
 
 /** What a battery gives with one arrangement, Ah of its smallest group, and how much more with another. */

@@ -1,7 +1,6 @@
-export type { CapacityObservation } from './cycle-histories';
-export { HORIZON_YEARS, fadeMeanwhile, projectFade, type FadeInput, type FadePoint, type FadeProjection } from './fade';
 export { narrowestInterval, weightedQuantiles } from './draw-quantiles';
-export { FADE_PRIOR, type FadeObservation } from './fade-law';
-export { fadePosterior, type FadeDraws } from './fade-posterior';
-export { calendarFactor, endIfKept, type KeptOtherwise } from './fade-what-if';
-export { EFC_PER_YEAR, gainWorth, yearsToEnd, type Gain } from './gain-worth';
+export type { FadeObservation } from './fade-law';
+export { type FadeDraws, fadePosterior } from './fade-posterior';
+export { calendarFactor, endIfKept } from './fade-what-if';
+export { type FadeInput, type FadeProjection, HORIZON_YEARS, fadeMeanwhile, projectFade } from './fade';
+export { EFC_PER_YEAR, type Gain, gainWorth, yearsToEnd } from './gain-worth';

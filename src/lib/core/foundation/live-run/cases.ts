@@ -1,13 +1,8 @@
 import type { Chemistry } from '../chemistry';
-import {
-	startLive,
-	takeSample,
-	type LiveEvent,
-	type LivePhase,
-	type LiveSample,
-	type LiveState,
-	type PlannedRun
-} from '.';
+import { startLive, type LiveSample, type LiveState } from './live-state';
+import { takeSample, type LiveEvent } from './take-sample';
+import type { LivePhase } from './live-plan';
+import type { PlannedRun } from './live-duration';
 
 export const charge = { kind: 'charge', voltageV: 3.65, currentA: 20, tailA: 5, holdS: 60 } satisfies LivePhase;
 export const rest = { kind: 'rest', durationS: 120 } satisfies LivePhase;

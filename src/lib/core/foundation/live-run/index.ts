@@ -1,16 +1,15 @@
 export { currentsTold } from './agreement';
 export { deedsOfLive } from './deeds';
 export {
-	followRun,
-	startFollowing,
-	type Allows,
 	type FollowCommand,
 	type FollowEvent,
 	type Followed,
 	type Following,
-	type Happening
+	type Happening,
+	followRun,
+	startFollowing
 } from './follow-run';
-export { remainingS, toEndS, type Duration, type PlannedRun } from './live-duration';
-export { LIVE_KINDS, LIVE_NAMES, checkLivePlan, type LiveKind, type LiveLimits, type LivePhase } from './live-plan';
-export { probesAreOff, startLive, type LiveSample, type LiveState, type PhaseSums } from './live-state';
-export { takeSample, type Arrival, type LiveEvent, type LiveEventKind } from './take-sample';
+export { type Duration, type PlannedRun, remainingS, toEndS } from './live-duration';
+export { LIVE_KINDS, LIVE_NAMES, type LiveKind, type LiveLimits, type LivePhase, checkLivePlan } from './live-plan';
+export { type LiveSample, type LiveState, probesAreOff, startLive } from './live-state';
+export { takeSample } from './take-sample';

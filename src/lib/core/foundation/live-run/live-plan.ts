@@ -1,4 +1,4 @@
-import { CoreError, requirePositive } from '../shared';
+import { CoreError, requirePositive } from '../errors';
 
 export const LIVE_KINDS = ['capacity', 'balance', 'watch'] as const;
 export type LiveKind = (typeof LIVE_KINDS)[number];

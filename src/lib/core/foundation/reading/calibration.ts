@@ -1,5 +1,5 @@
 import { QUANTITIES, QUANTITY_FIGURES, type QuantityFigures } from './quantity';
-import { CoreError, requireFinite, requireNotNegative } from '../shared';
+import { CoreError, requireFinite, requireNotNegative } from '../errors';
 
 /** What a meter may be held against a better one in: what is read off a cell, and what a tester counts. */
 export const CALIBRATED = [...QUANTITIES, 'capacity'] as const;

@@ -1,5 +1,5 @@
 import type { SocBounds } from '../chemistry';
-import { median } from '../shared';
+import { median } from '../statistics';
 
 /** Resistance by temperature, K (models §3). */
 const RESISTANCE_K = 2600;

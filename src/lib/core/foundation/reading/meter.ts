@@ -1,4 +1,4 @@
-import { requireFinite, requireNotNegative } from '../shared';
+import { requireFinite, requireNotNegative } from '../errors';
 import { DEFAULT_SETTINGS, type MeterSettings } from '../units';
 import type { Quantity } from './quantity';
 

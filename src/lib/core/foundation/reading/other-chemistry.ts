@@ -1,5 +1,5 @@
 import { CHEMISTRIES, CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
-import { median } from '../shared';
+import { median } from '../statistics';
 
 /** Fewer cells alike are chance. */
 const FEWEST = 3;

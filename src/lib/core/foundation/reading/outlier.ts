@@ -1,4 +1,4 @@
-import { median, robustSd } from '../shared';
+import { median, robustSd } from '../statistics';
 
 /** Robust z above which a value stands apart (Iglewicz & Hoaglin 1993). */
 export const ROBUST_Z_LIMIT = 3.5;

@@ -1,4 +1,4 @@
-import { CoreError } from '../shared';
+import { CoreError } from '../errors';
 import { QUANTITY_FIGURES, type Quantity } from './quantity';
 
 export interface ParsedReading {

@@ -1,4 +1,4 @@
-import { CoreError } from '../shared';
+import { CoreError } from '../errors';
 import { parseReading, splitPasted } from './parse-reading';
 import type { Quantity } from './quantity';
 

@@ -1,5 +1,5 @@
 import type { Chemistry } from '../chemistry';
-import { median } from '../shared';
+import { median } from '../statistics';
 import { QUANTITY_FIGURES, plausibleRange, type Quantity } from './quantity';
 
 /** A doubt about one typed value, asked at once and never blocking. */

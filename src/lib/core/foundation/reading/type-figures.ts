@@ -1,5 +1,5 @@
 import type { Chemistry } from '../chemistry';
-import { median } from '../shared';
+import { median } from '../statistics';
 import { say, type Subject, type Verdict } from '../verdicts';
 
 /** What was copied from the data sheet of a cell type; null: nothing was. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { CoreError } from '../shared';
+import { CoreError } from '../errors';
 import { apartByPassings, fullestMoment, groupPassings, parseGroupLog } from '.';
 
 /** Three groups charged at 10 A from 3.38 V on; the second so many minutes behind. */

@@ -1,6 +1,6 @@
 import { sum } from 'd3-array';
 import Papa from 'papaparse';
-import { CoreError } from '../shared';
+import { CoreError } from '../errors';
 import type { ChargeSample } from './passings';
 
 /** A BMS that logs reads one group against another to so much, one sd, V (default). */

@@ -1,13 +1,12 @@
-export { LOADED_C_RATE, driftChange, snapshotBounds, type Snapshot, type SnapshotBounds } from './snapshot';
-export { LOG_SD_V, fullestMoment, parseGroupLog, type GroupLog } from './group-log';
+export { LOG_SD_V, fullestMoment, parseGroupLog } from './group-log';
 export { misread } from './misread';
-export { whatWasRead, type Read } from './what-was-read';
 export {
+	type ChargeSample,
+	type Passings,
 	apartByPassings,
 	driftByPassings,
 	groupPassings,
-	narrowed,
-	type ChargeLog,
-	type ChargeSample,
-	type Passings
+	narrowed
 } from './passings';
+export { LOADED_C_RATE, driftChange, snapshotBounds } from './snapshot';
+export { type Read, whatWasRead } from './what-was-read';

@@ -1,6 +1,7 @@
 import { mean } from 'd3-array';
 import { KNEE_V, type Chemistry } from '../chemistry';
-import { intervalOf, normalDraw, requireNotNegative, requirePositive, seededRandom, type Interval } from '../shared';
+import { intervalOf, normalDraw, seededRandom, type Interval } from '../statistics';
+import { requireNotNegative, requirePositive } from '../errors';
 
 /** Groups read while a battery is charged. */
 export interface ChargeSample {

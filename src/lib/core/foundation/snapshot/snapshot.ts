@@ -1,20 +1,16 @@
 import { bisectLeft, cumsum } from 'd3-array';
-import { LOADED_OHM_AH } from '../chemistry';
-import { HYSTERESIS_V, drawnCurve, restVoltageCurve, type Chemistry } from '../chemistry';
+import { LOADED_OHM_AH, HYSTERESIS_V, drawnCurve, restVoltageCurve, type Chemistry } from '../chemistry';
+import { CoreError, requireFinite, requireNotNegative, requirePositive } from '../errors';
 import {
-	CoreError,
 	intervalOf,
 	mean,
 	median,
 	normalDraw,
-	requireFinite,
-	requireNotNegative,
-	requirePositive,
 	robustSd,
 	seededRandom,
 	type Interval,
 	type Random
-} from '../shared';
+} from '../statistics';
 
 /** Group voltages read within a minute, while a known current flows. */
 export interface Snapshot {

@@ -1,11 +1,13 @@
+export { hoursText, parseHours } from './hours-text';
+export { MONTH_DAYS_MEAN, MONTH_NAMES } from './months';
 export {
-	mayFallInNight,
+	type WakingHours,
 	byTheCalendarS,
 	lastWakingMoment,
+	mayFallInNight,
 	nextWakingMoment,
 	pauseForNight,
 	startForDaytimeEnd,
-	wakingLength,
-	type WakingHours
+	wakingLength
 } from './waking-hours';
-export { hoursText, parseHours } from './hours-text';
+export { type ZoneOffset, offsetAt, zoneOffsets } from './zone-offsets';

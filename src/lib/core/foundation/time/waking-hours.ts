@@ -1,4 +1,4 @@
-import { CoreError, requirePositive } from '../shared';
+import { CoreError, requirePositive } from '../errors';
 
 /** Hours of the day in which a person can be asked for something, local time: from 0 to 24. Both alike: always. */
 export interface WakingHours {

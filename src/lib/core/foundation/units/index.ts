@@ -1,5 +1,3 @@
-export { parseDate, parseRoughDate, type RoughDate } from './parse-date';
-export { parseNumber } from './parse-number';
 export {
 	decimalsFor,
 	formatDate,
@@ -8,21 +6,23 @@ export {
 	formatNumber,
 	formatPercent,
 	formatTyped,
+	formatWithDoubt,
 	formatYears,
 	localDay,
-	withDates,
-	formatWithDoubt
+	withDates
 } from './format';
+export { parseDate, parseRoughDate } from './parse-date';
+export { parseNumber } from './parse-number';
 export {
+	type ConvertedQuantity,
 	DATE_STYLES,
 	DEFAULT_SETTINGS,
+	type MeterSettings,
+	type Settings,
 	THEMES,
 	UNIT_SYSTEMS,
 	fromUserUnits,
 	toUserUnits,
-	unitOf,
-	type ConvertedQuantity,
-	type MeterSettings,
-	type Settings
+	unitOf
 } from './units';
 export { withUnits } from './with-units';

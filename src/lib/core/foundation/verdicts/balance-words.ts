@@ -1,5 +1,5 @@
 import { KNEE_V, type Chemistry } from '../chemistry';
-import type { Interval } from '../shared';
+import type { Interval } from '../statistics';
 import { rangeWords } from './range-words';
 import type { Said, Words } from './verdict';
 

@@ -1,25 +1,24 @@
-export { PHASE_WORDS, unmetWords, type ChargePhase, type Unmet } from './balance-words';
+export { type ChargePhase, PHASE_WORDS, type Unmet, unmetWords } from './balance-words';
 export { factsMoved, sameVerdict } from './compare';
-export type { BadRelease, BrokenLink } from './limits-words';
-export { isMeasured } from './measured';
 export { refusalWords } from './match-words';
-export { rangeWords } from './range-words';
-export { hardwareWords } from './planning-words';
+export { isMeasured } from './measured';
 export type { MakerFigure } from './plan-words';
-export { VERDICT_CODES, say, type FactsByCode, type VerdictCode } from './say';
+export { hardwareWords } from './planning-words';
+export { rangeWords } from './range-words';
+export { VERDICT_CODES, say } from './say';
+export { STAGES, STAGE_NAMES, type Stage, type StageStatus } from './stage';
 export {
-	SUBJECT_KINDS,
-	WHOLE_BANK,
-	cellSubject,
-	cellsOf,
-	measured,
 	type Fact,
-	type Measured,
-	type Sentences,
+	SUBJECT_KINDS,
 	type ShownVerdict,
 	type StageVerdict,
 	type Subject,
 	type SubjectKind,
 	type Verdict,
-	type VerdictFacts
+	type VerdictFacts,
+	WHOLE_BANK,
+	cellSubject,
+	cellsOf,
+	measured
 } from './verdict';
+export { WARMTHS, type Warmth, warmestFirst, warmestOf } from './warmth';

@@ -1,4 +1,4 @@
-import type { Interval } from '../shared';
+import type { Interval } from '../statistics';
 import { rangeWords } from './range-words';
 import type { Measured, Said, Words } from './verdict';
 

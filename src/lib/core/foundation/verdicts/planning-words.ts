@@ -1,4 +1,5 @@
-import { MONTH_NAMES, type Interval } from '../shared';
+import { MONTH_NAMES } from '../time';
+import type { Interval } from '../statistics';
 import type { Words } from './verdict';
 
 /** What a plan says before anything is bought. */

@@ -1,4 +1,4 @@
-import type { Interval } from '../shared';
+import type { Interval } from '../statistics';
 import { listWords } from './build-words';
 import type { Measured, Words } from './verdict';
 

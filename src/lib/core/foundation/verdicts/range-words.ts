@@ -1,4 +1,4 @@
-import type { Interval } from '../shared';
+import type { Interval } from '../statistics';
 
 /** An interval in words: `0.3 to 0.7 Ah`; one that begins at next to nothing is `at most 0.7 Ah`. */
 export function rangeWords({ low95, high95 }: Pick<Interval, 'low95' | 'high95'>, unit: string): string {

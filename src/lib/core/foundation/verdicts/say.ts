@@ -1,4 +1,4 @@
-import type { Warmth } from '../shared';
+import type { Warmth } from './warmth';
 import { ANY_STAGE_WORDS, type AnyStageFacts } from './any-stage-words';
 import { ARRIVAL_WORDS, type ArrivalFacts } from './arrival-words';
 import { BALANCE_WORDS, type BalanceFacts } from './balance-words';

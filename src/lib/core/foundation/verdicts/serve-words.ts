@@ -1,5 +1,5 @@
 import { formatYears } from '../units';
-import type { Interval } from '../shared';
+import type { Interval } from '../statistics';
 import { rangeWords } from './range-words';
 import type { Measured, Said, Words } from './verdict';
 

@@ -1,4 +1,4 @@
-import type { Interval } from '../shared';
+import type { Interval } from '../statistics';
 import type { Words } from './verdict';
 
 interface Leak {

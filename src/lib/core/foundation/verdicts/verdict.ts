@@ -1,4 +1,5 @@
-import type { Stage, Warmth } from '../shared';
+import type { Stage } from './stage';
+import type { Warmth } from './warmth';
 
 /** What a verdict may be about. */
 export const SUBJECT_KINDS = [

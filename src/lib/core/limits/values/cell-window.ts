@@ -1,5 +1,5 @@
 import { CHEMISTRY_FIGURES } from '../../foundation/chemistry';
-import { CoreError } from '../../foundation/shared';
+import { CoreError } from '../../foundation/errors';
 import { or, type LimitsInput } from './limits-input';
 import { STRATEGY_FIGURES, type StrategyFigures } from './strategies';
 

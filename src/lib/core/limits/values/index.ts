@@ -1,7 +1,7 @@
 export { checkChain } from './check-chain';
-export { checkWiring, type Wiring } from './check-wiring';
+export { checkWiring } from './check-wiring';
 export type { LimitValue } from './limit-value';
+export type { LimitsInput } from './limits-input';
 export { computeLimits } from './limits';
-export type { CellLimits, LimitsInput, LoadDraw } from './limits-input';
-export { STANDBY_DAYS, standbyDays, type StandbyInput } from './standby';
-export { STRATEGIES, STRATEGY_FIGURES, type Strategy } from './strategies';
+export { STANDBY_DAYS, standbyDays } from './standby';
+export { STRATEGY_FIGURES } from './strategies';

@@ -1,6 +1,6 @@
 import { CHEMISTRIES, type Chemistry } from '../../foundation/chemistry';
-import { CoreError, requirePositive } from '../../foundation/shared';
-import { STRATEGIES, type Strategy } from './strategies';
+import { CoreError, requirePositive } from '../../foundation/errors';
+import { STRATEGIES, type Strategy } from '../../picture';
 
 /** The cell maker's figures; null or missing takes the chemistry's default. */
 export interface CellLimits {

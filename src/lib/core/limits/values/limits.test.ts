@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { CHEMISTRIES } from '../../foundation/chemistry';
-import { STRATEGIES, checkChain, checkWiring, computeLimits, standbyDays, type LimitsInput } from '.';
+import { STRATEGIES } from '../../picture';
+import { checkChain, checkWiring, computeLimits, standbyDays, type LimitsInput } from '.';
 
 const input: LimitsInput = {
 	chemistry: 'LFP',

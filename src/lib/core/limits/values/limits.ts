@@ -1,5 +1,5 @@
 import { CHEMISTRY_FIGURES } from '../../foundation/chemistry';
-import { requirePositive } from '../../foundation/shared';
+import { requirePositive } from '../../foundation/errors';
 import { cellWindow } from './cell-window';
 import { checkInput, or, round, type LimitsInput } from './limits-input';
 import type { LimitValue } from './limit-value';

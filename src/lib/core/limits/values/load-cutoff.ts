@@ -1,5 +1,5 @@
 import { LOADED_OHM_AH } from '../../foundation/chemistry';
-import { requireNotNegative } from '../../foundation/shared';
+import { requireNotNegative } from '../../foundation/errors';
 import type { LimitValue } from './limit-value';
 import { round, type LimitsInput } from './limits-input';
 import type { StrategyFigures } from './strategies';

@@ -1,5 +1,5 @@
 import { restVoltageCurve, type Chemistry } from '../../foundation/chemistry';
-import { requireNotNegative, requirePositive } from '../../foundation/shared';
+import { requireNotNegative, requirePositive } from '../../foundation/errors';
 
 export interface StandbyInput {
 	chemistry: Chemistry;

@@ -1,8 +1,5 @@
 import type { Chemistry } from '../../foundation/chemistry';
-
-/** How much of the cells a person wants to use, against how long they should last. */
-export const STRATEGIES = ['full-span', 'middle-road', 'long-life'] as const;
-export type Strategy = (typeof STRATEGIES)[number];
+import type { Strategy } from '../../picture';
 
 export interface StrategyFigures {
 	absorbV: number;
@@ -33,7 +30,9 @@ const ORDER = [
 	'balanceStartV',
 	'rebulkV'
 ] as const satisfies readonly (keyof StrategyFigures)[];
+
 type NumberEach<Names extends readonly string[]> = { readonly [K in keyof Names]: number };
+
 type Row = NumberEach<typeof ORDER>;
 
 const row = (figures: Row): StrategyFigures =>

@@ -1,13 +1,7 @@
 import { coldShareAt } from '../../foundation/chemistry';
 import { trueCapacities } from '../groups';
-import {
-	intervalOf,
-	normalDraw,
-	requireFinite,
-	requireNotNegative,
-	seededRandom,
-	type Interval
-} from '../../foundation/shared';
+import { intervalOf, normalDraw, seededRandom, type Interval } from '../../foundation/statistics';
+import { requireFinite, requireNotNegative } from '../../foundation/errors';
 import {
 	forecast,
 	forecastOf,

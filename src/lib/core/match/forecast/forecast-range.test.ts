@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { CoreError } from '../../foundation/shared';
+import { CoreError } from '../../foundation/errors';
 import { forecast, forecastRange, type KnownCell } from '.';
 
 const DAYS_S = 2 * 86_400;

@@ -8,30 +8,32 @@ import {
 	seededRandom,
 	type Interval,
 	type Random
-} from '../../foundation/shared';
+} from '../../foundation/statistics';
 import { TRANSFER_EFFICIENCY, forecast, forecastOf, type Balance, type Forecast, type ForecastId } from './forecast';
+import type { RestRead } from '../../picture';
 
 const DRAWS = 1000;
+
 const SEED = 20_261_127;
+
 /** How good the efficiency of a balancer is known, and what it can be at all (default). */
 const EFFICIENCY = { sd: 0.05, least: 0.6, most: 0.97 };
+
 /** Less likely ones are not named. */
 const NAMED_FROM = 0.1;
+
 /** A charge to the limit goes a little beyond full, a discharge at 0.2 C leaves about as much; no better is it known where the ends are (default). */
 const ENDS = { share: 1.001, sd: 0.004 };
+
 const BOUND_SDS = 1.96;
+
 const TABLE_STEP_V = 0.0005;
+
 /** Fewer cells tell nothing of how their readings scatter. */
 const LEAST_CELLS = 4;
+
 /** So often (beyond 1, of its whole) all that readings scatter is no charge at all. */
 const NOTHING_REAL = 1.6;
-
-/** A rest voltage: volts, one sd of the meter, and seconds without current. */
-export interface RestRead {
-	voltageV: number;
-	sdV: number;
-	restS: number;
-}
 
 export interface KnownCell extends ReadCapacity {
 	/** Read with nothing done to it since; null or missing: not read. */

@@ -1,5 +1,5 @@
 import { max, mean, min, sum } from 'd3-array';
-import { CoreError, requireAlike, requireNotNegative, requirePositive } from '../../foundation/shared';
+import { CoreError, requireAlike, requireNotNegative, requirePositive } from '../../foundation/errors';
 
 export type ForecastId = string | number;
 

@@ -1,10 +1,3 @@
-export { forecast, type Balance, type Forecast, type ForecastCell, type ForecastId } from './forecast';
-export { coldLoss, forecastInDoubt, type DoubtedCell, type DoubtedForecast } from './forecast-doubt';
-export {
-	drawnCharges,
-	forecastRange,
-	type Ender,
-	type ForecastRange,
-	type KnownCell,
-	type RestRead
-} from './forecast-range';
+export { type DoubtedForecast, coldLoss, forecastInDoubt } from './forecast-doubt';
+export { type Ender, type ForecastRange, type KnownCell, drawnCharges, forecastRange } from './forecast-range';
+export { type Balance, forecast } from './forecast';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { normalDraw, seededRandom } from '../../foundation/shared';
+import { normalDraw, seededRandom } from '../../foundation/statistics';
 import { matchCells, resolveWishes, type MatchProblem, type Wishes } from '.';
 
 const control = { timeLimitS: 2, clockS: () => performance.now() / 1000 };

@@ -1,4 +1,4 @@
-import { CoreError } from '../../foundation/shared';
+import { CoreError } from '../../foundation/errors';
 import { SAME_AH, type Assignment, type MatchCell, type MatchProblem } from './problem';
 
 /** A cell that stays where a person put it. */

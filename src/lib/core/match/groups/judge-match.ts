@@ -1,4 +1,4 @@
-import type { Interval } from '../../foundation/shared';
+import type { Interval } from '../../foundation/statistics';
 import { WHOLE_BANK, measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
 
 /** Difference between groups, as a fraction of the smallest, that deserves a look, and that should not be built (default). */

@@ -1,4 +1,4 @@
-import type { Random } from '../../foundation/shared';
+import type { Random } from '../../foundation/statistics';
 import { compareCosts, costOf, type Assignment, type MatchProblem } from './problem';
 
 /** Largest cell to the group with least so far and room left (longest-processing-time rule, Graham 1969). */

@@ -1,4 +1,5 @@
-import { CoreError, seededRandom } from '../../foundation/shared';
+import { CoreError } from '../../foundation/errors';
+import { seededRandom } from '../../foundation/statistics';
 import { lowerLargest, raiseSmallest } from './branch-and-bound';
 import { resolveWishes, wishedBoundAh, wishedStart, type Wishes } from './constraints';
 import { matchPairs } from './exact-pairs';

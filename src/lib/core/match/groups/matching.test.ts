@@ -1,4 +1,4 @@
-import { seededRandom } from '../../foundation/shared';
+import { seededRandom } from '../../foundation/statistics';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {

@@ -1,4 +1,4 @@
-import { CoreError, requireAlike, requireNotNegative, requirePositive } from '../../foundation/shared';
+import { CoreError, requireAlike, requireNotNegative, requirePositive } from '../../foundation/errors';
 
 export interface MatchCell {
 	id: number | string;

@@ -1,5 +1,5 @@
 import { mean, variance } from 'd3-array';
-import { chiSquareShare, normalDraw, type Random } from '../../foundation/shared';
+import { chiSquareShare, normalDraw, type Random } from '../../foundation/statistics';
 import type { MatchCell } from './problem';
 
 /** What was read of a cell. */

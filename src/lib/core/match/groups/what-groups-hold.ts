@@ -1,5 +1,5 @@
 import { max, median, min, sum } from 'd3-array';
-import { intervalOf, seededRandom, type Interval } from '../../foundation/shared';
+import { intervalOf, seededRandom, type Interval } from '../../foundation/statistics';
 import type { JudgedGroups } from './judge-match';
 import type { MatchProblem } from './problem';
 import { trueCapacities } from './true-capacities';

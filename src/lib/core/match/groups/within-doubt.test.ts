@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { normalDraw, seededRandom } from '../../foundation/shared';
+import { normalDraw, seededRandom } from '../../foundation/statistics';
 import { matchCells, type MatchProgress } from '.';
 import { expectedConductanceSpread } from './within-doubt';
 

@@ -1,4 +1,4 @@
-export { clearSky, cosIncidence, diffuseShare, extraterrestrial, viewOf, type Plane } from './irradiance';
-export { declinationAt, sunAtHourAngle, sunPosition, type Declination, type SunPosition } from './position';
-export { DAYS, HOURS, MONTH_DAYS, MONTH_OF_DAY, sunYear, type SunYear } from './sun-year';
+export { clearSky, cosIncidence, diffuseShare, viewOf } from './irradiance';
+export { declinationAt, sunPosition } from './position';
+export { DAYS, HOURS, MONTH_DAYS, MONTH_OF_DAY, type SunYear, sunYear } from './sun-year';
 export { usualAirC, usualSunHours } from './usual';

@@ -1,4 +1,4 @@
-import { requireFinite } from '../../foundation/shared';
+import { requireFinite } from '../../foundation/errors';
 
 const RAD = Math.PI / 180;
 /** Julian day of 2000 January 1.5 less that of 1970 January 1.0, days. */

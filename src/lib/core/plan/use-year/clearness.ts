@@ -1,4 +1,4 @@
-import { normalCdf, normalDraw, type Random } from '../../foundation/shared';
+import { normalCdf, normalDraw, type Random } from '../../foundation/statistics';
 import { MONTH_DAYS } from '../sun';
 
 /** Day-to-day correlation of the weather: of one place and year anything between, as nobody knows how long grey spells last there (default). */

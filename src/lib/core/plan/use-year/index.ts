@@ -1,5 +1,5 @@
 export { CHARGE_EFFICIENCY } from './battery-year';
-export { USUAL_YEARS, type Hourly, type PanelField, type YearInput } from './input';
-export { answerOf, yearOfUse, type YearAnswer, type YearOfUse, type YearProgress } from './year-of-use';
+export type { Hourly, PanelField, YearInput } from './input';
 export { panelYear } from './panels';
-export { prepareYear, type PreparedYear } from './prepare';
+export { prepareYear } from './prepare';
+export { type YearAnswer, type YearOfUse, answerOf, yearOfUse } from './year-of-use';

@@ -1,5 +1,5 @@
 import { CHEMISTRIES, type Chemistry } from '../../foundation/chemistry';
-import { CoreError, requireFinite, requireNotNegative, requirePositive } from '../../foundation/shared';
+import { CoreError, requireFinite, requireNotNegative, requirePositive } from '../../foundation/errors';
 
 /** Panels that face one way. */
 export interface PanelField {

@@ -1,5 +1,5 @@
 import { CHEMISTRY_FIGURES } from '../../foundation/chemistry';
-import { CoreError } from '../../foundation/shared';
+import { CoreError } from '../../foundation/errors';
 import { HOURS, MONTH_DAYS, MONTH_OF_DAY, sunYear, usualAirC, usualSunHours, viewOf, type SunYear } from '../sun';
 import type { Hourly, YearInput } from './input';
 

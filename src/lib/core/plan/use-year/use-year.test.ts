@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { seededRandom } from '../../foundation/shared';
+import { seededRandom } from '../../foundation/statistics';
 import { MONTH_OF_DAY } from '../sun';
 import { clearnessDraws } from './clearness';
 import { CHARGE_EFFICIENCY, yearOfUse, type YearInput } from '.';

@@ -1,6 +1,6 @@
 import { quantileSorted } from 'd3-array';
 import { endIfKept, type FadeInput } from '../../foundation/fade';
-import { intervalOf, normalDraw, seededRandom, type Interval } from '../../foundation/shared';
+import { intervalOf, normalDraw, seededRandom, type Interval } from '../../foundation/statistics';
 import { DAYS, MONTH_OF_DAY } from '../sun';
 import { batteryYear, endsEmpty, type BatteryState, type BatteryYear } from './battery-year';
 import { clearnessDraws } from './clearness';

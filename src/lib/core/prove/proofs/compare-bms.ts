@@ -1,4 +1,4 @@
-import { requireFinite, requirePositive } from '../../foundation/shared';
+import { requireFinite, requirePositive } from '../../foundation/errors';
 import { measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
 
 export interface BmsComparison {

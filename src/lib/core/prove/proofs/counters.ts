@@ -1,4 +1,4 @@
-import { CoreError, requirePositive } from '../../foundation/shared';
+import { CoreError, requirePositive } from '../../foundation/errors';
 import { WHOLE_BANK, measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
 
 /** Charge that comes out again of what went in (models, a cell that can be simulated). */

@@ -1,4 +1,4 @@
-import { median } from '../../foundation/shared';
+import { median } from '../../foundation/statistics';
 import { cellSubject, measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
 import { findOutliers, QUANTITY_FIGURES } from '../../foundation/reading';
 

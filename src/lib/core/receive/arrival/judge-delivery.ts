@@ -1,6 +1,13 @@
-import { BOTTOM_DOUBT, CHEMISTRY_FIGURES, socBounds, type Chemistry, type SocBounds } from '../../foundation/chemistry';
+import {
+	BOTTOM_DOUBT,
+	CHEMISTRY_FIGURES,
+	socBounds,
+	type Chemistry,
+	type SocBounds,
+	LOST_A_DAY
+} from '../../foundation/chemistry';
 import { bothOf, type Bounds } from '../../foundation/charge-account';
-import { MONTH_DAYS_MEAN, median } from '../../foundation/shared';
+import { median } from '../../foundation/statistics';
 import { WHOLE_BANK, cellSubject, measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
 import { outsideLimits } from './outside-limits';
 import {
@@ -126,6 +133,7 @@ function narrowed(fits: SocBounds, workedBack: Bounds | undefined): SocBounds {
 function hasVoltage(c: ArrivedCell): c is WithVoltage {
 	return c.restVoltageV !== null && c.restVoltageSdV !== null;
 }
+
 const readVolts = (c: WithVoltage) => measured(c.restVoltageV, c.restVoltageSdV);
 
 function missingVerdict(unread: readonly ArrivedCell[], total: number, subject: Subject): Verdict {
@@ -156,8 +164,6 @@ const polarityVerdicts = (cells: readonly WithVoltage[]): Verdict[] =>
 
 /** Above the limit by this share, and at most so full, it has no reserve against standing (LFP: 3.0 V). */
 const NEARLY_EMPTY = 1.2;
-/** What a cell may lose by itself, share of its charge a day (3 % a month, default). */
-export const LOST_A_DAY = 0.03 / MONTH_DAYS_MEAN;
 
 /** Healthy cells lose from a third to twice that. */
 const LOSSES = { least: LOST_A_DAY / 3, most: 2 * LOST_A_DAY };
@@ -187,6 +193,7 @@ function nearlyEmptyVerdicts(
 
 /** A spread of nothing makes any difference infinite; written down it is only very large. */
 const LARGEST_Z = 1e6;
+
 const apart = ({ robustZ }: OutlierFinding) => ({
 	robustZ: robustZ === null ? null : Math.min(robustZ, LARGEST_Z),
 	zLimit: ROBUST_Z_LIMIT,

@@ -1,10 +1,9 @@
-export { CLAIM_DAYS, claimUntilOf, testsAgainstClaims, type LateTests, type WaitingForTest } from './claim-deadline';
+export { CLAIM_DAYS, type WaitingForTest, claimUntilOf, testsAgainstClaims } from './claim-deadline';
 export {
-	claimOf,
-	judgeClaim,
 	type ClaimReason,
 	type ClaimTerms,
 	type ClaimedCell,
 	type ClaimedDefect,
-	type DeliveryClaim
+	claimOf,
+	judgeClaim
 } from './delivery-claim';

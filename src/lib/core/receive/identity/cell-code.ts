@@ -1,5 +1,5 @@
 import type { Chemistry } from '../../foundation/chemistry';
-import { CoreError } from '../../foundation/shared';
+import { CoreError } from '../../foundation/errors';
 
 /** Parts of a 24-character code, as they stand in it, and what they stand for. */
 export interface CellCodeFields {

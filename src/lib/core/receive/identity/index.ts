@@ -1,10 +1,3 @@
-export {
-	CODE_LENGTH,
-	plainCode,
-	readCellCode,
-	type CellCode,
-	type CellCodeFields,
-	type CodeWarning
-} from './cell-code';
-export { judgeCodes, type CodeContext, type CodedCell } from './judge-codes';
-export { LONGEST_CODE, codesToCells, inTrayOrder, sortCodes, type FoundCode, type PlacedCode } from './place-codes';
+export { type CellCode, readCellCode } from './cell-code';
+export { type CodedCell, judgeCodes } from './judge-codes';
+export { type FoundCode, LONGEST_CODE, type PlacedCode, codesToCells, inTrayOrder, sortCodes } from './place-codes';

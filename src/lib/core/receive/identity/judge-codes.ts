@@ -1,6 +1,6 @@
 import { group } from 'd3-array';
 import type { Chemistry } from '../../foundation/chemistry';
-import { MONTH_DAYS_MEAN } from '../../foundation/shared';
+import { MONTH_DAYS_MEAN } from '../../foundation/time';
 import { cellSubject, say, type Subject, type Verdict } from '../../foundation/verdicts';
 import { plainCode, readCellCode } from './cell-code';
 

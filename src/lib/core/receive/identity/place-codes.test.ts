@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { seededRandom } from '../../foundation/shared';
+import { seededRandom } from '../../foundation/statistics';
 import { codesToCells, inTrayOrder, sortCodes } from '.';
 
 const crate = (columns: number, rows: number, wobble: number, seed: number) => {

@@ -1,4 +1,4 @@
-import { CoreError } from '../../foundation/shared';
+import { CoreError } from '../../foundation/errors';
 
 /** A code found in a photo, and where its middle is, px from the upper left. */
 export interface FoundCode {

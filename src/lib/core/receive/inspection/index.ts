@@ -1,21 +1,3 @@
-export {
-	ALL_GOOD,
-	ANSWERS,
-	ALSO_FELT,
-	INSPECTED,
-	SLEEVE_KINDS,
-	TERMINAL_KINDS,
-	VENT_KINDS,
-	CANNOT_BE_LIFTED,
-	isLifted,
-	stopReasons,
-	swelling,
-	type Answer,
-	type Inspected,
-	type Seen,
-	type Inspection,
-	type StopReason,
-	type TerminalKind
-} from './inspection';
-export { judgeInspections, type InspectedCell } from './judge-inspections';
-export { judgePromisedTerminals, judgeUnlike, type ComparedCell } from './judge-unlike';
+export { ALL_GOOD, stopReasons, swelling } from './inspection';
+export { judgeInspections } from './judge-inspections';
+export { judgePromisedTerminals, judgeUnlike } from './judge-unlike';

@@ -1,15 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { WHOLE_BANK, type Subject } from '../../foundation/verdicts';
-import {
-	ALL_GOOD,
-	INSPECTED,
-	judgeInspections,
-	judgePromisedTerminals,
-	judgeUnlike,
-	stopReasons,
-	swelling,
-	type Inspection
-} from '.';
+import { ALL_GOOD, judgeInspections, judgePromisedTerminals, judgeUnlike, stopReasons, swelling } from '.';
+import { INSPECTED, type Inspection } from '../../picture';
 
 const delivery: Subject = { kind: 'delivery', id: 1, label: 'Crate' };
 const cell = (id: number, inspection: Inspection | null) => ({ id, label: `X-0${id}`, inspection });

@@ -1,35 +1,11 @@
-/** What a person says of one thing they looked at. */
-export const ANSWERS = ['good', 'bad', 'unsure'] as const;
-export type Answer = (typeof ANSWERS)[number];
-
-export const TERMINAL_KINDS = ['thread', 'stud', 'pad'] as const;
-export type TerminalKind = (typeof TERMINAL_KINDS)[number];
-export const SLEEVE_KINDS = ['original', 'renewed', 'none'] as const;
-export const VENT_KINDS = ['round', 'oval', 'none'] as const;
-
-/** What is looked at on a cell, in the order of a round with one hand. */
-export const INSPECTED = ['leak', 'smell', 'bulge', 'vent', 'dent', 'terminals', 'thread', 'sleeve'] as const;
-export type Inspected = (typeof INSPECTED)[number];
-/** Felt where there is something to compare with; a look is complete without it. */
-export const ALSO_FELT = ['heat'] as const;
-export type Seen = Inspected | (typeof ALSO_FELT)[number];
-
-/** A cell as somebody looked at it; null or missing: not looked at. */
-export type Inspection = Partial<Record<Seen, Answer | null>> & {
-	/** At the foot, in the middle, at the top, mm. */
-	thicknessMm?: readonly (number | null)[] | null;
-	terminalKind?: TerminalKind | null;
-	sleeveKind?: (typeof SLEEVE_KINDS)[number] | null;
-	ventKind?: (typeof VENT_KINDS)[number] | null;
-	/** What was done with a cell that must not be used; it lifts only what can be lifted ({@link CANNOT_BE_LIFTED}). */
-	resolved?: string | null;
-};
+import type { Answer, Inspected, Seen, Inspection, StopReason } from '../../picture';
 
 /** Everything good, said in one go. */
 export const ALL_GOOD: Record<Inspected, Answer> = {
 	...{ leak: 'good', smell: 'good', bulge: 'good', vent: 'good' },
 	...{ dent: 'good', terminals: 'good', thread: 'good', sleeve: 'good' }
 };
+
 /** A case whose middle stands out so far over its edges, mm, or that is so much thicker than its sheet says, has swollen (default; the maker's limit first). */
 const SWELLS = { outMm: 3, share: 0.05 };
 
@@ -51,8 +27,6 @@ export function swelling(
 	};
 }
 
-/** What stops a cell from being used at all. */
-export type StopReason = 'leak' | 'smell' | 'heat' | 'swelling' | 'vent';
 const STOPS: readonly { key: Seen; reason: StopReason }[] = [
 	{ key: 'leak', reason: 'leak' },
 	{ key: 'smell', reason: 'smell' },

@@ -1,5 +1,6 @@
 import { cellSubject, say, type Subject, type Verdict } from '../../foundation/verdicts';
-import { ALSO_FELT, INSPECTED, isLifted, stopReasons, swelling, type Inspection } from './inspection';
+import { ALSO_FELT, INSPECTED, type Inspection } from '../../picture';
+import { isLifted, stopReasons, swelling } from './inspection';
 
 export interface InspectedCell {
 	id: number;

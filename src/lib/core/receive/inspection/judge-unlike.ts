@@ -1,6 +1,6 @@
 import { group } from 'd3-array';
 import { cellSubject, say, type Subject, type Verdict } from '../../foundation/verdicts';
-import type { TerminalKind } from './inspection';
+import type { TerminalKind } from '../../picture';
 import type { InspectedCell } from './judge-inspections';
 
 /** A cell as it is held against the others it is to be built with. */

@@ -1,2 +1,2 @@
-export { judgeModules, lowestHidden, type WholeModule } from './judge-modules';
-export { cellsPerModule, makeOf, moduleCellLabels, placeInModule, positionsOfModule, type ModuleMake } from './make';
+export { type WholeModule, judgeModules, lowestHidden } from './judge-modules';
+export { moduleVerdicts } from './module-verdicts';

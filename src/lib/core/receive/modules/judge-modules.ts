@@ -1,10 +1,10 @@
 import { median } from 'd3-array';
 import { CHEMISTRY_FIGURES, socBounds, type Chemistry, type SocBounds } from '../../foundation/chemistry';
-import type { StopReason } from '../inspection';
+import type { StopReason } from '../../picture';
 import { misread } from '../../foundation/snapshot';
 import { whatWasRead } from '../../foundation/snapshot';
 import { measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
-import type { ModuleMake } from './make';
+import type { ModuleMake } from '../../picture';
 
 /** A module that is still in one piece, as it was looked at. */
 export interface WholeModule {

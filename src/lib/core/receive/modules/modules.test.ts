@@ -1,16 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { restVoltageCurve } from '../../foundation/chemistry';
-import { seededRandom } from '../../foundation/shared';
+import { seededRandom } from '../../foundation/statistics';
 import type { Subject } from '../../foundation/verdicts';
-import {
-	judgeModules,
-	lowestHidden,
-	makeOf,
-	moduleCellLabels,
-	placeInModule,
-	positionsOfModule,
-	type WholeModule
-} from '.';
+import { judgeModules, lowestHidden, type WholeModule } from '.';
+import { makeOf, moduleCellLabels, placeInModule, positionsOfModule } from '../../picture';
 
 const delivery: Subject = { kind: 'delivery', id: 1, label: 'Crate' };
 const make = { series: 12, parallel: 1 };

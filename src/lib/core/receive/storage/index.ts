@@ -1,2 +1,2 @@
-export { HEALTHY_PERCENT, judgeLeakage, judgeStorageTest, type StorageTest } from './judge-leakage';
-export { leakageByReadings, leakageByRefill, type Leakage, type Refill, type StoredReading } from './self-discharge';
+export { judgeLeakage, judgeStorageTest } from './judge-leakage';
+export { type Leakage, type StoredReading, leakageByReadings, leakageByRefill } from './self-discharge';

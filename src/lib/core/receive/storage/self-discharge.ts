@@ -1,16 +1,8 @@
 import { max } from 'd3-array';
 import { HYSTERESIS_V, drawnCurve, restVoltageCurve, type Chemistry } from '../../foundation/chemistry';
-import {
-	CoreError,
-	MONTH_DAYS_MEAN,
-	normalCdf,
-	normalDraw,
-	requireFinite,
-	requireNotNegative,
-	requirePositive,
-	seededRandom,
-	type Interval
-} from '../../foundation/shared';
+import { CoreError, requireFinite, requireNotNegative, requirePositive } from '../../foundation/errors';
+import { MONTH_DAYS_MEAN } from '../../foundation/time';
+import { normalCdf, normalDraw, seededRandom, type Interval } from '../../foundation/statistics';
 
 /** A rest voltage of a cell that nobody charged or discharged between its readings. */
 export interface StoredReading {

@@ -1,5 +1,5 @@
 import { sum } from 'd3-array';
-import { normalQuantile, type Interval } from '../../foundation/shared';
+import { normalQuantile, type Interval } from '../../foundation/statistics';
 import { WHOLE_BANK, measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
 
 export interface DatedDrift {

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { temperatureFactor } from '../../foundation/chemistry';
-import { normalDraw, seededRandom } from '../../foundation/shared';
+import { normalDraw, seededRandom } from '../../foundation/statistics';
 import { judgeFade } from '.';
 import {
 	calendarFactor,

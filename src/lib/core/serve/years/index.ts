@@ -1,12 +1,12 @@
+export { type DriftSlope, driftSlopes, judgeGrowth } from './drift-growth';
 export { judgeFade } from './judge-fade';
 export {
-	CHECK_CONTEXTS,
-	judgeCheck,
 	type BatteryContext,
+	CHECK_CONTEXTS,
 	type CheckContext,
 	type CheckJudgement,
 	type CountedCheck,
-	type ServiceCheck
+	type ServiceCheck,
+	judgeCheck
 } from './service-check';
-export { driftSlopes, judgeGrowth, type DatedDrift, type DriftSlope } from './drift-growth';
 export { judgeUnderLoad } from './under-load';

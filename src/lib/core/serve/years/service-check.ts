@@ -1,7 +1,8 @@
-import { type BalancedEnd } from '../../balance/charge';
+import type { BalancedEnd } from '../../balance/is-balanced';
 import { misread } from '../../foundation/snapshot';
 import { restVoltageCurve, type Chemistry } from '../../foundation/chemistry';
-import { CoreError, requireFinite, requirePositive, type Interval } from '../../foundation/shared';
+import { CoreError, requireFinite, requirePositive } from '../../foundation/errors';
+import type { Interval } from '../../foundation/statistics';
 import {
 	driftByPassings,
 	driftChange,

@@ -1,9 +1,8 @@
 import { median } from 'd3-array';
-import { coldShareAt } from '../../foundation/chemistry';
-import { CoreError, requireFinite } from '../../foundation/shared';
+import { coldShareAt, RATED_C } from '../../foundation/chemistry';
+import { CoreError, requireFinite } from '../../foundation/errors';
 import { REPEATS_SD, TESTER_GAIN_SD } from './judge-capacity';
 import { toStandardConditions } from './standard-conditions';
-import { RATED_C } from '../../foundation/chemistry';
 
 /** A run at a temperature that was chosen on purpose, a warm box or the cold. */
 export interface HeldRun {

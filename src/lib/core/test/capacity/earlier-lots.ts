@@ -1,25 +1,23 @@
 import { deviation, mean, median, sum } from 'd3-array';
-import { requirePositive } from '../../foundation/shared';
+import { requirePositive } from '../../foundation/errors';
 import { TESTER_GAIN_SD, type LotEvidence } from './judge-capacity';
-
-/** Cells of one type that came together and were run on one tester. */
-export interface TestedLot {
-	/** Null: not written down, one tester for all such. */
-	tester: string | null;
-	/** As measured, Ah, under like conditions. */
-	capacitiesAh: readonly number[];
-}
+import type { TestedLot } from '../../picture';
 
 /** Cells of one lot scatter so much, lots of one type from each other so much, as fractions (default); each counts like so many of its own. */
 const WITHIN = { sd: 0.012, weight: 4 };
+
 const BETWEEN = { sd: 0.01, weight: 3 };
+
 /** Fewer cells than that say nothing of the mean of a lot. */
 const FEWEST = 3;
+
 /** A cell further from the median of its lot is weak, or its figure a slip; lots further apart are not alike, whatever they are called. */
 const SLIPPED = 0.1;
+
 const ALIKE = 0.05;
 
 const meanOf = (lot: TestedLot) => mean(lot.capacitiesAh)!;
+
 function believable({ tester, capacitiesAh }: TestedLot): TestedLot {
 	const usualAh = median(capacitiesAh) ?? 0;
 	return { tester, capacitiesAh: capacitiesAh.filter((ah) => Math.abs(ah / usualAh - 1) <= SLIPPED) };

@@ -1,6 +1,7 @@
-import type { ClauseKind } from '../clauses';
+import type { ClauseKind } from '../../picture';
 import { chanceOfDeciding } from '../sampling';
-import { normalCdf, requireNotNegative, requirePositive } from '../../foundation/shared';
+import { normalCdf } from '../../foundation/statistics';
+import { requireNotNegative, requirePositive } from '../../foundation/errors';
 import { cellSubject, measured, say, type Verdict } from '../../foundation/verdicts';
 import { RATED_C } from '../../foundation/chemistry';
 

@@ -1,14 +1,12 @@
 import { RATED_C, toTemperature } from '../../foundation/chemistry';
-import { CoreError, requireFinite, requireNotNegative, requirePositive } from '../../foundation/shared';
+import { CoreError, requireFinite, requireNotNegative, requirePositive } from '../../foundation/errors';
+import type { Correction } from '../../picture';
 
 /** Rate exponent k with its doubt (default, uncertain; Peukert 1897 form). */
 const RATE_EXPONENT = { value: 1.01, sd: 0.01 };
+
 /** Larger corrections are refused: the cell has to be tested again nearer the standard. */
 export const LARGEST_CORRECTION = 0.05;
-
-/** What a reading is corrected for on its way to standard, in this order; `tester`: by what its tester is found to read too much. */
-export const CORRECTIONS = ['drop', 'temperature', 'rate', 'tester'] as const;
-export type Correction = (typeof CORRECTIONS)[number];
 
 /** One step from what was read to standard conditions. */
 export interface CorrectionStep {

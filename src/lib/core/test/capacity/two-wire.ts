@@ -1,6 +1,6 @@
 import { completeCell, simulateDischarge } from '../../world/cell-model';
 import type { Chemistry } from '../../foundation/chemistry';
-import { CoreError, requirePositive } from '../../foundation/shared';
+import { CoreError, requirePositive } from '../../foundation/errors';
 
 /** Steps of a simulated discharge: about so many, whatever its rate, s. */
 export const curveStepS = (cRate: number): number => Math.min(600, Math.max(1, 2 / cRate));

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { answersClause, bindingClause, clauseStrip, type Clause, type ClauseRun } from '.';
+import { answersClause, bindingClause, clauseStrip, type ClauseRun } from '.';
+import type { Clause } from '../../picture';
 
 const clause: Clause = {
 	...{ kind: 'minimum', capacityAh: 280, chargeV: 3.65, tailCRate: 0.05, restH: 1 },

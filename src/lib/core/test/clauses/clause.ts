@@ -1,21 +1,5 @@
 import { CHEMISTRY_FIGURES, type Chemistry } from '../../foundation/chemistry';
-
-/** How a maker promises a capacity. */
-export const CLAUSE_KINDS = ['minimum', 'nominal', 'typical'] as const;
-export type ClauseKind = (typeof CLAUSE_KINDS)[number];
-
-/** A promised capacity and how it is measured; null: the sheet says nothing, and what is usual holds. */
-export interface Clause {
-	kind: ClauseKind;
-	capacityAh: number;
-	chargeV: number | null;
-	/** The charge ends when the current has fallen to this. */
-	tailCRate: number | null;
-	restH: number | null;
-	dischargeCRate: number | null;
-	cutoffV: number | null;
-	temperatureC: number | null;
-}
+import { CLAUSE_KINDS, type Clause } from '../../picture';
 
 /** A run as far as it was written down or logged. */
 export interface ClauseRun {
@@ -35,7 +19,9 @@ export interface ClauseRun {
 
 /** What a protocol asks of a run, and what became of it. */
 export const ASKED = ['full', 'rested', 'rate', 'temperature', 'cutoff', 'tester'] as const;
+
 export type Asked = (typeof ASKED)[number];
+
 export interface Tick {
 	asked: Asked;
 	/** `kept`; `corrected`: departs, and is reckoned back; `unknown`: nobody said, and its doubt is added; `void`: says nothing of the clause. */
@@ -46,8 +32,10 @@ export interface Tick {
 }
 
 export const USUAL_CONDITIONS = { restH: 1, dischargeCRate: 0.2, temperatureC: 25 };
+
 /** Like enough: rate as a share, K, V, h. */
 const LIKE = { rate: 0.1, temperatureC: 2, cutoffV: 0.03, restH: 0.25 };
+
 /** A run that ended higher than asked by more than this is a run to another end, V. */
 export const OTHER_END_V = 0.05;
 

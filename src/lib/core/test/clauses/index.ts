@@ -1,15 +1,11 @@
 export {
-	ASKED,
-	CLAUSE_KINDS,
+	type Asked,
+	type ClauseRun,
 	OTHER_END_V,
+	type Tick,
 	USUAL_CONDITIONS,
 	answersClause,
 	bindingClause,
-	clauseStrip,
-	type Asked,
-	type Clause,
-	type ClauseKind,
-	type ClauseRun,
-	type Tick
+	clauseStrip
 } from './clause';
-export { builtInProtocols, protocolsFor, type Protocol } from './protocols';
+export { type Protocol, builtInProtocols, protocolsFor } from './protocols';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { answersClause, builtInProtocols, clauseStrip, type Clause, type Protocol } from '.';
+import { answersClause, builtInProtocols, clauseStrip, type Protocol } from '.';
+import type { Clause } from '../../picture';
 
 const limits = { chargeLimitV: 3.65, dischargeLimitV: 2.5, chargeCRate: 0.5 };
 const clause: Clause = {

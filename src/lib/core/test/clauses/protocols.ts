@@ -1,5 +1,5 @@
 import { CHEMISTRY_FIGURES, type Chemistry } from '../../foundation/chemistry';
-import type { Clause } from './clause';
+import type { Clause } from '../../picture';
 
 /** How a capacity run is made; what is null is left as it stands. */
 export interface Protocol {

@@ -1,1 +1,1 @@
-export { gradeOf, judgeGrade, type GradeLine, type GradeOutcome, type GradedCell } from './judge-grade';
+export { type GradedCell, gradeOf, judgeGrade } from './judge-grade';

@@ -1,6 +1,6 @@
 import { DECISION_PROBABILITY } from '../capacity';
 import { resistanceAt } from '../../foundation/reading';
-import { normalCdf } from '../../foundation/shared';
+import { normalCdf } from '../../foundation/statistics';
 import { cellSubject, say, type Subject, type Verdict } from '../../foundation/verdicts';
 
 /** The line a person draws for a grade; null: nothing is asked of that quantity. */

@@ -1,11 +1,10 @@
 export {
+	type LoadAtHand,
+	type LoadFit,
+	type LoadNeed,
 	THINGS_AT_HAND,
 	WATER_STOP_C,
 	fitLoads,
 	ownLoad,
-	warmWater,
-	type LoadAtHand,
-	type LoadFit,
-	type LoadNeed,
-	type WarmedWater
+	warmWater
 } from './load-finder';

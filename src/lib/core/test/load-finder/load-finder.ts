@@ -1,12 +1,12 @@
-import { LOADED_OHM_AH } from '../../foundation/chemistry';
 import {
+	LOADED_OHM_AH,
 	BOTTOM_DOUBT,
 	CHEMISTRY_FIGURES,
 	HYSTERESIS_V,
 	restVoltageCurve,
 	type Chemistry
 } from '../../foundation/chemistry';
-import { requirePositive } from '../../foundation/shared';
+import { requirePositive } from '../../foundation/errors';
 
 /** What a load asks before it may be used. */
 export type LoadNeed = 'inverter' | 'bond' | 'isolation' | 'attended' | 'water' | 'cooling' | 'vehicle' | 'sink';

@@ -1,4 +1,4 @@
-export { planQueue, queueSteps, type QueuePlan, type QueueStep } from './plan-queue';
-export { QUEUE_KINDS, type QueueId, type QueueInput, type QueueKind } from './queue-input';
-export { QUEUE_KIND_NAMES, clockOf, queueForm, queueOf, queueParams, type QueueForm } from './queue-form';
+export { type QueuePlan, type QueueStep, planQueue, queueSteps } from './plan-queue';
+export { QUEUE_KIND_NAMES, type QueueForm, queueForm, queueOf, queueParams } from './queue-form';
+export type { QueueId, QueueInput } from './queue-input';
 export { soakHours } from './soak';

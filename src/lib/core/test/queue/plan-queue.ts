@@ -1,5 +1,6 @@
 import { max, min, sum } from 'd3-array';
-import { offsetAt, seededRandom } from '../../foundation/shared';
+import { offsetAt } from '../../foundation/time';
+import { seededRandom } from '../../foundation/statistics';
 import { hoursOf, placeSteps, type Placed } from './place-steps';
 import { prepareQueue, type Prepared, type QueueId, type QueueInput, type QueueKind } from './queue-input';
 

@@ -1,11 +1,5 @@
-import {
-	CoreError,
-	offsetAt,
-	requireNotNegative,
-	requirePositive,
-	zoneOffsets,
-	type ZoneOffset
-} from '../../foundation/shared';
+import { CoreError, requireNotNegative, requirePositive } from '../../foundation/errors';
+import { offsetAt, zoneOffsets, type ZoneOffset } from '../../foundation/time';
 
 export type QueueId = string | number;
 

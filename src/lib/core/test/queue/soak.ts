@@ -1,5 +1,5 @@
 import { FREE_AIR_W_PER_K, HEAT_CAPACITY_J_PER_KG_K } from '../../world/cell-model';
-import { requireNotNegative, requirePositive } from '../../foundation/shared';
+import { requireNotNegative, requirePositive } from '../../foundation/errors';
 
 /** As warm as the box, but for so much, K (default). */
 const NEARLY_K = 1;

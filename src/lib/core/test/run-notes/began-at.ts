@@ -1,4 +1,4 @@
-import { CoreError } from '../../foundation/shared';
+import { CoreError } from '../../foundation/errors';
 import type { SpotNote } from './fit-notes';
 
 /**

@@ -1,13 +1,14 @@
 import { coldFactor } from '../../world/cell-model';
-import { LOADED_OHM_AH, coldShareAt } from '../../foundation/chemistry';
 import {
+	LOADED_OHM_AH,
+	coldShareAt,
 	HYSTERESIS_V,
 	drawnCurve,
 	restVoltageCurve,
 	type Chemistry,
 	type DrawnCurve
 } from '../../foundation/chemistry';
-import { normalDraw, type Random } from '../../foundation/shared';
+import { normalDraw, type Random } from '../../foundation/statistics';
 
 /** What is not known of a cell under load, one sd of the logarithm (default); and how far from full it may begin. */
 const DOUBT = { hysteresis: 0.35, resistance: 0.25, surface: 0.4, cold: 0.3, notFull: 0.004 };

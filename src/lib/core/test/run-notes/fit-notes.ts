@@ -1,14 +1,7 @@
 import { median } from 'd3-array';
 import { CHEMISTRY_FIGURES, type Chemistry } from '../../foundation/chemistry';
-import {
-	CoreError,
-	normalDraw,
-	requireFinite,
-	requireNotNegative,
-	requirePositive,
-	seededRandom,
-	type Interval
-} from '../../foundation/shared';
+import { CoreError, requireFinite, requireNotNegative, requirePositive } from '../../foundation/errors';
+import { normalDraw, seededRandom, type Interval } from '../../foundation/statistics';
 import { drawCell } from './drawn-discharge';
 import { FEWEST_FOR_ODD, logsOf, oddOf, widened, type Note, type World } from './weigh-notes';
 import { quantiles } from './weighted-quantiles';

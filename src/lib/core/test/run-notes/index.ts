@@ -1,2 +1,2 @@
 export { beganAt } from './began-at';
-export { fitNotes, type NotedRun, type NotesFit, type SpotNote } from './fit-notes';
+export { type NotedRun, type NotesFit, type SpotNote, fitNotes } from './fit-notes';

@@ -1,4 +1,4 @@
-import { chiSquareQuantile } from '../../foundation/shared';
+import { chiSquareQuantile } from '../../foundation/statistics';
 
 /** A line of the notes, as it is compared. */
 export interface Note {

@@ -1,4 +1,4 @@
-import type { Interval } from '../../foundation/shared';
+import type { Interval } from '../../foundation/statistics';
 
 /** The 2.5, 50 and 97.5 % points of weighted values; weights need not add up to 1. */
 export function quantiles(values: readonly number[], weights: readonly number[]): Interval {

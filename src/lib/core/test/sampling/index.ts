@@ -1,11 +1,2 @@
-export {
-	capacityOfTheRest,
-	chanceOfAtMost,
-	chanceOfDeciding,
-	mostBad,
-	testsNeeded,
-	toleranceFactor,
-	type Sample,
-	type Tolerance
-} from './sampling';
-export { whatSampleSays, type SampleSays, type SampledCell } from './what-sample-says';
+export { capacityOfTheRest, chanceOfAtMost, chanceOfDeciding, mostBad, testsNeeded, toleranceFactor } from './sampling';
+export { type SampledCell, whatSampleSays } from './what-sample-says';

@@ -1,4 +1,5 @@
-import { CoreError, normalCdf, normalQuantile, requireNotNegative, requirePositive } from '../../foundation/shared';
+import { CoreError, requireNotNegative, requirePositive } from '../../foundation/errors';
+import { normalCdf, normalQuantile } from '../../foundation/statistics';
 
 const LOG_FACTORIALS: number[] = [0];
 function logFactorial(n: number): number {

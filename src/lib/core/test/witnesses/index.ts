@@ -1,3 +1,3 @@
-export { combineWitnesses, type Combined } from './combine';
-export { meanVoltage, type DischargeConditions } from './mean-volts';
-export { WITNESS_KINDS, statementOf, type Witness } from './witness';
+export { type Combined, combineWitnesses } from './combine';
+export { meanVoltage } from './mean-volts';
+export { WITNESS_KINDS, type Witness, statementOf } from './witness';

@@ -1,4 +1,4 @@
-import { CoreError, requireFinite, requirePositive } from '../../foundation/shared';
+import { CoreError, requireFinite, requirePositive } from '../../foundation/errors';
 
 /** Something that measured the same charge. */
 export type Witness =

@@ -1,5 +1,5 @@
 import type { Cells } from '../cell-model';
-import type { Random } from '../../foundation/shared';
+import type { Random } from '../../foundation/statistics';
 import type { GuardedBattery, Wiring } from '../simulation';
 import type { BenchQuantity, Calibration } from './instrument';
 import type { LeadNodes } from './leads';

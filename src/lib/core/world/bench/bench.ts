@@ -1,5 +1,6 @@
 import { completeCell, createCells, refreshCells, stepCell, stepDecay } from '../cell-model';
-import { CoreError, seededRandom } from '../../foundation/shared';
+import { CoreError } from '../../foundation/errors';
+import { seededRandom } from '../../foundation/statistics';
 import {
 	completeBalancer,
 	completeBms,

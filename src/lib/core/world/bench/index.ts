@@ -1,16 +1,9 @@
-export { advanceBench, clipTool, exchangeLeads, flowAt, isBuiltIn, openBench, wireBench } from './bench';
-export { LOAD_MODES, type Bench, type Incident, type LoadMode, type Place, type Tool } from './bench-state';
-export { BENCH_ACCURACY, drawCalibration, shownValue, type Accuracy, type BenchQuantity } from './instrument';
-export { exchangedLeads, leadErrorsV, leadNodesOf, type LeadNodes } from './leads';
-export { readBms, readLoad, readOhmmeter, readShunt, readSupply, readVoltmeter, type BmsReading } from './readings';
-export { isCrossed, switchOutput } from './polarity';
-export {
-	SCENARIO_FORMAT,
-	SCENARIO_VERSION,
-	TIME_FACTORS,
-	completeScenario,
-	type Scenario,
-	type ScenarioCell
-} from './scenario';
-export { voltageAt } from './voltage-at';
+export type { Bench, Incident, LoadMode, Place, Tool } from './bench-state';
+export { advanceBench, clipTool, exchangeLeads, openBench, wireBench } from './bench';
+export { BENCH_ACCURACY, drawCalibration, shownValue } from './instrument';
+export { type LeadNodes, leadErrorsV, leadNodesOf } from './leads';
 export { heldBack, reseatLead, tightenBars } from './mend';
+export { switchOutput } from './polarity';
+export { readBms, readLoad, readOhmmeter, readShunt, readSupply, readVoltmeter } from './readings';
+export { SCENARIO_FORMAT, SCENARIO_VERSION, type Scenario, TIME_FACTORS, completeScenario } from './scenario';
+export { voltageAt } from './voltage-at';

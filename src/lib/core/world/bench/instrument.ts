@@ -1,5 +1,5 @@
-import type { Random } from '../../foundation/shared';
-import { normalDraw } from '../../foundation/shared';
+import type { Random } from '../../foundation/statistics';
+import { normalDraw } from '../../foundation/statistics';
 
 /** How well an instrument reads one quantity; all in the quantity's unit but `percent`. */
 export interface Accuracy {

@@ -1,4 +1,4 @@
-import { CoreError } from '../../foundation/shared';
+import { CoreError } from '../../foundation/errors';
 import type { Scenario } from './scenario';
 
 /** Where an open lead floats between its neighbours (share of the two groups' voltage): far enough to be seen. */

@@ -1,4 +1,4 @@
-import { CoreError } from '../../foundation/shared';
+import { CoreError } from '../../foundation/errors';
 import { isBuiltIn } from './bench';
 import type { Bench, Place } from './bench-state';
 

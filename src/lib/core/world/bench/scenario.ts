@@ -1,5 +1,5 @@
 import { CHEMISTRIES, type Chemistry } from '../../foundation/chemistry';
-import { CoreError, requireFinite, requireNotNegative, requirePositive } from '../../foundation/shared';
+import { CoreError, requireFinite, requireNotNegative, requirePositive } from '../../foundation/errors';
 import { WIRINGS, completeBalancer, completeBms, type Balancer, type BmsLimits, type Wiring } from '../simulation';
 
 export const SCENARIO_FORMAT = 'kind-ember-scenario';

@@ -1,5 +1,6 @@
 import type { Chemistry } from '../../foundation/chemistry';
-import { CoreError, cubicAt, cubicSlopeAt, requireFinite, type UniformCubic } from '../../foundation/shared';
+import { CoreError, requireFinite } from '../../foundation/errors';
+import { cubicAt, cubicSlopeAt, type UniformCubic } from '../../foundation/curves';
 import {
 	COLD_FULL_C_RATE,
 	HEAT_CAPACITY_J_PER_KG_K,

@@ -6,7 +6,7 @@ import {
 	coldShareAt,
 	type Chemistry
 } from '../../foundation/chemistry';
-import { MONTH_DAYS_MEAN } from '../../foundation/shared';
+import { MONTH_DAYS_MEAN } from '../../foundation/time';
 import { USUAL_NATURE, type CellNature } from './nature';
 import type { CellParameters } from './parameters';
 

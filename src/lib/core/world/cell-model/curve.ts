@@ -1,5 +1,6 @@
 import { HYSTERESIS_V, byChemistry, restVoltageCurve, type Chemistry } from '../../foundation/chemistry';
-import { CoreError, monotoneCurve, requireFinite, uniformCubic, type UniformCubic } from '../../foundation/shared';
+import { CoreError, requireFinite } from '../../foundation/errors';
+import { monotoneCurve, uniformCubic, type UniformCubic } from '../../foundation/curves';
 import type { CellNature } from './nature';
 
 /** Half-width of the hysteresis loop, V. */

@@ -1,4 +1,4 @@
-import { CoreError, requirePositive } from '../../foundation/shared';
+import { CoreError, requirePositive } from '../../foundation/errors';
 import { createCells, terminalVoltageV, type Cells, type StartingCell } from './cells';
 import { stepCell, stepDecay } from './step';
 

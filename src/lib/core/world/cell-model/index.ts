@@ -1,26 +1,30 @@
-export { LEAK_RISES_ABOVE_V, acResistanceMohm, circuitConstants, coldFactor, type CircuitConstants } from './circuit';
-export { openCircuitCurve } from './curve';
-export { HEAT_CAPACITY_J_PER_KG_K } from './circuit';
-export { CLOSED_BOX_W_PER_K, FREE_AIR_W_PER_K, USUAL_NATURE, type CellNature } from './nature';
-export { completeCell, type CellParameters, type CellSpec } from './parameters';
 export {
+	type Cells,
+	type CellsState,
 	copyState,
 	createCells,
 	refreshCells,
 	restoreState,
 	sourceVoltageV,
-	terminalVoltageV,
-	type Cells,
-	type CellsState,
-	type StartingCell
+	terminalVoltageV
 } from './cells';
 export {
+	HEAT_CAPACITY_J_PER_KG_K,
+	LEAK_RISES_ABOVE_V,
+	acResistanceMohm,
+	circuitConstants,
+	coldFactor
+} from './circuit';
+export { openCircuitCurve } from './curve';
+export { simulateDischarge } from './discharge';
+export { CLOSED_BOX_W_PER_K, type CellNature, FREE_AIR_W_PER_K, USUAL_NATURE } from './nature';
+export { type CellParameters, type CellSpec, completeCell } from './parameters';
+export {
+	type StepDecay,
 	expectedSwingV,
 	midRiseOhm,
 	midSourceVoltageV,
 	stepCell,
 	stepDecay,
-	storedEnergyJ,
-	type StepDecay
+	storedEnergyJ
 } from './step';
-export { simulateDischarge, type SimulatedRun } from './discharge';

@@ -1,5 +1,5 @@
 import { CHEMISTRIES, CHEMISTRY_FIGURES, type Chemistry } from '../../foundation/chemistry';
-import { CoreError, requireFinite, requireNotNegative, requirePositive } from '../../foundation/shared';
+import { CoreError, requireFinite, requireNotNegative, requirePositive } from '../../foundation/errors';
 
 /** What a cell truly is; nobody at the bench can see this. */
 export interface CellParameters {

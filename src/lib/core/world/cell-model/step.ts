@@ -1,4 +1,4 @@
-import { cubicIntegral } from '../../foundation/shared';
+import { cubicIntegral } from '../../foundation/curves';
 import { refreshCell, surfaceEnd, terminalVoltageV, type Cells } from './cells';
 import {
 	FAST_TAU_S,

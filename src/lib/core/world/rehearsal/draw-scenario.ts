@@ -1,5 +1,5 @@
 import { completeScenario, SCENARIO_FORMAT, SCENARIO_VERSION, type Scenario } from '../bench';
-import { normalDraw, seededRandom, type Random } from '../../foundation/shared';
+import { normalDraw, seededRandom, type Random } from '../../foundation/statistics';
 import { DEFECT_KINDS, type DefectKind } from './defects';
 
 export interface CrateWish {

@@ -1,13 +1,4 @@
-export {
-	DEFECT_KINDS,
-	DEFECT_NAMES,
-	DEFECT_WHERE,
-	hiddenDefects,
-	type Defect,
-	type DefectKind,
-	type Finding
-} from './defects';
-export { drawScenario, scenarioOfSeed, type CrateWish } from './draw-scenario';
-export { findingsOf, type BuiltPicture } from './findings';
-export { judgeRehearsal, type JudgedDefect, type RehearsalEnd, type RehearsalJudgement } from './judge-rehearsal';
-export { READY_SCENARIOS, readyScenario, readyScenarios, type ReadyScenario } from './ready';
+export { DEFECT_KINDS, DEFECT_NAMES, DEFECT_WHERE, type DefectKind, type Finding, hiddenDefects } from './defects';
+export { type CrateWish, drawScenario, scenarioOfSeed } from './draw-scenario';
+export { type RehearsalEnd, type RehearsalJudgement, judgeRehearsal } from './judge-rehearsal';
+export { READY_SCENARIOS, type ReadyScenario, readyScenario, readyScenarios } from './ready';

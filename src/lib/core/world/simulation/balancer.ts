@@ -1,6 +1,6 @@
 import { byChemistry, type Chemistry } from '../../foundation/chemistry';
 import type { Battery } from './battery';
-import { CoreError, requireNotNegative, requirePositive } from '../../foundation/shared';
+import { CoreError, requireNotNegative, requirePositive } from '../../foundation/errors';
 
 export interface Balancer {
 	/** Passive bleeds high groups through a resistor; active carries charge from the highest to the lowest. */

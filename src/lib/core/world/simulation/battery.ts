@@ -8,7 +8,7 @@ import {
 	type Cells,
 	type StepDecay
 } from '../cell-model';
-import { CoreError } from '../../foundation/shared';
+import { CoreError } from '../../foundation/errors';
 import { drawnCurrent, type Drive, type Flow } from './drive';
 
 /**

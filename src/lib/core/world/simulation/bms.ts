@@ -1,5 +1,5 @@
 import { CHEMISTRY_FIGURES, type Chemistry } from '../../foundation/chemistry';
-import { CoreError, requireFinite, requireNotNegative } from '../../foundation/shared';
+import { CoreError, requireFinite, requireNotNegative } from '../../foundation/errors';
 
 /** Limits of a BMS. A trip needs its value past the limit for the delay; it is released past the release value. */
 export interface BmsLimits {

@@ -1,4 +1,4 @@
-import { CoreError, requireNotNegative, requirePositive } from '../../foundation/shared';
+import { CoreError, requireNotNegative, requirePositive } from '../../foundation/errors';
 
 /** Something that drives current through a battery's terminals. Currents, powers and resistances are positive numbers. */
 export type Drive =

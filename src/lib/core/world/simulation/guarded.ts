@@ -1,5 +1,5 @@
 import { copyState, restoreState, type Cells, type CellsState } from '../cell-model';
-import { normalDraw, type Random } from '../../foundation/shared';
+import { normalDraw, type Random } from '../../foundation/statistics';
 import { balanceGroups, type Balancer } from './balancer';
 import { readBattery, stepBattery, type Battery, type StepSums } from './battery';
 import { stepBms, type Bms } from './bms';

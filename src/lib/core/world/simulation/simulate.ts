@@ -1,5 +1,5 @@
 import { refreshCells, stepCell, stepDecay, terminalVoltageV, type Cells } from '../cell-model';
-import { requirePositive } from '../../foundation/shared';
+import { requirePositive } from '../../foundation/errors';
 import type { StepSums } from './battery';
 import { checkDrive, type Drive, type Flow } from './drive';
 import { readGuarded, returnToStep, saveStep, stepGuarded, type SavedStep } from './guarded';

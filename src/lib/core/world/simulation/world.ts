@@ -9,7 +9,8 @@ import {
 	type Cells
 } from '../cell-model';
 import { CHEMISTRIES, type Chemistry } from '../../foundation/chemistry';
-import { CoreError, requireFinite, requireNotNegative, seededRandom } from '../../foundation/shared';
+import { CoreError, requireFinite, requireNotNegative } from '../../foundation/errors';
+import { seededRandom } from '../../foundation/statistics';
 import { completeBalancer, type Balancer } from './balancer';
 import { wireBattery } from './battery';
 import { completeBms, createBms, type BmsLimits } from './bms';

@@ -1,5 +1,5 @@
 import { CHEMISTRIES, type Chemistry } from '$lib/core/foundation/chemistry';
-import { BANK_USES, type BankUse } from '$lib/core/foundation/shared';
+import { BANK_USES, type BankUse } from '$lib/core/picture';
 import { Maybe, Num, OneOf, Text, When, Whole, YesNo } from '$lib/input/fields';
 
 export class BankInput {

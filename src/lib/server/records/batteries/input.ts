@@ -1,5 +1,5 @@
 import { IsBoolean } from 'class-validator';
-import { OUTPUT_CORNERS, type OutputCorner } from '$lib/core/build/assembly';
+import { OUTPUT_CORNERS, type OutputCorner } from '$lib/core/picture';
 import { Maybe, Num, OneOf, Text, When, Whole } from '$lib/input/fields';
 
 export const BATTERY_KINDS = ['built', 'ready-made'] as const;

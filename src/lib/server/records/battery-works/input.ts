@@ -1,5 +1,5 @@
 import { IsArray, IsInt, Max, Min } from 'class-validator';
-import { BATTERY_WORKS, type BatteryWorkKind } from '$lib/core/stages';
+import { BATTERY_WORKS, type BatteryWorkKind } from '$lib/core/picture';
 import { AtMost, ClientKey, Maybe, OneOf, Text, When, Whole } from '$lib/input/fields';
 
 /** Something in a built battery that was moved, opened or changed: what was proved with it before is open again. */

@@ -1,4 +1,4 @@
-import { MOST_GROUP_V } from '$lib/core/build/assembly';
+import { MOST_GROUP_V } from '$lib/core/prove/joints';
 import { InputError } from '$lib/input/validate';
 import { defineKind } from '../kind';
 import { OF_A_BATTERY, checkGroupLists, itsBattery } from '../of-a-battery';

@@ -1,4 +1,4 @@
-import { CLAUSE_KINDS, type ClauseKind } from '$lib/core/test/clauses';
+import { CLAUSE_KINDS, type ClauseKind } from '$lib/core/picture';
 import { Maybe, Num, OneOf, Text, Whole } from '$lib/input/fields';
 
 /** What a maker promises of a cell type, and how it is to be measured. */

@@ -1,4 +1,4 @@
-import { cellsPerModule, makeOf, type ModuleMake } from '$lib/core/receive/modules';
+import { cellsPerModule, makeOf, type ModuleMake } from '$lib/core/picture';
 import { InputError } from '$lib/input/validate';
 
 interface Made {

@@ -1,4 +1,4 @@
-import { ANSWERS, SLEEVE_KINDS, TERMINAL_KINDS, VENT_KINDS, type Answer } from '$lib/core/receive/inspection';
+import { ANSWERS, SLEEVE_KINDS, TERMINAL_KINDS, VENT_KINDS, type Answer } from '$lib/core/picture';
 import { ClientKey, Maybe, MaybeMillimetres, OneOf, Text, When, Whole } from '$lib/input/fields';
 
 /** A cell looked at; what was not looked at is missing. */

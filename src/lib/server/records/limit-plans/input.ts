@@ -1,4 +1,4 @@
-import { STRATEGIES, type Strategy } from '$lib/core/limits/values';
+import { STRATEGIES, type Strategy } from '$lib/core/picture';
 import { Maybe, Num, OneOf, Whole } from '$lib/input/fields';
 
 export class LimitPlanInput {

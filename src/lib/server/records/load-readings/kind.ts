@@ -1,4 +1,5 @@
-import { USUAL_METER_SD_V, judgeJoints } from '$lib/core/build/assembly';
+import { USUAL_METER_SD_V } from '$lib/core/build/leads';
+import { judgeJoints } from '$lib/core/prove/joints';
 import { defineKind } from '../kind';
 import { OF_A_BATTERY, checkGroupLists, itsBattery } from '../of-a-battery';
 import { LoadReadingInput } from './input';

@@ -1,7 +1,7 @@
 import { Type } from 'class-transformer';
 import { IsArray, IsInt, IsObject, IsString, MaxLength, ValidateNested } from 'class-validator';
 import { CHEMISTRIES, type Chemistry } from '$lib/core/foundation/chemistry';
-import { METHOD_KINDS, type MethodKind } from '$lib/core/balance/steps';
+import { METHOD_KINDS, type MethodKind } from '$lib/core/picture';
 import { AtMost, ClientKey, Maybe, Num, OneOf, When, Whole } from '$lib/input/fields';
 
 /** What is at hand for a balance by a method; what is missing is as usual. */

@@ -1,4 +1,4 @@
-import type { MethodSetup } from '$lib/core/balance/steps';
+import type { MethodSetup } from '$lib/core/picture';
 import { createRepository } from '../../db/repository';
 import type { Stored } from '../kind';
 import type { MethodRunInput } from './input';

@@ -1,4 +1,4 @@
-import type { StopReason } from '$lib/core/receive/inspection';
+import type { StopReason } from '$lib/core/picture';
 import { ArrayMaxSize, IsArray } from 'class-validator';
 import { ClientKey, EachOneOf, Maybe, Num, Text, VoltsOrNull, When, Whole } from '$lib/input/fields';
 

@@ -1,4 +1,4 @@
-import { makeOf, placeInModule } from '$lib/core/receive/modules';
+import { makeOf, placeInModule } from '$lib/core/picture';
 import { InputError } from '$lib/input/validate';
 import { deliveries } from '../deliveries/row';
 import { cells } from '../cells/row';

@@ -1,5 +1,5 @@
 import { Type } from 'class-transformer';
-import { CORRECTIONS, type Correction } from '$lib/core/test/capacity';
+import { CORRECTIONS, type Correction } from '$lib/core/picture';
 import { IsArray, ValidateNested } from 'class-validator';
 import { AtMost, ClientKey, EachOneOf, Maybe, Num, OneOf, Text, When, Whole, YesNo } from '$lib/input/fields';
 

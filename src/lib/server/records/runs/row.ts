@@ -1,4 +1,4 @@
-import type { Correction, LogFault } from '$lib/core/test/capacity';
+import type { Correction, LogFault } from '$lib/core/picture';
 import { createRepository, type Recorded } from '../../db/repository';
 
 export type Run = Recorded & {

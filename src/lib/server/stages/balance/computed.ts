@@ -1,5 +1,5 @@
 import { measuringOnThread } from '../../threads/measuring';
-import { checkJoining, type JoinAnswer, type LeftJoined } from '$lib/core/balance/charge';
+import { checkJoining, type JoinAnswer, type LeftJoined } from '$lib/core/balance/joining';
 import { WHOLE_BANK } from '$lib/core/foundation/verdicts';
 import type { JoinRequest, LeftJoinedRequest } from '$lib/input/joining';
 

@@ -1,13 +1,7 @@
-import { suppliesForOneCell } from '$lib/core/plan/needs';
-import {
-	ASSUMED_SUPPLY,
-	balanceState,
-	judgeBalanceStage,
-	type BankPicture,
-	type BalanceState,
-	type EarlierSet,
-	type LoggedReading
-} from '$lib/core/stages';
+import { suppliesForOneCell } from '$lib/core/plan/charging';
+import { ASSUMED_SUPPLY, balanceState, type BalanceState, type EarlierSet } from '$lib/core/balance/state';
+import { judgeBalanceStage } from '$lib/core/balance/judge';
+import type { BankPicture, LoggedReading } from '$lib/core/picture';
 import { rowOf } from '../../bank-picture/load';
 import { balanceReadings, balanceRuns, plans, type Plan } from '../../records';
 import { defineStage } from '../../judgements/stage-face';

@@ -1,4 +1,4 @@
-import { balanceState, startRefusals } from '$lib/core/stages';
+import { balanceState, startRefusals } from '$lib/core/balance/state';
 import { InputError } from '$lib/input/validate';
 import { loadBankPicture } from '../../bank-picture/load';
 import { database } from '../../db/connection';

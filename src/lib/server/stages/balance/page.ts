@@ -1,4 +1,6 @@
-import { bankCapacities, methodStanding, stoppedCells } from '$lib/core/stages';
+import { bankCapacities } from '$lib/core/test/capacities';
+import { methodStanding } from '$lib/core/balance/state';
+import { stoppedCells } from '$lib/core/receive/trays';
 import { cellsOf } from '$lib/core/foundation/verdicts';
 import { loadBankPicture } from '../../bank-picture/load';
 import { bankVerdicts } from '../../judgements/store';

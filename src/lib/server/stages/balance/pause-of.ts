@@ -1,5 +1,5 @@
 import { afterPause, type AfterPause, type PausedBalance } from '$lib/core/balance/charge';
-import type { BankPicture, LoggedReading } from '$lib/core/stages';
+import type { BankPicture, LoggedReading } from '$lib/core/picture';
 
 /**
  * What has changed since somebody was last at the balance that goes on; null: none goes on, or nobody was long away.

@@ -1,6 +1,7 @@
-import { isBalanced, type BalanceAnswer } from '$lib/core/balance/charge';
+import { isBalanced, type BalanceAnswer } from '$lib/core/balance/is-balanced';
 import { meterSd } from '$lib/core/foundation/reading';
-import { bankSubject, ratedGroupAh } from '$lib/core/stages';
+import { bankSubject } from '$lib/core/picture';
+import { ratedGroupAh } from '$lib/core/serve/state';
 import type { BalanceQuestionInput } from '$lib/input/compute';
 import { InputError } from '$lib/input/validate';
 import { loadBankPicture } from '../../bank-picture/load';

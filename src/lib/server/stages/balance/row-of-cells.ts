@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { highestSetV } from '$lib/core/balance/charge';
+import { highestSetV } from '$lib/core/foundation/parallel-charge';
 import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
 import { InputError } from '$lib/input/validate';
 import { balanceCells } from '../../records/balance-cells/row';

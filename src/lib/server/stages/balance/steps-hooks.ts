@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import { followMethod, refuseEntry } from '$lib/core/balance/steps';
-import { CoreError } from '$lib/core/foundation/shared';
+import { CoreError } from '$lib/core/foundation/errors';
 import { InputError } from '$lib/input/validate';
 import { methodOf } from '../../bank-picture/method-run';
 import { ServiceError } from '../../errors';

@@ -1,4 +1,4 @@
-import { judgeBuildStage } from '$lib/core/stages';
+import { judgeBuildStage } from '$lib/core/build/judge';
 import { buildFacts } from '../../bank-picture/build-records';
 import { defineStage } from '../../judgements/stage-face';
 

@@ -1,13 +1,5 @@
-import {
-	USUAL_METER_SD_V,
-	judgeBalanceLeads,
-	judgeJoints,
-	jointVerdicts,
-	leadVerdict,
-	type CellsKnown,
-	type Joint,
-	type LeadsJudgement
-} from '$lib/core/build/assembly';
+import { USUAL_METER_SD_V, judgeBalanceLeads, leadVerdict, type CellsKnown, type LeadsJudgement } from '$lib/core/build/leads';
+import { judgeJoints, jointVerdicts, type Joint } from '$lib/core/prove/joints';
 import type { Verdict } from '$lib/core/foundation/verdicts';
 import type { BalanceLeadsRequest, JointsRequest } from '$lib/input/assembly';
 import { InputError } from '$lib/input/validate';

@@ -1,4 +1,4 @@
-import { buildState } from '$lib/core/stages';
+import { buildState } from '$lib/core/build/state';
 import { loadBankPicture } from '../../bank-picture/load';
 import { buildFacts } from '../../bank-picture/build-records';
 import { instrumentChoices } from '../../address-book/instruments';

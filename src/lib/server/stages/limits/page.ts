@@ -1,4 +1,4 @@
-import { limitsState } from '$lib/core/stages';
+import { limitsState } from '$lib/core/limits/state';
 import { loadBankPicture } from '../../bank-picture/load';
 import { pageOf } from '../page';
 

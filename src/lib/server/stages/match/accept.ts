@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import type { MatchGroupsInput } from '$lib/input/compute';
 import { InputError } from '$lib/input/validate';
-import { buildRefusals } from '$lib/core/stages';
+import { buildRefusals } from '$lib/core/match/state';
 import { refusalWords } from '$lib/core/foundation/verdicts';
 import { cellsInPlay, loadBankPicture } from '../../bank-picture/load';
 import { inTransaction } from '../../db/transaction';

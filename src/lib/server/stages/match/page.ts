@@ -1,4 +1,4 @@
-import { matchState } from '$lib/core/stages';
+import { matchState } from '$lib/core/match/state';
 import { mean } from 'd3-array';
 import { loadBankPicture } from '../../bank-picture/load';
 import { currentPlacements } from '../../bank-picture/placements';

@@ -1,5 +1,6 @@
-import { bankPlanState } from '$lib/core/stages';
-import { NO_PLAN, type BuildStep } from '$lib/core/plan/needs';
+import { bankPlanState } from '$lib/core/plan/state';
+import { NO_PLAN } from '$lib/core/plan/bank-plan';
+import type { BuildStep } from '$lib/core/plan/calendar';
 import { loadBankPicture } from '../../bank-picture/load';
 import { ServiceError } from '../../errors';
 import { icsFile } from '../../formats/ics';

@@ -1,18 +1,9 @@
-import { boxArrangements } from '$lib/core/build/assembly';
-import {
-	buildCalendar,
-	chargerFits,
-	chargingVerdicts,
-	checkLabelFigures,
-	compareLayouts,
-	firstCharge,
-	hardwareFor,
-	planLift,
-	shortfalls,
-	sizeParts,
-	sumLoads,
-	type LabelCheck
-} from '$lib/core/plan/needs';
+import { boxArrangements } from '$lib/core/build/box';
+import { buildCalendar } from '$lib/core/plan/calendar';
+import { chargerFits, chargingVerdicts, firstCharge, hardwareFor, shortfalls } from '$lib/core/plan/charging';
+import { checkLabelFigures, type LabelCheck } from '$lib/core/plan/label';
+import { compareLayouts, planLift, sizeParts } from '$lib/core/plan/layouts';
+import { sumLoads } from '$lib/core/plan/loads';
 import { WHOLE_BANK } from '$lib/core/foundation/verdicts';
 import type * as input from '$lib/input/planning';
 

@@ -1,4 +1,6 @@
-import { judgePlanStage, type BankPicture, type PlanFactsOfBank } from '$lib/core/stages';
+import { judgePlanStage } from '$lib/core/plan/judge';
+import type { BankPicture } from '$lib/core/picture';
+import type { PlanFactsOfBank } from '$lib/core/plan/state';
 import { orders, plans } from '../../records';
 import { defineStage } from '../../judgements/stage-face';
 import { planTime } from './plan-time';

@@ -1,5 +1,5 @@
-import { libraryOf } from '$lib/core/plan/needs';
-import { doneSteps } from '$lib/core/stages';
+import { libraryOf } from '$lib/core/plan/loads';
+import { doneSteps } from '$lib/core/plan/state';
 import { loadBankPicture } from '../../bank-picture/load';
 import { planItems, plans, priceSnapshots } from '../../records';
 import { looseByCellType } from '../../bank-picture/loose-cells';

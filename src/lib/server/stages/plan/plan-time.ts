@@ -1,4 +1,4 @@
-import { type PlanTime } from '$lib/core/plan/needs';
+import type { PlanTime } from '$lib/core/plan/bank-plan';
 import { wakingLength } from '$lib/core/foundation/time';
 import { instruments } from '../../records';
 import { readSettings } from '../../records/settings/settings';

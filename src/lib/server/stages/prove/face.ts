@@ -1,4 +1,6 @@
-import { judgeProveStage, type BankPicture, type ProveRecords } from '$lib/core/stages';
+import { judgeProveStage } from '$lib/core/prove/judge';
+import type { BankPicture } from '$lib/core/picture';
+import type { ProveRecords } from '$lib/core/prove/state';
 import { bmsComparisons, chargeCounts, loadReadings } from '../../records';
 import { buildFacts } from '../../bank-picture/build-records';
 import { latestBy } from '../../bank-picture/latest-by';

@@ -1,4 +1,4 @@
-import { proveState } from '$lib/core/stages';
+import { proveState } from '$lib/core/prove/state';
 import { loadBankPicture } from '../../bank-picture/load';
 import { proveFacts } from './face';
 import { instrumentChoices } from '../../address-book/instruments';

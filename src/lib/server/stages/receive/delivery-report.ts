@@ -1,7 +1,8 @@
 import type { Tick } from '$lib/core/test/clauses';
 import type { ClaimReason } from '$lib/core/receive/claim';
 import { readCellCode } from '$lib/core/receive/identity';
-import { bankCapacities, deliveryClaim, judgedTrays, protocolStrip, type CellCapacity } from '$lib/core/stages';
+import { bankCapacities, protocolStrip, type CellCapacity } from '$lib/core/test/capacities';
+import { deliveryClaim, judgedTrays } from '$lib/core/receive/trays';
 import { cellsOf } from '$lib/core/foundation/verdicts';
 import { database } from '../../db/connection';
 import { loadBankPicture } from '../../bank-picture/load';

@@ -1,4 +1,4 @@
-import { judgeReceiveStage } from '$lib/core/stages';
+import { judgeReceiveStage } from '$lib/core/receive/judge';
 import { defineStage } from '../../judgements/stage-face';
 
 export const receiveStage = defineStage({

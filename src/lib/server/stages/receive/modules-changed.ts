@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { cellsPerModule, makeOf } from '$lib/core/receive/modules';
+import { cellsPerModule, makeOf } from '$lib/core/picture';
 import { InputError } from '$lib/input/validate';
 import { cells, type Delivery } from '../../records';
 import { oddCells } from '../../records/deliveries/made-of-modules';

@@ -1,5 +1,5 @@
-import { USUAL_PLAN } from '$lib/core/plan/needs';
-import type { BankPicture } from '$lib/core/stages';
+import { USUAL_PLAN } from '$lib/core/plan/bank-plan';
+import type { BankPicture } from '$lib/core/picture';
 import { orders, plans, type Order } from '../../records';
 
 const DAY_MS = 86_400_000;

@@ -1,5 +1,6 @@
 import { ordersOf } from './orders';
-import { deliveryTrays, modulesOf, type DeliveryTray, type BankPicture } from '$lib/core/stages';
+import { deliveryTrays, type DeliveryTray } from '$lib/core/receive/trays';
+import { modulesOf, type BankPicture } from '$lib/core/picture';
 import { loadBankPicture } from '../../bank-picture/load';
 import { readSettings } from '../../records/settings/settings';
 import { instrumentChoices } from '../../address-book/instruments';

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { cellsPerModule, makeOf, moduleCellLabels } from '$lib/core/receive/modules';
+import { cellsPerModule, makeOf, moduleCellLabels } from '$lib/core/picture';
 import { candidates } from '../../records/candidates/row';
 import { cells } from '../../records/cells/row';
 import type { NewDeliveryInput } from '../../records/deliveries/input';

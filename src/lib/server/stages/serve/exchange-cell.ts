@@ -1,4 +1,4 @@
-import { buildRefusals } from '$lib/core/stages';
+import { buildRefusals } from '$lib/core/match/state';
 import { refusalWords } from '$lib/core/foundation/verdicts';
 import type { ExchangeInput } from '$lib/input/compute';
 import { InputError } from '$lib/input/validate';

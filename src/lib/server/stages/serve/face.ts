@@ -1,4 +1,6 @@
-import { judgeServeStage, serveState, type BankPicture, type BatteryService } from '$lib/core/stages';
+import { judgeServeStage } from '$lib/core/serve/judge';
+import { serveState, type BatteryService } from '$lib/core/serve/state';
+import type { BankPicture } from '$lib/core/picture';
 import { capacityTests, serviceChecks } from '../../records';
 import { defineStage } from '../../judgements/stage-face';
 import { fadeProjection } from './fade-projections';

@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { judgeCheck, type BatteryContext, type CheckJudgement, type ServiceCheck } from '$lib/core/serve/years';
-import { EDITION } from '$lib/core/stages';
+import { EDITION } from '$lib/core/bank';
 import { database } from '../../db/connection';
 
 /** Judges checks, and remembers what was judged before. */

@@ -1,6 +1,6 @@
 import { USUAL_BMS_SD_V } from '$lib/core/prove/proofs';
 import { groupPassings } from '$lib/core/foundation/snapshot';
-import { ratedGroupAh } from '$lib/core/stages';
+import { ratedGroupAh } from '$lib/core/serve/state';
 import type { WatchedCheckInput } from '$lib/input/live';
 import { loadBankPicture } from '../../bank-picture/load';
 import { readLiveSamples } from '../../db/live-samples';

@@ -1,4 +1,5 @@
-import { estimateTesters, judgeResults } from '$lib/core/test/capacity';
+import { estimateTesters } from '$lib/core/test/testers';
+import { judgeResults } from '$lib/core/test/testers';
 import type { NotesFit } from '$lib/core/test/run-notes';
 import type { QueuePlan } from '$lib/core/test/queue';
 import { combineWitnesses, type Combined, type Witness } from '$lib/core/test/witnesses';

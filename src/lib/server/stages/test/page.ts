@@ -1,12 +1,7 @@
 import { bindingClause } from '$lib/core/test/clauses';
-import {
-	bankCapacities,
-	heldCapacities,
-	protocolStrip,
-	type CellCapacity,
-	waitingForTest,
-	type BankPicture
-} from '$lib/core/stages';
+import { bankCapacities, heldCapacities, protocolStrip, type CellCapacity } from '$lib/core/test/capacities';
+import { waitingForTest } from '$lib/core/receive/trays';
+import type { BankPicture } from '$lib/core/picture';
 import { loadBankPicture } from '../../bank-picture/load';
 import { notedRuns, plans, protocols } from '../../records';
 import { instrumentChoices } from '../../address-book/instruments';

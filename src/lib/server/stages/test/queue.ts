@@ -1,4 +1,5 @@
-import { bankCapacities, waitingForTest } from '$lib/core/stages';
+import { bankCapacities } from '$lib/core/test/capacities';
+import { waitingForTest } from '$lib/core/receive/trays';
 import { QUEUE_KIND_NAMES, queueForm, queueOf } from '$lib/core/test/queue';
 import { loadBankPicture } from '../../bank-picture/load';
 import { ServiceError } from '../../errors';

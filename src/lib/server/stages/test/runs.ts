@@ -1,5 +1,6 @@
-import { TESTER_GAIN_SD, thinCurve, type RunAnalysis, type RunOptions } from '$lib/core/test/capacity';
-import { CoreError } from '$lib/core/foundation/shared';
+import { TESTER_GAIN_SD } from '$lib/core/test/capacity';
+import { thinCurve, type RunAnalysis, type RunOptions } from '$lib/core/test/log';
+import { CoreError } from '$lib/core/foundation/errors';
 import type { Knex } from 'knex';
 import { insertRunSamples, readRunSamples } from '../../db/run-samples';
 import { inTransaction } from '../../db/transaction';

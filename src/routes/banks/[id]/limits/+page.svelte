@@ -9,7 +9,8 @@
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import WiringForm from '$lib/components/limits/WiringForm.svelte';
 	import { limitText, limitsCsv, limitsText } from '$lib/components/limits/limit-sheet';
-	import { STRATEGIES, type LimitValue, type Strategy } from '$lib/core/limits/values';
+	import { STRATEGIES, type Strategy } from '$lib/core/picture';
+	import type { LimitValue } from '$lib/core/limits/values';
 	import { toUserUnits, unitOf } from '$lib/core/foundation/units';
 
 	let { data, form } = $props();

@@ -1,5 +1,5 @@
 <script lang="ts">
-	import { bankLayout } from '$lib/core/plan/needs';
+	import { bankLayout } from '$lib/core/plan/layouts';
 	import { untrack } from 'svelte';
 	import { PlanDesk, type StoredPlan } from '$lib/client/entry/plan-desk.svelte';
 	import { settingApart } from '$lib/client/entry/set-apart';
@@ -13,7 +13,7 @@
 	import NeedView from '$lib/components/plan/need/NeedView.svelte';
 	import TakeAlong from '$lib/components/plan/need/TakeAlong.svelte';
 	import YearView from '$lib/components/plan/YearView.svelte';
-	import { planState } from '$lib/core/plan/needs';
+	import { planState } from '$lib/core/plan/bank-plan';
 
 	let { data, form } = $props();
 	const bank = $derived(data.overview.bank);

@@ -15,7 +15,7 @@
 	import CheckForm, { type NewCheck } from '$lib/components/serve/CheckForm.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
-	import type { Interval } from '$lib/core/foundation/shared';
+	import type { Interval } from '$lib/core/foundation/statistics';
 	import { formatDate, formatNumber } from '$lib/core/foundation/units';
 
 	let { data, form } = $props();

@@ -1,0 +1,1 @@
+export { type BalanceAnswer, type BalancedEnd, isBalanced } from './is-balanced';

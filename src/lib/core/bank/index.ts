@@ -1,0 +1,4 @@
+export { findingsOf } from './findings';
+export { type BankJudgement, EDITION, failedStage, judgeBank, warmthRank } from './judge-bank';
+export type { RunningWork } from './running-work';
+export { type WhereWasI, whereWasI } from './where-was-i';

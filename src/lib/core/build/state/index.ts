@@ -1,0 +1,1 @@
+export { type BatteryBuild, type BuildRecords, buildState } from './build-state';

@@ -1,0 +1,1 @@
+export { CoreError, requireAlike, requireFinite, requireNotNegative, requirePositive } from './core-error';

@@ -1,0 +1,14 @@
+export type { ChargeReading } from './charge-reading';
+export {
+	type BalanceCell,
+	type BalancePlan,
+	cellsJoinedBy,
+	chargeAfter,
+	highestSetV,
+	parallelBars,
+	planTopBalance,
+	rowTailA
+} from './plan';
+export { type ChargeProgress, type ChargeTargets, HOLD_S, judgeProgress } from './progress';
+export { betweenSupplyAndCells } from './supply-display';
+export { estimateTopCharge } from './top-charge';

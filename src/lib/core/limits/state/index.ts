@@ -1,0 +1,2 @@
+export { type BatteryLimits, type LimitsState, limitsState } from './limits-state';
+export { bmsCells, wiringVerdicts } from './wiring';

@@ -1,0 +1,1 @@
+export { type MatchState, type PlacedGroup, buildRefusals, matchState, resistiveCells } from './match-state';

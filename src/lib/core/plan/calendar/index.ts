@@ -1,0 +1,1 @@
+export { type BuildCalendar, type BuildStep, buildCalendar } from './calendar';

@@ -1,0 +1,1 @@
+export { type Label, type LabelCheck, checkLabelFigures } from './label-check';

@@ -1,0 +1,1 @@
+export { type PlanItem, costOf, differences, lineCents, nextBreak, unitCentsAt } from './money';

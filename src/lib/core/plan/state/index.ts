@@ -1,0 +1,1 @@
+export { type OpenOrder, type PlanFactsOfBank, bankPlanState, doneSteps, plannedLayout } from './plan-of-bank';

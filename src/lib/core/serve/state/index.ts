@@ -1,0 +1,1 @@
+export { type BatteryService, type ServiceRow, ratedGroupAh, serveState } from './serve-state';
