@@ -1,4 +1,11 @@
-import { acResistanceMohm, completeCell, createCells, simulateDischarge, terminalVoltageV, type CellParameters } from '$lib/core/world/cell-model';
+import {
+	acResistanceMohm,
+	completeCell,
+	createCells,
+	simulateDischarge,
+	terminalVoltageV,
+	type CellParameters
+} from '$lib/core/world/cell-model';
 import { normalDraw, type Random } from '$lib/core/foundation/statistics';
 
 /** The bench of the demo, °C. */

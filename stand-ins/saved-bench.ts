@@ -1,4 +1,13 @@
-import { completeScenario, openBench, wireBench, type Bench, type LeadNodes, type Place, type Scenario, type Tool } from '$lib/core/world/bench';
+import {
+	completeScenario,
+	openBench,
+	wireBench,
+	type Bench,
+	type LeadNodes,
+	type Place,
+	type Scenario,
+	type Tool
+} from '$lib/core/world/bench';
 import { copyState, restoreState, type CellsState } from '$lib/core/world/cell-model';
 import type { Incident } from '$lib/core/world/bench';
 import type { Wiring } from '$lib/core/world/simulation';

@@ -1,4 +1,15 @@
-import { TIME_FACTORS, clipTool, completeScenario, exchangeLeads, heldBack, reseatLead, tightenBars, wireBench, type Place, type Tool } from '$lib/core/world/bench';
+import {
+	TIME_FACTORS,
+	clipTool,
+	completeScenario,
+	exchangeLeads,
+	heldBack,
+	reseatLead,
+	tightenBars,
+	wireBench,
+	type Place,
+	type Tool
+} from '$lib/core/world/bench';
 import { CoreError } from '$lib/core/foundation/errors';
 import type { Wiring } from '$lib/core/world/simulation';
 import { FAULT_KINDS, type FaultKind, type FaultSwitch } from '../faults';

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { STAGES } from '$lib/core/foundation/verdicts';
-import { VERDICT_CODES } from '$lib/core/foundation/verdicts';
+import { VERDICT_CODES } from '$lib/core/bank';
 import { bankVerdicts } from '$lib/server/judgements/store';
 import { cells, verdictChanges, type Bank, type Cell } from '$lib/server/records';
 import { bankOverview, homeOverview } from '$lib/server/home/overview';

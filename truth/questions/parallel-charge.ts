@@ -1,5 +1,10 @@
 import { arrivalByCharge } from '$lib/core/balance/charge';
-import { betweenSupplyAndCells, judgeProgress, planTopBalance, type ChargeReading } from '$lib/core/foundation/parallel-charge';
+import {
+	betweenSupplyAndCells,
+	judgeProgress,
+	planTopBalance,
+	type ChargeReading
+} from '$lib/core/foundation/parallel-charge';
 import { judgeLight, settledV } from '$lib/core/balance/settled';
 import { createCells, terminalVoltageV } from '$lib/core/world/cell-model';
 import { socBounds } from '$lib/core/foundation/chemistry';

@@ -1,5 +1,11 @@
 import { expose } from 'comlink';
-import { matchCells, type MatchProblem, type MatchProgress, type MatchResult, type Wishes } from '$lib/core/match/groups';
+import {
+	matchCells,
+	type MatchProblem,
+	type MatchProgress,
+	type MatchResult,
+	type Wishes
+} from '$lib/core/match/groups';
 
 /** What the page may ask of the matching worker. Cancel by ending the worker. */
 export interface MatchWorker {

@@ -8,7 +8,7 @@
 	import { group } from 'd3-array';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import type { DrawnCell } from '$lib/components/tray/tray-cell';
-	import { shortMark } from '$lib/components/receive/short-mark';
+	import { shortMark } from '$lib/components/verdicts/short-mark';
 	import { stockMark } from '$lib/components/stock/stock-mark';
 	import { formatDate } from '$lib/core/foundation/units';
 

@@ -1,5 +1,12 @@
 import { page } from '$app/state';
-import { DEFAULT_SETTINGS, toUserUnits, unitOf, withDates, withUnits, type ConvertedQuantity } from '$lib/core/foundation/units';
+import {
+	DEFAULT_SETTINGS,
+	toUserUnits,
+	unitOf,
+	withDates,
+	withUnits,
+	type ConvertedQuantity
+} from '$lib/core/foundation/units';
 
 const settings = () => page.data.settings ?? DEFAULT_SETTINGS;
 

@@ -4,7 +4,14 @@
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
-	import { HINDRANCE_WORDS, methodWords, compareMethods, type AtHand, type LivesAt, type MethodPlan } from '$lib/core/balance/chooser';
+	import {
+		HINDRANCE_WORDS,
+		methodWords,
+		compareMethods,
+		type AtHand,
+		type LivesAt,
+		type MethodPlan
+	} from '$lib/core/balance/chooser';
 	import { TOP_BALANCE_V } from '$lib/core/foundation/chemistry';
 	import { settingApart } from '$lib/client/entry/set-apart';
 	import type { BalanceData } from './balance-data';

@@ -6,7 +6,17 @@
 	import { vesselsJob } from '$lib/client/jobs/vessels-job';
 	import { settingApart } from '$lib/client/entry/set-apart';
 	import { KNEE_V, restVoltageCurve } from '$lib/core/foundation/chemistry';
-	import { CHALLENGES, createVessels, pour, usableAh, voltsOf, whoStops, type Challenge, type Stop, type Vessels } from '$lib/core/balance/vessels';
+	import {
+		CHALLENGES,
+		createVessels,
+		pour,
+		usableAh,
+		voltsOf,
+		whoStops,
+		type Challenge,
+		type Stop,
+		type Vessels
+	} from '$lib/core/balance/vessels';
 	import type { BalanceData } from './balance-data';
 	import VesselsDrawing from './VesselsDrawing.svelte';
 

@@ -2,7 +2,13 @@
 	import { announce, attempt } from '$lib/client/entry/announce';
 	import { api } from '$lib/client/api/api';
 	import Field from '$lib/components/forms/Field.svelte';
-	import { CALIBRATED, CALIBRATED_FIGURES, fitCalibration, parseReading, type Calibrated } from '$lib/core/foundation/reading';
+	import {
+		CALIBRATED,
+		CALIBRATED_FIGURES,
+		fitCalibration,
+		parseReading,
+		type Calibrated
+	} from '$lib/core/foundation/reading';
 	import { formatDate, type Settings, localDay } from '$lib/core/foundation/units';
 
 	let { dateStyle }: { dateStyle: Settings['dateStyle'] } = $props();

@@ -7,7 +7,15 @@
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
 	import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
-	import { THINGS_AT_HAND, WATER_STOP_C, fitLoads, ownLoad, warmWater, type LoadFit, type LoadNeed } from '$lib/core/test/load-finder';
+	import {
+		THINGS_AT_HAND,
+		WATER_STOP_C,
+		fitLoads,
+		ownLoad,
+		warmWater,
+		type LoadFit,
+		type LoadNeed
+	} from '$lib/core/test/load-finder';
 	import { BOTTOM_ABOVE_V } from '$lib/core/balance/steps';
 	import type { TestData } from './test-data';
 

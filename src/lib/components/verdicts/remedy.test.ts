@@ -1,24 +1,34 @@
 import { describe, expect, it } from 'vitest';
-import { VERDICT_CODES } from '$lib/core/foundation/verdicts';
+import { VERDICT_CODES, definitionOf } from '$lib/core/bank';
 import { remedyOf } from './remedy';
 
 it('leads from a stop to where it is mended, and not where one stands already', () => {
 	const leads = { code: 'leads-wrong', warmth: 'stop' } as const;
 	expect(remedyOf(leads, 7, '/banks/7/prove/gate')).toEqual({ href: '/banks/7/build/leads', text: 'Go to the leads' });
 	expect(remedyOf(leads, 7, '/banks/7/build/leads')).toBeNull();
-	expect(remedyOf({ ...leads, warmth: 'look' }, 7, '/')).toBeNull();
+	expect(remedyOf({ ...leads, warmth: 'calm' }, 7, '/')).toBeNull();
 });
-it('names only verdicts there are', () => {
-	for (const code of [
-		'polarity',
-		'join-refused',
-		'fuse-over-cable',
-		'chain-broken',
-		'bms-leads',
-		'prove-shut',
-		'match-too-uneven'
-	])
-		expect(VERDICT_CODES).toContain(code);
+it('every verdict that may stop has one, on a page there is', () => {
+	const pages = Object.keys(
+		import.meta.glob('/src/routes/banks/[[]id]/**/+page.server.ts', { query: '?raw', import: 'default', eager: true })
+	);
+	expect(pages.length).toBeGreaterThan(9);
+	const places = Object.entries(
+		import.meta.glob('/src/routes/banks/[[]id]/**/+page.server.ts', {
+			query: '?raw',
+			import: 'default',
+			eager: true
+		}) as Record<string, string>
+	).flatMap(([file, text]) => {
+		const stage = /\[id\]\/([a-z]+)\//.exec(file)?.[1];
+		const views = /VIEWS = \[([^\]]*)\]/.exec(text)?.[1] ?? '';
+		return stage ? [stage, ...[...views.matchAll(/'([a-z-]+)'/g)].map((m) => `${stage}/${m[1]}`)] : [];
+	});
+	for (const code of VERDICT_CODES) {
+		const { remedy, urgencies } = definitionOf(code)!;
+		if ((urgencies as readonly string[]).includes('stop')) expect(remedy, code).toBeDefined();
+		if (remedy) expect(places, code).toContain(remedy.to);
+	}
 });
 
 describe('what asks for a look', () => {

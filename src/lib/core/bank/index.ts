@@ -2,3 +2,12 @@ export { findingsOf } from './findings';
 export { type BankJudgement, EDITION, failedStage, judgeBank, warmthRank } from './judge-bank';
 export type { RunningWork } from './running-work';
 export { type WhereWasI, whereWasI } from './where-was-i';
+export {
+	VERDICTS,
+	VERDICT_CODES,
+	definitionOf,
+	sayAny,
+	standsOnOther,
+	type FactsByCode,
+	type VerdictCode
+} from './every-verdict';

@@ -1,5 +1,7 @@
 import { STAGE_NAMES, WARMTHS, warmestFirst, type Stage, type StageStatus, type Warmth } from '../foundation/verdicts';
-import { factsMoved, say, type StageVerdict, type VerdictFacts, type Verdict } from '../foundation/verdicts';
+import { type StageVerdict, type VerdictFacts, type Verdict } from '../foundation/verdicts';
+import { standsOnOther } from './every-verdict';
+import { say } from './not-judged';
 import type { BankPicture } from '../picture';
 import { bankSubject, isInService, placedCells } from '../picture';
 import { statusOf, type StageJudgement } from '../picture';
@@ -44,7 +46,7 @@ function afterSetApart(stage: Stage, verdict: Verdict, apart: readonly SetApart[
 			a.subjectKind === verdict.subject.kind &&
 			a.subjectId === String(verdict.subject.id)
 	);
-	return own && !factsMoved(own.facts, verdict.facts)
+	return own && !standsOnOther(own, verdict)
 		? { ...verdict, stage, warmth: 'calm', setApart: own.reason }
 		: { ...verdict, stage };
 }

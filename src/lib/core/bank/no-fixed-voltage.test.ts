@@ -8,11 +8,12 @@ import { WHOLE_BANK, type Verdict } from '../foundation/verdicts';
 /** Every text a verdict, a limit or a method is made of, as written. */
 const SOURCES = import.meta.glob(
 	[
-		'./*-words.ts',
-		'../../**/*-words.ts',
-		'../../limits/values/limits.ts',
-		'../live-run/*.ts',
-		'../../../components/**/*.svelte',
+		'../**/verdicts/*.ts',
+		'../**/verdicts.ts',
+		'../**/*-words.ts',
+		'../limits/values/limits.ts',
+		'../foundation/live-run/*.ts',
+		'../../components/**/*.svelte',
 		'!../**/*.test.ts'
 	],
 	{ query: '?raw', import: 'default', eager: true }

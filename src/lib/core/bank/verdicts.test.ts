@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { verdictCodes, verdictPage } from '../../../../scripts/steps/verdict-docs.mjs';
-import { VERDICT_CODES, cellSubject, cellsOf, factsMoved, measured, say, sameVerdict } from '../foundation/verdicts';
+import { VERDICT_CODES } from '.';
+import { cellSubject, cellsOf, factsMoved, measured, sameVerdict } from '../foundation/verdicts';
+import { sayAny as say, standsOnOther } from './every-verdict';
 
 const cell = cellSubject({ id: 7, label: 'H-07' });
 
@@ -73,7 +75,13 @@ describe('facts have moved', () => {
 	it('an exact figure moves with the least step, and one that follows from others does not count', () => {
 		expect(factsMoved({ a: measured(1, 0) }, { a: measured(1, 0) })).toBe(false);
 		expect(factsMoved({ a: measured(1, 0) }, { a: measured(1.001, 0) })).toBe(true);
-		expect(factsMoved({ robustZ: 5 }, { robustZ: 9 })).toBe(false);
+		expect(factsMoved({ robustZ: 5 }, { robustZ: 9 })).toBe(true);
+		expect(factsMoved({ robustZ: 5 }, { robustZ: 9 }, ['robustZ'])).toBe(false);
+		// As the definition of its code says.
+		const at = (code: string, fact: string) => standsOnOther({ code, facts: { [fact]: 5 } }, { facts: { [fact]: 9 } });
+		expect(at('voltage-outlier', 'robustZ')).toBe(false);
+		expect(at('voltage-outlier', 'limitV')).toBe(true);
+		expect(at('no-longer-said', 'robustZ')).toBe(true);
 	});
 	it('an interval moves when its middle leaves what it held', () => {
 		const within = { apartAh: { low95: 6, likely: 30, high95: 90 } };

@@ -1,6 +1,7 @@
 import { leadVerdict } from './leads';
 import { torqueVerdicts } from './conductors';
-import { say, type Verdict } from '../foundation/verdicts';
+import { type Verdict } from '../foundation/verdicts';
+import { say } from './verdicts';
 import { lapseVerdicts } from '../picture';
 import type { BankPicture } from '../picture';
 import { batterySubject, isInService } from '../picture';

@@ -1,5 +1,6 @@
 import { STANDBY_DAYS, standbyDays } from './values';
-import { measured, say, type Verdict } from '../foundation/verdicts';
+import { measured, type Verdict } from '../foundation/verdicts';
+import { say } from './verdicts';
 import type { BankPicture } from '../picture';
 import { bankSubject, batterySubject, placedCells } from '../picture';
 import type { StageJudgement } from '../picture';

@@ -1,5 +1,6 @@
 import { arrivalOrderSummary, judgeMatch, knownOf, tooFewCells } from './groups';
-import { cellSubject, say, type Verdict } from '../foundation/verdicts';
+import { cellSubject, type Verdict } from '../foundation/verdicts';
+import { say } from './verdicts';
 import type { BankPicture } from '../picture';
 import { bankSubject, batterySubject, concernedCells, isInService, placedCells, wantedCells } from '../picture';
 import type { StageJudgement } from '../picture';

@@ -71,3 +71,4 @@ export {
 export { readingsInOrder } from './readings-in-order';
 export { type StageJudgement, setAside, statusOf } from './stage-judgement';
 export { type ChargedRow, type LoggedReading, type Touch, tellsCharge } from './touches';
+export { SHARED_VERDICTS } from './verdicts';

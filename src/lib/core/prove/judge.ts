@@ -1,4 +1,5 @@
-import { say, type Verdict } from '../foundation/verdicts';
+import { type Verdict } from '../foundation/verdicts';
+import { say } from './verdicts';
 import type { BankPicture } from '../picture';
 import { batterySubject, isInService } from '../picture';
 import type { StageJudgement } from '../picture';

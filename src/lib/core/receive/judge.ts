@@ -1,5 +1,6 @@
 import { judgeUnlike } from './inspection';
-import { say, type Verdict } from '../foundation/verdicts';
+import { type Verdict } from '../foundation/verdicts';
+import { say } from './verdicts';
 import { idleVerdict, lateVerdicts } from './trays';
 import type { BankPicture } from '../picture';
 import { bankSubject, concernedCells, isInService, wantedCells } from '../picture';

@@ -1,4 +1,10 @@
-import { correctedBy, halfWidth, type MeterAccuracy, type Quantity, type StoredCalibration } from '$lib/core/foundation/reading';
+import {
+	correctedBy,
+	halfWidth,
+	type MeterAccuracy,
+	type Quantity,
+	type StoredCalibration
+} from '$lib/core/foundation/reading';
 import type { PictureReading } from '$lib/core/picture';
 
 type MeteredReading = Pick<PictureReading, 'value' | 'sd' | 'takenAt' | 'meter'>;

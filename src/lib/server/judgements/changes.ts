@@ -1,4 +1,5 @@
-import { cellsOf, factsMoved, sameVerdict, type StageVerdict, type Verdict } from '$lib/core/foundation/verdicts';
+import { standsOnOther } from '$lib/core/bank';
+import { cellsOf, sameVerdict, type StageVerdict, type Verdict } from '$lib/core/foundation/verdicts';
 
 /** One verdict that says something else than before; null where it is new or gone. */
 export interface Change {
@@ -10,7 +11,7 @@ export interface Change {
 const isTask = (v: Verdict) => v.warmth === 'open' && v.members.length > 0;
 
 const same = (a: StageVerdict, b: StageVerdict) => a.stage === b.stage && sameVerdict(a, b);
-const saysOther = (a: StageVerdict, b: StageVerdict) => a.warmth !== b.warmth || factsMoved(a.facts, b.facts);
+const saysOther = (a: StageVerdict, b: StageVerdict) => a.warmth !== b.warmth || standsOnOther(a, b);
 
 /** What changed from one judgement of a bank to the next: verdicts that are new, gone, or stand on other facts. */
 export function changesBetween(before: readonly StageVerdict[], now: readonly StageVerdict[]): Change[] {

@@ -1,5 +1,6 @@
 import { STAGES } from '$lib/core/foundation/verdicts';
-import { SUBJECT_KINDS, VERDICT_CODES } from '$lib/core/foundation/verdicts';
+import { SUBJECT_KINDS } from '$lib/core/foundation/verdicts';
+import { VERDICT_CODES } from '$lib/core/bank';
 import { ref, type Json } from './parts';
 
 /** What every stored record carries beside its own fields. */

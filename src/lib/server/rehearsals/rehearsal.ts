@@ -2,7 +2,15 @@ import { completeScenario, type Place, type Scenario, type Tool } from '$lib/cor
 import { acResistanceMohm } from '$lib/core/world/cell-model';
 import type { PictureCell } from '$lib/core/picture';
 import { CHEMISTRY_FIGURES } from '$lib/core/foundation/chemistry';
-import { READY_SCENARIOS, judgeRehearsal, readyScenario, readyScenarios, scenarioOfSeed, type Finding, type ReadyScenario } from '$lib/core/world/rehearsal';
+import {
+	READY_SCENARIOS,
+	judgeRehearsal,
+	readyScenario,
+	readyScenarios,
+	scenarioOfSeed,
+	type Finding,
+	type ReadyScenario
+} from '$lib/core/world/rehearsal';
 import { findingsOf } from '$lib/core/bank';
 import type { ConclusionsInput, RehearsalInput } from '$lib/input/live';
 import type { StageVerdict } from '$lib/core/foundation/verdicts';

@@ -5,7 +5,7 @@
 	import type { ChargeProgress } from '$lib/core/foundation/parallel-charge';
 	import { byTheCalendarS } from '$lib/core/foundation/time';
 	import { readingsInOrder, type LoggedReading } from '$lib/core/picture';
-	import { PHASE_WORDS, unmetWords } from '$lib/core/foundation/verdicts';
+	import { PHASE_WORDS, unmetWords } from '$lib/core/foundation/parallel-charge';
 	import { formatDateTime, formatDuration, formatPercent, type Settings } from '$lib/core/foundation/units';
 
 	type Figures = Pick<LoggedReading, 'supplyV' | 'supplyA' | 'cellV' | 'deliveredAh'>;

@@ -6,7 +6,7 @@
 	import { USUAL_PLAN, type PlanState } from '$lib/core/plan/bank-plan';
 	import { nominalClassV } from '$lib/core/plan/loads';
 	import type { Settings } from '$lib/core/foundation/units';
-	import { hardwareWords } from '$lib/core/foundation/verdicts';
+	import { hardwareWords } from '$lib/core/plan/verdicts';
 	import BoxSection from '../layout/BoxSection.svelte';
 	import CalendarSection from '../CalendarSection.svelte';
 	import ChargerSection from './ChargerSection.svelte';

@@ -8,7 +8,15 @@
 	import { settingApart } from '$lib/client/entry/set-apart';
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import type { DrawnCell } from '$lib/components/tray/tray-cell';
-	import { LONGEST_CODE, codesToCells, readCellCode, sortCodes, type CellCode, type FoundCode, type PlacedCode } from '$lib/core/receive/identity';
+	import {
+		LONGEST_CODE,
+		codesToCells,
+		readCellCode,
+		sortCodes,
+		type CellCode,
+		type FoundCode,
+		type PlacedCode
+	} from '$lib/core/receive/identity';
 	import { warmestOf } from '$lib/core/foundation/verdicts';
 	import { formatDate, parseRoughDate } from '$lib/core/foundation/units';
 	import { cellsOf } from '$lib/core/foundation/verdicts';

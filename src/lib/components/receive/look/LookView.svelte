@@ -10,7 +10,16 @@
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
 	import Photos from '$lib/components/photos/Photos.svelte';
 	import type { DrawnCell } from '$lib/components/tray/tray-cell';
-	import { ALSO_FELT, INSPECTED, SLEEVE_KINDS, TERMINAL_KINDS, VENT_KINDS, type Answer, type Seen, type Inspection } from '$lib/core/picture';
+	import {
+		ALSO_FELT,
+		INSPECTED,
+		SLEEVE_KINDS,
+		TERMINAL_KINDS,
+		VENT_KINDS,
+		type Answer,
+		type Seen,
+		type Inspection
+	} from '$lib/core/picture';
 	import { warmestOf } from '$lib/core/foundation/verdicts';
 	import { cellsOf } from '$lib/core/foundation/verdicts';
 	import LowTray from '../readings/LowTray.svelte';

@@ -20,12 +20,19 @@
 	import { TrayEntry } from '$lib/components/receive/readings/entry.svelte';
 	import Tray from '$lib/components/tray/Tray.svelte';
 	import { USUAL_FOOTPRINT, shadeRange, shadesOf, type DrawnCell } from '$lib/components/tray/tray-cell';
-	import { QUANTITY_FIGURES, benchMeters, meterSd, shownUnit, shownValue, type Quantity } from '$lib/core/foundation/reading';
+	import {
+		QUANTITY_FIGURES,
+		benchMeters,
+		meterSd,
+		shownUnit,
+		shownValue,
+		type Quantity
+	} from '$lib/core/foundation/reading';
 	import { warmestOf } from '$lib/core/foundation/verdicts';
 	import { cellsOf } from '$lib/core/foundation/verdicts';
 	import { settingApart } from '$lib/client/entry/set-apart';
 	import { inOwnStyle } from '$lib/client/settings/own-style';
-	import { shortMark } from '$lib/components/receive/short-mark';
+	import { shortMark } from '$lib/components/verdicts/short-mark';
 	import { formatDate, formatNumber } from '$lib/core/foundation/units';
 
 	let { data, views }: { data: ReceiveData; views: Snippet } = $props();

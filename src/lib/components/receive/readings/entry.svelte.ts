@@ -1,6 +1,15 @@
 import { ReadingQueue, type QueuedReading } from '$lib/client/entry/reading-queue';
 import type { Chemistry } from '$lib/core/foundation/chemistry';
-import { parseReading, questionReading, shownUnit, readPasted, type Quantity, type Question, type Probe, type ReadState } from '$lib/core/foundation/reading';
+import {
+	parseReading,
+	questionReading,
+	shownUnit,
+	readPasted,
+	type Quantity,
+	type Question,
+	type Probe,
+	type ReadState
+} from '$lib/core/foundation/reading';
 import { CoreError } from '$lib/core/foundation/errors';
 import { LaidColumn } from './laid-column.svelte';
 import { browserDraft, type DraftStore } from './entry-draft';

@@ -9,7 +9,16 @@
 	import StagePage from '$lib/components/frame/StagePage.svelte';
 	import PlanNumber from '$lib/components/plan/PlanNumber.svelte';
 	import { formatDateTime } from '$lib/core/foundation/units';
-	import { QUEUE_KIND_NAMES, queueForm, queueOf, queueParams, soakHours, type QueueForm, type QueueId, type QueuePlan } from '$lib/core/test/queue';
+	import {
+		QUEUE_KIND_NAMES,
+		queueForm,
+		queueOf,
+		queueParams,
+		soakHours,
+		type QueueForm,
+		type QueueId,
+		type QueuePlan
+	} from '$lib/core/test/queue';
 	import ClaimDeadline from '../ClaimDeadline.svelte';
 	import QueueChart from './QueueChart.svelte';
 	import SampleSays from '../SampleSays.svelte';

@@ -1,6 +1,7 @@
 import { requireNotNegative } from '../../foundation/errors';
 import type { Interval } from '../../foundation/statistics';
-import { say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 /** A supply’s count of Ah, and what a type’s cells really hold, one sd as a share (default); a charge loses so much. */
 const COUNT_SD = 0.02;

@@ -1,4 +1,5 @@
-import { WHOLE_BANK, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { WHOLE_BANK, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { HOLD_S, type ChargeProgress } from '../../foundation/parallel-charge';
 
 /** A meter reads so far off without anybody being to blame, V (default). */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { unmetWords } from '../../foundation/verdicts';
+import { unmetWords } from '../../foundation/parallel-charge';
 import { chargeVerdicts } from './judge-charge';
 import { judgeProgress, type ChargeReading, type ChargeTargets } from '../../foundation/parallel-charge';
 

@@ -10,7 +10,8 @@ import {
 	whatWasRead,
 	type Passings
 } from '../../foundation/snapshot';
-import { WHOLE_BANK, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { WHOLE_BANK, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 /** The end a battery was balanced at: there its groups stand together. */
 export type BalancedEnd = 'top' | 'bottom';

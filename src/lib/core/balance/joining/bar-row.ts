@@ -1,7 +1,8 @@
 import { median } from 'd3-array';
 import { CoreError, requireFinite, requireNotNegative, requirePositive } from '../../foundation/errors';
 import type { Interval } from '../../foundation/statistics';
-import { say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 /** A row of cells joined side by side by bars from neighbour to neighbour, plus to plus and minus to minus. */
 export interface BarRow {

@@ -4,7 +4,8 @@ import { CoreError, requireFinite, requireNotNegative, requirePositive } from '.
 import { intervalOf, normalDraw, seededRandom, type Interval } from '../../foundation/statistics';
 import { simulate } from '../../world/simulation';
 import { outsideLimits } from '../../receive/arrival';
-import { measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { measured, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { JOIN_C_RATE, JOIN_METER_SD_V, instantOhm } from './join-limits';
 
 export type JoinId = string | number;

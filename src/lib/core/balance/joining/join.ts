@@ -1,5 +1,6 @@
 import { requirePositive } from '../../foundation/errors';
-import { WHOLE_BANK, cellSubject, measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { WHOLE_BANK, cellSubject, measured, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { peakOfJoining, readyToJoin } from './join-check';
 import { JOIN_C_RATE, USUAL_LINK_OHM, USUAL_LINK_SD } from './join-limits';
 import type { BalanceCell } from '../../foundation/parallel-charge';

@@ -1,5 +1,6 @@
 import { median } from '../../foundation/statistics';
-import { cellSubject, measured, say, type Verdict } from '../../foundation/verdicts';
+import { cellSubject, measured, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 /** A cell and what was read of it while it stood in a row; null when nothing was. */
 export interface JoinedCell {

@@ -1,6 +1,7 @@
 import { CHEMISTRY_FIGURES, restVoltageCurve, type Chemistry } from '../../foundation/chemistry';
 import { CoreError } from '../../foundation/errors';
-import { say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 /** Across two neighbours, far minus to far plus: two cells in series, nothing, or what a meter picks up in the air. */
 export type LinkState = 'linked' | 'off' | 'unclear' | 'unread';

@@ -1,5 +1,6 @@
 import { HYSTERESIS_V, socBounds, type Chemistry } from '../../foundation/chemistry';
-import { say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { LEAST_H } from './settled';
 
 /** One look at a charger that has stopped by itself. */

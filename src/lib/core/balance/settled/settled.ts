@@ -11,7 +11,8 @@ import {
 import { intervalOf, normalDraw, seededRandom, type Interval } from '../../foundation/statistics';
 import { requireNotNegative } from '../../foundation/errors';
 import { snapshotBounds } from '../../foundation/snapshot';
-import { cellSubject, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { cellSubject, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 /** A cell read loose, after its charge was ended. */
 export interface SettledCell {

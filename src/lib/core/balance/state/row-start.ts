@@ -1,5 +1,6 @@
 import { CHEMISTRY_FIGURES } from '../../foundation/chemistry';
-import { cellSubject, say, type Verdict } from '../../foundation/verdicts';
+import { cellSubject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import type { BalanceState } from './balance-state';
 import type { BankPicture } from '../../picture';
 import { bankSubject } from '../../picture';

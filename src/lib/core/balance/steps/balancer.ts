@@ -2,7 +2,8 @@ import { KNEE_V, mostOfOneCellV } from '../../foundation/chemistry';
 import type { Interval } from '../../foundation/statistics';
 import { isBalanced, type BalanceAnswer } from '../is-balanced';
 import { driftChange } from '../../foundation/snapshot';
-import { say, type Verdict } from '../../foundation/verdicts';
+import { type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { HOUR_MS, ofStep, step, type FollowMethod } from './method';
 import type { MethodEntry, MethodRun, MethodSetup, MethodWorld } from '../../picture';
 

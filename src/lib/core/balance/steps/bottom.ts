@@ -10,7 +10,8 @@ import { LOADED_OHM_AH } from '../../foundation/chemistry';
 import { intervalOf, normalDraw, seededRandom, type Interval } from '../../foundation/statistics';
 import { requireFinite, requirePositive } from '../../foundation/errors';
 import { snapshotBounds } from '../../foundation/snapshot';
-import { cellSubject, say } from '../../foundation/verdicts';
+import { cellSubject } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { later, ofStep, step, type FollowMethod, type NextStep } from './method';
 import type { MethodCell, MethodEntry, MethodRun, MethodWorld } from '../../picture';
 

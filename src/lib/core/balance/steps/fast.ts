@@ -2,7 +2,8 @@ import { KNEE_V, mostOfOneCellV } from '../../foundation/chemistry';
 import { judgeLinksOff } from '../links';
 import type { Interval } from '../../foundation/statistics';
 import { snapshotBounds } from '../../foundation/snapshot';
-import { cellSubject, say } from '../../foundation/verdicts';
+import { cellSubject } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { notAtTail, ofStep, step, type FollowMethod, wasAtTail } from './method';
 import type { MethodEntry, MethodWorld } from '../../picture';
 

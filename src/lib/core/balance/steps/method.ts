@@ -1,6 +1,7 @@
 import { rowTailA } from '../../foundation/parallel-charge';
 import { TOP_BALANCE_V } from '../../foundation/chemistry';
-import { say, type Verdict } from '../../foundation/verdicts';
+import { type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import type { MethodEntry, MethodCell, MethodRun, MethodWorld } from '../../picture';
 
 /** What a step may ask to be written down; `volts` is one a group, `asked` a question answered with yes. */

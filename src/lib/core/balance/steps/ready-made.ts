@@ -2,7 +2,8 @@ import { mean } from 'd3-array';
 import { checkJoining } from '../joining';
 import { mostOfOneCellV } from '../../foundation/chemistry';
 import { snapshotBounds } from '../../foundation/snapshot';
-import { say, type Verdict } from '../../foundation/verdicts';
+import { type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { HOUR_MS, notAtTail, ofStep, step, wasAtTail, type FollowMethod } from './method';
 import type { MethodRun, MethodWorld } from '../../picture';
 

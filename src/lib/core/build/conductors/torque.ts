@@ -1,4 +1,5 @@
-import { say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 /** What a joint may be tightened to without a question, N·m (default, M6 in aluminium; the cell maker’s figure comes first). */
 const USUAL_NM = { low: 4, high: 6 };

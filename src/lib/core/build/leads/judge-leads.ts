@@ -1,5 +1,6 @@
 import type { Warmth } from '../../foundation/verdicts';
-import { WHOLE_BANK, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { WHOLE_BANK, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import type { LeadsJudgement } from './balance-leads';
 
 /** A wiring that is this probable is named as what it is. */

@@ -12,3 +12,4 @@ export {
 export { type ChargeProgress, type ChargeTargets, HOLD_S, judgeProgress } from './progress';
 export { betweenSupplyAndCells } from './supply-display';
 export { estimateTopCharge } from './top-charge';
+export { PHASE_WORDS, unmetWords, type ChargePhase, type Unmet } from './phase-words';

@@ -1,6 +1,6 @@
 import { CoreError, requireFinite } from '../errors';
 import type { Interval } from '../statistics';
-import type { ChargePhase, Unmet } from '../verdicts';
+import type { ChargePhase, Unmet } from './phase-words';
 import type { ChargeReading } from './charge-reading';
 import { countedCharge } from './counter-sessions';
 import { betweenSupplyAndCells } from './supply-display';

@@ -18,3 +18,4 @@ export { QUANTITIES, QUANTITY_FIGURES, type Quantity, shownUnit, shownValue } fr
 export { type Question, questionReading } from './question';
 export { READ_STATES, READ_STATE_NAMES, type ReadState } from './read-state';
 export { type SeenOfType, judgeTypeFigures } from './type-figures';
+export { READING_VERDICTS } from './verdicts';

@@ -1,6 +1,7 @@
 import type { Chemistry } from '../chemistry';
 import { median } from '../statistics';
-import { say, type Subject, type Verdict } from '../verdicts';
+import { type Subject, type Verdict } from '../verdicts';
+import { say } from './verdicts';
 
 /** What was copied from the data sheet of a cell type; null: nothing was. */
 export interface TypeFigures {

@@ -10,3 +10,4 @@ export {
 } from './passings';
 export { LOADED_C_RATE, driftChange, snapshotBounds } from './snapshot';
 export { type Read, whatWasRead } from './what-was-read';
+export { SNAPSHOT_VERDICTS } from './verdicts';

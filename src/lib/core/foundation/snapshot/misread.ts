@@ -1,4 +1,5 @@
-import { say, type Subject, type Verdict } from '../verdicts';
+import { type Subject, type Verdict } from '../verdicts';
+import { say } from './verdicts';
 import type { Read } from './what-was-read';
 
 /** What is said of readings that cannot be those of groups. */

@@ -1,11 +1,6 @@
-export { type ChargePhase, PHASE_WORDS, type Unmet, unmetWords } from './balance-words';
 export { factsMoved, sameVerdict } from './compare';
-export { refusalWords } from './match-words';
 export { isMeasured } from './measured';
-export type { MakerFigure } from './plan-words';
-export { hardwareWords } from './planning-words';
 export { rangeWords } from './range-words';
-export { VERDICT_CODES, say } from './say';
 export { STAGES, STAGE_NAMES, type Stage, type StageStatus } from './stage';
 export {
 	type Fact,
@@ -22,3 +17,7 @@ export {
 	measured
 } from './verdict';
 export { WARMTHS, type Warmth, warmestFirst, warmestOf } from './warmth';
+export { verdict, type Definition, type Definitions, type FactsOf, type Remedy, type UrgencyOf } from './definition';
+export { listWords } from './list-words';
+export { sayFrom } from './say';
+export type { Measured, Said, Sentences } from './verdict';

@@ -1,7 +1,8 @@
 import { CHEMISTRY_FIGURES } from '../../foundation/chemistry';
 import { checkChain, computeLimits, type LimitValue, type LimitsInput } from '../values';
 import { CoreError } from '../../foundation/errors';
-import { say, type Verdict } from '../../foundation/verdicts';
+import { type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { matchState, type PlacedGroup } from '../../match/state';
 import type { BankPicture, PictureBattery, PictureCellType } from '../../picture';
 import { batterySubject } from '../../picture';

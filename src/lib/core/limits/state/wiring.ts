@@ -1,5 +1,6 @@
 import { STRATEGY_FIGURES, checkWiring } from '../values';
-import { say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import type { BankPicture, PictureBattery } from '../../picture';
 import { batterySubject } from '../../picture';
 

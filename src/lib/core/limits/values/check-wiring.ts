@@ -1,4 +1,5 @@
-import { WHOLE_BANK, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { WHOLE_BANK, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 /** Main fuse, cable and BMS of a battery, A; null where nobody has said. */
 export interface Wiring {

@@ -1,5 +1,6 @@
 import type { Interval } from '../../foundation/statistics';
-import { WHOLE_BANK, measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { WHOLE_BANK, measured, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 /** Difference between groups, as a fraction of the smallest, that deserves a look, and that should not be built (default). */
 const LOOK_SPREAD = 0.02;

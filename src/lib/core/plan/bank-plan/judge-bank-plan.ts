@@ -1,4 +1,5 @@
-import { say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import type { BankPlan } from './bank-plan';
 import { chargingVerdicts } from '../charging';
 import type { FirstCharge } from '../charging';

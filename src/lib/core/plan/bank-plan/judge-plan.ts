@@ -1,5 +1,7 @@
 import { CHEMISTRY_FIGURES, type Chemistry } from '../../foundation/chemistry';
-import { WHOLE_BANK, say, type MakerFigure, type Subject, type Verdict } from '../../foundation/verdicts';
+import { WHOLE_BANK, type Subject, type Verdict } from '../../foundation/verdicts';
+import { type MakerFigure } from '../verdicts';
+import { say } from '../verdicts';
 
 export interface PlannedBank {
 	chemistry: Chemistry;

@@ -1,5 +1,6 @@
 import type { YearOfUse } from '../use-year';
-import { WHOLE_BANK, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { WHOLE_BANK, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 /** Fewer days than this end empty: hardly ever (default). */
 const HARDLY_EVER = 0.01;

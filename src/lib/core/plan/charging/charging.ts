@@ -1,6 +1,7 @@
 import { CHEMISTRY_FIGURES, type Chemistry } from '../../foundation/chemistry';
 import { requirePositive } from '../../foundation/errors';
-import { say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 /** Something that is to charge the bank. */
 export interface ChargerChoice {

@@ -1,6 +1,7 @@
 import { CHEMISTRIES, CHEMISTRY_FIGURES, type Chemistry } from '../../foundation/chemistry';
 import { CoreError, requirePositive } from '../../foundation/errors';
-import { WHOLE_BANK, say, type Verdict } from '../../foundation/verdicts';
+import { WHOLE_BANK, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { MOST_SERIES, isClassOf, isSame, labelReadings, type LabelReading, type LabelVolts } from './label-reading';
 
 /** What a label or an advert says of a battery or a cell; missing or null: nothing. */

@@ -1,4 +1,5 @@
-import { WHOLE_BANK, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { WHOLE_BANK, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import type { Chemistry } from '../../foundation/chemistry';
 import { jointsHidden, type Joint } from './joints';
 

@@ -1,4 +1,5 @@
-import { WHOLE_BANK, measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { WHOLE_BANK, measured, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 export interface CapacityForecast {
 	/** A capacity test of the whole battery, Ah, with one sd. */

@@ -1,5 +1,6 @@
 import { requireFinite, requirePositive } from '../../foundation/errors';
-import { measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { measured, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 export interface BmsComparison {
 	/** What the BMS and the voltmeter read of each group, group 1 first, V; `null` where one of them was not read. */

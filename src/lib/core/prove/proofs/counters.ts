@@ -1,5 +1,6 @@
 import { CoreError, requirePositive } from '../../foundation/errors';
-import { WHOLE_BANK, measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { WHOLE_BANK, measured, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 /** Charge that comes out again of what went in (models, a cell that can be simulated). */
 const COULOMBIC = 0.999;

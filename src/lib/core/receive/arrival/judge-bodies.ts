@@ -1,5 +1,6 @@
 import { median } from '../../foundation/statistics';
-import { cellSubject, measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { cellSubject, measured, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { findOutliers, QUANTITY_FIGURES } from '../../foundation/reading';
 
 export interface BodyOfCell {

@@ -8,7 +8,8 @@ import {
 } from '../../foundation/chemistry';
 import { bothOf, type Bounds } from '../../foundation/charge-account';
 import { median } from '../../foundation/statistics';
-import { WHOLE_BANK, cellSubject, measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { WHOLE_BANK, cellSubject, measured, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { outsideLimits } from './outside-limits';
 import {
 	likeResistances,

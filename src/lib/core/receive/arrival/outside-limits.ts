@@ -1,5 +1,6 @@
 import { CHEMISTRY_FIGURES, mostOfOneCellV, type Chemistry } from '../../foundation/chemistry';
-import { measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { measured, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 /** Below these shares of the discharge limit a cell is not for a bank, and is never charged (LFP: 2.0 and 1.0 V). */
 const RUINED = 0.8;

@@ -1,4 +1,5 @@
-import { say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 /** Seen or read, and sure at once: damage, older than promised, another kind than ordered, more resistance than promised. */
 export type ClaimedDefect = 'damaged' | 'older' | 'other-kind' | 'resistance';

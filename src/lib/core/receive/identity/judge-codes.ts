@@ -1,7 +1,8 @@
 import { group } from 'd3-array';
 import type { Chemistry } from '../../foundation/chemistry';
 import { MONTH_DAYS_MEAN } from '../../foundation/time';
-import { cellSubject, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { cellSubject, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { plainCode, readCellCode } from './cell-code';
 
 export interface CodedCell {

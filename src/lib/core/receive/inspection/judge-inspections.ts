@@ -1,4 +1,5 @@
-import { cellSubject, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { cellSubject, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { ALSO_FELT, INSPECTED, type Inspection } from '../../picture';
 import { isLifted, stopReasons, swelling } from './inspection';
 

@@ -1,5 +1,6 @@
 import { group } from 'd3-array';
-import { cellSubject, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { cellSubject, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import type { TerminalKind } from '../../picture';
 import type { InspectedCell } from './judge-inspections';
 

@@ -3,7 +3,8 @@ import { CHEMISTRY_FIGURES, socBounds, type Chemistry, type SocBounds } from '..
 import type { StopReason } from '../../picture';
 import { misread } from '../../foundation/snapshot';
 import { whatWasRead } from '../../foundation/snapshot';
-import { measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { measured, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import type { ModuleMake } from '../../picture';
 
 /** A module that is still in one piece, as it was looked at. */

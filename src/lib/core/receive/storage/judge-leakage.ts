@@ -1,4 +1,5 @@
-import { cellSubject, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { cellSubject, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { leakageByRefill, type Leakage } from './self-discharge';
 
 /** A healthy cell at about 20 °C loses no more, % a month (default; 2 is usual). */

@@ -1,4 +1,5 @@
-import { say, cellSubject, type Verdict } from '../../foundation/verdicts';
+import { cellSubject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { chargeNow } from '../../picture';
 import type { BankPicture, PictureCell } from '../../picture';
 import { bankSubject, deliverySubject, isInService } from '../../picture';

@@ -13,7 +13,8 @@ import {
 import { fadeMeanwhile, type FadeInput, type FadeProjection } from '../../foundation/fade';
 import { CoreError } from '../../foundation/errors';
 import type { Passings } from '../../foundation/snapshot';
-import { say, type Verdict } from '../../foundation/verdicts';
+import { type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import type { BankPicture, PictureBattery } from '../../picture';
 import { batterySubject, groupSubjects, isInService } from '../../picture';
 

@@ -1,6 +1,7 @@
 import { sum } from 'd3-array';
 import { normalQuantile, type Interval } from '../../foundation/statistics';
-import { WHOLE_BANK, measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { WHOLE_BANK, measured, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 export interface DatedDrift {
 	/** Years since the battery went into service. */

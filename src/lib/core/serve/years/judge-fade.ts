@@ -1,4 +1,5 @@
-import { WHOLE_BANK, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { WHOLE_BANK, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { HORIZON_YEARS, type FadeProjection } from '../../foundation/fade';
 
 /** A fall that has become faster is told from this chance on. */

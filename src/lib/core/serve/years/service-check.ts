@@ -12,7 +12,8 @@ import {
 	type Passings
 } from '../../foundation/snapshot';
 import { judgeUnderLoad } from './under-load';
-import { WHOLE_BANK, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { WHOLE_BANK, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 /** How the battery stood when its cells were read. */
 export const CHECK_CONTEXTS = ['full', 'empty', 'rest', 'load'] as const;

@@ -1,7 +1,8 @@
 import { median } from 'd3-array';
 import { LOADED_OHM_AH, restVoltageCurve, type Chemistry } from '../../foundation/chemistry';
 import { normalQuantile } from '../../foundation/statistics';
-import { measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { measured, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 /** Resistance of sound groups that have worked for years differs by this share of a new one's, one sd (default). */
 const CELLS_SD = 0.16;

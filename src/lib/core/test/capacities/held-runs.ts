@@ -9,7 +9,8 @@ import {
 } from '../capacity';
 import { RATED_C } from '../../foundation/chemistry';
 import { CoreError } from '../../foundation/errors';
-import { cellSubject, measured, say, type Verdict } from '../../foundation/verdicts';
+import { cellSubject, measured, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { oncePerPicture } from '../../picture';
 import type { BankPicture, PictureCell } from '../../picture';
 import { bankSubject } from '../../picture';

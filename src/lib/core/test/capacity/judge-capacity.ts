@@ -2,7 +2,8 @@ import type { ClauseKind } from '../../picture';
 import { chanceOfDeciding } from '../sampling';
 import { normalCdf } from '../../foundation/statistics';
 import { requireNotNegative, requirePositive } from '../../foundation/errors';
-import { cellSubject, measured, say, type Verdict } from '../../foundation/verdicts';
+import { cellSubject, measured, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { RATED_C } from '../../foundation/chemistry';
 
 /** Prior doubt of an uncalibrated tester's gain, one sd as a fraction of its reading (default). */

@@ -1,4 +1,5 @@
-import { WHOLE_BANK, cellSubject, measured, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { WHOLE_BANK, cellSubject, measured, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import type { CapacityJudgement } from './judge-capacity';
 
 /** Why a run gave no capacity: too far from standard conditions, or not from full to the end, so that it is a lower bound. */

@@ -1,5 +1,6 @@
 import { CHEMISTRY_FIGURES, type Chemistry } from '../../foundation/chemistry';
-import { cellSubject, measured, say, type Verdict } from '../../foundation/verdicts';
+import { cellSubject, measured, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { meanVoltage } from '../witnesses';
 
 /** A result outside these shares of the rating is a slip until another run says the same (default). */

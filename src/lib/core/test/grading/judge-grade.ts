@@ -1,7 +1,8 @@
 import { DECISION_PROBABILITY } from '../capacity';
 import { resistanceAt } from '../../foundation/reading';
 import { normalCdf } from '../../foundation/statistics';
-import { cellSubject, say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { cellSubject, type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 
 /** The line a person draws for a grade; null: nothing is asked of that quantity. */
 export interface GradeLine {

@@ -2,7 +2,8 @@ import { median, sum } from 'd3-array';
 import type { Chemistry } from '../../foundation/chemistry';
 import { CoreError, requirePositive } from '../../foundation/errors';
 import { chiSquareQuantile, type Interval } from '../../foundation/statistics';
-import { say, type Subject, type Verdict } from '../../foundation/verdicts';
+import { type Subject, type Verdict } from '../../foundation/verdicts';
+import { say } from '../verdicts';
 import { meanVoltage, type DischargeConditions } from './mean-volts';
 import { statementOf, type Statement, type Witness } from './witness';
 

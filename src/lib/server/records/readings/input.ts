@@ -1,4 +1,11 @@
-import { PROBES, QUANTITIES, READ_STATES, type Probe, type Quantity, type ReadState } from '$lib/core/foundation/reading';
+import {
+	PROBES,
+	QUANTITIES,
+	READ_STATES,
+	type Probe,
+	type Quantity,
+	type ReadState
+} from '$lib/core/foundation/reading';
 import { ClientKey, Maybe, Num, OneOf, Text, When, Whole } from '$lib/input/fields';
 
 export class ReadingInput {

@@ -1,4 +1,10 @@
-import { USUAL_METER_SD_V, judgeBalanceLeads, leadVerdict, type CellsKnown, type LeadsJudgement } from '$lib/core/build/leads';
+import {
+	USUAL_METER_SD_V,
+	judgeBalanceLeads,
+	leadVerdict,
+	type CellsKnown,
+	type LeadsJudgement
+} from '$lib/core/build/leads';
 import { judgeJoints, jointVerdicts, type Joint } from '$lib/core/prove/joints';
 import type { Verdict } from '$lib/core/foundation/verdicts';
 import type { BalanceLeadsRequest, JointsRequest } from '$lib/input/assembly';

@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 import type { MatchGroupsInput } from '$lib/input/compute';
 import { InputError } from '$lib/input/validate';
 import { buildRefusals } from '$lib/core/match/state';
-import { refusalWords } from '$lib/core/foundation/verdicts';
+import { refusalWords } from '$lib/core/match/verdicts';
 import { cellsInPlay, loadBankPicture } from '../../bank-picture/load';
 import { inTransaction } from '../../db/transaction';
 import { ServiceError } from '../../errors';

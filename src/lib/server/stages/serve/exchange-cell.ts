@@ -1,5 +1,5 @@
 import { buildRefusals } from '$lib/core/match/state';
-import { refusalWords } from '$lib/core/foundation/verdicts';
+import { refusalWords } from '$lib/core/match/verdicts';
 import type { ExchangeInput } from '$lib/input/compute';
 import { InputError } from '$lib/input/validate';
 import { loadBankPicture } from '../../bank-picture/load';

@@ -12,7 +12,15 @@
 	import { MatchSearch } from '$lib/components/match/match-search.svelte';
 	import { ArrangementDesk } from '$lib/components/match/arrangement-desk.svelte';
 	import { bestPartner, exchanged, type Arrangement } from '$lib/components/match/arrangement';
-	import { arrivalOrderSummary, costOfMove, judgeMatch, knownOf, type BatchWish, type MatchProblem, type Wishes } from '$lib/core/match/groups';
+	import {
+		arrivalOrderSummary,
+		costOfMove,
+		judgeMatch,
+		knownOf,
+		type BatchWish,
+		type MatchProblem,
+		type Wishes
+	} from '$lib/core/match/groups';
 	import type { ShownVerdict } from '$lib/core/foundation/verdicts';
 	import { settingApart } from '$lib/client/entry/set-apart';
 	import { formatDate } from '$lib/core/foundation/units';
