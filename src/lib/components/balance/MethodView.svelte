@@ -13,6 +13,7 @@
 		type MethodPlan
 	} from '$lib/core/balance/chooser';
 	import { TOP_BALANCE_V } from '$lib/core/foundation/chemistry';
+	import { METHOD_NAMES } from '$lib/core/picture';
 	import { settingApart } from '$lib/client/entry/set-apart';
 	import type { BalanceData } from './balance-data';
 
@@ -122,7 +123,7 @@
 			{@const own = words[plan.method]}
 			<li class="sheet grid gap-1 p-4" class:first={i === 0 && plan.hindrances.length === 0}>
 				<div class="flex flex-wrap items-baseline justify-between gap-x-4">
-					<h2>{own.name}{i === 0 && plan.hindrances.length === 0 ? ' fits best' : ''}</h2>
+					<h2>{METHOD_NAMES[plan.method]}{i === 0 && plan.hindrances.length === 0 ? ' fits best' : ''}</h2>
 					<p class="figure">
 						{span(plan.hoursWithin)}{plan.attendedHours > 0
 							? `, ${Math.max(1, Math.round(plan.attendedHours))} h of your own`

@@ -19,15 +19,7 @@ export {
 	VENT_KINDS
 } from './inspection';
 export { EVIDENCE, type Lapse, lapseVerdicts, undoneBy } from './lapses';
-export {
-	METHOD_KINDS,
-	type MethodCell,
-	type MethodEntry,
-	type MethodKind,
-	type MethodRun,
-	type MethodSetup,
-	type MethodWorld
-} from './method-run';
+export { type MethodCell, type MethodEntry, type MethodRun, type MethodSetup, type MethodWorld } from './method-run';
 export {
 	type ModuleMake,
 	cellsPerModule,
@@ -72,3 +64,11 @@ export { readingsInOrder } from './readings-in-order';
 export { type StageJudgement, setAside, statusOf } from './stage-judgement';
 export { type ChargedRow, type LoggedReading, type Touch, tellsCharge } from './touches';
 export { SHARED_VERDICTS } from './verdicts';
+export {
+	METHODS_TO_CHOOSE,
+	METHOD_KINDS,
+	METHOD_NAMES,
+	type ChosenMethod,
+	type Method,
+	type MethodKind
+} from './methods';

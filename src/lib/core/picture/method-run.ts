@@ -1,11 +1,7 @@
+import type { MethodKind } from './methods';
 import type { Chemistry } from '../foundation/chemistry';
 import type { Passings } from '../foundation/snapshot';
 import type { Subject } from '../foundation/verdicts';
-
-/** Ways to balance that go step by step through entries by hand; the parallel charge has its own log. */
-export const METHOD_KINDS = ['fast', 'bottom', 'balancer', 'ready-made'] as const;
-
-export type MethodKind = (typeof METHOD_KINDS)[number];
 
 /** A step that was done, as it was written down. */
 export interface MethodEntry {

@@ -2,8 +2,7 @@
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { CHEMISTRIES, type Chemistry } from '$lib/core/foundation/chemistry';
-	import type { MethodKind, MethodSetup } from '$lib/core/picture';
-	import { METHOD_NAMES } from './step-words';
+	import { METHOD_KINDS, METHOD_NAMES, type MethodSetup } from '$lib/core/picture';
 
 	interface Props {
 		method: MethodKind;
@@ -28,7 +27,7 @@
 		...{ madeFor: '' as Chemistry | '' },
 		...{ units: '', unitAh: null as number | null, unitCells: null as number | null }
 	});
-	const OPTIONS = (Object.keys(METHOD_NAMES) as MethodKind[]).map((value) => ({ value, text: METHOD_NAMES[value] }));
+	const OPTIONS = METHOD_KINDS.map((value) => ({ value, text: METHOD_NAMES[value] }));
 	const toggle = (id: number) => (picked = order.includes(id) ? order.filter((other) => other !== id) : [...order, id]);
 	const thousandth = (value: number | null) => (value === null ? null : value / 1000);
 

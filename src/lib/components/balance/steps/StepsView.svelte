@@ -12,9 +12,9 @@
 	import StepForm from '$lib/components/balance/steps/StepForm.svelte';
 	import Photos from '$lib/components/photos/Photos.svelte';
 	import StepLog from '$lib/components/balance/steps/StepLog.svelte';
-	import { METHOD_NAMES, STEP_NAMES, type WrittenEntry } from '$lib/components/balance/steps/step-words';
+	import { STEP_NAMES, type WrittenEntry } from '$lib/components/balance/steps/step-words';
 	import { settingApart } from '$lib/client/entry/set-apart';
-	import { METHOD_KINDS, type MethodKind, type MethodSetup } from '$lib/core/picture';
+	import { METHOD_KINDS, METHOD_NAMES, type MethodKind, type MethodSetup } from '$lib/core/picture';
 	import type { NextStep } from '$lib/core/balance/steps';
 	import { formatDateTime } from '$lib/core/foundation/units';
 	import type { BalanceData } from '../balance-data';

@@ -1,5 +1,5 @@
 import type { EntryField, NextStep } from '$lib/core/balance/steps';
-import type { MethodEntry, MethodKind } from '$lib/core/picture';
+import type { MethodEntry } from '$lib/core/picture';
 import type { Passings } from '$lib/core/foundation/snapshot';
 import { parseNumber } from '$lib/core/foundation/units';
 
@@ -9,13 +9,6 @@ export const FIELD_LABELS: Record<Figure, { label: string; unit: string }> = {
 	currentA: { label: 'Current', unit: 'A' },
 	ah: { label: 'Counted', unit: 'Ah' },
 	wh: { label: 'Counted', unit: 'Wh' }
-};
-
-export const METHOD_NAMES: Record<MethodKind, string> = {
-	fast: 'Fast, in series first',
-	bottom: 'At the bottom',
-	balancer: 'By a balancer',
-	'ready-made': 'Ready-made batteries'
 };
 
 /** What a step is called in the list of what was done. */

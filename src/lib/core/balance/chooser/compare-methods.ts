@@ -1,8 +1,6 @@
 import { byTheCalendarS } from '../../foundation/time';
+import { type ChosenMethod } from '../../picture';
 import { requireNotNegative, requirePositive } from '../../foundation/errors';
-
-export const METHODS = ['top', 'fast', 'bottom', 'balancer', 'none'] as const;
-export type Method = (typeof METHODS)[number];
 
 /** The end at which the bank spends its days, where the groups are to meet. */
 export const LIVES_AT = ['top', 'bottom', 'middle'] as const;
@@ -56,7 +54,7 @@ export type Hindrance =
 	| 'stays-apart';
 
 export interface MethodPlan {
-	method: Method;
+	method: ChosenMethod;
 	/** While it works, h; from beginning to end by the calendar, h, and days at the hours somebody is there; null: it does not end. */
 	hours: number | null;
 	byCalendarH: number | null;
@@ -118,7 +116,7 @@ const apartOf = ({ apart }: AtHand) => apart ?? USUAL_APART;
 /** A method with its days, and whether they are there. A balancer in its battery works by itself. */
 function planOf(
 	atHand: AtHand,
-	method: Method,
+	method: ChosenMethod,
 	hours: number | null,
 	attendedHours: number,
 	hindrances: Hindrance[]

@@ -91,12 +91,14 @@ export const GROUP_VERDICTS = {
 	'match-too-uneven': verdict<EvennessFacts>()({
 		means: 'Groups that differ so much that they should not be put in series.',
 		urgencies: ['stop'],
+		follows: ['smallestAh'],
 		remedy: { to: 'match', text: 'Match again' },
 		words: evenness('These groups should not be put in series', true)
 	}),
 	'match-uneven': verdict<EvennessFacts>()({
 		means: 'Groups that differ more than they should.',
 		urgencies: ['look'],
+		follows: ['smallestAh'],
 		words: evenness('The groups differ more than they should', true)
 	}),
 	'match-surplus': verdict<{
@@ -122,6 +124,7 @@ export const GROUP_VERDICTS = {
 		means: 'Groups alike.',
 		urgencies: ['calm'],
 		calm: 'ok',
+		follows: ['smallestAh'],
 		words: evenness('The groups are even', false)
 	}),
 	'match-gain': verdict<MatchGainFacts>()({

@@ -149,7 +149,7 @@ export const CELL_VERDICTS = {
 	>()({
 		means: 'A cell whose rest voltage stands apart from its delivery’s.',
 		urgencies: ['open', 'look'],
-		follows: ['chargeLow', 'chargeHigh'],
+		follows: ['robustZ', 'chargeLow', 'chargeHigh'],
 		mark: ({ differenceV: { value } }) => `${Math.round(Math.abs(value) * 1000)} mV ${value < 0 ? 'low' : 'high'}`,
 		words: ({ facts, subject }) => ({
 			title: `${subject.label} ${facts.touched ? 'came resting' : 'rests'} ${Math.round(Math.abs(facts.differenceV.value) * 1000)} mV ${facts.differenceV.value < 0 ? 'below' : 'above'} the rest`,
@@ -165,7 +165,7 @@ export const CELL_VERDICTS = {
 		{
 			means: 'A cell whose AC resistance stands apart from its delivery’s.',
 			urgencies: ['look'],
-			follows: ['medianMohm', 'relativeDifference'],
+			follows: ['robustZ', 'medianMohm', 'relativeDifference'],
 			mark: ({ relativeDifference }) =>
 				`${Math.round(Math.abs(relativeDifference) * 100)} % ${relativeDifference > 0 ? 'more' : 'less'} Ω`,
 			words: ({ facts, subject }) => ({
@@ -194,12 +194,14 @@ export const CELL_VERDICTS = {
 		means: 'Charge on arrival as bounds, some of them wide.',
 		urgencies: ['calm'],
 		calm: 'note',
+		follows: ['chargeLow', 'chargeHigh'],
 		words: charge(false)
 	}),
 	'charge-known': verdict<ChargeFacts>()({
 		means: 'Charge on arrival as bounds, all of them close.',
 		urgencies: ['calm'],
 		calm: 'note',
+		follows: ['chargeLow', 'chargeHigh'],
 		words: charge(true)
 	})
 };

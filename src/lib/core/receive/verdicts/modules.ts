@@ -69,6 +69,7 @@ export const MODULE_VERDICTS = {
 		means: "What the volts over a module's terminals tell.",
 		urgencies: ['calm'],
 		calm: 'note',
+		follows: ['chargeLow', 'chargeHigh'],
 		words: ({ subject, facts }) => ({
 			title: `${subject.label}: ${volts(facts.voltageV.value)}`,
 			finding: `${readOf(facts)}: ${percent(facts.chargeLow, facts.chargeHigh)} of their charge if all its groups are alike.`,
@@ -80,6 +81,7 @@ export const MODULE_VERDICTS = {
 	'module-low': verdict<ModuleCharge & { limitV: number }>()({
 		means: 'At least one of its cells is below its limit.',
 		urgencies: ['stop'],
+		follows: ['chargeLow', 'chargeHigh'],
 		remedy: { to: 'receive/modules', text: 'Go to the module' },
 		words: ({ subject, facts }) => ({
 			title: `${subject.label} holds a cell below its limit`,
@@ -92,6 +94,7 @@ export const MODULE_VERDICTS = {
 	'module-high': verdict<ModuleCharge & { limitV: number }>()({
 		means: 'At least one of its cells is above its limit.',
 		urgencies: ['stop'],
+		follows: ['chargeLow', 'chargeHigh'],
 		remedy: { to: 'receive/modules', text: 'Go to the module' },
 		words: ({ subject, facts }) => ({
 			title: `${subject.label} holds a cell above its limit`,

@@ -164,11 +164,13 @@ export const SERVICE_VERDICTS = {
 	'fade-end': verdict<FadeFacts>()({
 		means: 'Capacity has probably passed the chosen end.',
 		urgencies: ['look'],
+		follows: ['low95', 'medianYears', 'high95'],
 		words: fade(true)
 	}),
 	'fade-bend': verdict<FadeFacts>()({
 		means: 'Capacity falls faster by now than in the years before.',
 		urgencies: ['look'],
+		follows: ['low95', 'medianYears', 'high95'],
 		words: (said) => {
 			const { finding, ...words } = fade(false)(said);
 			return {
@@ -182,6 +184,7 @@ export const SERVICE_VERDICTS = {
 	'fade-misfit': verdict<FadeFacts>()({
 		means: 'The tests leave the band that the usual law foretells: doubts widened, odder courses admitted.',
 		urgencies: ['look'],
+		follows: ['low95', 'medianYears', 'high95'],
 		words: (said) => {
 			const { finding, ...words } = fade(false)(said);
 			const odd = said.facts.oddAgeYears;
@@ -198,12 +201,14 @@ export const SERVICE_VERDICTS = {
 	'fade-prior': verdict<FadeFacts>()({
 		means: 'A projection that is almost all prior.',
 		urgencies: ['open'],
+		follows: ['low95', 'medianYears', 'high95'],
 		words: fade(false)
 	}),
 	fade: verdict<FadeFacts>()({
 		means: 'When the chosen end of capacity is passed.',
 		urgencies: ['calm'],
 		calm: 'note',
+		follows: ['low95', 'medianYears', 'high95'],
 		words: fade(false)
 	})
 };

@@ -77,6 +77,7 @@ export const CAPACITY_VERDICTS = {
 		means: 'The true capacity is below rated beyond the deciding probability.',
 		urgencies: ['calm', 'open', 'look'],
 		calm: 'note',
+		follows: ['probabilityShort', 'chanceOfDeciding', 'correctedBy'],
 		remedy: { to: 'receive/report', text: 'The report to the supplier' },
 		words: capacity(
 			(label) => `${label} is below its rated capacity`,
@@ -87,6 +88,7 @@ export const CAPACITY_VERDICTS = {
 		means: 'The true capacity is not below rated beyond the deciding probability.',
 		urgencies: ['calm', 'open', 'look'],
 		calm: 'ok',
+		follows: ['probabilityShort', 'chanceOfDeciding', 'correctedBy'],
 		words: capacity(
 			(label) => `${label} meets its rating`,
 			() => null
@@ -96,6 +98,7 @@ export const CAPACITY_VERDICTS = {
 		means: 'Neither: what would decide is said.',
 		urgencies: ['calm', 'open', 'look'],
 		calm: 'note',
+		follows: ['probabilityShort', 'chanceOfDeciding', 'correctedBy'],
 		words: capacity((label) => `${label}: cannot tell yet`, deciding)
 	}),
 	'capacity-undecided': verdict<{ lowestAh: Measured; ratedAh: number; cells: number; withoutTemperature: number }>()({
