@@ -161,7 +161,8 @@ describe('a database of the first release', () => {
 				'013-right',
 				'014-whole-work',
 				'015-judged-checks',
-				'016-many-cells'
+				'016-many-cells',
+				'017-words-when-read'
 			]
 		);
 	});

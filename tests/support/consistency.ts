@@ -1,4 +1,7 @@
 import { expect } from 'vitest';
+import type { StageVerdict } from '$lib/core/foundation/verdicts';
+import { loadBankPicture } from '$lib/server/bank-picture/load';
+import { judgePicture } from '$lib/server/judgements/judge';
 import { bankVerdicts } from '$lib/server/judgements/store';
 import { homeOverview, bankOverview } from '$lib/server/home/overview';
 import { planPage } from '$lib/server/stages/plan/page';
@@ -22,6 +25,14 @@ const PAGES = {
 	prove: provePage,
 	serve: (bankId: number) => servePage(bankId, 1)
 };
+const sentences = ({ code, title, finding, doubt, rule, next }: StageVerdict) => ({
+	code,
+	title,
+	finding,
+	doubt,
+	rule,
+	next
+});
 const words = (v: { code: string; title: string; finding: string; doubt: string | null }) =>
 	[v.code, v.title, v.finding, v.doubt].join(' | ');
 
@@ -31,6 +42,9 @@ export async function expectOneVoice(): Promise<void> {
 	for (const listed of [...real, ...rehearsals]) {
 		const overview = await bankOverview(listed.id);
 		const verdicts = await bankVerdicts(listed.id);
+		// What is stored as code and facts reads like what is judged now.
+		const judgedNow = await judgePicture(await loadBankPicture(listed.id));
+		expect(verdicts.map(sentences)).toEqual(judgedNow.verdicts.map(sentences));
 		expect(listed.stages).toEqual(overview.stages);
 		if (listed.isOver) {
 			// A rehearsal that is over says what it found, and asks nothing on Home.

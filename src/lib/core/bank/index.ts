@@ -11,3 +11,4 @@ export {
 	type FactsByCode,
 	type VerdictCode
 } from './every-verdict';
+export { keptVerdict, worded, type KeptStageVerdict, type KeptVerdict } from './kept-verdict';

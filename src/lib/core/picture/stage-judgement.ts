@@ -1,4 +1,12 @@
-import { WARMTHS, warmestOf, type Stage, type StageStatus, cellsOf, type Verdict } from '../foundation/verdicts';
+import {
+	askingNothing,
+	WARMTHS,
+	warmestOf,
+	type Stage,
+	type StageStatus,
+	cellsOf,
+	type Verdict
+} from '../foundation/verdicts';
 
 /** What one stage of a bank is judged to be. */
 export interface StageJudgement {
@@ -24,6 +32,6 @@ export function setAside(verdicts: readonly Verdict[], concerned: ReadonlySet<nu
 	return verdicts.map((v) => {
 		const cells = cellsOf(v);
 		const asks = v.warmth === 'stop' || cells.length === 0 || cells.some((id) => concerned.has(id));
-		return asks ? v : { ...v, warmth: 'calm', next: null };
+		return asks ? v : askingNothing(v);
 	});
 }

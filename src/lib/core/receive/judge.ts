@@ -1,5 +1,5 @@
+import { askingNothing } from '../foundation/verdicts';
 import { judgeUnlike } from './inspection';
-import { type Verdict } from '../foundation/verdicts';
 import { say } from './verdicts';
 import { idleVerdict, lateVerdicts } from './trays';
 import type { BankPicture } from '../picture';
@@ -25,7 +25,7 @@ export function judgeReceiveStage(picture: BankPicture, nowIso: string | null = 
 	const verdicts = trays.flatMap((t) => [...deliveryClaim(picture, t).verdicts, ...t.verdicts]);
 	const unlike = judgeUnlike(concerned, bankSubject(picture));
 	// In service they are built together already: it is said, and nobody is asked.
-	const told = isInService(picture) ? unlike.map((v): Verdict => ({ ...v, warmth: 'calm', next: null })) : unlike;
+	const told = isInService(picture) ? unlike.map(askingNothing) : unlike;
 	const idle = nowIso === null ? [] : idleVerdict(picture, concerned, nowIso);
 	return { verdicts: [...setAside(verdicts, ids), ...told, ...lateVerdicts(picture), ...idle], done };
 }

@@ -1,4 +1,4 @@
-import type { Verdict } from '../foundation/verdicts';
+import { askingAfterStop } from '../foundation/verdicts';
 import type { BankPicture } from '../picture';
 import { placedCells } from '../picture';
 import { stoppedCells } from '../receive/trays';
@@ -8,19 +8,9 @@ import type { BatteryService } from './state';
 /** The verdicts on the years of a bank; a stage that is never done. */
 export function judgeServeStage(picture: BankPicture, batteries: readonly BatteryService[]): StageJudgement {
 	const verdicts = batteries.flatMap((b) => b.verdicts);
-	return { verdicts: mustStandStill(picture) ? verdicts.map(withoutAsking) : verdicts, done: false };
+	return { verdicts: mustStandStill(picture) ? verdicts.map(askingAfterStop) : verdicts, done: false };
 }
 
 /** A cell that sits in this bank must not be used: nothing asks for a charge or a load meanwhile. */
 const mustStandStill = (picture: BankPicture): boolean =>
 	placedCells(picture).some((cell) => stoppedCells(picture).has(cell.id));
-
-/** What is found stays said; what is to be done comes after the cell is out. */
-const withoutAsking = (verdict: Verdict): Verdict => ({
-	...verdict,
-	warmth: verdict.warmth === 'open' ? 'calm' : verdict.warmth,
-	next:
-		verdict.next === null
-			? null
-			: 'First deal with the cell that must not be used (Receive, Inspection). Do not charge before.'
-});

@@ -106,6 +106,12 @@ interface RepositoryOptions {
 	view?: string;
 }
 
+/** What is made of a record when it is read, and how it is stored; missing: as it is. */
+interface Reshaped<Row> {
+	whenRead?(row: Row): Row;
+	asStored?(fields: object): object;
+}
+
 /**
  * One table of records. Names are mapped between camelCase and snake_case here and nowhere else.
  * @param order field to list by
@@ -114,9 +120,13 @@ export function createRepository<Row extends Recorded>(
 	table: string,
 	what: string,
 	order: string,
-	{ json = [], view = table }: RepositoryOptions = {}
+	{ json = [], view = table, whenRead, asStored = (fields) => fields }: RepositoryOptions & Reshaped<Row> = {}
 ): Repository<Row> {
-	const read = (row: Record<string, unknown>) => fromColumns<Row>(row, json);
+	const read = (row: Record<string, unknown>) => {
+		const record = fromColumns<Row>(row, json);
+		return whenRead ? whenRead(record) : record;
+	};
+	const columns = (fields: object) => toColumns(withDates(asStored(fields)));
 	const ordered = (query: Knex.QueryBuilder) =>
 		order === 'id' ? query.orderBy('id') : query.orderBy(columnOf(order)).orderBy('id');
 	async function one(db: Knex, id: number): Promise<Row> {
@@ -153,15 +163,12 @@ export function createRepository<Row extends Recorded>(
 		},
 		async insert(fields, tx = database()) {
 			const now = new Date();
-			const [id] = await accepted(
-				what,
-				tx(table).insert({ ...toColumns(withDates(fields)), created_at: now, updated_at: now })
-			);
+			const [id] = await accepted(what, tx(table).insert({ ...columns(fields), created_at: now, updated_at: now }));
 			return one(tx, id!);
 		},
 		async insertMany(rows, tx = database()) {
 			const now = new Date();
-			const stamped = rows.map((fields) => ({ ...toColumns(withDates(fields)), created_at: now, updated_at: now }));
+			const stamped = rows.map((fields) => ({ ...columns(fields), created_at: now, updated_at: now }));
 			for (let i = 0; i < stamped.length; i += INSERT_CHUNK)
 				await accepted(what, tx(table).insert(stamped.slice(i, i + INSERT_CHUNK)));
 		},
@@ -172,7 +179,7 @@ export function createRepository<Row extends Recorded>(
 				tx(table)
 					.where({ id, version })
 					.whereNull('deleted_at')
-					.update({ ...toColumns(withDates(fields)), version: version + 1, updated_at: new Date() })
+					.update({ ...columns(fields), version: version + 1, updated_at: new Date() })
 			);
 			if (changed === 0) throw stale(what);
 			return one(tx, id);
@@ -181,7 +188,7 @@ export function createRepository<Row extends Recorded>(
 			await accepted(
 				what,
 				filtered(tx(table), filter).update({
-					...toColumns(withDates(fields)),
+					...columns(fields),
 					version: tx.raw('version + 1'),
 					updated_at: new Date()
 				})

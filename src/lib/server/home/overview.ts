@@ -9,6 +9,7 @@ import { database } from '../db/connection';
 import { readingOnce } from '../db/read-once';
 import { refreshSoon } from '../judgements/behind';
 import { bankSummary, type BankSummary, type ShownSummary } from '../judgements/store';
+import { summaryInWords } from '../judgements/summary';
 import { banks, batteries, cellTypes, type Bank, type Battery, type CellType } from '../records';
 import { banksAtWork, runningWork } from './running-work';
 
@@ -102,7 +103,7 @@ const NOT_JUDGED: Omit<BankSummary, 'placed'> = {
 };
 
 function listed(row: HomeRow, running: readonly RunningWork[]): HomeBank {
-	const summary = row.summary ? (JSON.parse(row.summary) as BankSummary) : NOT_JUDGED;
+	const summary = row.summary ? summaryInWords(row.summary) : NOT_JUDGED;
 	// A rehearsal that is over asks for nothing any more.
 	const { stages, current, warmth, first, needing } = row.is_over
 		? { ...summary, warmth: 'calm' as const, first: null, needing: 0 }

@@ -1,6 +1,7 @@
 import type { Knex } from 'knex';
-import { WARMTHS, type Stage, type StageStatus, type Warmth } from '$lib/core/foundation/verdicts';
-import { EDITION, warmthRank, type BankJudgement } from '$lib/core/bank';
+import { WARMTHS } from '$lib/core/foundation/verdicts';
+import { EDITION, keptVerdict, warmthRank, worded, type BankJudgement, type KeptStageVerdict } from '$lib/core/bank';
+import type { KeptSummary } from './summary';
 import { cellsOf, type StageVerdict } from '$lib/core/foundation/verdicts';
 import { loadBankPicture } from '../bank-picture/load';
 import { database } from '../db/connection';
@@ -11,33 +12,19 @@ import { cellsOfChange, changesBetween } from './changes';
 import { judgePicture } from './judge';
 import { warningsOfCells } from './warnings-of-cells';
 
-/** What Home and the rail show of a bank. */
-export interface BankSummary {
-	stages: StageStatus[];
-	current: Stage;
-	placed: boolean;
-	warmth: Warmth;
-	/** The warmest verdict that asks for something, null when none does; and how many do. */
-	first: StageVerdict | null;
-	needing: number;
-	/** What stops a cell from being used: said on every page until it is resolved or set apart. */
-	stops: { title: string; next: string | null }[];
-}
-
-function summaryOf({ stages, current, placed, warmth, verdicts }: BankJudgement): BankSummary {
+function summaryOf({ stages, current, placed, warmth, verdicts }: BankJudgement): KeptSummary {
 	const needing = verdicts.filter((v) => v.warmth !== 'calm');
 	const first = [...needing].sort((a, b) => WARMTHS.indexOf(b.warmth) - WARMTHS.indexOf(a.warmth))[0] ?? null;
-	// Home names the first thing to do; the cells it speaks of, and what it stands on, are on its page.
 	return {
 		stages,
 		current,
 		placed,
 		warmth,
-		first: first && { ...first, members: [], facts: {} },
+		first: first && keptVerdict(first),
 		needing: needing.length,
 		stops: verdicts
 			.filter((v) => v.stage === 'receive' && v.warmth === 'stop' && cellsOf(v).length > 0 && !v.setApart)
-			.map(({ title, next }) => ({ title, next }))
+			.map(keptVerdict)
 	};
 }
 
@@ -71,7 +58,7 @@ export async function judgeAndKeep(bankId: number): Promise<void> {
 				judged_at: new Date(),
 				warmth: warmthRank(judgement.warmth),
 				summary: JSON.stringify(summaryOf(judgement)),
-				verdicts: JSON.stringify(judgement.verdicts),
+				verdicts: JSON.stringify(judgement.verdicts.map(keptVerdict)),
 				cell_warnings: JSON.stringify(warningsOfCells(judgement.verdicts))
 			});
 		// Those that were read, and no others: one with a smaller number may have been stored since.
@@ -91,7 +78,10 @@ async function keepChanges(
 	causes: readonly CauseRow[],
 	tx: Knex
 ): Promise<void> {
-	const changes = changesBetween(JSON.parse(before.verdicts!) as StageVerdict[], judgement.verdicts);
+	const changes = changesBetween(
+		(JSON.parse(before.verdicts!) as KeptStageVerdict[]).map((v) => worded<StageVerdict>(v)),
+		judgement.verdicts
+	);
 	if (changes.length === 0) return;
 	const changedAt = new Date().toISOString();
 	const rule = before.edition === EDITION ? 'time' : 'rule';

@@ -1,12 +1,12 @@
 import { WARMTHS, type Stage } from '$lib/core/foundation/verdicts';
-import { EDITION } from '$lib/core/bank';
+import { EDITION, worded, type KeptStageVerdict } from '$lib/core/bank';
 import type { StageVerdict } from '$lib/core/foundation/verdicts';
 import { database } from '../db/connection';
 import { judgeElsewhere } from './elsewhere';
-import type { BankSummary } from './refresh';
-import { warningsOfCells, type CellWarning } from './warnings-of-cells';
+import { summaryInWords, type BankSummary } from './summary';
+import { inWords, warningsOfCells, type CellWarning, type KeptWarning } from './warnings-of-cells';
 
-export type { BankSummary } from './refresh';
+export type { BankSummary } from './summary';
 
 interface JudgementRow {
 	edition: number;
@@ -91,8 +91,7 @@ export interface ShownSummary extends BankSummary {
 /** What Home and the rail show of a bank, judged again when something was written since. @throws ServiceError 404 */
 export async function bankSummary(bankId: number): Promise<ShownSummary> {
 	const { text, beingJudged } = await fresh(bankId, 'summary');
-	// One of before may lack what was added since.
-	return { stops: [], ...(JSON.parse(text) as Omit<BankSummary, 'stops'>), beingJudged };
+	return { ...summaryInWords(text), beingJudged };
 }
 
 /** Every verdict of a bank, or those of one stage, in the order of the stages; and whether they are of before. @throws ServiceError 404 */
@@ -101,8 +100,11 @@ export async function shownVerdicts(
 	stage: Stage | null = null
 ): Promise<{ items: StageVerdict[]; beingJudged: boolean }> {
 	const { text, beingJudged } = await fresh(bankId, 'verdicts');
-	const all = JSON.parse(text) as StageVerdict[];
-	return { items: stage === null ? all : all.filter((v) => v.stage === stage), beingJudged };
+	const all = JSON.parse(text) as KeptStageVerdict[];
+	return {
+		items: all.filter((v) => stage === null || v.stage === stage).map((v) => worded<StageVerdict>(v)),
+		beingJudged
+	};
 }
 
 /** As {@link shownVerdicts}, the verdicts alone. @throws ServiceError 404 */
@@ -123,11 +125,12 @@ export async function warningsSaidLast(bankIds: readonly number[]): Promise<Map<
 	const warnings = new Map<number, CellWarning>();
 	for (const row of rows) {
 		const own = row.cell_warnings
-			? (JSON.parse(row.cell_warnings) as Record<number, CellWarning>)
-			: warningsOfCells(JSON.parse(row.verdicts ?? '[]') as StageVerdict[]);
+			? (JSON.parse(row.cell_warnings) as Record<number, KeptWarning>)
+			: warningsOfCells(JSON.parse(row.verdicts ?? '[]') as KeptStageVerdict[]);
 		for (const [id, warning] of Object.entries(own)) {
 			const known = warnings.get(Number(id));
-			if (!known || WARMTHS.indexOf(known.warmth) < WARMTHS.indexOf(warning.warmth)) warnings.set(Number(id), warning);
+			if (!known || WARMTHS.indexOf(known.warmth) < WARMTHS.indexOf(warning.warmth))
+				warnings.set(Number(id), inWords(warning));
 		}
 	}
 	return warnings;

@@ -18,6 +18,7 @@ export {
 } from './verdict';
 export { WARMTHS, type Warmth, warmestFirst, warmestOf } from './warmth';
 export { verdict, type Definition, type Definitions, type FactsOf, type Remedy, type UrgencyOf } from './definition';
+export { askingAfterStop, askingNothing, nextLeft } from './asks';
 export { listWords } from './list-words';
 export { sayFrom } from './say';
-export type { Measured, Said, Sentences } from './verdict';
+export type { Asks, Measured, Said, Sentences } from './verdict';

@@ -49,6 +49,9 @@ export interface Sentences {
 	next: string | null;
 }
 
+/** `nothing`: it is said, and nobody is asked; `after-stop`: a cell that must not be used comes first. */
+export type Asks = 'nothing' | 'after-stop';
+
 /** What a page shows as a verdict, whoever made it. */
 export interface ShownVerdict extends Sentences {
 	/** Stable name of the kind of verdict, e.g. `voltage-outlier`. */
@@ -76,6 +79,8 @@ export interface Verdict extends ShownVerdict {
 	subject: Subject;
 	members: readonly Subject[];
 	facts: VerdictFacts;
+	/** What became of its next step; missing: it stands as its words say. */
+	asks?: Asks;
 }
 
 /** A verdict of a bank, with the stage that made it. */

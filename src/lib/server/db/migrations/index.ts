@@ -15,6 +15,7 @@ import * as right from './013-right';
 import * as whole from './014-whole-work';
 import * as judged from './015-judged-checks';
 import * as manyCells from './016-many-cells';
+import * as words from './017-words-when-read';
 
 interface Migration {
 	name: string;
@@ -38,7 +39,8 @@ const MIGRATIONS: Migration[] = [
 	{ name: '013-right', up: right.up },
 	{ name: '014-whole-work', up: whole.up },
 	{ name: '015-judged-checks', up: judged.up },
-	{ name: '016-many-cells', up: manyCells.up }
+	{ name: '016-many-cells', up: manyCells.up },
+	{ name: '017-words-when-read', up: words.up }
 ];
 
 /** Knex reads migrations from this list instead of a folder, so that they are part of the build. */

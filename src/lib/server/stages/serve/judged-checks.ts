@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { judgeCheck, type BatteryContext, type CheckJudgement, type ServiceCheck } from '$lib/core/serve/years';
-import { EDITION } from '$lib/core/bank';
+import { EDITION, keptVerdict, worded } from '$lib/core/bank';
 import { database } from '../../db/connection';
 
 /** Judges checks, and remembers what was judged before. */
@@ -13,6 +13,17 @@ export interface CheckJudge {
 /** A judgement takes some milliseconds: a few are made in passing, many of them by the thread that judges banks. */
 const IN_PASSING = 12;
 const BEING_JUDGED = 'Being judged: look again in a moment.';
+
+/** As it is stored: verdicts as code and facts. */
+type KeptJudgement = Omit<CheckJudgement, 'verdicts'> & { verdicts: ReturnType<typeof keptVerdict>[] };
+const kept = (judgement: CheckJudgement): KeptJudgement => ({
+	...judgement,
+	verdicts: judgement.verdicts.map((v) => keptVerdict(v))
+});
+const inWords = (stored: KeptJudgement): CheckJudgement => ({
+	...stored,
+	verdicts: stored.verdicts.map((v) => worded(v))
+});
 
 const keyOf = (seen: unknown): string =>
 	createHash('sha1')
@@ -39,7 +50,7 @@ export async function checkJudge(bankId: number, most = Infinity): Promise<Check
 			const key = keyOf([seen, battery]);
 			asked.add(key);
 			const known = before.get(key);
-			if (known !== undefined) return JSON.parse(known) as CheckJudgement;
+			if (known !== undefined) return inWords(JSON.parse(known) as KeptJudgement);
 			const again = made.get(key);
 			if (again) return again;
 			if (made.size >= most)
@@ -53,7 +64,7 @@ export async function checkJudge(bankId: number, most = Infinity): Promise<Check
 			if (left.length) await table().where({ bank_id: bankId }).whereIn('seen', left).delete();
 			if (made.size === 0) return;
 			await table()
-				.insert([...made].map(([seen, j]) => ({ bank_id: bankId, seen, judgement: JSON.stringify(j) })))
+				.insert([...made].map(([seen, j]) => ({ bank_id: bankId, seen, judgement: JSON.stringify(kept(j)) })))
 				.onConflict(['bank_id', 'seen'])
 				.ignore();
 		}
