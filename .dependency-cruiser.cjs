@@ -7,22 +7,8 @@ const rule = (name, from, to, comment) => ({
 	to: { path: to }
 });
 
-/** Rooms of core in their one line of order: each imports only from those before it. */
-const ROOMS = [
-	'foundation',
-	'picture',
-	'world',
-	'test',
-	'build',
-	'receive',
-	'match',
-	'balance',
-	'limits',
-	'prove',
-	'plan',
-	'serve',
-	'bank'
-];
+const { ROOMS, SERVER_ROOMS } = require('./scripts/steps/rooms.cjs');
+
 const ROOM_RULES = ROOMS.slice(0, -1).map((room, at) =>
 	rule(
 		`${room}-in-order`,
@@ -32,26 +18,6 @@ const ROOM_RULES = ROOMS.slice(0, -1).map((room, at) =>
 	)
 );
 
-/** Rooms of the server in their one line of order. */
-const SERVER_ROOMS = [
-	'db',
-	'records',
-	'attachments',
-	'bank-picture',
-	'judgements',
-	'address-book',
-	'rehearsals/bench',
-	'settings',
-	'stock',
-	'stages',
-	'live',
-	'measuring',
-	'passport',
-	'exchange',
-	'collections',
-	'home',
-	'rehearsals/[^/]+\\.ts'
-];
 const SERVER_RULES = SERVER_ROOMS.slice(0, -1).map((room, at) =>
 	rule(
 		`server-${room.replace('/', '-')}-in-order`,
