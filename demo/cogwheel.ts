@@ -60,7 +60,10 @@ export async function loadCogwheel(random: Random, now: Date): Promise<void> {
 		name: 'Two boxes of five',
 		receivedOn: daysBefore(now, 34).slice(0, 10),
 		supplier: 'Weir Lane Components',
-		...{ cellPrice: 41, shipping: 22, promisedAh: 105, promisedClause: 'minimum' },
+		cellPrice: 41,
+		shipping: 22,
+		promisedAh: 105,
+		promisedClause: 'minimum',
 		cellCount: 10,
 		labelPrefix: 'C',
 		batch: 'T-0519'

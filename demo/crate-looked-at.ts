@@ -1,7 +1,6 @@
 import sharp from 'sharp';
 import { attach } from '$lib/server/attachments/attach';
-import type { Cell } from '$lib/server/records';
-import { cells } from '$lib/server/records';
+import { cells, type Cell } from '$lib/server/records';
 import { recordKind } from '$lib/server/records/registry';
 import { changeRecord } from '$lib/server/records/write';
 import { ALL_GOOD } from '$lib/core/receive/inspection';
@@ -30,7 +29,11 @@ export async function lookAtCrate(own: readonly Cell[], readSoFar: number, at: s
 		const { version } = await cells.get(cell.id);
 		await changeRecord(recordKind('cells'), cell.id, { code, version });
 		await make('inspections', {
-			...{ cellId: cell.id, inspectedAt: at, ...ALL_GOOD, terminalKind: 'thread', ventKind: 'round' },
+			cellId: cell.id,
+			inspectedAt: at,
+			...ALL_GOOD,
+			terminalKind: 'thread',
+			ventKind: 'round',
 			...(i === 4 ? { dent: 'bad', thicknessMm: [54.1, 55.2, 54] } : {}),
 			...(i === 12 ? { sleeve: 'unsure' } : {})
 		});

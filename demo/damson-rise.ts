@@ -123,7 +123,11 @@ async function builtAndProved(random: Random, batteryId: number, now: Date): Pro
 	const staircase = cellsV.reduce((all, v) => [...all, Number((all[all.length - 1]! + v).toFixed(2))], [0]);
 	const positiveV = staircase.map((_, lead) => (lead === 0 ? -staircase.at(-1)! : null));
 	await make('lead-readings', {
-		...{ batteryId, readAt: builtAt, readingsV: staircase, positiveV, notes: 'Plug out, twice.' }
+		batteryId,
+		readAt: builtAt,
+		readingsV: staircase,
+		positiveV,
+		notes: 'Plug out, twice.'
 	});
 	for (let position = 0; position <= 16; position++)
 		await make('joint-torques', { batteryId, position, torqueNm: 6, tightenedAt: builtAt });

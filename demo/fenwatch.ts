@@ -51,8 +51,15 @@ export async function loadFenwatch(now: Date): Promise<void> {
 		coldestC: -12,
 		chargers: [
 			{
-				...{ name: 'Solar controller', kind: 'solar', a: 20, absorbV: 28, lithium: true },
-				...{ mostPanelV: 100, panelOpenV: 92, panelWorkV: 76, startMarginV: 5 }
+				name: 'Solar controller',
+				kind: 'solar',
+				a: 20,
+				absorbV: 28,
+				lithium: true,
+				mostPanelV: 100,
+				panelOpenV: 92,
+				panelWorkV: 76,
+				startMarginV: 5
 			}
 		],
 		supplies: [
@@ -64,8 +71,14 @@ export async function loadFenwatch(now: Date): Promise<void> {
 		balance: 'together',
 		kit: { bar: 12, stud: 16, nut: 24, ring: 9, insulationSheet: 8, endPlate: 2, mainTerminal: 2, thermistorPad: 2 },
 		box: {
-			...{ lengthMm: 445, widthMm: 190, heightMm: 262 },
-			...{ insulationMm: 1, endPlateMm: 6, lidMm: 40, cableMm: 0, bms: null }
+			lengthMm: 445,
+			widthMm: 190,
+			heightMm: 262,
+			insulationMm: 1,
+			endPlateMm: 6,
+			lidMm: 40,
+			cableMm: 0,
+			bms: null
 		},
 		people: 1,
 		cellPrice: 78,

@@ -53,10 +53,18 @@ export async function loadHeronry(random: Random, now: Date): Promise<void> {
 		name: 'Crate from the quay',
 		receivedOn: daysBefore(now, 3).slice(0, 10),
 		supplier: 'Saltpan Battery Stores',
-		...{ orderedOn: daysBefore(now, 41).slice(0, 10), promisedOn: daysBefore(now, 9).slice(0, 10) },
-		...{ cellPrice: 74.5, shipping: 96, promisedGrade: 'A', promisedAh: 230, promisedClause: 'minimum' },
-		...{ promisedTerminals: 'thread', gradeCapacityAh: 230, gradeResistanceMohm: 0.2 },
-		...{ promisedResistanceMohm: 0.17, promisedProducedOn: '2025-10-01' },
+		orderedOn: daysBefore(now, 41).slice(0, 10),
+		promisedOn: daysBefore(now, 9).slice(0, 10),
+		cellPrice: 74.5,
+		shipping: 96,
+		promisedGrade: 'A',
+		promisedAh: 230,
+		promisedClause: 'minimum',
+		promisedTerminals: 'thread',
+		gradeCapacityAh: 230,
+		gradeResistanceMohm: 0.2,
+		promisedResistanceMohm: 0.17,
+		promisedProducedOn: '2025-10-01',
 		cellCount: 20,
 		labelPrefix: 'H',
 		batch: 'M-2614'
@@ -85,7 +93,10 @@ export async function loadHeronry(random: Random, now: Date): Promise<void> {
 	await lookAtCrate(rows, READ_SO_FAR, readAt);
 	// One of them is on a lamp since this morning, followed by what its display shows.
 	await make('noted-runs', {
-		...{ cellId: rows[0]!.id, startedAt: daysBefore(now, 0.35), currentA: 23, cutoffV: 2.5 },
+		cellId: rows[0]!.id,
+		startedAt: daysBefore(now, 0.35),
+		currentA: 23,
+		cutoffV: 2.5,
 		notes: [
 			{ timeS: 1800, ah: 11.5, voltageV: 3.32 },
 			{ timeS: 9000, ah: 57.4, voltageV: 3.314 },

@@ -1,14 +1,15 @@
 // npm run bench: builds and runs the benchmarks. `-- --only core,draw,load,fuzz,scale,size,growth` runs a part.
 import { spawnSync } from 'node:child_process';
 import { join } from 'node:path';
+import { parseArgs } from 'node:util';
 import { CHROMIUM, MARIADB, checkNode, ensureBuild, ensurePackages, ensurePrograms, root } from './steps/machine.mjs';
 
 checkNode();
 ensurePackages();
 ensurePrograms([MARIADB, CHROMIUM]);
 ensureBuild();
-const at = process.argv.indexOf('--only');
-const only = at > 0 ? process.argv[at + 1].split(',') : null;
+const { values } = parseArgs({ options: { only: { type: 'string' } } });
+const only = values.only?.split(',') ?? null;
 const wanted = (name) => only === null || only.includes(name);
 let holds = true;
 if (wanted('core'))

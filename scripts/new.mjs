@@ -61,8 +61,17 @@ function addVerdict(code, stage) {
 	if (!existsSync(join(root, folder))) fail(`There is no ${folder}: name a stage with --stage.`);
 	write(`${folder}/${code}.ts`, verdictText(code, code));
 	put(`${folder}/index.ts`, '\n/** Every verdict', `import { ${constant(code)}_VERDICTS } from './${code}';\n`);
-	put(`${folder}/index.ts`, `export const ${stage.toUpperCase()}_VERDICTS = {\n`, `\t...${constant(code)}_VERDICTS,\n`, true);
-	put('scripts/steps/verdict-docs.mjs', "\t['foundation/reading/verdicts'", `\t['${stage}/verdicts/${code}', '${pascal(code)}'],\n`);
+	put(
+		`${folder}/index.ts`,
+		`export const ${stage.toUpperCase()}_VERDICTS = {\n`,
+		`\t...${constant(code)}_VERDICTS,\n`,
+		true
+	);
+	put(
+		'scripts/steps/verdict-docs.mjs',
+		"\t['foundation/reading/verdicts'",
+		`\t['${stage}/verdicts/${code}', '${pascal(code)}'],\n`
+	);
 	return [
 		`say('${code}', urgency, subject, facts) where it is judged, with say of '../verdicts'`,
 		'npm run docs; a test with a case worked by hand'
@@ -133,7 +142,11 @@ export async function up(knex: Knex): Promise<void> {
 	const list = `${SERVER}/db/migrations/index.ts`;
 	put(list, '\n];', `,\n\t{ name: '${number}-${kind}', up: ${camel(kind)}.up }`);
 	put(list, '\ninterface Migration {', `import * as ${camel(kind)} from './${number}-${kind}';\n`);
-	put(`${SERVER}/records/registry.ts`, "import type { RecordKind }", `import { ${camel(one)}Kind } from './${kind}/kind';\n`);
+	put(
+		`${SERVER}/records/registry.ts`,
+		'import type { RecordKind }',
+		`import { ${camel(one)}Kind } from './${kind}/kind';\n`
+	);
 	put(`${SERVER}/records/registry.ts`, '\tnoteKind,', `\t${camel(one)}Kind,\n`);
 	return [
 		'its fields in input.ts and the migration; its place in records/registry.ts, after its parents',
@@ -239,9 +252,16 @@ export const load: PageServerLoad = ({ params }) => loaded((async () => ${camel(
 	];
 }
 
-const MAKERS = { verdict: (n) => addVerdict(n, values.stage), record: addRecord, instrument: addInstrument, stage: addStage };
+const MAKERS = {
+	verdict: (n) => addVerdict(n, values.stage),
+	record: addRecord,
+	instrument: addInstrument,
+	stage: addStage
+};
 if (!Object.hasOwn(MAKERS, what ?? '') || !/^[a-z][a-z0-9]*(-[a-z0-9]+)*$/.test(name))
-	fail('npm run new -- verdict|record|instrument|stage NAME, a name in small letters with hyphens; a verdict takes --stage STAGE.');
+	fail(
+		'npm run new -- verdict|record|instrument|stage NAME, a name in small letters with hyphens; a verdict takes --stage STAGE.'
+	);
 const left = MAKERS[what](name);
 console.log('Left to do:');
 for (const line of left) console.log(`  - ${line}`);

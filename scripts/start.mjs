@@ -2,6 +2,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { parseArgs } from 'node:util';
 import {
 	MARIADB,
 	checkNode,
@@ -19,13 +20,20 @@ import { diskTrouble, isFull } from './steps/disk.mjs';
 import { freePort, startPrivateMariadb } from './steps/private-mariadb.mjs';
 import { serverEnvironment, serverFile, startStandIns } from './steps/server.mjs';
 
-const demo = process.argv.includes('--demo');
-const reset = process.argv.includes('--reset');
+function asked() {
+	const isOn = { type: 'boolean', default: false };
+	try {
+		return parseArgs({ options: { demo: isOn, reset: isOn } }).values;
+	} catch (error) {
+		return fail(`${error.message}. This command knows --demo and --reset; where it listens is PORT.`);
+	}
+}
+const { demo, reset } = asked();
 const DEFAULT_PORT = 5310;
 const DEFAULT_BENCH_PORT = 5320;
 /** Restarts within this time count together; more than so many, and something is wrong that no restart mends. */
 const RESTART_WINDOW_MS = 5 * 60_000;
-const MOST_RESTARTS = 5;
+const MAX_RESTARTS = 5;
 const LONGEST_WAIT_MS = 8000;
 const ROOM_EVERY_MS = 2000;
 
@@ -113,7 +121,7 @@ function patience() {
 	let times = [];
 	return async () => {
 		times = [...times.filter((t) => Date.now() - t < RESTART_WINDOW_MS), Date.now()];
-		if (times.length > MOST_RESTARTS) return false;
+		if (times.length > MAX_RESTARTS) return false;
 		await pause(Math.min(LONGEST_WAIT_MS, 250 * 2 ** times.length));
 		return !stopping;
 	};
@@ -150,7 +158,7 @@ async function roomAgain() {
 
 function giveUp(what) {
 	console.error(
-		`\n${what} ended again and again (${MOST_RESTARTS} restarts in ${RESTART_WINDOW_MS / 60_000} minutes). What was stored is on the disk under ${databaseFolder}. Look at the messages above, and at the room on the disk, then start again.`
+		`\n${what} ended again and again (${MAX_RESTARTS} restarts in ${RESTART_WINDOW_MS / 60_000} minutes). What was stored is on the disk under ${databaseFolder}. Look at the messages above, and at the room on the disk, then start again.`
 	);
 	return stopAll(1);
 }

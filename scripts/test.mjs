@@ -3,6 +3,7 @@
 import { spawn, spawnSync } from 'node:child_process';
 import { readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { parseArgs } from 'node:util';
 import {
 	CHROMIUM,
 	MARIADB,
@@ -17,12 +18,9 @@ import {
 } from './steps/machine.mjs';
 import { startPrivateMariadb } from './steps/private-mariadb.mjs';
 
-function argument(name) {
-	const at = process.argv.indexOf(name);
-	return at > 0 ? process.argv[at + 1] : null;
-}
-const only = argument('--only')?.split(',') ?? null;
-const files = argument('--file')?.split(',') ?? [];
+const { values: options } = parseArgs({ options: { only: { type: 'string' }, file: { type: 'string' } } });
+const only = options.only?.split(',') ?? null;
+const files = options.file?.split(',') ?? [];
 const wanted = (name) => only === null || only.includes(name);
 const work = scratchFolder('kind-ember-test-');
 // Browser profiles and the folders tests make for themselves go there too.

@@ -6,10 +6,10 @@ import {
 	type LeadNodes,
 	type Place,
 	type Scenario,
-	type Tool
+	type Tool,
+	type Incident
 } from '$lib/core/world/bench';
 import { copyState, restoreState, type CellsState } from '$lib/core/world/cell-model';
-import type { Incident } from '$lib/core/world/bench';
 import type { Wiring } from '$lib/core/world/simulation';
 
 /** A bench as it was left, as plain data: what a rehearsal is gone on with after the stand-ins were stopped. */

@@ -20,14 +20,14 @@ export interface World {
 }
 
 /** A machine that slept does not owe the world more than this at once, s of the world. */
-const MOST_OWED_S = 2 * 3600;
+const MAX_OWED_S = 2 * 3600;
 
 /**
  * Time that runs faster waits for whoever watches an output: it goes no further than this between two messages to a supply or
  * load that is on, neither in seconds nor in what a cell's charge has moved by (fraction). Otherwise a busy computer would
  * over-charge simulated cells, or miss the end of a discharge, which no real bench would do.
  */
-const MOST_UNHEARD = { durationS: 300, charge: 0.01 };
+const MAX_UNHEARD = { durationS: 300, charge: 0.01 };
 /** How far it goes before it looks again, s. */
 const LOOK_EVERY_S = 10;
 
@@ -51,7 +51,7 @@ export function createWorld(now: () => number): World {
 	const isHeld = ({ supply, load, cells }: Bench) =>
 		factor > 1 &&
 		(supply.on || load.on) &&
-		(unheardS >= MOST_UNHEARD.durationS || heardSoc.some((z, i) => Math.abs(cells.soc[i]! - z) > MOST_UNHEARD.charge));
+		(unheardS >= MAX_UNHEARD.durationS || heardSoc.some((z, i) => Math.abs(cells.soc[i]! - z) > MAX_UNHEARD.charge));
 
 	function catchUp(): void {
 		const passedMs = now() - caughtUpMs;
@@ -61,7 +61,7 @@ export function createWorld(now: () => number): World {
 		const elapsedMs = waits ? Math.min(passedMs, Math.max(0, touchedMs + IDLE_AFTER_MS - caughtUpMs)) : passedMs;
 		caughtUpMs += passedMs;
 		if (!bench || elapsedMs <= 0) return;
-		let owedS = Math.min(MOST_OWED_S, (elapsedMs / 1000) * factor);
+		let owedS = Math.min(MAX_OWED_S, (elapsedMs / 1000) * factor);
 		while (owedS > 0 && !isHeld(bench)) {
 			const driven = bench.supply.on || bench.load.on;
 			const durationS = driven && factor > 1 ? Math.min(owedS, LOOK_EVERY_S) : owedS;

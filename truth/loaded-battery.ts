@@ -56,7 +56,9 @@ export function loadedBattery(
 	}));
 	const cells = createCells(specs, airC, nature);
 	return {
-		...{ parallel, jointOhm, loose },
+		parallel,
+		jointOhm,
+		loose,
 		groupV: (amps) =>
 			jointOhm.map((ohm, g) => {
 				// Cells of a group share the current about alike; their mean is the group.

@@ -6,7 +6,7 @@ const MEGABYTE = 1 << 20;
 /** A database is prepared in so much. */
 const FIRST_BYTES = 200 * MEGABYTE;
 /** One that exists needs so much to start and to write down a day. */
-const LEAST_BYTES = 40 * MEGABYTE;
+const MIN_BYTES = 40 * MEGABYTE;
 
 const existing = (folder) => (existsSync(folder) ? folder : existing(dirname(folder)));
 
@@ -32,7 +32,7 @@ function mayWrite(folder) {
 
 const lacks = (folder, bytes) => (freeBytes(folder) ?? Infinity) < bytes;
 /** Whether a database on this folder has no room to go on. */
-export const isFull = (folder) => lacks(folder, LEAST_BYTES);
+export const isFull = (folder) => lacks(folder, MIN_BYTES);
 
 const FULL = /No space left|errno:? ?28\b|Errcode: ?28\b|OS error:? 28\b|OS error number 28\b|ENOSPC|Disk quota/i;
 const READ_ONLY = /Read-only file system|Permission denied|errno:? ?(30|13)\b|Errcode: ?(30|13)\b|EROFS|EACCES|EPERM/i;
@@ -45,7 +45,7 @@ const readOnly = (folder) =>
 /** Before a database is prepared or started. @throws Error in words for a person when there is no room for it */
 export function requireRoom(folder, isNew) {
 	if (isNew && lacks(folder, FIRST_BYTES)) throw new Error(full(folder, 'the database could not be prepared'));
-	if (!isNew && lacks(folder, LEAST_BYTES))
+	if (!isNew && lacks(folder, MIN_BYTES))
 		throw new Error(full(folder, 'the database was not started. What was stored is safe'));
 }
 

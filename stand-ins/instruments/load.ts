@@ -7,7 +7,7 @@ import { LONGEST_WATCHDOG_S, clockCommand, fixed } from './common';
 
 const MODES: Record<string, LoadMode> = { CURRent: 'current', POWer: 'power', RESistance: 'resistance' };
 const SHORT: Record<LoadMode, string> = { current: 'CURR', power: 'POW', resistance: 'RES' };
-const MOST_OHM = 10_000;
+const MAX_OHM = 10_000;
 
 /** Commands of the electronic load. */
 export function loadCommands(world: World, watchdog: Watchdog): Commands {
@@ -20,7 +20,7 @@ export function loadCommands(world: World, watchdog: Watchdog): Commands {
 		'[SOURce:]CURRent[:LEVel]?': () => fixed(setting().currentA, 4),
 		'[SOURce:]POWer[:LEVel]': ([w]) => void (setting().powerW = numberOf(w, 'W', 0, limits().maxW)),
 		'[SOURce:]POWer[:LEVel]?': () => fixed(setting().powerW, 3),
-		'[SOURce:]RESistance[:LEVel]': ([r]) => void (setting().resistanceOhm = numberOf(r, 'OHM', 0.01, MOST_OHM)),
+		'[SOURce:]RESistance[:LEVel]': ([r]) => void (setting().resistanceOhm = numberOf(r, 'OHM', 0.01, MAX_OHM)),
 		'[SOURce:]RESistance[:LEVel]?': () => fixed(setting().resistanceOhm, 4),
 		'[SOURce:]VOLTage:CUToff': ([v]) => void (setting().cutoffV = numberOf(v, 'V', 0, 100)),
 		'[SOURce:]VOLTage:CUToff?': () => fixed(setting().cutoffV, 4),

@@ -6,7 +6,7 @@ import type { RegisterMap } from './registers';
 
 const ILLEGAL_ADDRESS = 2;
 const DEVICE_FAILURE = 4;
-const MOST_REGISTERS = 125;
+const MAX_REGISTERS = 125;
 
 const exception = (modbusErrorCode: number) => Object.assign(new Error('modbus'), { modbusErrorCode });
 
@@ -19,7 +19,7 @@ function read(map: RegisterMap, from: number, count: number): number[] {
 		if (error instanceof CoreError) throw exception(DEVICE_FAILURE);
 		throw error;
 	}
-	return Array.from({ length: Math.min(count, MOST_REGISTERS) }, (_, k) => {
+	return Array.from({ length: Math.min(count, MAX_REGISTERS) }, (_, k) => {
 		const value = registers.get(from + k);
 		if (value === undefined) throw exception(ILLEGAL_ADDRESS);
 		return value;

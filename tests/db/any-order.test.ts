@@ -1,7 +1,6 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Bank, BalanceRun, Cell } from '$lib/server/records';
-import { balanceCells, cells } from '$lib/server/records';
+import { balanceCells, cells, type Bank, type BalanceRun, type Cell } from '$lib/server/records';
 import { loadBankPicture } from '$lib/server/bank-picture/load';
 import { bankVerdicts } from '$lib/server/judgements/store';
 import { acceptMatch } from '$lib/server/stages/match/accept';
@@ -19,10 +18,18 @@ afterAll(() => pool.destroy());
 async function unpacked(name: string): Promise<{ bank: Bank; tray: Cell[] }> {
 	const type = await make<{ id: number }>('cell-types', { name, chemistry: 'LFP', ratedAh: 100, chargeLimitV: 3.65 });
 	const bank = await make<Bank>('banks', {
-		...{ name, bankUse: 'van', chemistry: 'LFP', series: 2, parallel: 1, cellTypeId: type.id }
+		name,
+		bankUse: 'van',
+		chemistry: 'LFP',
+		series: 2,
+		parallel: 1,
+		cellTypeId: type.id
 	});
 	const delivery = await make<{ id: number }>('deliveries', {
-		...{ bankId: bank.id, name: 'Box', receivedOn: '2026-01-01', cellCount: 3 }
+		bankId: bank.id,
+		name: 'Box',
+		receivedOn: '2026-01-01',
+		cellCount: 3
 	});
 	return { bank, tray: await cells.all({ deliveryId: delivery.id }) };
 }
@@ -44,7 +51,11 @@ describe('a row before anything is tested or matched', () => {
 		for (const cell of tray) await read(cell, '3.295');
 		const [a, b, c] = tray as [Cell, Cell, Cell];
 		const run = await make<BalanceRun>('balance-runs', {
-			...{ bankId: bank.id, supplyA: 20, leadOhm: 0.01, startedAt: at(8), cellIds: [a.id, b.id] }
+			bankId: bank.id,
+			supplyA: 20,
+			leadOhm: 0.01,
+			startedAt: at(8),
+			cellIds: [a.id, b.id]
 		});
 		expect((await balanceOf(bank.id)).cells.map((x) => x.id)).toEqual([a.id, b.id]);
 		// Its charge is counted for those two, whatever is placed meanwhile.
@@ -71,7 +82,11 @@ describe('a row before anything is tested or matched', () => {
 	it('is logged with what a cell can show: a slipped point is refused with a question', async () => {
 		const { bank, tray } = await unpacked('Slip');
 		const run = await make<BalanceRun>('balance-runs', {
-			...{ bankId: bank.id, supplyA: 20, leadOhm: 0, startedAt: at(8), cellIds: tray.map((c) => c.id) }
+			bankId: bank.id,
+			supplyA: 20,
+			leadOhm: 0,
+			startedAt: at(8),
+			cellIds: tray.map((c) => c.id)
 		});
 		const logged = (cellV: number) =>
 			make('balance-readings', { balanceRunId: run.id, readAt: at(9), supplyA: 5, cellV });

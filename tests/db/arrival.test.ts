@@ -20,7 +20,10 @@ let row: Cell[];
 beforeEach(async () => {
 	bank = await make<Bank>('banks', { name: 'Sedge', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1 });
 	const delivery = await make<{ id: number }>('deliveries', {
-		...{ bankId: bank.id, name: 'Box', receivedOn: '2026-11-01', cellCount: 4 }
+		bankId: bank.id,
+		name: 'Box',
+		receivedOn: '2026-11-01',
+		cellCount: 4
 	});
 	row = await cells.all({ deliveryId: delivery.id });
 });
@@ -68,7 +71,11 @@ describe('how a cell came', () => {
 			'a charge side by side',
 			() =>
 				make('balance-runs', {
-					...{ bankId: bank.id, supplyA: 10, leadOhm: 0.01, startedAt: TOUCHED, cellIds: row.map((c) => c.id) }
+					bankId: bank.id,
+					supplyA: 10,
+					leadOhm: 0.01,
+					startedAt: TOUCHED,
+					cellIds: row.map((c) => c.id)
 				})
 		],
 		[
@@ -91,10 +98,16 @@ describe('how a cell came', () => {
 			async () => {
 				await placed(PLACED, row);
 				const { id } = await make<{ id: number }>('method-runs', {
-					...{ bankId: bank.id, method: 'balancer', setup: { balancerA: 2 } }
+					bankId: bank.id,
+					method: 'balancer',
+					setup: { balancerA: 2 }
 				});
 				await make('method-entries', {
-					...{ methodRunId: id, step: 'read', doneAt: TOUCHED, volts: [3.45, 3.46, 3.45, 3.47], currentA: 10 }
+					methodRunId: id,
+					step: 'read',
+					doneAt: TOUCHED,
+					volts: [3.45, 3.46, 3.45, 3.47],
+					currentA: 10
 				});
 			}
 		],
@@ -110,7 +123,11 @@ describe('how a cell came', () => {
 			async () => {
 				await placed(PLACED);
 				await make('service-checks', {
-					...{ bankId: bank.id, checkedAt: TOUCHED, context: 'rest', currentA: 0, groupVoltagesV: [3.3, 3.3, 3.3, 3.3] }
+					bankId: bank.id,
+					checkedAt: TOUCHED,
+					context: 'rest',
+					currentA: 0,
+					groupVoltagesV: [3.3, 3.3, 3.3, 3.3]
 				});
 			}
 		],
@@ -156,7 +173,11 @@ describe('what a row holds as it begins', () => {
 	const UNKNOWN = { restVoltageV: null, socLow: 0, socHigh: 1 };
 	const charge = (more: object = {}) =>
 		make<BalanceRun>('balance-runs', {
-			...{ bankId: bank.id, supplyA: 10, leadOhm: 0.01, startedAt: TOUCHED, cellIds: row.map((c) => c.id) },
+			bankId: bank.id,
+			supplyA: 10,
+			leadOhm: 0.01,
+			startedAt: TOUCHED,
+			cellIds: row.map((c) => c.id),
 			...more
 		});
 
@@ -227,7 +248,11 @@ describe('a cell that something stops', () => {
 	});
 	it('stops a charge it stands in, until it is out of it or was seen wrongly', async () => {
 		await make('balance-runs', {
-			...{ bankId: bank.id, supplyA: 10, leadOhm: 0.01, startedAt: TOUCHED, cellIds: row.map((c) => c.id) }
+			bankId: bank.id,
+			supplyA: 10,
+			leadOhm: 0.01,
+			startedAt: TOUCHED,
+			cellIds: row.map((c) => c.id)
 		});
 		const stops = async () => (await bankVerdicts(bank.id, 'balance')).filter((v) => v.code === 'row-stopped');
 		expect(await stops()).toEqual([]);

@@ -49,7 +49,11 @@ beforeAll(async () => {
 	await make('notes', { cellId: tray[0]!.id, text: 'zwölf "Zeichen"\nüber zwei Zeilen' });
 	const rows = Array.from({ length: 4500 }, (_, i) => `${i},${(3.3 - i / 9000).toFixed(5)},-20`);
 	await importRun(tray[0]!.id, bytesOf(['time_s,voltage_V,current_A', ...rows].join('\n')), {
-		...{ fileName: 'a.csv', temperatureC: 25, testedAt: '2026-03-12T10:00:00Z', tester: null, bridgeGaps: false }
+		fileName: 'a.csv',
+		temperatureC: 25,
+		testedAt: '2026-03-12T10:00:00Z',
+		tester: null,
+		bridgeGaps: false
 	});
 	for (const { id: cellId } of tray.slice(1)) await make('runs', { cellId, capacityAh: 101, temperatureC: 25 });
 	const [a, b, c, d, e] = tray.map((t) => t.id);
@@ -64,7 +68,11 @@ beforeAll(async () => {
 		despite: 'a test of files'
 	});
 	const run = await make<{ id: number }>('balance-runs', {
-		...{ bankId: bank.id, supplyA: 20, leadOhm: 0.01, startedAt: '2026-03-22T00:00:00Z', checklist: { joined: true } }
+		bankId: bank.id,
+		supplyA: 20,
+		leadOhm: 0.01,
+		startedAt: '2026-03-22T00:00:00Z',
+		checklist: { joined: true }
 	});
 	await make('balance-readings', { balanceRunId: run.id, readAt: '2026-03-22T01:00:00Z', supplyA: 20 });
 	await make('limit-plans', { bankId: bank.id, strategy: 'long-life', fuseA: 150 });
@@ -72,11 +80,26 @@ beforeAll(async () => {
 	await make('service-checks', { ...check, groupVoltagesV: [3.46, null] });
 	await make('capacity-tests', { bankId: bank.id, testedAt: '2026-04-02', capacityAh: 99, sdAh: 1, efc: 20 });
 	const live = await liveRuns.insert({
-		...{ bankId: bank.id, cellId: a, balanceRunId: run.id, kind: 'watch', state: 'ended', instruments: [] },
-		...{ phases: [{ kind: 'watch' }], intervalMs: 1000, deadManS: 20, progress: startLive(), endedBy: 'x' }
+		bankId: bank.id,
+		cellId: a,
+		balanceRunId: run.id,
+		kind: 'watch',
+		state: 'ended',
+		instruments: [],
+		phases: [{ kind: 'watch' }],
+		intervalMs: 1000,
+		deadManS: 20,
+		progress: startLive(),
+		endedBy: 'x'
 	});
 	const sample = (atMs: number) => ({
-		...{ atMs, phase: 0, voltageV: 6.6, currentA: -1.5, cellV: null, temperatureC: 20, groupsV: [3.3, 3.3] }
+		atMs,
+		phase: 0,
+		voltageV: 6.6,
+		currentA: -1.5,
+		cellV: null,
+		temperatureC: 20,
+		groupsV: [3.3, 3.3]
 	});
 	await insertLiveSamples(
 		live.id,
@@ -84,7 +107,11 @@ beforeAll(async () => {
 		pool
 	);
 	await liveEvents.insert({
-		...{ liveRunId: live.id, happenedAt: '2026-03-22T02:00:00Z', kind: 'gap', message: 'x', needsPerson: false }
+		liveRunId: live.id,
+		happenedAt: '2026-03-22T02:00:00Z',
+		kind: 'gap',
+		message: 'x',
+		needsPerson: false
 	});
 	const [battery] = await batteries.all({ bankId: bank.id });
 	const apart = { bankId: bank.id, reason: 'seen', facts: {}, acknowledgedAt: '2026-04-03T00:00:00Z' };
@@ -162,14 +189,30 @@ describe('a bank’s file', () => {
 describe('a file of the first format', () => {
 	const bare = { format: 'kind-ember-bank', formatVersion: 1, exportedAt: '2026-01-01T00:00:00Z' };
 	const placement = (id: number, cellId: number, battery: number, position: number, more: object = {}) => ({
-		...{ id, cellId, bankId: 9, battery, position, placedAt: '2026-02-01T00:00:00.000Z', removedAt: null },
+		id,
+		cellId,
+		bankId: 9,
+		battery,
+		position,
+		placedAt: '2026-02-01T00:00:00.000Z',
+		removedAt: null,
 		...more
 	});
 	const file = {
 		...bare,
 		bank: {
-			...{ id: 9, name: 'Old one', bankUse: 'boat', chemistry: 'LFP', series: 2, parallel: 1, batteries: 1 },
-			...{ cellTypeId: 3, notes: null, inServiceOn: null, endFraction: 0.8, rehearsal: false }
+			id: 9,
+			name: 'Old one',
+			bankUse: 'boat',
+			chemistry: 'LFP',
+			series: 2,
+			parallel: 1,
+			batteries: 1,
+			cellTypeId: 3,
+			notes: null,
+			inServiceOn: null,
+			endFraction: 0.8,
+			rehearsal: false
 		},
 		cellType: { id: 3, name: 'Old type', maker: null, chemistry: 'LFP', ratedAh: 100, rehearsal: false },
 		deliveries: [
@@ -178,21 +221,28 @@ describe('a file of the first format', () => {
 		cells: [1, 2, 3].map((id) => ({ id, deliveryId: 5, label: `O-0${id}`, position: id, batch: null, code: null })),
 		readings: [
 			{
-				...{ id: 1, cellId: 1, quantity: 'restVoltage', value: 3.3, rawText: '3.3', rawUnit: 'V', sd: 0.002 },
-				...{ restS: null, takenAt: '2026-01-03T00:00:00.000Z', meter: null, clientKey: 'was-sent' }
+				id: 1,
+				cellId: 1,
+				quantity: 'restVoltage',
+				value: 3.3,
+				rawText: '3.3',
+				rawUnit: 'V',
+				sd: 0.002,
+				restS: null,
+				takenAt: '2026-01-03T00:00:00.000Z',
+				meter: null,
+				clientKey: 'was-sent'
 			}
 		],
 		runs: [
 			{
-				...{
-					id: 7,
-					cellId: 1,
-					source: 'log',
-					capacityAh: 99,
-					sdAh: 1,
-					energyWh: null,
-					testedAt: '2026-01-04T00:00:00.000Z'
-				},
+				id: 7,
+				cellId: 1,
+				source: 'log',
+				capacityAh: 99,
+				sdAh: 1,
+				energyWh: null,
+				testedAt: '2026-01-04T00:00:00.000Z',
 				samples: { timeS: [0, 10], voltageV: [3.3, 3.2], currentA: [-20, -20] }
 			}
 		],

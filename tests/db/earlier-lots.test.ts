@@ -17,10 +17,18 @@ afterAll(() => pool.destroy());
 
 async function testedBank(name: string, cellTypeId: number, tester: string | null, ahs: number[]): Promise<Bank> {
 	const bank = await make<Bank>('banks', {
-		...{ name, bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1, cellTypeId }
+		name,
+		bankUse: 'van',
+		chemistry: 'LFP',
+		series: 4,
+		parallel: 1,
+		cellTypeId
 	});
 	const delivery = await make<Delivery>('deliveries', {
-		...{ bankId: bank.id, name: 'Crate', receivedOn: '2026-10-22', cellCount: ahs.length }
+		bankId: bank.id,
+		name: 'Crate',
+		receivedOn: '2026-10-22',
+		cellCount: ahs.length
 	});
 	const own = await cells.all({ deliveryId: delivery.id });
 	for (const [i, capacityAh] of ahs.entries())

@@ -43,7 +43,11 @@ describe('checks of many years', () => {
 		const bank = await make<Bank>('banks', { ...layout, name: 'Years', inServiceOn: '2025-01-01' });
 		const check = (day: number, groupVoltagesV: number[]) =>
 			make<{ id: number; version: number }>('service-checks', {
-				...{ bankId: bank.id, checkedAt: `2026-03-0${day}T10:00:00Z`, context: 'full', currentA: 1, groupVoltagesV }
+				bankId: bank.id,
+				checkedAt: `2026-03-0${day}T10:00:00Z`,
+				context: 'full',
+				currentA: 1,
+				groupVoltagesV
 			});
 		const first = await check(1, [3.45, 3.452, 3.449, 3.451]);
 		await check(2, [3.45, 3.453, 3.449, 3.44]);
@@ -76,8 +80,14 @@ describe('what was recorded before it was checked takes nothing down', () => {
 		async (name, groupVoltagesV) => {
 			const bank = await make<Bank>('banks', { ...layout, name, inServiceOn: '2025-01-01' });
 			await pool('service_checks').insert({
-				...{ bank_id: bank.id, battery: 1, checked_at: new Date(), context: 'full', current_a: 1 },
-				...{ group_voltages_v: JSON.stringify(groupVoltagesV), created_at: new Date(), updated_at: new Date() }
+				bank_id: bank.id,
+				battery: 1,
+				checked_at: new Date(),
+				context: 'full',
+				current_a: 1,
+				group_voltages_v: JSON.stringify(groupVoltagesV),
+				created_at: new Date(),
+				updated_at: new Date()
 			});
 			const serve = await bankVerdicts(bank.id, 'serve');
 			expect(serve.map((v) => v.code).some((c) => c === 'check-not-judged' || c === 'not-judged')).toBe(true);
@@ -102,7 +112,13 @@ describe('what was recorded before it was checked takes nothing down', () => {
 	it('a row of 192 big cells on a small supply is planned, not refused', async () => {
 		const { planTopBalance } = await import('$lib/core/foundation/parallel-charge');
 		const big = Array.from({ length: 192 }, (_, id) => ({
-			...{ id, label: String(id), capacityAh: 314, socLow: 0, socHigh: 0.5, restVoltageV: 3.29, resistanceMohm: 0.18 }
+			id,
+			label: String(id),
+			capacityAh: 314,
+			socLow: 0,
+			socHigh: 0.5,
+			restVoltageV: 3.29,
+			resistanceMohm: 0.18
 		}));
 		const supply = { chemistry: 'LFP' as const, chargeLimitV: 3.65, chargeCRate: 0.5, supplyA: 20, leadOhm: 0.01 };
 		// 192 × 314 Ah at 20 A: 3014 h and the taper.
@@ -141,12 +157,18 @@ describe('verdicts as data', () => {
 			await make('placements', { cellId: cell.id, bankId: bank.id, battery: 1 + (i >> 1), position: 1 + (i & 1) });
 		expect(await codes(bank.id, 'match')).toContain('match-too-uneven');
 		const run = await make<{ id: number }>('balance-runs', {
-			...{ bankId: bank.id, supplyA: 10, leadOhm: 0.01, startedAt: '2026-03-20T00:00:00Z' }
+			bankId: bank.id,
+			supplyA: 10,
+			leadOhm: 0.01,
+			startedAt: '2026-03-20T00:00:00Z'
 		});
 		const read = (hours: number, supplyA: number, cellV: number) =>
 			make('balance-readings', {
-				...{ balanceRunId: run.id, readAt: new Date(Date.UTC(2026, 2, 20, hours)).toISOString(), supplyV: 3.65 },
-				...{ supplyA, cellV }
+				balanceRunId: run.id,
+				readAt: new Date(Date.UTC(2026, 2, 20, hours)).toISOString(),
+				supplyV: 3.65,
+				supplyA,
+				cellV
 			});
 		await read(1, 5, 3.4);
 		expect(await codes(bank.id, 'balance')).toEqual(['lead-drop', 'balance-unmet']);
@@ -154,7 +176,11 @@ describe('verdicts as data', () => {
 		expect(listed!.stages.find((s) => s.stage === 'balance')).toMatchObject({ open: '1', warmth: 'look' });
 		for (const battery of [1, 2])
 			await make('service-checks', {
-				...{ bankId: bank.id, battery, checkedAt: '2026-05-01', context: 'full', currentA: 1 },
+				bankId: bank.id,
+				battery,
+				checkedAt: '2026-05-01',
+				context: 'full',
+				currentA: 1,
 				groupVoltagesV: battery === 1 ? [3.46, 3.46] : [3.46, 3.347]
 			});
 		const drift = (await bankVerdicts(bank.id, 'serve')).find((v) => v.code === 'drift')!;

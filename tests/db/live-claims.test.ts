@@ -25,7 +25,9 @@ beforeAll(async () => {
 
 const planned = (index: number) =>
 	plan(here(), [{ ...discharge, currentA: 2 }], {
-		...{ bankId: real.id, cellId: crate[index]!.id, instruments: { load: loads[index]!.id } }
+		bankId: real.id,
+		cellId: crate[index]!.id,
+		instruments: { load: loads[index]!.id }
 	});
 const statesOf = async (ids: number[]) => Promise.all(ids.map(async (id) => (await liveRuns.get(id)).state));
 

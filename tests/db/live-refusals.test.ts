@@ -46,7 +46,10 @@ describe('a live run is refused', () => {
 	it('a charge above what the cells of its own row may take, whatever sits in the bank; and a row of another bank', async () => {
 		const { bank, crate } = here();
 		const row = await make<BalanceRun>('balance-runs', {
-			...{ bankId: bank.id, supplyA: 20, leadOhm: 0.01, cellIds: crate.slice(0, 2).map((c) => c.id) }
+			bankId: bank.id,
+			supplyA: 20,
+			leadOhm: 0.01,
+			cellIds: crate.slice(0, 2).map((c) => c.id)
 		});
 		const type = await cellTypes.get(bank.cellTypeId!);
 		const most = type.ratedAh * (type.chargeCRate ?? CHEMISTRY_FIGURES.LFP.chargeCRate);
@@ -175,7 +178,11 @@ describe('a live run is refused', () => {
 	});
 	it('a simulated cell in a real bank', async () => {
 		const real = await make<{ id: number }>('banks', {
-			...{ name: 'Real too', bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1 }
+			name: 'Real too',
+			bankUse: 'van',
+			chemistry: 'LFP',
+			series: 4,
+			parallel: 1
 		});
 		const placement = { cellId: here().crate[0]!.id, bankId: real.id, battery: 1, position: 1 };
 		await expect(make('placements', placement)).rejects.toThrow(/never built together/);

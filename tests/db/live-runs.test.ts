@@ -176,7 +176,9 @@ describe('a live capacity run', () => {
 		const lost = vi
 			.spyOn(supply, 'useNow')
 			.mockRejectedValueOnce(new InstrumentError('silent', 'The instrument did not answer within 1500 ms.'));
-		const notOff = vi.spyOn(supply, 'tellOff').mockRejectedValueOnce(new InstrumentError('silent', 'Nothing came.'));
+		const notOff = vi
+			.spyOn(supply, 'attemptOnce')
+			.mockRejectedValueOnce(new InstrumentError('silent', 'Nothing came.'));
 		await until(stateIs(run.id, 'ended'));
 		expect(lost.mock.calls.length).toBeGreaterThan(1);
 		const kinds = (await liveEvents.all({ liveRunId: run.id })).map((e) => e.kind);

@@ -18,7 +18,11 @@ async function crate(name: string, series: number) {
 	const layout = { series, parallel: 1, cellTypeId: type.id };
 	const bank = await make<Bank>('banks', { name, bankUse: 'boat', chemistry: 'LFP', ...layout });
 	const delivery = await make<{ id: number }>('deliveries', {
-		...{ bankId: bank.id, name: 'Crate', receivedOn: '2026-06-01', labelPrefix: 'B', cellCount: series }
+		bankId: bank.id,
+		name: 'Crate',
+		receivedOn: '2026-06-01',
+		labelPrefix: 'B',
+		cellCount: series
 	});
 	const own = await cells.all({ deliveryId: delivery.id });
 	return { bank, ids: own.map((c) => c.id) };
@@ -78,7 +82,10 @@ describe('a balance by steps', () => {
 		const run = await begin(bank.id, 'fast', { cellIds: ids, setup: { cellSupplyA: 20 } });
 		await write(run.id, 'began', { currentA: 50 });
 		const row = await make<{ id: number; version: number }>('balance-runs', {
-			...{ bankId: bank.id, supplyA: 20, leadOhm: 0.01, cellIds: ids }
+			bankId: bank.id,
+			supplyA: 20,
+			leadOhm: 0.01,
+			cellIds: ids
 		});
 		const switchOn = () =>
 			change('balance-runs', row.id, { version: row.version, startedAt: new Date().toISOString() });
@@ -92,7 +99,8 @@ describe('a balance by steps', () => {
 		await expect(switchOn()).rejects.toMatchObject({ code: 'links-not-off' });
 		// Ended is not proved: the string may still stand.
 		const ended = await change<MethodRunRow>('method-runs', run.id, {
-			...{ version: run.version, endedAt: new Date().toISOString() }
+			version: run.version,
+			endedAt: new Date().toISOString()
 		});
 		await expect(switchOn()).rejects.toMatchObject({ code: 'links-not-off' });
 		await change('method-runs', run.id, { version: ended.version, endedAt: null });
@@ -109,7 +117,8 @@ describe('a balance by steps', () => {
 		const { bank, ids } = await crate('Elder', 4);
 		const run = await begin(bank.id, 'balancer', { cellIds: ids, setup: { balancerA: 1, hoursADay: 5 } });
 		const passings = {
-			...{ voltageV: 3.405, endAh: 42 },
+			voltageV: 3.405,
+			endAh: 42,
 			groups: [41.5, 31.8, null, 39.4].map((ah) => ah && { ah, sdAh: 0.5 })
 		};
 		const volts = [3.409, 3.583, 3.419, 3.429];

@@ -52,7 +52,13 @@ beforeAll(async () => {
 	const reading = { cell_id: cell, quantity: 'restVoltage', value: 3.29, raw_text: '3.29', raw_unit: 'V', sd: 0.001 };
 	await pool('readings').insert({ ...reading, taken_at: new Date(), client_key: 'sent-once', ...stamp });
 	const placed = (position: number, days: number, more: object = {}) => ({
-		...{ cell_id: cell, bank_id: bankId, battery: 1, position, placed_at: new Date(2026, 0, days), ...stamp, ...more }
+		cell_id: cell,
+		bank_id: bankId,
+		battery: 1,
+		position,
+		placed_at: new Date(2026, 0, days),
+		...stamp,
+		...more
 	});
 	// A cell in two places at once, and one where the bank has no place: the first release let both be.
 	const [other] = await pool('cells').insert({ delivery_id: delivery, label: 'C-02', position: 2, ...stamp });
@@ -63,14 +69,12 @@ beforeAll(async () => {
 		placed(3, 1, { removed_at: new Date(2026, 0, 2) })
 	]);
 	const tested = (days: number, efc: number) => ({
-		...{
-			bank_id: bankId,
-			battery: 1,
-			tested_at: new Date(Date.now() + days * 86_400_000),
-			capacity_ah: 99,
-			sd_ah: 1,
-			efc
-		},
+		bank_id: bankId,
+		battery: 1,
+		tested_at: new Date(Date.now() + days * 86_400_000),
+		capacity_ah: 99,
+		sd_ah: 1,
+		efc,
 		...stamp
 	});
 	await pool('capacity_tests').insert([tested(1, 0), tested(400, 0), tested(800, 120)]);

@@ -17,8 +17,15 @@ afterAll(() => pool.destroy());
 
 const crate = (more: object = {}) =>
 	make<{ id: number; version: number }>('deliveries', {
-		...{ bankId, name: 'Yard', receivedOn: '2026-05-01', cellCount: 16, labelPrefix: 'S', used: true },
-		...{ moduleSeries: 8, moduleParallel: 1, ...more }
+		bankId,
+		name: 'Yard',
+		receivedOn: '2026-05-01',
+		cellCount: 16,
+		labelPrefix: 'S',
+		used: true,
+		moduleSeries: 8,
+		moduleParallel: 1,
+		...more
 	});
 const codes = async (stage: 'receive' | 'test') => (await bankVerdicts(bankId, stage)).map((v) => v.code);
 
@@ -36,7 +43,9 @@ describe('cells that came as modules', () => {
 		expect(await codes('receive')).not.toContain('not-read');
 		expect(await codes('test')).not.toContain('untested');
 		const first = await make<{ id: number; version: number; readAt: string | null }>('modules', {
-			...{ deliveryId: yard.id, number: 1, voltageV: 26.4 }
+			deliveryId: yard.id,
+			number: 1,
+			voltageV: 26.4
 		});
 		expect(first.readAt).not.toBeNull();
 		await make('modules', { deliveryId: yard.id, number: 2, voltageV: 19.2, seen: ['swelling'] });
@@ -74,7 +83,11 @@ describe('cells that came as modules', () => {
 		await expect(refused({ number: 1 })).rejects.toMatchObject({ code: 'already-there' });
 		await expect(refused({ number: 3 })).rejects.toMatchObject({ faults: [{ path: 'number' }] });
 		const single = await make<{ id: number }>('deliveries', {
-			...{ bankId, name: 'Singles', receivedOn: '2026-05-02', cellCount: 2, labelPrefix: 'T' }
+			bankId,
+			name: 'Singles',
+			receivedOn: '2026-05-02',
+			cellCount: 2,
+			labelPrefix: 'T'
 		});
 		await expect(make('modules', { deliveryId: single.id, number: 1 })).rejects.toMatchObject({
 			faults: [{ path: 'deliveryId' }]

@@ -17,12 +17,24 @@ afterAll(() => pool.destroy());
 async function bankOf(name: string): Promise<Bank> {
 	const type = await make<{ id: number }>('cell-types', { name: `${name} cell`, chemistry: 'LFP', ratedAh: 280 });
 	return make<Bank>('banks', {
-		...{ name, bankUse: 'van', chemistry: 'LFP', series: 4, parallel: 1, cellTypeId: type.id }
+		name,
+		bankUse: 'van',
+		chemistry: 'LFP',
+		series: 4,
+		parallel: 1,
+		cellTypeId: type.id
 	});
 }
 const terms = {
-	...{ name: 'Four cells', cellCount: 4, supplier: 'Northfield', orderedOn: '2026-10-01', promisedOn: '2026-10-20' },
-	...{ cellPrice: 88, promisedAh: 280, promisedClause: 'minimum', claimDays: 10 }
+	name: 'Four cells',
+	cellCount: 4,
+	supplier: 'Northfield',
+	orderedOn: '2026-10-01',
+	promisedOn: '2026-10-20',
+	cellPrice: 88,
+	promisedAh: 280,
+	promisedClause: 'minimum',
+	claimDays: 10
 };
 const unpacked = (bankId: number, more: object = {}) =>
 	make<Delivery>('deliveries', { bankId, name: 'Crate', receivedOn: '2026-10-22', cellCount: 4, ...more });
@@ -33,7 +45,11 @@ describe('an order', () => {
 		const order = await make<Order>('orders', { ...terms, bankId: bank.id });
 		const delivery = await unpacked(bank.id, { orderId: order.id, supplier: 'Northfield Cells' });
 		expect(await deliveries.get(delivery.id)).toMatchObject({
-			...{ supplier: 'Northfield Cells', cellPrice: 88, promisedAh: 280, promisedClause: 'minimum', claimDays: 10 },
+			supplier: 'Northfield Cells',
+			cellPrice: 88,
+			promisedAh: 280,
+			promisedClause: 'minimum',
+			claimDays: 10,
 			promisedOn: '2026-10-20T00:00:00.000Z'
 		});
 		expect(await orders.get(order.id)).toMatchObject({ deliveryId: delivery.id });

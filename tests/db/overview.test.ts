@@ -1,7 +1,6 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Bank } from '$lib/server/records';
-import { balanceRuns, batteries, cells, type Battery } from '$lib/server/records';
+import { balanceRuns, batteries, cells, type Bank, type Battery } from '$lib/server/records';
 import { insertRunSamples, readRunSamples } from '$lib/server/db/run-samples';
 import { acceptMatch } from '$lib/server/stages/match/accept';
 import { bankOverview, homeOverview } from '$lib/server/home/overview';
@@ -70,7 +69,11 @@ it('follows a bank from an empty plan to service', async () => {
 	expect(await bankVerdicts(bank.id, 'balance')).toMatchObject([{ code: 'balance-ended', warmth: 'look' }]);
 	// Above its limit when it was read last: said first, ended or not, whatever light there was.
 	const high = await make<{ id: number; version: number }>('balance-readings', {
-		...{ balanceRunId: run.id, supplyA: 0, cellV: 3.72, stopped: true, readAt: '2026-01-06T08:00:00Z' }
+		balanceRunId: run.id,
+		supplyA: 0,
+		cellV: 3.72,
+		stopped: true,
+		readAt: '2026-01-06T08:00:00Z'
 	});
 	expect(await bankVerdicts(bank.id, 'balance')).toMatchObject([{ code: 'row-over', warmth: 'stop' }]);
 	await remove('balance-readings', high.id, high.version);
@@ -94,7 +97,10 @@ it('follows a bank from an empty plan to service', async () => {
 	// Lead 0 open would read the same: it is proved against battery positive.
 	expect((await bankVerdicts(bank.id, 'build'))[0]).toMatchObject({ code: 'leads-unclear', facts: { nextLead: 0 } });
 	await make('lead-readings', {
-		...{ batteryId, readAt: '2026-01-08T10:02:00Z', readingsV: [0, 3.42, 6.838], positiveV: [-6.838, null, null] }
+		batteryId,
+		readAt: '2026-01-08T10:02:00Z',
+		readingsV: [0, 3.42, 6.838],
+		positiveV: [-6.838, null, null]
 	});
 	for (const position of [0, 1, 2])
 		await make('joint-torques', { batteryId, position, torqueNm: 5, tightenedAt: readAt });

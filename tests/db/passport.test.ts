@@ -59,7 +59,10 @@ describe('the passport of a cell', () => {
 		await make('readings', { cellId: cell!.id, quantity: 'restVoltage', rawText: '3.300', takenAt: '2026-06-03' });
 		const pairs = [{ shown: 3.3, truth: 3.31 }];
 		const kept = await make<{ id: number; version: number }>('calibrations', {
-			...{ quantity: 'restVoltage', calibratedOn: '2026-06-01', truthSd: 0.0005, pairs }
+			quantity: 'restVoltage',
+			calibratedOn: '2026-06-01',
+			truthSd: 0.0005,
+			pairs
 		});
 		const { events } = await cellPassport(cell!.id);
 		expect(events.find((e) => e.kind === 'inspection')!.detail).toBe(
@@ -86,7 +89,10 @@ describe('a test of self-discharge', () => {
 		expect(ics).toMatch(/DTSTART[^\n]*:20260702/);
 		// 20 Ah of 200 in a month, 0.3 of them counted too much: where three per cent are healthy.
 		await change('storage-tests', kept.id, {
-			...{ version: kept.version, refillAh: 20, refillSdAh: 0.3, refilledAt: '2026-07-01T22:30:00Z' }
+			version: kept.version,
+			refillAh: 20,
+			refillSdAh: 0.3,
+			refilledAt: '2026-07-01T22:30:00Z'
 		});
 		const [judged] = (await receive(bank.id)).filter((v) => v.code === 'self-discharge-high');
 		const { percentPerMonth } = judged!.facts as unknown as {
@@ -121,8 +127,13 @@ describe('what came against what was promised', () => {
 		await make('inspections', { cellId: own[1]!.id, terminalKind: 'thread' });
 		for (const [i, capacityAh] of [190, 210].entries())
 			await make('runs', {
-				...{ cellId: own[i]!.id, capacityAh, sdAh: 1, temperatureC: 25, currentA: -40 },
-				...{ startedFull: true, testedAt: '2026-06-05' }
+				cellId: own[i]!.id,
+				capacityAh,
+				sdAh: 1,
+				temperatureC: 25,
+				currentA: -40,
+				startedFull: true,
+				testedAt: '2026-06-05'
 			});
 		const said = await receive(bank.id);
 		const unlike = said.find((v) => v.code === 'cells-unlike')!;
@@ -148,7 +159,10 @@ describe('a tester held against a better one', () => {
 		const saidFirst = await bankVerdicts(bank.id, 'test');
 		expect(saidFirst.map((v) => v.code)).toContain('capacity-meets');
 		const kept = await make<{ id: number; version: number }>('calibrations', {
-			...{ quantity: 'capacity', meter: 'Shed', calibratedOn: '2026-06-04', truthSd: 0.3 },
+			quantity: 'capacity',
+			meter: 'Shed',
+			calibratedOn: '2026-06-04',
+			truthSd: 0.3,
 			pairs: [{ shown: 206, truth: 200 }]
 		});
 		// Whoever cannot wait is told what is not judged yet, and it is judged behind the answer.
@@ -158,8 +172,12 @@ describe('a tester held against a better one', () => {
 		const { changes, more, beingJudged } = await calibrationChanges(kept.id, Infinity);
 		expect({ more, beingJudged }).toEqual({ more: false, beingJudged: 0 });
 		expect(changes).toContainEqual({
-			...{ bankId: bank.id, bankName: 'Tester', stage: 'test', subjectLabel: 'P-01' },
-			...{ before: null, now: 'P-01 is below its rated capacity' }
+			bankId: bank.id,
+			bankName: 'Tester',
+			stage: 'test',
+			subjectLabel: 'P-01',
+			before: null,
+			now: 'P-01 is below its rated capacity'
 		});
 		const short = (await bankVerdicts(bank.id, 'test')).find((v) => v.code === 'capacity-short')!;
 		const { capacityAh } = short.facts as unknown as { capacityAh: { value: number; sd: number } };
@@ -176,7 +194,10 @@ describe('a tester held against a better one', () => {
 		const body = { cellId: own[0]!.id, ...run, testedAt: '2026-06-05', tester: 'Hut', correctionsOff: ['tester'] };
 		await make('runs', body);
 		const kept = await make<{ id: number; version: number }>('calibrations', {
-			...{ quantity: 'capacity', meter: 'Hut', calibratedOn: '2026-06-04', truthSd: 0.3 },
+			quantity: 'capacity',
+			meter: 'Hut',
+			calibratedOn: '2026-06-04',
+			truthSd: 0.3,
 			pairs: [{ shown: 206, truth: 200 }]
 		});
 		expect((await bankVerdicts(bank.id, 'test')).map((v) => v.code)).toContain('capacity-meets');
@@ -191,13 +212,34 @@ describe('an instrument found to count too much', () => {
 	it('changes what its live runs are judged by, and not what they counted', async () => {
 		const { bank, own } = await bankOf('Found later', 1);
 		const load = await make<{ id: number; version: number }>('instruments', {
-			...{ name: 'Shed load', kind: 'load', host: '127.0.0.1', port: 5025 }
+			name: 'Shed load',
+			kind: 'load',
+			host: '127.0.0.1',
+			port: 5025
 		});
 		const counted = await runs.insert({
-			...{ cellId: own[0]!.id, source: 'live', capacityAh: 204, sdAh: 0.6, energyWh: null, meanVoltageV: null },
-			...{ currentA: -40, cRate: 0.2, durationS: 18_360, endVoltageV: 2.5, temperatureC: 25, cutoffV: 2.5 },
-			...{ powerW: null, restS: 3600, startedFull: true, testedDoubtS: null, testedAt: '2026-06-05T10:00:00Z' },
-			...{ tester: 'Shed load', leadOhm: null, correctionsOff: null, fileName: null, faults: null },
+			cellId: own[0]!.id,
+			source: 'live',
+			capacityAh: 204,
+			sdAh: 0.6,
+			energyWh: null,
+			meanVoltageV: null,
+			currentA: -40,
+			cRate: 0.2,
+			durationS: 18_360,
+			endVoltageV: 2.5,
+			temperatureC: 25,
+			cutoffV: 2.5,
+			powerW: null,
+			restS: 3600,
+			startedFull: true,
+			testedDoubtS: null,
+			testedAt: '2026-06-05T10:00:00Z',
+			tester: 'Shed load',
+			leadOhm: null,
+			correctionsOff: null,
+			fileName: null,
+			faults: null,
 			instrumentId: load.id
 		});
 		const told = async () => bankCapacities(await loadBankPicture(bank.id))[0]!.capacityAh!;

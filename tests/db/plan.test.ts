@@ -1,7 +1,6 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import type { Bank, Plan, PlanItemRow } from '$lib/server/records';
-import { plans } from '$lib/server/records';
+import { plans, type Bank, type Plan, type PlanItemRow } from '$lib/server/records';
 import { bankVerdicts } from '$lib/server/judgements/store';
 import { bankCalendar } from '$lib/server/stages/plan/calendar';
 import { freshDatabase } from '../support/database';
@@ -15,15 +14,19 @@ afterAll(() => pool.destroy());
 
 async function bankWithCells(name: string): Promise<Bank> {
 	const type = await make<{ id: number }>('cell-types', {
-		...{ name, chemistry: 'LFP', ratedAh: 230, massKg: 4.1, widthMm: 174, thicknessMm: 54, heightMm: 207 },
-		...{
-			chargeLimitV: 3.65,
-			dischargeLimitV: 2.5,
-			chargeColdC: 0,
-			dischargeColdC: -20,
-			chargeCRate: 0.5,
-			dischargeCRate: 1
-		}
+		name,
+		chemistry: 'LFP',
+		ratedAh: 230,
+		massKg: 4.1,
+		widthMm: 174,
+		thicknessMm: 54,
+		heightMm: 207,
+		chargeLimitV: 3.65,
+		dischargeLimitV: 2.5,
+		chargeColdC: 0,
+		dischargeColdC: -20,
+		chargeCRate: 0.5,
+		dischargeCRate: 1
 	});
 	return make<Bank>('banks', { name, bankUse: 'cabin', chemistry: 'LFP', series: 8, parallel: 1, cellTypeId: type.id });
 }

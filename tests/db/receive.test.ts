@@ -17,15 +17,31 @@ afterAll(() => pool.destroy());
 
 async function bankWithCells(name: string, count: number): Promise<{ bank: Bank; delivery: Delivery; own: Cell[] }> {
 	const type = await make<{ id: number }>('cell-types', {
-		...{ name: `${name} cell`, chemistry: 'LFP', ratedAh: 280, thicknessMm: 72, massKg: 5.4 },
-		...{ chargeLimitV: 3.65, dischargeLimitV: 2.5 }
+		name: `${name} cell`,
+		chemistry: 'LFP',
+		ratedAh: 280,
+		thicknessMm: 72,
+		massKg: 5.4,
+		chargeLimitV: 3.65,
+		dischargeLimitV: 2.5
 	});
 	const bank = await make<Bank>('banks', {
-		...{ name, bankUse: 'cabin', chemistry: 'LFP', series: count, parallel: 1, cellTypeId: type.id }
+		name,
+		bankUse: 'cabin',
+		chemistry: 'LFP',
+		series: count,
+		parallel: 1,
+		cellTypeId: type.id
 	});
 	const delivery = await make<Delivery>('deliveries', {
-		...{ bankId: bank.id, name: 'Crate', receivedOn: '2026-11-20', cellCount: count, labelPrefix: 'X' },
-		...{ cellPrice: 90, promisedAh: 280, promisedClause: 'minimum' }
+		bankId: bank.id,
+		name: 'Crate',
+		receivedOn: '2026-11-20',
+		cellCount: count,
+		labelPrefix: 'X',
+		cellPrice: 90,
+		promisedAh: 280,
+		promisedClause: 'minimum'
 	});
 	return { bank, delivery, own: await cells.all({ deliveryId: delivery.id }) };
 }
@@ -96,7 +112,11 @@ describe('photos and files', () => {
 		const { bank, own } = await bankWithCells('Displays', 2);
 		const run = await make<{ id: number }>('runs', { cellId: own[0]!.id, capacityAh: 281, temperatureC: 22 });
 		const balance = await make<{ id: number }>('balance-runs', {
-			...{ bankId: bank.id, supplyA: 20, leadOhm: 0.01, startedAt: '2026-11-22T00:00:00Z', checklist: { joined: true } }
+			bankId: bank.id,
+			supplyA: 20,
+			leadOhm: 0.01,
+			startedAt: '2026-11-22T00:00:00Z',
+			checklist: { joined: true }
 		});
 		const of = [
 			{ subjectKind: 'run' as const, subjectId: run.id },
@@ -197,7 +217,10 @@ describe('a meter held against a better one', () => {
 			{ shown: 3.289, truth: 3.301 }
 		];
 		const kept = await make<{ id: number; version: number }>('calibrations', {
-			...{ quantity: 'restVoltage', calibratedOn: '2026-11-20', truthSd: 0.0005, pairs }
+			quantity: 'restVoltage',
+			calibratedOn: '2026-11-20',
+			truthSd: 0.0005,
+			pairs
 		});
 		expect(await codes(bank.id)).not.toContain('deep-discharged');
 		expect(await codes(bank.id)).toContain('nearly-empty');
@@ -211,10 +234,16 @@ describe('a meter held against a better one', () => {
 	it('another meter’s readings are left as they are', async () => {
 		const { bank, own } = await bankWithCells('Other meter', 1);
 		await make('readings', {
-			...{ cellId: own[0]!.id, quantity: 'restVoltage', rawText: '2.496', takenAt: '2026-11-21', meter: 'Bench two' }
+			cellId: own[0]!.id,
+			quantity: 'restVoltage',
+			rawText: '2.496',
+			takenAt: '2026-11-21',
+			meter: 'Bench two'
 		});
 		const kept = await make<{ id: number; version: number }>('calibrations', {
-			...{ quantity: 'restVoltage', calibratedOn: '2026-11-20', truthSd: 0.0005 },
+			quantity: 'restVoltage',
+			calibratedOn: '2026-11-20',
+			truthSd: 0.0005,
 			pairs: [{ shown: 2.49, truth: 2.6 }]
 		});
 		expect(await codes(bank.id)).toContain('deep-discharged');

@@ -113,7 +113,11 @@ describe('a rehearsal', () => {
 		const { name } = (await bundledInstruments()).voltmeter;
 		const pairs = [{ shown: 3.3, truth: 3.2 }];
 		const { record } = await createIn('calibrations', {
-			...{ quantity: 'restVoltage', meter: name, calibratedOn: '2026-01-01', truthSd: 0.001, pairs }
+			quantity: 'restVoltage',
+			meter: name,
+			calibratedOn: '2026-01-01',
+			truthSd: 0.001,
+			pairs
 		});
 		expect(record).toMatchObject({ bankId: bank.id });
 		const of = async (on: { id: number; rehearsal: boolean } | null) =>

@@ -27,10 +27,18 @@ afterAll(() => pool.destroy());
 async function bankOf(name: string, count: number): Promise<{ bank: Bank; tray: Cell[] }> {
 	const type = await make<{ id: number }>('cell-types', { name, chemistry: 'LFP', ratedAh: 100, chargeLimitV: 3.65 });
 	const bank = await make<Bank>('banks', {
-		...{ name, bankUse: 'van', chemistry: 'LFP', series: 2, parallel: 1, cellTypeId: type.id }
+		name,
+		bankUse: 'van',
+		chemistry: 'LFP',
+		series: 2,
+		parallel: 1,
+		cellTypeId: type.id
 	});
 	const delivery = await make<{ id: number }>('deliveries', {
-		...{ bankId: bank.id, name: 'Box', receivedOn: '2026-01-01', cellCount: count }
+		bankId: bank.id,
+		name: 'Box',
+		receivedOn: '2026-01-01',
+		cellCount: count
 	});
 	return { bank, tray: await cells.all({ deliveryId: delivery.id }) };
 }
@@ -41,7 +49,11 @@ const now = () => new Date().toISOString();
 describe('a row is not started around its checks', () => {
 	const start = ({ bank, tray }: { bank: Bank; tray: Cell[] }) =>
 		createIn('balance-runs', {
-			...{ bankId: bank.id, supplyA: 20, leadOhm: 0.01, startedAt: now(), cellIds: tray.map((c) => c.id) }
+			bankId: bank.id,
+			supplyA: 20,
+			leadOhm: 0.01,
+			startedAt: now(),
+			cellIds: tray.map((c) => c.id)
 		});
 	it('unread: the server names who is missing', async () => {
 		const own = await bankOf('Unread', 2);
@@ -102,7 +114,11 @@ describe('a row is not started around its checks', () => {
 		await read(own.tray[1]!, '-3.296');
 		// As a release before wrote it.
 		await make('balance-runs', {
-			...{ bankId: own.bank.id, supplyA: 20, leadOhm: 0.01, startedAt: now(), cellIds: own.tray.map((c) => c.id) }
+			bankId: own.bank.id,
+			supplyA: 20,
+			leadOhm: 0.01,
+			startedAt: now(),
+			cellIds: own.tray.map((c) => c.id)
 		});
 		expect(await bankVerdicts(own.bank.id, 'balance')).toEqual(
 			expect.arrayContaining([expect.objectContaining({ code: 'join-polarity', warmth: 'stop' })])
@@ -123,7 +139,10 @@ describe('one cell is exchanged', () => {
 		await acceptMatch(own.bank.id, { groups: [[a.id], [b.id]], placedAt: '2026-01-20T10:00:00Z' });
 		const [battery] = (await batteries.all({ bankId: own.bank.id })) as [Battery];
 		await make('lead-readings', {
-			...{ batteryId: battery.id, readAt: PROVED, readingsV: [0, 3.295, 6.59], positiveV: [-6.59, null, null] }
+			batteryId: battery.id,
+			readAt: PROVED,
+			readingsV: [0, 3.295, 6.59],
+			positiveV: [-6.59, null, null]
 		});
 		for (const position of [0, 1, 2])
 			await make('joint-torques', { batteryId: battery.id, position, torqueNm: 5, tightenedAt: PROVED });
@@ -165,7 +184,10 @@ describe('one cell is exchanged', () => {
 		await acceptMatch(bank.id, { groups: [[b.id, c.id]], placedAt: '2026-01-20T10:00:00Z' });
 		const [battery] = (await batteries.all({ bankId: bank.id })) as [Battery];
 		await make('lead-readings', {
-			...{ batteryId: battery.id, readAt: PROVED, readingsV: [0, 3.295], positiveV: [-3.295, null] }
+			batteryId: battery.id,
+			readAt: PROVED,
+			readingsV: [0, 3.295],
+			positiveV: [-3.295, null]
 		});
 		await exchangeCell(bank.id, { outCellId: b.id, intoCellId: a.id, at: '2026-03-01T10:00:00Z' });
 		const lapsed = (await bankVerdicts(bank.id, 'build')).find((v) => v.code === 'evidence-lapsed')!;
@@ -179,7 +201,10 @@ describe('one cell is exchanged', () => {
 			{ code: 'torques-kept' }
 		]);
 		await make('lead-readings', {
-			...{ batteryId: battery.id, readAt: '2026-02-03', readingsV: [0, 3.295, 6.59], positiveV: [-6.59, null, null] }
+			batteryId: battery.id,
+			readAt: '2026-02-03',
+			readingsV: [0, 3.295, 6.59],
+			positiveV: [-6.59, null, null]
 		});
 		expect(await codes(bank.id)).toEqual(['leads-right', 'torques-kept']);
 		await expect(
@@ -229,11 +254,20 @@ describe('what cannot have been read is asked about, not stored', () => {
 		const own = await bankOf(name, 2);
 		for (const cell of own.tray) await read(cell, '3.295');
 		const run = await make<BalanceRun>('balance-runs', {
-			...{ bankId: own.bank.id, supplyA: 20, leadOhm: 0.01, startedAt: now(), cellIds: own.tray.map((c) => c.id) }
+			bankId: own.bank.id,
+			supplyA: 20,
+			leadOhm: 0.01,
+			startedAt: now(),
+			cellIds: own.tray.map((c) => c.id)
 		});
 		const line = (more: object) =>
 			createIn('balance-readings', {
-				...{ balanceRunId: run.id, readAt: now(), supplyV: 3.6, supplyA: 20, cellV: 3.4, ...more }
+				balanceRunId: run.id,
+				readAt: now(),
+				supplyV: 3.6,
+				supplyA: 20,
+				cellV: 3.4,
+				...more
 			});
 		return { ...own, run, line };
 	}
@@ -255,7 +289,8 @@ describe('what cannot have been read is asked about, not stored', () => {
 			createIn('balance-runs', { bankId: bank.id, supplyA: 20, leadOhm: 0.01, setV, setVReason });
 		await expect(planned(3.65)).rejects.toMatchObject({ faults: [{ path: 'setV' }] });
 		expect((await planned(3.65, 'The maker’s sheet says 3.65 V, the supply is checked')).record).toMatchObject({
-			...{ setV: 3.65, setVReason: 'The maker’s sheet says 3.65 V, the supply is checked' }
+			setV: 3.65,
+			setVReason: 'The maker’s sheet says 3.65 V, the supply is checked'
 		});
 		await expect(planned(3.7, 'I want it full')).rejects.toMatchObject({
 			faults: [{ path: 'setV', message: expect.stringContaining('no supply is set above it') }]

@@ -60,10 +60,17 @@ it('lets a bank consider cells, once each; an unknown one is named by its place 
 });
 it('finds a cell by the bank it is considered for, as its tile says it', async () => {
 	const bank = await make<{ id: number }>('banks', {
-		...{ name: 'Sallow Hide', bankUse: 'boat', chemistry: 'LFP', series: 4, parallel: 1 }
+		name: 'Sallow Hide',
+		bankUse: 'boat',
+		chemistry: 'LFP',
+		series: 4,
+		parallel: 1
 	});
 	const loose = await make<{ id: number }>('deliveries', {
-		...{ name: 'Odd box', receivedOn: '2026-02-01', cellCount: 2, labelPrefix: 'ZZ' }
+		name: 'Odd box',
+		receivedOn: '2026-02-01',
+		cellCount: 2,
+		labelPrefix: 'ZZ'
 	});
 	const [one] = await cells.all({ deliveryId: loose.id });
 	await pickCells(bank.id, { cellIds: [one!.id] });

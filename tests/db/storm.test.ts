@@ -31,8 +31,8 @@ it('whatever several people do at once, every rule still holds', { timeout: 300_
 		if (bankId !== null) void query.where({ bank_id: bankId, deleted_at: null });
 		return (await query.first('id', 'version')) as { id: number; version: number } | undefined;
 	};
-	type Deed = typeof deed extends fc.Arbitrary<infer D> ? D : never;
-	async function run(d: Deed): Promise<unknown> {
+	type WriteAction = typeof deed extends fc.Arbitrary<infer D> ? D : never;
+	async function run(d: WriteAction): Promise<unknown> {
 		const bank = 'which' in d ? here[d.which]!.bank : here[0]!.bank;
 		const p = 'nth' in d ? await nthPlacement(d.kind === 'restore' ? null : bank.id, d.nth) : undefined;
 		switch (d.kind) {

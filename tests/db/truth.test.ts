@@ -1,7 +1,6 @@
 import type { Knex } from 'knex';
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import type { Interval } from '$lib/core/foundation/statistics';
-import { seededRandom } from '$lib/core/foundation/statistics';
+import { seededRandom, type Interval } from '$lib/core/foundation/statistics';
 import { bankVerdicts } from '$lib/server/judgements/store';
 import { answerIsBalanced } from '$lib/server/stages/balance/questions';
 import { drawMeter } from '../../truth/meter';
@@ -26,7 +25,11 @@ async function entered(seed: number) {
 	const groupVoltagesV = volts.map((v) => Number(meter.read(v).toFixed(3)));
 	const { ratedAh } = world;
 	const bank = await make<{ id: number }>('banks', {
-		...{ name: `World ${seed}`, bankUse: 'cabin', chemistry: 'LFP', series: volts.length, parallel: 1 },
+		name: `World ${seed}`,
+		bankUse: 'cabin',
+		chemistry: 'LFP',
+		series: volts.length,
+		parallel: 1,
 		inServiceOn: '2025-01-01',
 		cellType: { name: `T${ratedAh}`, chemistry: 'LFP', ratedAh }
 	});

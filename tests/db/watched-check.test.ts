@@ -15,7 +15,12 @@ beforeAll(async () => {
 	pool = await freshDatabase('watched_check');
 	const type = await make<{ id: number }>('cell-types', { name: 'W', chemistry: 'LFP', ratedAh: 280 });
 	bank = await make<Bank>('banks', {
-		...{ name: 'Watched', bankUse: 'boat', chemistry: 'LFP', series: 4, parallel: 1, cellTypeId: type.id },
+		name: 'Watched',
+		bankUse: 'boat',
+		chemistry: 'LFP',
+		series: 4,
+		parallel: 1,
+		cellTypeId: type.id,
 		inServiceOn: '2026-01-01'
 	});
 });
@@ -25,8 +30,14 @@ const MINUTE_MS = 60_000;
 /** A watched charge at 14 A that ended just now, lived through by simulated cells: group 3 is so many Ah behind the others. */
 async function watched(behindAh: number): Promise<number> {
 	const run = await liveRuns.insert({
-		...{ bankId: bank.id, kind: 'watch', state: 'running', instruments: [], phases: [{ kind: 'watch' }] },
-		...{ intervalMs: 60_000, deadManS: 20, progress: startLive() }
+		bankId: bank.id,
+		kind: 'watch',
+		state: 'running',
+		instruments: [],
+		phases: [{ kind: 'watch' }],
+		intervalMs: 60_000,
+		deadManS: 20,
+		progress: startLive()
 	});
 	const cells = [0, 0, behindAh, 0].map((ah, id) => ({ id, capacityAh: 280, soc: 0.93 - ah / 280 }));
 	const { cells: lived, currentA } = simulate({
@@ -37,7 +48,12 @@ async function watched(behindAh: number): Promise<number> {
 	});
 	const startMs = Math.floor(Date.now() / 1000) * 1000 - currentA.length * MINUTE_MS;
 	const samples = currentA.map((ampere, i) => ({
-		...{ atMs: startMs + i * MINUTE_MS, phase: 0, voltageV: 13.6, currentA: ampere, cellV: null, temperatureC: null },
+		atMs: startMs + i * MINUTE_MS,
+		phase: 0,
+		voltageV: 13.6,
+		currentA: ampere,
+		cellV: null,
+		temperatureC: null,
 		groupsV: cells.map((_, g) => Number(lived[g]!.voltageV[i]!.toFixed(3)))
 	}));
 	await pool.transaction((tx) => insertLiveSamples(run.id, samples, tx));
@@ -72,8 +88,14 @@ describe('what a watched battery reads, kept as a check', () => {
 		const kept = await keepWatchedCheck(await watched(0), { context: 'rest' });
 		expect((await serviceChecks.get(kept.id)).passings).toBeNull();
 		const bare = await liveRuns.insert({
-			...{ bankId: bank.id, kind: 'watch', state: 'running', instruments: [], phases: [{ kind: 'watch' }] },
-			...{ intervalMs: 60_000, deadManS: 20, progress: startLive() }
+			bankId: bank.id,
+			kind: 'watch',
+			state: 'running',
+			instruments: [],
+			phases: [{ kind: 'watch' }],
+			intervalMs: 60_000,
+			deadManS: 20,
+			progress: startLive()
 		});
 		await expect(keepWatchedCheck(bare.id, { context: 'full' })).rejects.toMatchObject({ status: 409 });
 	});
@@ -81,8 +103,12 @@ describe('what a watched battery reads, kept as a check', () => {
 		const passings = { voltageV: 3.42, endAh: 10, groups: [{ ah: 1, sdAh: 0.1 }, null] };
 		await expect(
 			make('service-checks', {
-				...{ bankId: bank.id, checkedAt: '2026-11-01', context: 'full', currentA: 5 },
-				...{ groupVoltagesV: [3.5, 3.5, 3.5, 3.5], passings }
+				bankId: bank.id,
+				checkedAt: '2026-11-01',
+				context: 'full',
+				currentA: 5,
+				groupVoltagesV: [3.5, 3.5, 3.5, 3.5],
+				passings
 			})
 		).rejects.toMatchObject({ message: expect.stringContaining('passings.groups requires 4 values') });
 	});

@@ -49,10 +49,16 @@ describe('what was stored in words before', () => {
 	const withoutSentences = (v: Verdict) => Object.keys(v).filter((k) => ['title', 'rule', 'next'].includes(k));
 	it('is turned to code and facts, says the same, and keeps the words of a code nobody says any more', async () => {
 		const before: StageVerdict[] = await bankVerdicts(bank.id);
+		// Its reason was a sentence among its facts once.
+		const facts = { context: 'full', reason: 'Marked as full.' };
+		const unlike: StageVerdict = { ...before[0]!, code: 'check-not-judged', facts, finding: 'Marked as full.' };
 		const told: StageVerdict = { ...before[0]!, code: 'of-long-ago', title: 'Said long ago' };
 		const summary = await bankSummary(bank.id);
 		const stops = before.filter((v) => v.warmth === 'stop').map(({ title, next }) => ({ title, next }));
-		const words = { summary: JSON.stringify({ ...summary, stops }), verdicts: JSON.stringify([...before, told]) };
+		const words = {
+			summary: JSON.stringify({ ...summary, stops }),
+			verdicts: JSON.stringify([...before, unlike, told])
+		};
 		await pool('bank_judgements').where({ bank_id: bank.id }).update(words);
 		const calm = { ...before.find((v) => v.next !== null)!, warmth: 'calm', next: null };
 		const change = { bank_id: bank.id, stage: 'receive', subject_kind: 'cell', subject_id: '1', subject_label: 'C' };
@@ -60,15 +66,17 @@ describe('what was stored in words before', () => {
 		await pool('verdict_changes').insert({
 			...change,
 			...stamp,
-			...{ code: calm.code, member_ids: '[]', cause: '[]' },
-			...{ said_before: JSON.stringify(calm), says_now: JSON.stringify(told) }
+			code: calm.code,
+			member_ids: '[]',
+			cause: '[]',
+			said_before: JSON.stringify(calm),
+			says_now: JSON.stringify(told)
 		});
 		await up(pool);
 		const { verdicts } = await stored();
 		expect(verdicts.filter((v) => withoutSentences(v as unknown as Verdict).length)).toEqual([]);
 		const after = await bankVerdicts(bank.id);
-		expect(after.slice(0, -1)).toEqual(before);
-		expect(after.at(-1)).toEqual(told);
+		expect(after).toEqual([...before, unlike, told]);
 		expect(await bankSummary(bank.id)).toEqual(summary);
 		const [row] = await verdictChanges.all({ bankId: bank.id, code: calm.code });
 		expect(row!.saidBefore).toMatchObject({ title: calm.title, warmth: 'calm', next: null });

@@ -111,7 +111,7 @@ describe('setting an output', () => {
 		await line.use((d) => d.switchOutput!(true));
 		line.close();
 		await fault('load', 'garbage', 100);
-		await expect(line.tellOff((d) => d.switchOutput!(false))).rejects.toMatchObject({ name: 'InstrumentError' });
+		await expect(line.attemptOnce((d) => d.switchOutput!(false))).rejects.toMatchObject({ name: 'InstrumentError' });
 		expect(bench.world.bench().load.on).toBe(false);
 	});
 	it('that the instrument refuses is told in the instrument’s words, and the line stays', async () => {

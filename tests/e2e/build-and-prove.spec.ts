@@ -98,7 +98,12 @@ test('what leads, joints and BMS hide is found in Build and Prove, and concluded
 test('torques, temporary parts and the gate: typed by hand on a real bank', async ({ page }) => {
 	const type = await post(page, 'cell-types', { name: 'Gate', chemistry: 'LFP', ratedAh: 100 });
 	const bank = await post(page, 'banks', {
-		...{ name: 'Gatehouse', bankUse: 'cabin', chemistry: 'LFP', series: 2, parallel: 1, cellTypeId: type.id }
+		name: 'Gatehouse',
+		bankUse: 'cabin',
+		chemistry: 'LFP',
+		series: 2,
+		parallel: 1,
+		cellTypeId: type.id
 	});
 	const delivery = await post(page, 'deliveries', {
 		bankId: bank.id,
@@ -185,7 +190,9 @@ test('a row is chosen and balanced before anything is tested', async ({ page }) 
 
 test('leads and joints are judged for anybody who asks', async ({ page }) => {
 	const judged = await post(page, 'balance-leads/judge', {
-		...{ series: 4, cellV: { low: 3.25, high: 3.35 }, readingsV: [0, 3.3, 9.9, 6.6, 13.2] }
+		series: 4,
+		cellV: { low: 3.25, high: 3.35 },
+		readingsV: [0, 3.3, 9.9, 6.6, 13.2]
 	});
 	expect(judged.explanations[0]).toMatchObject({ code: 'exchanged', leads: [2, 3] });
 	expect(judged.explanations.reduce((sum: number, e: { probability: number }) => sum + e.probability, 0)).toBeCloseTo(
@@ -201,7 +208,10 @@ test('leads and joints are judged for anybody who asks', async ({ page }) => {
 	});
 	expect((await post(page, 'balance-leads/judge', { ...right, positiveV: [-6.61, null, null] })).pass).toBe(true);
 	const { joints, verdicts } = await post(page, 'joints', {
-		...{ restV: [3.3, 3.3, 3.3], loadV: [3.26, 3.2, 3.26], currentA: -100, meterSdV: 0.001 }
+		restV: [3.3, 3.3, 3.3],
+		loadV: [3.26, 3.2, 3.26],
+		currentA: -100,
+		meterSdV: 0.001
 	});
 	expect(joints[1]).toMatchObject({ group: 2, heatW: expect.closeTo(6, 6), mOhm: { likely: expect.closeTo(0.6, 6) } });
 	expect(verdicts[0]).toMatchObject({ code: 'joint-loose', subject: { kind: 'group', id: '0/2' } });

@@ -20,8 +20,16 @@ test.afterEach(async () => {
 /** A crate with something hidden in it on the simulated bench, and the bank that rehearses it. */
 async function rehearse(page: Page, name: string, cells: object[], more: object = {}) {
 	const scenario = {
-		...{ format: 'kind-ember-scenario', formatVersion: 1, name, story: 'Something is hidden here.', seed: 11 },
-		...{ chemistry: 'LFP', ratedAh: 20, series: cells.length, parallel: 1, timeFactor: 1000 },
+		format: 'kind-ember-scenario',
+		formatVersion: 1,
+		name,
+		story: 'Something is hidden here.',
+		seed: 11,
+		chemistry: 'LFP',
+		ratedAh: 20,
+		series: cells.length,
+		parallel: 1,
+		timeFactor: 1000,
 		cells: cells.map((c, i) => ({ label: `R-0${i + 1}`, ...c })),
 		...more
 	};
@@ -219,11 +227,16 @@ test('side by side: by what the bench reads until its tail; a cell that leaks is
 	// No row is begun unread.
 	for (const [i, cell] of cells.entries())
 		await send('post', 'readings', {
-			...{ cellId: cell.id, quantity: 'restVoltage', rawText: (await hand.volts({ cell: i })).toFixed(3) },
+			cellId: cell.id,
+			quantity: 'restVoltage',
+			rawText: (await hand.volts({ cell: i })).toFixed(3),
 			takenAt: await now()
 		});
 	const run = await send('post', 'balance-runs', {
-		...{ bankId, supplyA: 20, leadOhm: 0.004, cellIds: cells.map((c) => c.id) }
+		bankId,
+		supplyA: 20,
+		leadOhm: 0.004,
+		cellIds: cells.map((c) => c.id)
 	});
 	const started = await send('patch', `balance-runs/${run.id}`, { version: run.version, startedAt: await now() });
 	await hand.wire('parallel', [all.flat()]);
@@ -236,8 +249,11 @@ test('side by side: by what the bench reads until its tail; a cell that leaks is
 		const { volts, amps } = await hand.supply();
 		if (looks++ % 4 === 0)
 			await send('post', 'balance-readings', {
-				...{ balanceRunId: run.id, readAt: await now() },
-				...{ supplyA: amps, supplyV: volts, cellV: await hand.volts({ cell: 0 }) }
+				balanceRunId: run.id,
+				readAt: await now(),
+				supplyA: amps,
+				supplyV: volts,
+				cellV: await hand.volts({ cell: 0 })
 			});
 		// At its tail, and held there for forty minutes.
 		if (amps < 0.39) tailMs ||= await hand.nowMs();
@@ -250,8 +266,11 @@ test('side by side: by what the bench reads until its tail; a cell that leaks is
 	await hand.skip(13 * 24);
 	for (const [i, cell] of cells.entries())
 		await send('post', 'readings', {
-			...{ cellId: cell.id, quantity: 'restVoltage', rawText: (await hand.volts({ cell: i })).toFixed(3) },
-			...{ restS: 13 * 24 * 3600, takenAt: await now() }
+			cellId: cell.id,
+			quantity: 'restVoltage',
+			rawText: (await hand.volts({ cell: i })).toFixed(3),
+			restS: 13 * 24 * 3600,
+			takenAt: await now()
 		});
 	await page.goto(`${base}/charge`);
 	await expect(told(page, 'R-02 did not settle like a full cell')).toBeVisible();

@@ -18,10 +18,19 @@ const send = async (page: Page, method: 'post' | 'patch', path: string, data: ob
 async function crate(page: Page, name: string, series = 4) {
 	const type = await send(page, 'post', 'cell-types', { name: `${name} cell`, chemistry: 'LFP', ratedAh: 100 });
 	const bank = await send(page, 'post', 'banks', {
-		...{ name, bankUse: 'boat', chemistry: 'LFP', series, parallel: 1, cellTypeId: type.id }
+		name,
+		bankUse: 'boat',
+		chemistry: 'LFP',
+		series,
+		parallel: 1,
+		cellTypeId: type.id
 	});
 	const delivery = await send(page, 'post', 'deliveries', {
-		...{ bankId: bank.id, name: 'Box', receivedOn: '2026-11-01', cellCount: series, labelPrefix: 'M' }
+		bankId: bank.id,
+		name: 'Box',
+		receivedOn: '2026-11-01',
+		cellCount: series,
+		labelPrefix: 'M'
 	});
 	const { items } = await (await page.request.get(`/api/v1/cells?deliveryId=${delivery.id}`)).json();
 	return { bankId: bank.id, base: `/banks/${bank.id}/balance`, cells: items as Row[] };
@@ -52,11 +61,13 @@ test('fast: a link that stayed in is caught, and nothing is joined before it is 
 	// The simulated string: one cell comes first, the charge ends at it.
 	const { cells } = simulate({
 		world: {
-			...{ chemistry: 'LFP', wiring: { kind: 'series' } },
+			chemistry: 'LFP',
+			wiring: { kind: 'series' },
 			cells: [0.5, 0.56, 0.49, 0.51].map((soc, id) => ({ id, soc, capacityAh: 100 }))
 		},
 		steps: [{ kind: 'charge', currentA: 20, until: { cellHighV: 3.63 } }],
-		...{ stepS: 20, recordEveryS: 60 }
+		stepS: 20,
+		recordEveryS: 60
 	});
 	const volts = [0, 1, 2, 3].map((i) => cells[i]!.voltageV.at(-1)!.toFixed(3)).join(' ');
 	await writeStep(page, { 'Volts, in order': volts, Current: '20', Counted: '44' });
@@ -91,7 +102,8 @@ test('at the bottom: a lead that dropped volts is caught by the rebound; turns, 
 				{ kind: 'discharge', currentA: 3, until: { cellLowV: 2.7 + dropV } },
 				{ kind: 'rest', until: { durationS: 12 * HOUR_S } }
 			],
-			...{ stepS: 2, recordEveryS: 600 }
+			stepS: 2,
+			recordEveryS: 600
 		});
 		return run.cells[1]!.voltageV.at(-1)!;
 	});
@@ -188,7 +200,10 @@ test('side by side: a light that came too early, and a cell that sinks afterward
 	for (const { id } of cells)
 		await send(page, 'post', 'readings', { cellId: id, quantity: 'restVoltage', rawText: '3.330', takenAt: iso(61) });
 	const run = await send(page, 'post', 'balance-runs', {
-		...{ bankId, supplyA: 20, leadOhm: 0.005, cellIds: cells.map((c) => c.id) }
+		bankId,
+		supplyA: 20,
+		leadOhm: 0.005,
+		cellIds: cells.map((c) => c.id)
 	});
 	const started = await send(page, 'patch', `balance-runs/${run.id}`, { version: run.version, startedAt: iso(60) });
 	const log = (hoursAgo: number, more: object) =>
@@ -205,7 +220,11 @@ test('side by side: a light that came too early, and a cell that sinks afterward
 	await send(page, 'patch', `balance-runs/${run.id}`, { version: started.version, endedAt: iso(6.5) });
 	for (const [i, volts] of ['3.52', '3.51', '3.34', '3.52'].entries())
 		await send(page, 'post', 'readings', {
-			...{ cellId: cells[i]!.id, quantity: 'restVoltage', rawText: volts, restS: 5 * 3600, takenAt: iso(1) }
+			cellId: cells[i]!.id,
+			quantity: 'restVoltage',
+			rawText: volts,
+			restS: 5 * 3600,
+			takenAt: iso(1)
 		});
 	await open(page, `${base}/charge`);
 	await expect(told(page, 'M-03 did not settle like a full cell')).toBeVisible();

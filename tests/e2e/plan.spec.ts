@@ -7,23 +7,19 @@ async function freshBank(page: Page, name: string): Promise<string> {
 	const type = await (
 		await page.request.post('/api/v1/cell-types', {
 			data: {
-				...{
-					name: `${name} cell`,
-					chemistry: 'LFP',
-					ratedAh: 230,
-					massKg: 4.1,
-					widthMm: 174,
-					thicknessMm: 54,
-					heightMm: 207
-				},
-				...{
-					chargeLimitV: 3.65,
-					dischargeLimitV: 2.5,
-					chargeColdC: 0,
-					dischargeColdC: -20,
-					chargeCRate: 0.5,
-					dischargeCRate: 1
-				}
+				name: `${name} cell`,
+				chemistry: 'LFP',
+				ratedAh: 230,
+				massKg: 4.1,
+				widthMm: 174,
+				thicknessMm: 54,
+				heightMm: 207,
+				chargeLimitV: 3.65,
+				dischargeLimitV: 2.5,
+				chargeColdC: 0,
+				dischargeColdC: -20,
+				chargeCRate: 0.5,
+				dischargeCRate: 1
 			}
 		})
 	).json();

@@ -10,15 +10,32 @@ async function freshCrate(page: Page, name: string): Promise<{ base: string; cel
 	const send = async (kind: string, data: object) =>
 		(await page.request.post(`/api/v1/${kind}`, { data })).json() as Promise<{ id: number }>;
 	const type = await send('cell-types', {
-		...{ name: `${name} cell`, chemistry: 'LFP', ratedAh: 230, thicknessMm: 54, widthMm: 174, heightMm: 207 },
-		...{ chargeLimitV: 3.65, dischargeLimitV: 2.5 }
+		name: `${name} cell`,
+		chemistry: 'LFP',
+		ratedAh: 230,
+		thicknessMm: 54,
+		widthMm: 174,
+		heightMm: 207,
+		chargeLimitV: 3.65,
+		dischargeLimitV: 2.5
 	});
 	const bank = await send('banks', {
-		...{ name, bankUse: 'cabin', chemistry: 'LFP', series: 16, parallel: 1, cellTypeId: type.id }
+		name,
+		bankUse: 'cabin',
+		chemistry: 'LFP',
+		series: 16,
+		parallel: 1,
+		cellTypeId: type.id
 	});
 	const delivery = await send('deliveries', {
-		...{ bankId: bank.id, name: 'Crate', receivedOn: '2026-11-20', cellCount: CELLS, labelPrefix: 'Q' },
-		...{ cellPrice: 80, promisedAh: 230, promisedClause: 'minimum' }
+		bankId: bank.id,
+		name: 'Crate',
+		receivedOn: '2026-11-20',
+		cellCount: CELLS,
+		labelPrefix: 'Q',
+		cellPrice: 80,
+		promisedAh: 230,
+		promisedClause: 'minimum'
 	});
 	const { items } = await (await page.request.get(`/api/v1/cells?deliveryId=${delivery.id}&size=100`)).json();
 	return { base: `/banks/${bank.id}`, cells: items };
@@ -82,7 +99,8 @@ test('inspected on a phone: no record lifts a leak, a mistaken answer is changed
 	// It is said wherever this cell is met.
 	const { items } = await (await page.request.get(`/api/v1${base}/verdicts`)).json();
 	expect(items.find((v: { code: string }) => v.code === 'inspection-stop')).toMatchObject({
-		...{ warmth: 'stop', subject: { id: cells[0]!.id } }
+		warmth: 'stop',
+		subject: { id: cells[0]!.id }
 	});
 	await page.getByRole('button', { name: /^Q-01/ }).first().click();
 	await page.getByLabel('What was done with it').fill('Wiped and left outdoors');
@@ -136,13 +154,12 @@ test('a run by notes rings on another page when it is to be read again', async (
 	const { base, cells } = await freshCrate(page, 'Teasel');
 	await page.request.post('/api/v1/noted-runs', {
 		data: {
-			...{
-				cellId: cells[2]!.id,
-				startedAt: new Date(Date.now() - 3_600_000).toISOString(),
-				currentA: 20,
-				cutoffV: 2.5
-			},
-			...{ notes: [], lookAgainAt: new Date(Date.now() + 4000).toISOString() }
+			cellId: cells[2]!.id,
+			startedAt: new Date(Date.now() - 3_600_000).toISOString(),
+			currentA: 20,
+			cutoffV: 2.5,
+			notes: [],
+			lookAgainAt: new Date(Date.now() + 4000).toISOString()
 		}
 	});
 	await page.goto('/stock');
@@ -191,8 +208,14 @@ test('two testers that disagree decide nothing; the report claims what is sure a
 	const run = (i: number, capacityAh: number, tester: string) =>
 		page.request.post('/api/v1/runs', {
 			data: {
-				...{ cellId: cells[i]!.id, capacityAh, sdAh: 2.4, temperatureC: 25, currentA: -46 },
-				...{ tester, startedFull: true, testedAt: '2026-11-22' }
+				cellId: cells[i]!.id,
+				capacityAh,
+				sdAh: 2.4,
+				temperatureC: 25,
+				currentA: -46,
+				tester,
+				startedFull: true,
+				testedAt: '2026-11-22'
 			}
 		});
 	await run(0, 246, 'A');

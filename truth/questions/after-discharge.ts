@@ -27,9 +27,13 @@ export const afterDischarge: Question = {
 		return [null, 'discharge' as const].map((lastMove) => {
 			const { lowFraction, highFraction } = socBounds('LFP', read, meter.sd(read), REST_H * 3600, lastMove);
 			return {
-				...{ kind: 'interval' as const, of: 'state of charge from a rest voltage' },
+				kind: 'interval' as const,
+				of: 'state of charge from a rest voltage',
 				stratum: `three hours after a discharge${lastMove ? ', told' : ''}`,
-				...{ low: lowFraction, high: highFraction, truth: soc, scale: 1 }
+				low: lowFraction,
+				high: highFraction,
+				truth: soc,
+				scale: 1
 			};
 		});
 	}

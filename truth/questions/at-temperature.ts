@@ -40,11 +40,19 @@ export const atTemperature: Question = {
 			return {
 				truth: heldAh / roomAh,
 				held: {
-					...{ cellId: i, tester: `T${heldOn}`, heldAtC, temperatureC: told, capacityAh, cRate: rate },
+					cellId: i,
+					tester: `T${heldOn}`,
+					heldAtC,
+					temperatureC: told,
+					capacityAh,
+					cRate: rate,
 					sdAh: TESTER_GAIN_SD * capacityAh
 				},
 				room: {
-					...{ cellId: i, tester: 'T0', capacityAh: read(roomAh, 0), cRate: rate },
+					cellId: i,
+					tester: 'T0',
+					capacityAh: read(roomAh, 0),
+					cRate: rate,
 					sdAh: TESTER_GAIN_SD * roomAh
 				}
 			};
@@ -69,8 +77,10 @@ export const atTemperature: Question = {
 			answers.push({
 				kind: 'interval',
 				of: 'share of its capacity a cell gives in the cold or in warmth',
-				...{ low: first.value - 1.96 * first.sd, high: first.value + 1.96 * first.sd },
-				...{ truth: cells[0]!.truth, scale: 1 }
+				low: first.value - 1.96 * first.sd,
+				high: first.value + 1.96 * first.sd,
+				truth: cells[0]!.truth,
+				scale: 1
 			});
 		return answers;
 	}

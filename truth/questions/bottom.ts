@@ -20,14 +20,19 @@ export const bottom: Question = {
 				{ kind: 'discharge', currentA: rate * ratedAh, until: { cellLowV: endV } },
 				{ kind: 'rest', until: { durationS: 12 * HOUR_S } }
 			],
-			...{ stepS: 2, recordEveryS: HOUR_S }
+			stepS: 2,
+			recordEveryS: HOUR_S
 		});
 		if (steps[0]!.endedBy !== 'cellLow' || steps[0]!.durationS < 600) return [];
 		const { low95, high95 } = reboundV('LFP', ratedAh, endV, rate * ratedAh);
 		return [
 			{
-				...{ kind: 'interval', of: 'volts after the last rest', scale: 0.1, truth: cells[1]!.voltageV.at(-1)! },
-				...{ low: low95, high: high95 }
+				kind: 'interval',
+				of: 'volts after the last rest',
+				scale: 0.1,
+				truth: cells[1]!.voltageV.at(-1)!,
+				low: low95,
+				high: high95
 			}
 		];
 	}

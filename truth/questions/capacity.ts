@@ -56,14 +56,13 @@ export const capacity: Question = {
 					scale: ratedAh
 				},
 				{
-					...{
-						kind: 'interval',
-						of: 'capacity at 25 °C and 0.2 C',
-						stratum: 'temperature not told',
-						scale: ratedAh,
-						truth
-					},
-					...{ low: untold.capacityAh - 1.96 * untold.sdAh, high: untold.capacityAh + 1.96 * untold.sdAh }
+					kind: 'interval',
+					of: 'capacity at 25 °C and 0.2 C',
+					stratum: 'temperature not told',
+					scale: ratedAh,
+					truth,
+					low: untold.capacityAh - 1.96 * untold.sdAh,
+					high: untold.capacityAh + 1.96 * untold.sdAh
 				},
 				{ kind: 'probability', of: 'cell is short of rated', stated: probabilityShort, happened: truth < ratedAh },
 				{

@@ -1,4 +1,4 @@
-import { chargeAt, chargeBefore, countedAh, type ChargeDeed } from '$lib/core/foundation/charge-account';
+import { chargeAt, chargeBefore, countedAh, type ChargeMovement } from '$lib/core/foundation/charge-account';
 import { normalDraw } from '$lib/core/foundation/statistics';
 import { simulate } from '$lib/core/world/simulation';
 import type { Answer, Question } from '../answer';
@@ -27,15 +27,15 @@ export const chargeAccount: Question = {
 		// The supply counts by itself as often as the tester counts both ways.
 		const gainIn = random() < 0.5 ? gain : 1 + normalDraw(random, 0, COUNTER_SD);
 		const counted = (k: number) => countedAh(steps[k]!.ah * (k === 2 ? gain : gainIn));
-		const deeds: ChargeDeed[] = [
+		const movements: ChargeMovement[] = [
 			{ fromMs: 0, untilMs: times[0]!, end: 'full', movedAh: counted(0) },
 			{ fromMs: times[1]!, untilMs: times[2]!, end: 'empty', movedAh: counted(2) },
 			{ fromMs: times[3]!, untilMs: times[4]!, end: null, movedAh: counted(4) }
 		];
 		// What is known of its capacity is its own run, by the same counter.
 		const capacityAh = -steps[2]!.ah * gain;
-		const { share } = chargeAt({ capacityAh, deeds, rests: [], lostADay: LOST_A_DAY }, times[4]!);
-		const before = chargeBefore({ capacityAh, deeds })!;
+		const { share } = chargeAt({ capacityAh, movements, rests: [], lostADay: LOST_A_DAY }, times[4]!);
+		const before = chargeBefore({ capacityAh, movements })!;
 		const soc = cells[1]!.soc.at(-1)!;
 		return [
 			{ kind: 'interval', of: 'share of full after so much was given back', ...share, truth: soc, scale: 1 },
@@ -45,8 +45,12 @@ export const chargeAccount: Question = {
 		function run() {
 			const result = simulate({
 				world: {
-					...{ chemistry: 'LFP', nature, seed: Math.floor(random() * 1e9), wiring: { kind: 'loose' } },
-					...{ ambientC: between(random, 12, 30), cells: [{ ...cell, id: 1, soc: came }] }
+					chemistry: 'LFP',
+					nature,
+					seed: Math.floor(random() * 1e9),
+					wiring: { kind: 'loose' },
+					ambientC: between(random, 12, 30),
+					cells: [{ ...cell, id: 1, soc: came }]
 				},
 				steps: [
 					{ kind: 'charge', currentA: amps, voltageV: between(random, 3.55, 3.65), until: { tailA: 0.04 * ratedAh } },
@@ -55,7 +59,8 @@ export const chargeAccount: Question = {
 					{ kind: 'rest', until: { durationS: HOUR_S } },
 					{ kind: 'charge', currentA: amps, voltageV: 3.6, until: { durationS: (given / amps) * HOUR_S } }
 				],
-				...{ stepS: 5, recordEveryS: HOUR_S }
+				stepS: 5,
+				recordEveryS: HOUR_S
 			});
 			let ms = 0;
 			const ends = result.steps.map((s) => (ms += s.durationS * 1000));

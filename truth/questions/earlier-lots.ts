@@ -45,12 +45,18 @@ export const earlierLots: Question = {
 		const bestAh = evidence ? readAh / (1 + evidence.gain) : readAh;
 		return [
 			{
-				...{ kind: 'probability', of: 'cell of a new lot is below its rating', stated: probabilityShort },
+				kind: 'probability',
+				of: 'cell of a new lot is below its rating',
+				stated: probabilityShort,
 				happened: trueAh < ratedAh
 			},
 			{
-				...{ kind: 'interval', of: 'capacity with earlier lots as evidence', truth: trueAh, scale: ratedAh },
-				...{ low: bestAh - 1.96 * spread, high: bestAh + 1.96 * spread }
+				kind: 'interval',
+				of: 'capacity with earlier lots as evidence',
+				truth: trueAh,
+				scale: ratedAh,
+				low: bestAh - 1.96 * spread,
+				high: bestAh + 1.96 * spread
 			}
 		];
 	}

@@ -48,7 +48,9 @@ export const fadeElsewhere: Question = {
 			};
 		});
 		const projection = projectFade({
-			...{ ratedAh, endFraction: 0.8, observations },
+			ratedAh,
+			endFraction: 0.8,
+			observations,
 			efcPerYear: uncounted ? null : after,
 			exchangedAt: exchange ? [exchange.at] : []
 		});

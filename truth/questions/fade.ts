@@ -30,13 +30,20 @@ export function fadeAnswers(
 		{
 			kind: 'interval',
 			of: 'capacity three years on',
-			...{ stratum, low: at(p.low95, q.low95), high: at(p.high95, q.high95), truth: truth(age), scale: 1 }
+			stratum,
+			low: at(p.low95, q.low95),
+			high: at(p.high95, q.high95),
+			truth: truth(age),
+			scale: 1
 		},
 		{
 			kind: 'interval',
 			of: 'age at 80 % of rated, years',
-			...{ stratum, low: endAgeYears.low95, high: endAgeYears.high95 >= 59.9 ? Infinity : endAgeYears.high95 },
-			...{ truth: end, scale: 1 }
+			stratum,
+			low: endAgeYears.low95,
+			high: endAgeYears.high95 >= 59.9 ? Infinity : endAgeYears.high95,
+			truth: end,
+			scale: 1
 		}
 	];
 }

@@ -24,10 +24,17 @@ function ran(
 	const discharge = { kind: 'discharge', currentA: DISCHARGE_C_RATE * ratedAh, until: { cellLowV: 2.5 } } as const;
 	const result = simulate({
 		world: {
-			...{ chemistry: 'LFP', cells, wiring: { kind: 'series' }, nature, balancer, ambientC },
+			chemistry: 'LFP',
+			cells,
+			wiring: { kind: 'series' },
+			nature,
+			balancer,
+			ambientC,
 			seed: Math.floor(random() * 1e9)
 		},
-		...{ steps: [charge, discharge], stepS: STEP_S, recordEveryS: balancer ? RECORD_S : 86_400 }
+		steps: [charge, discharge],
+		stepS: STEP_S,
+		recordEveryS: balancer ? RECORD_S : 86_400
 	});
 	const columns = Object.values(result.cells);
 	const works = result.timeS.filter((s, k) => {
@@ -56,7 +63,9 @@ export const forecast: Question = {
 			return {
 				own: { ...cell, id, soc, branch },
 				known: {
-					...{ id, capacityAh: normalDraw(random, cell.capacityAh, sdAh), capacitySdAh: sdAh },
+					id,
+					capacityAh: normalDraw(random, cell.capacityAh, sdAh),
+					capacitySdAh: sdAh,
 					rest: { voltageV, sdV: meter.sd(voltageV), restS: REST_S }
 				}
 			};
@@ -78,8 +87,13 @@ export const forecast: Question = {
 		const truths = { none: ran(world, built).ah, top: ran(world, full).ah, active: balanced.ah };
 		return [
 			{
-				...{ kind: 'interval', of: 'what a balanced string gives', stratum: 'in the cold', scale: ratedAh },
-				...{ low: inTheCold.low95, high: inTheCold.high95, truth: ran(world, held, { ambientC: coldC }).ah }
+				kind: 'interval',
+				of: 'what a balanced string gives',
+				stratum: 'in the cold',
+				scale: ratedAh,
+				low: inTheCold.low95,
+				high: inTheCold.high95,
+				truth: ran(world, held, { ambientC: coldC }).ah
 			},
 			...(
 				[

@@ -63,11 +63,10 @@ export const growth: Question = {
 		const found = judgeGrowth(driftSlopes(drifts, groups, ratedAh), ratedAh, []);
 		return [
 			{
-				...{
-					kind: 'defect',
-					of: `a group that falls behind steadily${balancer ? ', a balancer at work now and then' : ''}`
-				},
-				...{ present: leaky !== null, called: found !== null }
+				kind: 'defect',
+				of: `a group that falls behind steadily${balancer ? ', a balancer at work now and then' : ''}`,
+				present: leaky !== null,
+				called: found !== null
 			}
 		];
 	}

@@ -48,9 +48,12 @@ export const join: Question = {
 		const isRead = random() < 0.5;
 		const joined = checkJoining(
 			{
-				...{ chemistry: 'LFP', linkOhm },
+				chemistry: 'LFP',
+				linkOhm,
 				items: cells.map(({ known, r0Ohm }) => ({
-					...{ id: known.id, restVoltageV: known.restVoltageV, capacityAh: known.capacityAh },
+					id: known.id,
+					restVoltageV: known.restVoltageV,
+					capacityAh: known.capacityAh,
 					sdV: volts.sd(known.restVoltageV),
 					// Somebody’s own measurement of it, good to a tenth.
 					resistanceOhm: isRead ? r0Ohm * Math.exp(normalDraw(random, 0, 0.1)) : null
@@ -61,8 +64,12 @@ export const join: Question = {
 		const { low95, high95 } = verdict.facts.withinA as unknown as Interval;
 		return [
 			{
-				...{ kind: 'interval', of: 'largest current when all are joined at once', scale: limitA },
-				...{ low: joined.low95, high: joined.high95, truth: together }
+				kind: 'interval',
+				of: 'largest current when all are joined at once',
+				scale: limitA,
+				low: joined.low95,
+				high: joined.high95,
+				truth: together
 			},
 			{
 				kind: 'interval',

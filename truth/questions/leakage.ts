@@ -42,8 +42,12 @@ export const leakage: Question = {
 		const byVolts = leakageByReadings('LFP', readings).percentPerMonth;
 		if (byVolts)
 			answers.push({
-				...{ kind: 'interval', of: 'self-discharge by rest voltages', scale: 10, truth: lost },
-				...{ low: byVolts.low95, high: byVolts.high95 }
+				kind: 'interval',
+				of: 'self-discharge by rest voltages',
+				scale: 10,
+				truth: lost,
+				low: byVolts.low95,
+				high: byVolts.high95
 			});
 		const sdAh = 0.001 * ratedAh;
 		// Charging is not quite free, and two ends of charge are not the same.
@@ -51,8 +55,12 @@ export const leakage: Question = {
 		const ah = (lost / 100) * (days / MONTH_DAYS) * ratedAh + tooMuchAh + normalDraw(random, 0, sdAh);
 		const byRefill = leakageByRefill(ratedAh, { ah, sdAh, days }).percentPerMonth!;
 		answers.push({
-			...{ kind: 'interval', of: 'self-discharge by a refill', scale: 10, truth: lost },
-			...{ low: byRefill.low95, high: byRefill.high95 }
+			kind: 'interval',
+			of: 'self-discharge by a refill',
+			scale: 10,
+			truth: lost,
+			low: byRefill.low95,
+			high: byRefill.high95
 		});
 		return answers;
 	}

@@ -20,7 +20,8 @@ export const leftAlone: Question = {
 		const side = between(random, -1, 1);
 		const cells = Array.from({ length: 3 }, (_, id) => ({
 			...drawCell(world),
-			...{ id, soc: Math.min(0.97, Math.max(0.05, middle + apart * (random() - 0.5))) },
+			id,
+			soc: Math.min(0.97, Math.max(0.05, middle + apart * (random() - 0.5))),
 			// Cells of one lot came by the same side of their loop, more or less.
 			branch: Math.min(1, Math.max(-1, side + normalDraw(random, 0, 0.2)))
 		}));
@@ -39,14 +40,20 @@ export const leftAlone: Question = {
 		const result = simulate({
 			world: { chemistry: 'LFP', cells, wiring: { kind: 'parallel', linkOhm }, nature, seed: 1 },
 			steps: [{ kind: 'rest', until: { durationS: APART_H * HOUR_S } }],
-			...{ stepS: 20, recordEveryS: APART_H * HOUR_S }
+			stepS: 20,
+			recordEveryS: APART_H * HOUR_S
 		});
 		const socs = cells.map((c) => result.cells[c.id]!.soc);
 		const moved = socs.reduce((sum, s, i) => sum + Math.abs(s.at(-1)! - s[0]!) * cells[i]!.capacityAh, 0) / 2;
 		const last = socs.map((s) => s.at(-1)!);
 		const left = (Math.max(...last) - Math.min(...last)) * ratedAh;
 		const of = (what: string, { low95, high95 }: { low95: number; high95: number }, truth: number): Answer => ({
-			...{ kind: 'interval', of: what, low: low95, high: high95, truth, scale: ratedAh }
+			kind: 'interval',
+			of: what,
+			low: low95,
+			high: high95,
+			truth,
+			scale: ratedAh
 		});
 		return [
 			of('moved by half a day of standing joined', told!.movedAh, moved),

@@ -42,8 +42,12 @@ export const liveChargeEnd: Question = {
 			if (phase!.kind === 'charge' && flowsA <= phase!.tailA) tailS ??= endS;
 			if (endS % EVERY_S === 0 && fellS === null)
 				samples.push({
-					...{ atMs: endS * 1000, voltageV: meter.read(at(flowsA)), currentA: flowsA, cellV: null },
-					...{ outputOn: true, cutOff: false }
+					atMs: endS * 1000,
+					voltageV: meter.read(at(flowsA)),
+					currentA: flowsA,
+					cellV: null,
+					outputOn: true,
+					cutOff: false
 				});
 			cells.currentA[0] = flowsA;
 			stepCell(cells, 0, decay);
@@ -60,8 +64,12 @@ export const liveChargeEnd: Question = {
 		if (!left) return [];
 		return [
 			{
-				...{ kind: 'interval', of: 'time left of a charge of one cell', low: left.low, high: left.high },
-				...{ truth: endS - asked.atMs / 1000, scale: endS }
+				kind: 'interval',
+				of: 'time left of a charge of one cell',
+				low: left.low,
+				high: left.high,
+				truth: endS - asked.atMs / 1000,
+				scale: endS
 			}
 		];
 	}
@@ -91,8 +99,12 @@ export const liveEnd: Question = {
 			if (trueV <= CUTOFF_V) break;
 			if (endS % EVERY_S === 0)
 				samples.push({
-					...{ atMs: endS * 1000, voltageV: meter.read(trueV), currentA: -currentA, cellV: null },
-					...{ outputOn: true, cutOff: false }
+					atMs: endS * 1000,
+					voltageV: meter.read(trueV),
+					currentA: -currentA,
+					cellV: null,
+					outputOn: true,
+					cutOff: false
 				});
 			stepCell(cells, 0, decay);
 		}
@@ -112,8 +124,12 @@ export const liveEnd: Question = {
 			const left = remainingS(run, state);
 			if (left)
 				answers.push({
-					...{ kind: 'interval', of: 'time left of a discharge', low: left.low, high: left.high },
-					...{ truth: endS - sample.atMs / 1000, scale: endS }
+					kind: 'interval',
+					of: 'time left of a discharge',
+					low: left.low,
+					high: left.high,
+					truth: endS - sample.atMs / 1000,
+					scale: endS
 				});
 		}
 		return answers;

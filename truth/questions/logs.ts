@@ -86,7 +86,10 @@ export const logs: Question = {
 				kind: 'interval',
 				of: 'capacity by a log',
 				stratum: 'a log with faults',
-				...{ low: capacityAh - 1.96 * sd, high: capacityAh + 1.96 * sd, truth, scale: ratedAh }
+				low: capacityAh - 1.96 * sd,
+				high: capacityAh + 1.96 * sd,
+				truth,
+				scale: ratedAh
 			}
 		];
 	}

@@ -68,37 +68,45 @@ export const notes: Question = {
 		}
 		const stratum = slipped !== null ? 'a slipped figure' : used ? 'a used cell' : undefined;
 		const fit = fitNotes({
-			...{ chemistry: 'LFP', ratedAh, cutoffV, notes: lines },
+			chemistry: 'LFP',
+			ratedAh,
+			cutoffV,
+			notes: lines,
 			load: byPower ? { powerW } : { currentA: calledA }
 		});
 		return [
 			{
-				...{
-					kind: 'interval',
-					of: 'capacity by spot notes',
-					stratum,
-					scale: ratedAh,
-					truth: end.ah
-				},
-				...{ low: fit.capacityAh.low95, high: fit.capacityAh.high95 }
+				kind: 'interval',
+				of: 'capacity by spot notes',
+				stratum,
+				scale: ratedAh,
+				truth: end.ah,
+				low: fit.capacityAh.low95,
+				high: fit.capacityAh.high95
 			},
 			{
-				...{
-					kind: 'interval',
-					of: 'time to the end by spot notes',
-					stratum,
-					scale: end.timeS,
-					truth: end.timeS
-				},
-				...{ low: fit.finishS.low95, high: fit.finishS.high95 }
+				kind: 'interval',
+				of: 'time to the end by spot notes',
+				stratum,
+				scale: end.timeS,
+				truth: end.timeS,
+				low: fit.finishS.low95,
+				high: fit.finishS.high95
 			},
 			{
-				...{ kind: 'interval', of: 'look again before a twentieth is left (a bound)', stratum, scale: end.timeS },
-				...{ low: fit.lookAgainS, high: Infinity, truth: Math.max(0.95 * end.timeS, lines.at(-1)!.timeS ?? 0) }
+				kind: 'interval',
+				of: 'look again before a twentieth is left (a bound)',
+				stratum,
+				scale: end.timeS,
+				low: fit.lookAgainS,
+				high: Infinity,
+				truth: Math.max(0.95 * end.timeS, lines.at(-1)!.timeS ?? 0)
 			},
 			{
-				...{ kind: 'defect', of: 'a note with a slipped figure, named' },
-				...{ present: slipped !== null, called: slipped !== null ? fit.oddNote === slipped : fit.oddNote !== null }
+				kind: 'defect',
+				of: 'a note with a slipped figure, named',
+				present: slipped !== null,
+				called: slipped !== null ? fit.oddNote === slipped : fit.oddNote !== null
 			}
 		];
 	}

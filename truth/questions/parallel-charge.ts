@@ -34,13 +34,17 @@ export const parallelCharge: Question = {
 		const soc = between(random, 0.1, 0.7);
 		const parameters = Array.from({ length: n }, () => drawCell(world));
 		const cells = parameters.map((p, id) => ({
-			...{ ...p, id },
+			...p,
+			id,
 			soc: Math.min(0.95, Math.max(0.02, normalDraw(random, soc, 0.02)))
 		}));
 		const leadOhm = between(random, 0.002, 0.015);
 		const setup = {
-			...{ chemistry: 'LFP' as const, chargeLimitV: 3.65, chargeCRate: 0.5 },
-			...{ supplyA: oneOf(random, [10, 20, 30, 60]), leadOhm }
+			chemistry: 'LFP' as const,
+			chargeLimitV: 3.65,
+			chargeCRate: 0.5,
+			supplyA: oneOf(random, [10, 20, 30, 60]),
+			leadOhm
 		};
 		// Read before they were joined, as anybody does: one meter, rested, all come the same way.
 		const meter = drawMeter(random, 'restVoltage');
@@ -54,8 +58,13 @@ export const parallelCharge: Question = {
 			const read = meter.read(terminalVoltageV(arrived, id, 0));
 			const { lowFraction, highFraction } = socBounds('LFP', read, meter.sd(read), 2 * 24 * HOUR_S);
 			return {
-				...{ id, label: String(id), capacityAh: ratedAh, restVoltageV: read, resistanceMohm: null },
-				...{ socLow: lowFraction, socHigh: highFraction }
+				id,
+				label: String(id),
+				capacityAh: ratedAh,
+				restVoltageV: read,
+				resistanceMohm: null,
+				socLow: lowFraction,
+				socHigh: highFraction
 			};
 		});
 		const plan = planTopBalance(bounds, setup);
@@ -86,7 +95,8 @@ export const parallelCharge: Question = {
 				{ kind: 'charge', currentA: plan.setA, voltageV: plan.setV, leadOhm, until: { durationS: HOLD_S + LONGER_S } },
 				{ kind: 'rest', until: { durationS: restH * HOUR_S } }
 			],
-			...{ stepS: STEP_S, recordEveryS: 60 }
+			stepS: STEP_S,
+			recordEveryS: 60
 		});
 		// A leak holds the current above the tail: that charge ends by hand.
 		if (steps[0]!.endedBy !== 'tail') return [];
@@ -106,13 +116,13 @@ export const parallelCharge: Question = {
 			const a = Math.max(0, currentA[i]!) * clamp;
 			const cellV = voltageV[i]! - 0;
 			return {
-				...{ timeS: s, supplyA: Number(a.toFixed(1)), cellV: Number(meter.read(cellV).toFixed(3)) },
-				...{
-					supplyV: Number(
-						(Math.min(plan.setV, cellV + currentA[i]! * leadOhm) + normalDraw(random, 0, 0.003)).toFixed(2)
-					),
-					deliveredAh: null
-				}
+				timeS: s,
+				supplyA: Number(a.toFixed(1)),
+				cellV: Number(meter.read(cellV).toFixed(3)),
+				supplyV: Number(
+					(Math.min(plan.setV, cellV + currentA[i]! * leadOhm) + normalDraw(random, 0, 0.003)).toFixed(2)
+				),
+				deliveredAh: null
 			};
 		};
 		const answers: Answer[] = [];
@@ -126,8 +136,12 @@ export const parallelCharge: Question = {
 			const left = doneS - looks.at(-1)!.timeS;
 			if (remainingS)
 				answers.push({
-					...{ kind: 'interval', of: 'time to the end of a charge', scale: doneS, truth: left },
-					...{ low: remainingS.low, high: remainingS.high }
+					kind: 'interval',
+					of: 'time to the end of a charge',
+					scale: doneS,
+					truth: left,
+					low: remainingS.low,
+					high: remainingS.high
 				});
 		}
 		// Looked at every ten minutes of the last two hours until its end, or until some moment before: full or not, and whether it is called done.
@@ -136,8 +150,10 @@ export const parallelCharge: Question = {
 		const calledDone = judgeProgress(whole.map(look), plan).done;
 		const socsThen = cells.map((_, id) => recorded[id]!.soc[at(endS)]!);
 		answers.push({
-			...{ kind: 'defect', of: 'a row not full yet, not called done' },
-			...{ present: Math.min(...socsThen) < 0.98, called: !calledDone }
+			kind: 'defect',
+			of: 'a row not full yet, not called done',
+			present: Math.min(...socsThen) < 0.98,
+			called: !calledDone
 		});
 		// The same charge, by a supply that was set by its own wrong display.
 		const wrongV = between(random, -0.1, 0.1);
@@ -145,8 +161,12 @@ export const parallelCharge: Question = {
 		const seen = betweenSupplyAndCells(shown);
 		if (seen)
 			answers.push({
-				...{ kind: 'interval', of: 'what a supply shows too much', scale: 0.1, truth: wrongV },
-				...{ low: seen.displayV.low95, high: seen.displayV.high95 }
+				kind: 'interval',
+				of: 'what a supply shows too much',
+				scale: 0.1,
+				truth: wrongV,
+				low: seen.displayV.low95,
+				high: seen.displayV.high95
 			});
 		const totalAh = n * ratedAh;
 		const inside = cells.reduce((sum, c, id) => sum + (recorded[id]!.soc[at(offS)]! - c.soc!) * c.capacityAh!, 0);
@@ -155,20 +175,23 @@ export const parallelCharge: Question = {
 			cells.reduce((sum, c) => sum + c.soc! * c.capacityAh!, 0) / cells.reduce((sum, c) => sum + c.capacityAh!, 0);
 		const share = arrivalByCharge(delivered, totalAh, false);
 		answers.push({
-			...{ kind: 'interval', of: 'charge on arrival by what went in', scale: 1, truth: trueShare },
-			...{ low: share.low95, high: share.high95 }
+			kind: 'interval',
+			of: 'charge on arrival by what went in',
+			scale: 1,
+			truth: trueShare,
+			low: share.low95,
+			high: share.high95
 		});
 		const own = Math.floor(random() * n);
 		const readAt = offS + between(random, 1, restH) * HOUR_S;
 		const expected = settledV('LFP', (readAt - offS) / HOUR_S, { setV: plan.setV, cRate: plan.tailA / plan.totalAh });
 		answers.push({
-			...{
-				kind: 'interval',
-				of: 'volts a full cell settles at',
-				scale: 0.1,
-				truth: recorded[own]!.voltageV[at(readAt)]!
-			},
-			...{ low: expected.low95, high: expected.high95 }
+			kind: 'interval',
+			of: 'volts a full cell settles at',
+			scale: 0.1,
+			truth: recorded[own]!.voltageV[at(readAt)]!,
+			low: expected.low95,
+			high: expected.high95
 		});
 		const stopS = doneS * between(random, 0.7, 1);
 		answers.push(...light({ ...world, n, cells, stopS, plan, meterSd: meter.sd(3.3), read: (v) => meter.read(v) }));
@@ -196,7 +219,8 @@ function light({ nature, random, ratedAh, n, cells, stopS, plan, meterSd, read }
 			{ kind: 'charge', currentA: plan.setA, voltageV: plan.setV, leadOhm: 0.005, until: { durationS: stopS } },
 			{ kind: 'rest', until: { durationS: 24 * HOUR_S } }
 		],
-		...{ stepS: 60, recordEveryS: 24 * HOUR_S }
+		stepS: 60,
+		recordEveryS: 24 * HOUR_S
 	});
 	const iso = (s: number) => new Date(Date.UTC(2026, 0, 1) + 1000 * s).toISOString();
 	const last = after[0]!.voltageV.length - 1;
@@ -213,8 +237,12 @@ function light({ nature, random, ratedAh, n, cells, stopS, plan, meterSd, read }
 	const missing = cells.reduce((sum, c, id) => sum + Math.max(0, 1 - after[id]!.soc[last]!) * c.capacityAh!, 0);
 	return [
 		{
-			...{ kind: 'interval', of: 'missing a day after a light', scale: n * ratedAh, truth: missing },
-			...{ low: low95, high: high95 }
+			kind: 'interval',
+			of: 'missing a day after a light',
+			scale: n * ratedAh,
+			truth: missing,
+			low: low95,
+			high: high95
 		}
 	];
 }

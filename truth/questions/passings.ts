@@ -57,7 +57,9 @@ export const passings: Question = {
 		const later = aYearOn(cells, behind, channel, world);
 		const learnt = judgeCheck(
 			{
-				...{ context: 'full' as const, currentA: later.currentA, groupVoltagesV: later.groupVoltagesV },
+				context: 'full' as const,
+				currentA: later.currentA,
+				groupVoltagesV: later.groupVoltagesV,
 				anchor: {
 					checkedAt: '2025-06-01',
 					currentA: check.currentA,

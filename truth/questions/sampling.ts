@@ -21,8 +21,12 @@ export const sampling: Question = {
 		const found = lot.slice(0, tested).filter((cell) => cell.isBad).length;
 		const answers: Answer[] = [
 			{
-				...{ kind: 'interval', of: 'bad cells of a lot by a sample', scale: all, truth: bad },
-				...{ low: found, high: mostBad({ all, tested, bad: found }) }
+				kind: 'interval',
+				of: 'bad cells of a lot by a sample',
+				scale: all,
+				truth: bad,
+				low: found,
+				high: mostBad({ all, tested, bad: found })
 			}
 		];
 		const lotOf = { mean: ratedAh * normalDraw(random, 1, 0.02), sd: ratedAh * between(random, 0.003, 0.03) };
@@ -30,8 +34,12 @@ export const sampling: Question = {
 		const { lowerAh, meanAh, share } = capacityOfTheRest(measured);
 		if (lowerAh !== null)
 			answers.push({
-				...{ kind: 'interval', of: 'what nine in ten of a lot hold', scale: ratedAh },
-				...{ truth: lotOf.mean - normalQuantile(share) * lotOf.sd, low: lowerAh, high: meanAh }
+				kind: 'interval',
+				of: 'what nine in ten of a lot hold',
+				scale: ratedAh,
+				truth: lotOf.mean - normalQuantile(share) * lotOf.sd,
+				low: lowerAh,
+				high: meanAh
 			});
 		if (random() < QUEUES_ASKED) {
 			const cells = Array.from({ length: 4 }, (_, id) => ({
@@ -42,15 +50,23 @@ export const sampling: Question = {
 			const things = (most: number, amps: number[]) =>
 				Array.from({ length: 1 + Math.floor(random() * most) }, (_, id) => ({ id, currentA: oneOf(random, amps) }));
 			const queue = {
-				...{ testers: things(2, [20, 40]), supplies: things(2, [10, 20, 40]), unattendedDischarge: true },
-				...{ restH: 1, waking: { from: '07:00', to: '22:30' }, startAt: '2026-03-01T08:00:00Z' }
+				testers: things(2, [20, 40]),
+				supplies: things(2, [10, 20, 40]),
+				unattendedDischarge: true,
+				restH: 1,
+				waking: { from: '07:00', to: '22:30' },
+				startAt: '2026-03-01T08:00:00Z'
 			};
 			const hoursOf = (iso: string) => (Date.parse(iso) - Date.parse(queue.startAt)) / HOUR_MS;
 			const best = Math.min(...permutations(cells).map((own) => hoursOf(planQueue({ ...queue, cells: own }).endsAt)));
 			const plan = planQueue({ ...queue, cells });
 			answers.push({
-				...{ kind: 'interval', of: 'earliest end of a queue (a bound, never broken)', scale: best, truth: best },
-				...{ low: hoursOf(plan.boundEndsAt), high: hoursOf(plan.endsAt) }
+				kind: 'interval',
+				of: 'earliest end of a queue (a bound, never broken)',
+				scale: best,
+				truth: best,
+				low: hoursOf(plan.boundEndsAt),
+				high: hoursOf(plan.endsAt)
 			});
 		}
 		return answers;

@@ -30,12 +30,20 @@ export const smallestGroup: Question = {
 		const scale = ratedAh * parallel;
 		return [
 			{
-				...{ kind: 'interval', of: 'what the smallest group really holds', scale },
-				...{ low: smallestAh.low95, high: smallestAh.high95, truth: smallest(groups) }
+				kind: 'interval',
+				of: 'what the smallest group really holds',
+				scale,
+				low: smallestAh.low95,
+				high: smallestAh.high95,
+				truth: smallest(groups)
 			},
 			{
-				...{ kind: 'interval', of: 'what matching gains', scale },
-				...{ low: gainAh.low95, high: gainAh.high95, truth: smallest(groups) - smallest(asTheyCame) }
+				kind: 'interval',
+				of: 'what matching gains',
+				scale,
+				low: gainAh.low95,
+				high: gainAh.high95,
+				truth: smallest(groups) - smallest(asTheyCame)
 			}
 		];
 	}

@@ -126,21 +126,31 @@ export const stillCharging: Question = {
 		const meter = drawMeter(random, 'restVoltage');
 		const groupVoltagesV = volts.map((v) => Number(meter.read(v).toFixed(3)));
 		const answer = isBalanced({
-			...{ chemistry: 'LFP', groupAh: ratedAh, meterSdV: meter.sd(3.4) },
-			...{ groupVoltagesV, currentA }
+			chemistry: 'LFP',
+			groupAh: ratedAh,
+			meterSdV: meter.sd(3.4),
+			groupVoltagesV,
+			currentA
 		});
 		const missing = soc.map((s, g) => (Math.max(...soc) - s) * capacityAh[g]!);
 		const apart = Math.max(...missing);
 		const answers: Answer[] = [
 			{
-				...{ kind: 'defect', of: 'groups more than 1 % apart called balanced while current flows' },
-				...{ present: false, called: apart > BALANCED * ratedAh && answer.answer === 'balanced' }
+				kind: 'defect',
+				of: 'groups more than 1 % apart called balanced while current flows',
+				present: false,
+				called: apart > BALANCED * ratedAh && answer.answer === 'balanced'
 			}
 		];
 		if (answer.apartAh)
 			answers.push({
-				...{ kind: 'interval', of: 'charge between fullest and emptiest group', stratum: 'while current flows' },
-				...{ low: answer.apartAh.low95, high: answer.apartAh.high95, truth: apart, scale: ratedAh }
+				kind: 'interval',
+				of: 'charge between fullest and emptiest group',
+				stratum: 'while current flows',
+				low: answer.apartAh.low95,
+				high: answer.apartAh.high95,
+				truth: apart,
+				scale: ratedAh
 			});
 		return answers;
 	}

@@ -70,7 +70,10 @@ export const unlikeTesters: Question = {
 				kind: 'interval',
 				of: 'capacity by two testers together',
 				stratum: 'testers 3 to 5 % off',
-				...{ low: capacityAh - 1.96 * sdAh, high: capacityAh + 1.96 * sdAh, truth: truth[0]!, scale: ratedAh }
+				low: capacityAh - 1.96 * sdAh,
+				high: capacityAh + 1.96 * sdAh,
+				truth: truth[0]!,
+				scale: ratedAh
 			}
 		];
 	}

@@ -24,7 +24,9 @@ export const underLoad: Question = {
 			{ meterSdV: meter.pairSd, groupAh, chemistry: 'LFP' },
 			subjects,
 			{
-				...{ kind: 'battery', id: 1, label: 'battery' }
+				kind: 'battery',
+				id: 1,
+				label: 'battery'
 			}
 		);
 		const apart = verdicts.filter((v) => v.code === 'load-apart');

@@ -52,8 +52,13 @@ export const witnesses: Question = {
 		const { low95, high95 } = found.ah!;
 		return [
 			{
-				...{ kind: 'interval', of: 'charge by witnesses', stratum: cold ? 'fast in the cold' : undefined },
-				...{ low: low95, high: high95, truth: ah, scale: ratedAh }
+				kind: 'interval',
+				of: 'charge by witnesses',
+				stratum: cold ? 'fast in the cold' : undefined,
+				low: low95,
+				high: high95,
+				truth: ah,
+				scale: ratedAh
 			}
 		];
 	}

@@ -4,7 +4,7 @@ import type { Question } from '../answer';
 import { between, drawCell, oneOf } from '../world';
 
 /** Further nobody looks, neither here nor there. */
-const MOST_YEARS = 100;
+const MAX_YEARS = 100;
 
 /** How long a new battery lasts by what its cells were tested to hold, before anybody has watched it fade. */
 export const years: Question = {
@@ -23,8 +23,8 @@ export const years: Question = {
 		// Weekends in a van, or every day of a year off the grid.
 		const efcPerYear = Math.exp(between(random, Math.log(40), Math.log(250)));
 		let truth = 0;
-		while (truth < MOST_YEARS && capacityAh / ratedAh - a * Math.sqrt(truth) - b * efcPerYear * truth > endFraction)
-			truth = Math.min(MOST_YEARS, truth + 0.02);
+		while (truth < MAX_YEARS && capacityAh / ratedAh - a * Math.sqrt(truth) - b * efcPerYear * truth > endFraction)
+			truth = Math.min(MAX_YEARS, truth + 0.02);
 		const ah = { low95: read - 1.96 * sdAh, likely: read, high95: read + 1.96 * sdAh };
 		const { low95, high95 } = yearsToEnd({ ah, ratedAh, endFraction });
 		return [{ kind: 'interval', of: 'years of a new battery', scale: 1, low: low95, high: high95, truth }];

@@ -72,7 +72,7 @@ export const When = (): Field =>
 /** What a sender calls one request of its own, so that it may be sent again. */
 export const ClientKey = (): Field => Text(80, 1);
 
-const MOST_TICKS = 60;
+const MAX_TICKS = 60;
 /** A list of things done or not: key → true or false. */
 export const Ticks = (): Field =>
 	checkedBy(
@@ -81,20 +81,20 @@ export const Ticks = (): Field =>
 			typeof value === 'object' &&
 			value !== null &&
 			!Array.isArray(value) &&
-			Object.keys(value).length <= MOST_TICKS &&
+			Object.keys(value).length <= MAX_TICKS &&
 			Object.entries(value).every(([key, done]) => key.length <= 40 && typeof done === 'boolean'),
-		`$property requires at most ${MOST_TICKS} keys with true or false`
+		`$property requires at most ${MAX_TICKS} keys with true or false`
 	);
 
 /** No reading of a battery lies beyond, V. */
-const MOST_VOLTS = 1000;
+const MAX_VOLTS = 1000;
 /** A list of volts, null where one was not read. */
 export const VoltsOrNull = (): Field =>
 	checkedBy(
 		'volts-or-null',
 		(value) =>
 			Array.isArray(value) &&
-			value.every((v) => v === null || (typeof v === 'number' && Number.isFinite(v) && Math.abs(v) <= MOST_VOLTS)),
+			value.every((v) => v === null || (typeof v === 'number' && Number.isFinite(v) && Math.abs(v) <= MAX_VOLTS)),
 		'$property requires numbers (volts), null where a group was not read'
 	);
 /** Three thicknesses, null where one was not taken. */
@@ -121,7 +121,7 @@ export const Volts = (): Field =>
 		'volts',
 		(value) =>
 			Array.isArray(value) &&
-			value.every((v) => typeof v === 'number' && Number.isFinite(v) && Math.abs(v) <= MOST_VOLTS),
+			value.every((v) => typeof v === 'number' && Number.isFinite(v) && Math.abs(v) <= MAX_VOLTS),
 		'$property requires numbers (volts)'
 	);
 /** Ages, years. */

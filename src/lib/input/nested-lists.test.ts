@@ -28,7 +28,11 @@ describe('a list where an object belongs', () => {
 	it('is refused for a single object', () =>
 		expect(
 			faultsOf(LimitsRequest, {
-				...{ chemistry: 'LFP', series: 4, parallel: 1, strategy: 'middle-road', cell: { ratedAh: 280 } },
+				chemistry: 'LFP',
+				series: 4,
+				parallel: 1,
+				strategy: 'middle-road',
+				cell: { ratedAh: 280 },
 				load: [[]]
 			})
 		).toContain('load'));

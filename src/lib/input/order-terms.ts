@@ -1,5 +1,4 @@
-import { CLAUSE_KINDS, type ClauseKind } from '$lib/core/picture';
-import { TERMINAL_KINDS, type TerminalKind } from '$lib/core/picture';
+import { CLAUSE_KINDS, TERMINAL_KINDS, type ClauseKind, type TerminalKind } from '$lib/core/picture';
 import { Maybe, Num, OneOf, Text, When, YesNo } from './fields';
 
 /** What was ordered, for what, and what was promised of it. */

@@ -56,7 +56,8 @@ function squaresOf(width: number, height: number): Square[] {
 			return Array.from({ length: across * down }, (_, i) => ({
 				x: at(i % across, across, width),
 				y: at(Math.floor(i / across), down, height),
-				...{ width: side, height: side }
+				width: side,
+				height: side
 			}));
 		})
 	];

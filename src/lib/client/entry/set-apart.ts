@@ -1,6 +1,5 @@
 import { lookAgain } from '$lib/client/tabs/look-again';
-import type { Stage } from '$lib/core/foundation/verdicts';
-import type { ShownVerdict } from '$lib/core/foundation/verdicts';
+import type { Stage, ShownVerdict } from '$lib/core/foundation/verdicts';
 import { announce, attempt } from './announce';
 import { api } from '../api/api';
 import type { AnswerFor } from '../api/api-shapes';

@@ -4,7 +4,10 @@ import { dueNow, type Due } from './due';
 const HOUR = 3_600_000;
 const now = Date.parse('2026-11-26T12:00:00Z');
 const due = (key: string, hours: number): Due => ({
-	...{ key, what: key, message: 'm', href: '/' },
+	key,
+	what: key,
+	message: 'm',
+	href: '/',
 	at: new Date(now + hours * HOUR).toISOString()
 });
 

@@ -27,8 +27,8 @@
 		return { low: curve.at(0.05), middle: curve.at(0.6), high: KNEE_V[bank.chemistry] };
 	});
 	/** More are not told apart by eye. */
-	const MOST = 16;
-	const own = $derived(data.mayStand.filter((c) => c.capacityAh !== null).slice(0, MOST));
+	const MAX = 16;
+	const own = $derived(data.mayStand.filter((c) => c.capacityAh !== null).slice(0, MAX));
 	const EXAMPLE_AH = [100, 96, 104, 92];
 	type Preset = 'top' | 'bottom' | 'unbalanced';
 	let preset = $state<Preset>('unbalanced');

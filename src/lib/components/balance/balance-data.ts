@@ -2,10 +2,9 @@ import type { SizedBattery } from '$lib/core/plan/layouts';
 import type { BenchClock } from '$lib/client/live/bank-clock';
 import type { ShownInstrument } from '$lib/components/instruments/instrument-choice';
 import type { AfterPause } from '$lib/core/balance/charge';
-import type { MethodRun } from '$lib/core/picture';
+import type { MethodRun, PictureBank, PictureCellType } from '$lib/core/picture';
 import type { MethodState } from '$lib/core/balance/steps';
 import type { BalanceState } from '$lib/core/balance/state';
-import type { PictureBank, PictureCellType } from '$lib/core/picture';
 import type { Settings } from '$lib/core/foundation/units';
 import type { StageVerdict } from '$lib/core/foundation/verdicts';
 

@@ -11,7 +11,7 @@
 	}
 	let { samples, gapEndsMs, limit }: Props = $props();
 	/** What the axes span at least: a share of the voltage, and A. */
-	const LEAST_SPAN = { share: 0.01, amperes: 1 };
+	const MIN_SPAN = { share: 0.01, amperes: 1 };
 	const curve = $derived(liveCurve(samples, gapEndsMs));
 </script>
 
@@ -21,7 +21,7 @@
 			series={[{ name: 'voltage', x: curve.hours, y: curve.volts, strong: true }]}
 			xLabel="hours"
 			yLabel="V"
-			leastSpan={LEAST_SPAN.share * (curve.volts.find((v) => v !== null) ?? 0)}
+			leastSpan={MIN_SPAN.share * (curve.volts.find((v) => v !== null) ?? 0)}
 			{limit}
 		/>
 	{/if}
@@ -29,7 +29,7 @@
 		series={[{ name: 'current', x: curve.hours, y: curve.amperes, strong: true }]}
 		xLabel="hours"
 		yLabel="A"
-		leastSpan={LEAST_SPAN.amperes}
+		leastSpan={MIN_SPAN.amperes}
 		height={150}
 	/>
 {:else}

@@ -3,9 +3,9 @@ import { thinCurve } from '$lib/core/test/log';
 import { probesAreOff } from '$lib/core/foundation/live-run';
 
 /** A page keeps at most so many samples of a run; beyond, it keeps half of them, every dip and peak included. */
-const MOST_KEPT = 4000;
+const MAX_KEPT = 4000;
 /** Points drawn at most, about. */
-const MOST_DRAWN = 700;
+const MAX_DRAWN = 700;
 
 /** Less than this share of a run's largest current is none. */
 const RESTING = 0.01;
@@ -22,7 +22,7 @@ const thinnedTo = (samples: readonly LiveSampleShown[], points: number): LiveSam
 
 /** Samples a page goes on with. */
 export const keptSamples = (samples: LiveSampleShown[]): LiveSampleShown[] =>
-	samples.length <= MOST_KEPT ? samples : thinnedTo(samples, MOST_KEPT / 2);
+	samples.length <= MAX_KEPT ? samples : thinnedTo(samples, MAX_KEPT / 2);
 
 /** After each of these nothing was read for a while, though no gap is counted. */
 const BREAKS = ['paused', 'dead-man', 'no-database', 'output-lost', 'over-voltage', 'not-as-set', 'restart'];
@@ -53,7 +53,7 @@ export function liveCurve(samples: readonly LiveSampleShown[], gapEndsMs: readon
 	const startMs = samples[0]?.atMs ?? 0;
 	const mostA = samples.reduce((most, s) => Math.max(most, Math.abs(s.currentA ?? 0)), 0);
 	let flowed = samples.length > 0 && Math.abs(samples[0]!.currentA ?? 0) > mostA * RESTING;
-	for (const s of thinnedTo(samples, MOST_DRAWN)) {
+	for (const s of thinnedTo(samples, MAX_DRAWN)) {
 		const hour = (s.atMs - startMs) / 3_600_000;
 		const isAfterGap = gaps.length > 0 && s.atMs >= gaps[0]! && curve.hours.length > 0;
 		while (gaps.length && s.atMs >= gaps[0]!) gaps.shift();

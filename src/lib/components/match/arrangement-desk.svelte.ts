@@ -7,8 +7,8 @@ export interface KeptArrangement {
 }
 
 /** Set beside each other at most. */
-export const MOST_KEPT = 3;
-const MOST_STEPS = 100;
+export const MAX_KEPT = 3;
+const MAX_STEPS = 100;
 
 /** The groups while they are worked at: shown, moved, taken back step by step, and up to three set beside each other. Null: as they are placed. */
 export class ArrangementDesk {
@@ -20,11 +20,11 @@ export class ArrangementDesk {
 		return this.#before.length > 0;
 	}
 	get canKeep(): boolean {
-		return this.kept.length < MOST_KEPT;
+		return this.kept.length < MAX_KEPT;
 	}
 
 	show(next: Arrangement | null): void {
-		this.#before = [...this.#before, this.current].slice(-MOST_STEPS);
+		this.#before = [...this.#before, this.current].slice(-MAX_STEPS);
 		this.current = next;
 	}
 	/** One step back; nothing happens at the first. */

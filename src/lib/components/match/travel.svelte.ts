@@ -32,7 +32,9 @@ export function travel(board: () => HTMLElement | undefined, places: () => unkno
 						{ transform: 'none', zIndex: 5 }
 					],
 					{
-						...{ duration: WAY.duration, easing: 'cubic-bezier(0.3, 0, 0.2, 1)', fill: 'backwards' },
+						duration: WAY.duration,
+						easing: 'cubic-bezier(0.3, 0, 0.2, 1)',
+						fill: 'backwards',
 						delay: Math.min(WAY.most, late++ * WAY.between)
 					}
 				);

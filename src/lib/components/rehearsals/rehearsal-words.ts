@@ -1,6 +1,5 @@
 import type { RehearsalJudgement } from '$lib/core/world/rehearsal';
-import type { Stage } from '$lib/core/foundation/verdicts';
-import type { ShownVerdict } from '$lib/core/foundation/verdicts';
+import type { Stage, ShownVerdict } from '$lib/core/foundation/verdicts';
 
 export const money = (amount: number): string => amount.toFixed(0);
 

@@ -1,10 +1,9 @@
 import type { ShownInstrument } from '$lib/components/instruments/instrument-choice';
 import type { AtTemperature, RefusedRun } from '$lib/core/test/capacity';
-import type { Clause } from '$lib/core/picture';
+import type { Clause, PictureBank, PictureCellType, PictureRun } from '$lib/core/picture';
 import type { Protocol, Tick } from '$lib/core/test/clauses';
 import type { WaitingForTest } from '$lib/core/receive/claim';
 import type { SpotNote } from '$lib/core/test/run-notes';
-import type { PictureBank, PictureCellType, PictureRun } from '$lib/core/picture';
 import type { RunCorrection } from '$lib/core/test/capacities';
 import type { Settings } from '$lib/core/foundation/units';
 import type { StageVerdict } from '$lib/core/foundation/verdicts';

@@ -41,7 +41,7 @@
 	const drawsLeads = $derived(leads.length > 0 && leads.length <= 9 && widthPx >= 640);
 	const LEAD_ROOM = 56;
 	/** Pixels for a unit of the drawing at which names can still be read. */
-	const LEAST_SCALE = 0.82;
+	const MIN_SCALE = 0.82;
 	const height = $derived(layout.height + (drawsLeads ? LEAD_ROOM : 0));
 	const columnX = (k: number) => ((k + 0.5) / leads.length) * layout.width;
 	function path(lead: number, node: number): string {
@@ -57,7 +57,7 @@
 	<!-- The same battery on every screen: a narrow one slides over it. -->
 	<div class="slides">
 		<svg
-			style:min-width="{layout.width * LEAST_SCALE}px"
+			style:min-width="{layout.width * MIN_SCALE}px"
 			viewBox="0 0 {layout.width} {height}"
 			role="img"
 			aria-label={label}

@@ -35,7 +35,12 @@ describe('a battery from above', () => {
 		[16, 4]
 	])('draws the bars of %sS%sP that the plan counts', (series, parallel) => {
 		const { build } = hardwareFor({
-			...{ series, parallel, batteries: 1, rows: 1, studsPerPole: 1, balance: 'together' }
+			series,
+			parallel,
+			batteries: 1,
+			rows: 1,
+			studsPerPole: 1,
+			balance: 'together'
 		});
 		expect(batteryLayout(series, parallel).bars.filter((b) => b.kind === 'bar')).toHaveLength(build.bar!);
 	});

@@ -34,8 +34,8 @@ const ROW_GAP = 48;
 /** Between the two cells of a square block. */
 const MIDDLE_GAP = 6;
 /** More in a row make names too small to read. */
-const MOST_GROUPS_A_ROW = 8;
-const MOST_CELLS_A_ROW = 12;
+const MAX_GROUPS_A_ROW = 8;
+const MAX_CELLS_A_ROW = 12;
 
 interface Pole {
 	x: number;
@@ -46,7 +46,7 @@ interface Pole {
 function groupsARow(series: number, across: number, rows: number | null): number {
 	const fitting =
 		rows === null
-			? Math.min(series, MOST_GROUPS_A_ROW, Math.max(1, Math.floor(MOST_CELLS_A_ROW / across)))
+			? Math.min(series, MAX_GROUPS_A_ROW, Math.max(1, Math.floor(MAX_CELLS_A_ROW / across)))
 			: Math.ceil(series / Math.min(rows, series));
 	return fitting < series && fitting > 1 ? fitting + (rows === null ? -(fitting % 2) : fitting % 2) : fitting;
 }
@@ -98,7 +98,9 @@ export function batteryLayout(series: number, parallel: number, shape: BatterySh
 	const height = 2 * MARGIN.y + (rowOf(series) + 1) * rowHeight - ROW_GAP;
 	return turned(
 		{
-			...{ width, height, nodes },
+			width,
+			height,
+			nodes,
 			cells: groups.flatMap((group) => Array.from({ length: parallel }, (_, c) => cellOf(group, c))),
 			bars: nodes.flatMap((_, node) => barsOf(node))
 		},
@@ -126,8 +128,12 @@ export function batteryLayout(series: number, parallel: number, shape: BatterySh
 	/** From one pole to another, along the row or across to the next one. */
 	function between(node: number, a: Pole, b: Pole): BatteryLayout['bars'][number] {
 		return {
-			...{ node, kind: 'bar', x: Math.min(a.x, b.x) - OVER, y: Math.min(a.y, b.y) - BAR / 2 },
-			...{ width: Math.abs(a.x - b.x) + 2 * OVER, height: Math.abs(a.y - b.y) + BAR }
+			node,
+			kind: 'bar',
+			x: Math.min(a.x, b.x) - OVER,
+			y: Math.min(a.y, b.y) - BAR / 2,
+			width: Math.abs(a.x - b.x) + 2 * OVER,
+			height: Math.abs(a.y - b.y) + BAR
 		};
 	}
 
@@ -192,7 +198,9 @@ function turned(layout: BatteryLayout, corner: OutputCorner): BatteryLayout {
 	return {
 		...layout,
 		cells: layout.cells.map((c) => ({
-			...{ group: c.group, x: x(c.x, CELL.width), y: y(c.y, CELL.height) },
+			group: c.group,
+			x: x(c.x, CELL.width),
+			y: y(c.y, CELL.height),
 			plusUp: c.plusUp !== acrossY
 		})),
 		nodes: layout.nodes.map((n) => ({ x: x(n.x), y: y(n.y), up: n.up !== acrossY })),

@@ -8,15 +8,20 @@ import { snapshotBounds } from '../foundation/snapshot';
 import { meterSd } from '../foundation/reading';
 import { cellSubject, type Subject, type Verdict } from '../foundation/verdicts';
 import { say } from './verdicts';
-import { isCharging, type BalanceState } from './state';
-import { readingsInOrder } from '../picture';
-import { lapseVerdicts, undoneBy } from '../picture';
-import type { BankPicture, PictureBank, PictureCell } from '../picture';
-import { bankSubject, isInService, placedCells } from '../picture';
-import type { StageJudgement } from '../picture';
-import { rowCold } from './state';
-import { tellsCharge } from '../picture';
-import { methodStanding } from './state';
+import { isCharging, rowCold, methodStanding, type BalanceState } from './state';
+import {
+	readingsInOrder,
+	lapseVerdicts,
+	undoneBy,
+	bankSubject,
+	isInService,
+	placedCells,
+	tellsCharge,
+	type BankPicture,
+	type PictureBank,
+	type PictureCell,
+	type StageJudgement
+} from '../picture';
 
 /** Less than that went in, as a share of the row: it tells nothing of what they arrived with that the tail does not. */
 const TELLING = 0.03;
@@ -160,7 +165,9 @@ function setsCompared(
 	const cellAh = Math.max(...cells.map((c) => c.capacityAh));
 	const tails = [{ cellV: last.cellV, cellA: last.supplyA / cells.length }, ...earlier];
 	const { apartAh } = snapshotBounds({
-		...{ chemistry: picture.bank.chemistry, groupAh: cellAh, meterSdV },
+		chemistry: picture.bank.chemistry,
+		groupAh: cellAh,
+		meterSdV,
 		groupVoltagesV: tails.map((t) => t.cellV),
 		currentA: tails.reduce((sum, t) => sum + t.cellA, 0) / tails.length
 	});
@@ -184,7 +191,9 @@ function counterVerdicts(picture: BankPicture, { progress, readings, plan }: Bal
 	const at = progress.counterAsks.flatMap((i) => readingsInOrder(readings)[i] ?? []);
 	return [
 		say('counter-unclear', 'open', bankSubject(picture), {
-			...{ lowAh: low, highAh: high, totalAh: plan.totalAh },
+			lowAh: low,
+			highAh: high,
+			totalAh: plan.totalAh,
 			counts: at.map((r) => r.deliveredAh ?? 0)
 		})
 	];

@@ -3,26 +3,34 @@ import { countedAh } from '../foundation/charge-account';
 import { balanceState } from '../balance/state';
 import { bankCapacities } from '../test/capacities';
 import { judgeReceiveStage } from '../receive/judge';
-import { chargeNow } from '../picture';
-import { cell, delivery, picture, run } from '../picture';
-import type { PictureReading } from '../picture';
-import type { Touch } from '../picture';
+import { chargeNow, cell, delivery, picture, run, type PictureReading, type Touch } from '../picture';
 
 const touch = (from: string, more: Partial<Touch> = {}): Touch => ({
-	...{ from, until: from, balanceRunId: null, atWork: false },
+	from,
+	until: from,
+	balanceRunId: null,
+	atWork: false,
 	...more
 });
 const rest = (value: number, takenAt: string): PictureReading => ({
-	...{ id: 1, version: 1, value, sd: 0.001, rawText: `${value}`, restS: null, takenAt, takenDoubtS: null, meter: null }
+	id: 1,
+	version: 1,
+	value,
+	sd: 0.001,
+	rawText: `${value}`,
+	restS: null,
+	takenAt,
+	takenDoubtS: null,
+	meter: null
 });
 const ms = (iso: string) => Date.parse(iso);
 const back = (at: string, ah: number): Touch =>
-	touch(at, { deeds: [{ fromMs: ms(at), untilMs: ms(at), end: null, movedAh: countedAh(ah) }] });
+	touch(at, { movements: [{ fromMs: ms(at), untilMs: ms(at), end: null, movedAh: countedAh(ah) }] });
 
 describe('the charge of cells by what was done to them', () => {
 	const EMPTIED = '2026-03-09T00:00:00Z';
 	const emptied = touch(EMPTIED, {
-		deeds: [{ fromMs: ms(EMPTIED), untilMs: ms(EMPTIED), end: 'empty', movedAh: countedAh(-284) }]
+		movements: [{ fromMs: ms(EMPTIED), untilMs: ms(EMPTIED), end: 'empty', movedAh: countedAh(-284) }]
 	});
 	const tested = (id: number) =>
 		cell(id, [run()], { touches: [emptied, back('2026-03-09T06:00:00Z', 140)], readings: {} });
@@ -46,12 +54,24 @@ describe('the charge of cells by what was done to them', () => {
 
 	it('cells of a row that began empty share alike what went in; of others it is anybody’s guess', () => {
 		const row: Touch = touch('2026-03-10T00:00:00Z', {
-			...{ until: '2026-03-10T05:00:00Z', balanceRunId: 9 },
+			until: '2026-03-10T05:00:00Z',
+			balanceRunId: 9,
 			row: {
-				...{ cellIds: [1, 2], setV: 3.5, supplyA: 40, leadOhm: 0.01, startedAt: '2026-03-10T00:00:00Z' },
+				cellIds: [1, 2],
+				setV: 3.5,
+				supplyA: 40,
+				leadOhm: 0.01,
+				startedAt: '2026-03-10T00:00:00Z',
 				readings: ['00:00', '05:00'].map((at, i) => ({
-					...{ id: i, version: 1, readAt: `2026-03-10T${at}:00Z`, supplyV: 3.4, supplyA: 40, cellV: 3.35 },
-					...{ deliveredAh: i * 200, stopped: null, counterAnew: null }
+					id: i,
+					version: 1,
+					readAt: `2026-03-10T${at}:00Z`,
+					supplyV: 3.4,
+					supplyA: 40,
+					cellV: 3.35,
+					deliveredAh: i * 200,
+					stopped: null,
+					counterAnew: null
 				}))
 			}
 		});
@@ -68,7 +88,9 @@ describe('the charge of cells by what was done to them', () => {
 
 	it('a first charge that was counted tells what a cell came with, closer than a voltage on the plateau', () => {
 		const at = '2026-03-05T00:00:00Z';
-		const filled = touch(at, { deeds: [{ fromMs: ms(at), untilMs: ms(at), end: 'full', movedAh: countedAh(154) }] });
+		const filled = touch(at, {
+			movements: [{ fromMs: ms(at), untilMs: ms(at), end: 'full', movedAh: countedAh(154) }]
+		});
 		const arrivalRead = rest(3.295, '2026-03-02T00:00:00Z');
 		const of = (touches: Touch[]) =>
 			judgeReceiveStage(

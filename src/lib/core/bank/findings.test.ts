@@ -25,7 +25,9 @@ it('a joint with too much is the bar of its cell, unless several share the group
 	const joints = judgeJoints({
 		restV: [3.3, 3.3, 3.3, 3.3],
 		loadV: [3.27, 3.2, 3.27, 3.27],
-		...{ currentA: -50, parallel: 1, meterSdV: 0.001 }
+		currentA: -50,
+		parallel: 1,
+		meterSdV: 0.001
 	});
 	const verdicts = jointVerdicts({ joints, currentA: -50 }, battery);
 	expect(found(verdicts)).toEqual([{ kind: 'loose-bar', where: 'R-02' }]);

@@ -2,12 +2,18 @@ import { describe, expect, it } from 'vitest';
 import { judgePlanStage } from '../plan/judge';
 import { judgeReceiveStage } from '../receive/judge';
 import { NO_PLAN } from '../plan/bank-plan';
-import { cell, delivery, picture } from '../picture';
-import type { PictureReading } from '../picture';
+import { cell, delivery, picture, type PictureReading } from '../picture';
 
 const rest = (value: number): PictureReading => ({
-	...{ id: 1, version: 1, value, sd: 0.001, rawText: `${value}`, restS: null, takenAt: '2026-03-02T00:00:00Z' },
-	...{ takenDoubtS: null, meter: null }
+	id: 1,
+	version: 1,
+	value,
+	sd: 0.001,
+	rawText: `${value}`,
+	restS: null,
+	takenAt: '2026-03-02T00:00:00Z',
+	takenDoubtS: null,
+	meter: null
 });
 const tray = (value: number) =>
 	picture([cell(1, [], { readings: { restVoltage: rest(value) }, arrivalRead: rest(value) })]);

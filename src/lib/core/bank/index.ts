@@ -11,4 +11,4 @@ export {
 	type FactsByCode,
 	type VerdictCode
 } from './every-verdict';
-export { keptVerdict, worded, type KeptStageVerdict, type KeptVerdict } from './kept-verdict';
+export { keptFromWords, keptVerdict, worded, type KeptStageVerdict, type KeptVerdict } from './kept-verdict';

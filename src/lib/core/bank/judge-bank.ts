@@ -1,10 +1,17 @@
-import { STAGE_NAMES, WARMTHS, warmestFirst, type Stage, type StageStatus, type Warmth } from '../foundation/verdicts';
-import { type StageVerdict, type VerdictFacts, type Verdict } from '../foundation/verdicts';
+import {
+	STAGE_NAMES,
+	WARMTHS,
+	warmestFirst,
+	type Stage,
+	type StageStatus,
+	type Warmth,
+	type StageVerdict,
+	type VerdictFacts,
+	type Verdict
+} from '../foundation/verdicts';
 import { standsOnOther } from './every-verdict';
 import { say } from './not-judged';
-import type { BankPicture } from '../picture';
-import { bankSubject, isInService, placedCells } from '../picture';
-import { statusOf, type StageJudgement } from '../picture';
+import { bankSubject, isInService, placedCells, statusOf, type BankPicture, type StageJudgement } from '../picture';
 
 /** By what edition of the rules a bank was judged: raised whenever a rule changes, so that what changed with it is told. */
 export const EDITION = 13;

@@ -5,8 +5,12 @@ import { keptVerdict, worded } from './kept-verdict';
 
 const cell = cellSubject({ id: 7, label: 'H-07' });
 const low: Verdict = sayAny('deep-discharged', 'stop', cell, {
-	...{ restVoltageV: measured(1.9, 0.002), limitV: 2.5, recoveryV: 3 },
-	...{ chemistry: 'LFP' as const, level: 'low' as const, touched: false }
+	restVoltageV: measured(1.9, 0.002),
+	limitV: 2.5,
+	recoveryV: 3,
+	chemistry: 'LFP' as const,
+	level: 'low' as const,
+	touched: false
 });
 const stored = (verdict: Verdict) => worded<Verdict>(JSON.parse(JSON.stringify(keptVerdict(verdict))));
 

@@ -14,10 +14,16 @@ export function keptVerdict<V extends Verdict>(verdict: V): KeptVerdict<V> {
 	return definitionOf(verdict.code) ? kept : { ...kept, wordsThen: { title, finding, doubt, rule, next } };
 }
 
-const words = (code: string, said: Said<unknown>): Sentences | null => {
+/** The sentences its facts give today; null for a code that is no longer said, and for facts of an earlier rule that lack what they want. */
+function madeOf({ code, subject, members, facts }: KeptVerdict): Sentences | null {
 	const definition = definitionOf(code);
-	return definition && (definition.words as (said: Said<unknown>) => Sentences)(said);
-};
+	if (!definition) return null;
+	try {
+		return (definition.words as (said: Said<unknown>) => Sentences)({ subject, members, facts });
+	} catch {
+		return null;
+	}
+}
 
 /** Of facts whose words can no longer be made, because an earlier rule kept others. */
 const onlyNamed = ({ code, wordsThen }: KeptVerdict): Sentences =>
@@ -29,17 +35,16 @@ const onlyNamed = ({ code, wordsThen }: KeptVerdict): Sentences =>
 		next: null
 	};
 
+/** A verdict of before as it is stored now: in words of then where its facts no longer give any. */
+export function keptFromWords<V extends Verdict>(verdict: V): KeptVerdict<V> {
+	const kept = keptVerdict(verdict);
+	const { title, finding, doubt, rule, next } = verdict;
+	return madeOf(kept as KeptVerdict) ? kept : { ...kept, wordsThen: { title, finding, doubt, rule, next } };
+}
+
 /** A stored verdict in today's words; in those of then where its code is no longer said. */
 export function worded<V extends Verdict>(kept: KeptVerdict<V>): V {
-	const { subject, members, facts, code, asks } = kept as KeptVerdict;
-	let made: Sentences | null;
-	try {
-		made = words(code, { subject, members, facts });
-	} catch {
-		// Facts of an earlier rule may lack what the words of today want.
-		made = null;
-	}
 	const { wordsThen: _, ...rest } = kept;
-	const sentences = made ?? onlyNamed(kept as KeptVerdict);
-	return { ...rest, ...sentences, next: nextLeft(sentences.next, asks) } as unknown as V;
+	const sentences = madeOf(kept as KeptVerdict) ?? onlyNamed(kept as KeptVerdict);
+	return { ...rest, ...sentences, next: nextLeft(sentences.next, kept.asks) } as unknown as V;
 }

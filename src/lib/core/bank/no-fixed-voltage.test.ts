@@ -42,8 +42,12 @@ describe('no voltage is fixed in a sentence', () => {
 			...shares.flatMap((share) => outsideLimits(chemistry, dischargeLimitV * share, 0.001, WHOLE_BANK) ?? []),
 			...judgeDelivery(
 				shares.map((share, id) => ({
-					...{ id, label: `C-${id}`, restVoltageV: dischargeLimitV * share, restVoltageSdV: 0.001 },
-					...{ acResistanceMohm: 0.2, acResistanceSdMohm: 0.01 }
+					id,
+					label: `C-${id}`,
+					restVoltageV: dischargeLimitV * share,
+					restVoltageSdV: 0.001,
+					acResistanceMohm: 0.2,
+					acResistanceSdMohm: 0.01
 				})),
 				{ chemistry, restS: 86_400, ratedResistanceMohm: null }
 			).verdicts,

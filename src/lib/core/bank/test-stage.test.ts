@@ -3,9 +3,7 @@ import { bankCapacities, protocolStrip } from '../test/capacities';
 import { buildRefusals } from '../match/state';
 import { judgeReceiveStage } from '../receive/judge';
 import { judgeTestStage } from '../test/judge';
-import type { Clause } from '../picture';
-import { cell, clause, delivery, picture, run } from '../picture';
-import type { BankPicture, PictureRun } from '../picture';
+import { cell, clause, delivery, picture, run, type Clause, type BankPicture, type PictureRun } from '../picture';
 
 const only = (own: BankPicture) => bankCapacities(own)[0]!;
 const states = (own: BankPicture) =>
@@ -92,8 +90,11 @@ describe('what is to be built together', () => {
 	});
 	it('a test of self-discharge that has ended is told as ended, also where no capacity is known', () => {
 		const storageTest = {
-			...{ chargedAt: '2026-03-01', dueOn: '2026-04-01' },
-			...{ refillAh: 5, refillSdAh: 0.2, refilledAt: '2026-03-31' }
+			chargedAt: '2026-03-01',
+			dueOn: '2026-04-01',
+			refillAh: 5,
+			refillSdAh: 0.2,
+			refilledAt: '2026-03-31'
 		};
 		const codes = (own: BankPicture) => judgeReceiveStage(own).verdicts.map((v) => v.code);
 		expect(codes(picture([cell(1, [run()], { storageTest })]))).toContain('self-discharge-usual');
@@ -105,7 +106,10 @@ describe('what is to be built together', () => {
 
 describe('a run that an instrument counted', () => {
 	const calibration = {
-		...{ quantity: 'capacity' as const, meter: 'A', calibratedOn: '2026-03-09T00:00:00Z', truthSd: 0.2 },
+		quantity: 'capacity' as const,
+		meter: 'A',
+		calibratedOn: '2026-03-09T00:00:00Z',
+		truthSd: 0.2,
 		pairs: [{ shown: 102, truth: 100 }]
 	};
 	const ah = (more: Partial<PictureRun>, own: Partial<BankPicture> = {}) =>

@@ -37,15 +37,13 @@ describe('a verdict', () => {
 				'look',
 				{ kind: 'group', id, label: `Group ${id}` },
 				{
-					...{
-						driftAh: { low95: ah - 0.2, likely: ah, high95: ah + 0.2 },
-						limitAh: 1,
-						limitShare: 0.01,
-						countedAtV: null,
-						learntOn: null,
-						end: 'top' as const,
-						group: id
-					}
+					driftAh: { low95: ah - 0.2, likely: ah, high95: ah + 0.2 },
+					limitAh: 1,
+					limitShare: 0.01,
+					countedAtV: null,
+					learntOn: null,
+					end: 'top' as const,
+					group: id
 				}
 			);
 		expect(sameVerdict(at(1, -2), at(1, -3))).toBe(true);

@@ -1,6 +1,5 @@
 import { chargeAfter } from '../foundation/parallel-charge';
-import { STAGE_NAMES, type Stage, type StageStatus } from '../foundation/verdicts';
-import type { StageVerdict } from '../foundation/verdicts';
+import { STAGE_NAMES, type Stage, type StageStatus, type StageVerdict } from '../foundation/verdicts';
 import type { BalanceState } from '../balance/state';
 import type { BatteryBuild } from '../build/state';
 

@@ -2,10 +2,7 @@ import { leadVerdict } from './leads';
 import { torqueVerdicts } from './conductors';
 import { type Verdict } from '../foundation/verdicts';
 import { say } from './verdicts';
-import { lapseVerdicts } from '../picture';
-import type { BankPicture } from '../picture';
-import { batterySubject, isInService } from '../picture';
-import type { StageJudgement } from '../picture';
+import { lapseVerdicts, batterySubject, isInService, type BankPicture, type StageJudgement } from '../picture';
 import { type BuildRecords, type BatteryBuild, buildState } from './state';
 
 /** @param wanted whether what nobody wrote down is asked for */

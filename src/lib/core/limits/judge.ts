@@ -1,11 +1,8 @@
 import { STANDBY_DAYS, standbyDays } from './values';
 import { measured, type Verdict } from '../foundation/verdicts';
 import { say } from './verdicts';
-import type { BankPicture } from '../picture';
-import { bankSubject, batterySubject, placedCells } from '../picture';
-import type { StageJudgement } from '../picture';
-import { bmsCells, wiringVerdicts } from './state';
-import { type BatteryLimits, limitsState } from './state';
+import { bankSubject, batterySubject, placedCells, type BankPicture, type StageJudgement } from '../picture';
+import { bmsCells, wiringVerdicts, limitsState, type BatteryLimits } from './state';
 
 /** A test must have found less by so many of its own sd before it is news. */
 const LESS_BY_SDS = 2;

@@ -1,9 +1,16 @@
 import { arrivalOrderSummary, judgeMatch, knownOf, tooFewCells } from './groups';
 import { cellSubject, type Verdict } from '../foundation/verdicts';
 import { say } from './verdicts';
-import type { BankPicture } from '../picture';
-import { bankSubject, batterySubject, concernedCells, isInService, placedCells, wantedCells } from '../picture';
-import type { StageJudgement } from '../picture';
+import {
+	bankSubject,
+	batterySubject,
+	concernedCells,
+	isInService,
+	placedCells,
+	wantedCells,
+	type BankPicture,
+	type StageJudgement
+} from '../picture';
 import { type MatchState, matchState, resistiveCells, buildRefusals } from './state';
 
 /** A cell with too much resistance that is built in although a sound one is at hand. */

@@ -5,11 +5,10 @@ import {
 	countedAh,
 	type Bounds,
 	type ChargeAccount,
-	type ChargeDeed,
+	type ChargeMovement,
 	type RestedAt
 } from '../foundation/charge-account';
-import { CHEMISTRY_FIGURES, socBounds } from '../foundation/chemistry';
-import { LOST_A_DAY } from '../foundation/chemistry';
+import { CHEMISTRY_FIGURES, socBounds, LOST_A_DAY } from '../foundation/chemistry';
 import { CoreError } from '../foundation/errors';
 import type { BankPicture, PictureCell, PictureReading } from './picture';
 import { CRATE_REST_S, ownTypeOf, readingSd } from './picture-parts';
@@ -31,13 +30,21 @@ function chargedInto(row: ChargedRow, { bank, cellType }: BankPicture): { ah: Bo
 	try {
 		const plan = planTopBalance(
 			row.cellIds.map((id) => ({
-				...{ id, label: '', capacityAh, socLow: 0, socHigh: 1, restVoltageV: null, resistanceMohm: null }
+				id,
+				label: '',
+				capacityAh,
+				socLow: 0,
+				socHigh: 1,
+				restVoltageV: null,
+				resistanceMohm: null
 			})),
 			{
 				chemistry: bank.chemistry,
 				chargeLimitV: cellType?.chargeLimitV ?? figures.chargeLimitV,
 				chargeCRate: cellType?.chargeCRate ?? figures.chargeCRate,
-				...{ supplyA: row.supplyA, leadOhm: row.leadOhm, setV: row.setV }
+				supplyA: row.supplyA,
+				leadOhm: row.leadOhm,
+				setV: row.setV
 			}
 		);
 		const ordered = readingsInOrder(row.readings).map(({ readAt, counterAnew = null, ...read }) => ({
@@ -53,11 +60,11 @@ function chargedInto(row: ChargedRow, { bank, cellType }: BankPicture): { ah: Bo
 	}
 }
 
-/** Where a cell stood by its deeds before a moment; null: at neither end. */
-function endBefore(cell: TouchedCell | undefined, atMs: number, picture: BankPicture): ChargeDeed['end'] {
+/** Where a cell stood by its movements before a moment; null: at neither end. */
+function endBefore(cell: TouchedCell | undefined, atMs: number, picture: BankPicture): ChargeMovement['end'] {
 	const before = (cell?.touches ?? []).filter((t) => Date.parse(t.from) < atMs);
 	const last = before.at(-1);
-	return last ? (deedsOf(last, picture).at(-1)?.end ?? null) : null;
+	return last ? (movementsOf(last, picture).at(-1)?.end ?? null) : null;
 }
 
 /** What one cell of a row got of what went in: alike where all began at the same end, else anything up to all of it. */
@@ -76,10 +83,10 @@ function shareOfRow(row: ChargedRow, ah: Bounds, picture: BankPicture): Bounds {
  * What a touch moved, part by part; what nobody counted is told as that. A result that was typed or came from a file leaves the cell
  * anyhow: many testers fill it again by themselves.
  */
-function deedsOf(touch: Touch, picture: BankPicture): readonly ChargeDeed[] {
-	if (touch.deeds?.length) return touch.deeds;
+function movementsOf(touch: Touch, picture: BankPicture): readonly ChargeMovement[] {
+	if (touch.movements?.length) return touch.movements;
 	const [fromMs, untilMs] = [Date.parse(touch.from), touch.until === null ? null : Date.parse(touch.until)];
-	const uncounted: ChargeDeed = { fromMs, untilMs, end: null, movedAh: null };
+	const uncounted: ChargeMovement = { fromMs, untilMs, end: null, movedAh: null };
 	const charged = touch.row && chargedInto(touch.row, picture);
 	if (!touch.row || !charged) return [uncounted];
 	// Of a full row nobody knows who took how much.
@@ -88,9 +95,9 @@ function deedsOf(touch: Touch, picture: BankPicture): readonly ChargeDeed[] {
 	return [{ fromMs, untilMs, end: charged.done ? 'full' : null, movedAh }];
 }
 
-const endedBy = (deed: ChargeDeed, ms: number): ChargeDeed => ({
-	...deed,
-	untilMs: deed.untilMs === null ? ms - 1 : Math.min(deed.untilMs, ms - 1)
+const endedBy = (movement: ChargeMovement, ms: number): ChargeMovement => ({
+	...movement,
+	untilMs: movement.untilMs === null ? ms - 1 : Math.min(movement.untilMs, ms - 1)
 });
 
 /**
@@ -109,10 +116,10 @@ export function chargeOfCell(
 ): ChargeAccount {
 	// A cell of a bank at work that is read by itself was taken out of it for that.
 	const apartMs = Math.max(-Infinity, ...rests.map((r) => r.atMs));
-	const deeds = cell.touches
+	const movements = cell.touches
 		.filter((t) => exceptRow === null || t.balanceRunId !== exceptRow)
-		.flatMap((t) => deedsOf(t, picture).map((d) => (t.atWork && d.fromMs < apartMs ? endedBy(d, apartMs) : d)));
-	return chargeAt({ capacityAh, deeds, rests, lostADay: LOST_A_DAY }, atMs);
+		.flatMap((t) => movementsOf(t, picture).map((d) => (t.atWork && d.fromMs < apartMs ? endedBy(d, apartMs) : d)));
+	return chargeAt({ capacityAh, movements, rests, lostADay: LOST_A_DAY }, atMs);
 }
 
 /** The charge a rest voltage fits; null where none was read. */
@@ -146,6 +153,6 @@ export const capacityNear = (picture: BankPicture, cell: PictureCell): number | 
 /** What a cell arrived with, worked back from its own first charges, share of full; null where they do not tell. */
 export function arrivedWith(picture: BankPicture, cell: PictureCell): Bounds | null {
 	const capacityAh = capacityNear(picture, cell) ?? UNRATED_AH;
-	const deeds = cell.touches.flatMap((t) => deedsOf(t, picture));
-	return deeds.length ? chargeBefore({ capacityAh, deeds }) : null;
+	const movements = cell.touches.flatMap((t) => movementsOf(t, picture));
+	return movements.length ? chargeBefore({ capacityAh, movements }) : null;
 }

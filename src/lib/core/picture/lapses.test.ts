@@ -4,7 +4,12 @@ import { EVIDENCE, undoneBy, type BatteryChange } from '.';
 const battery = { id: 7 };
 const READ = '2026-03-01T10:00:00Z';
 const change = (kind: BatteryChange['kind'], more: Partial<BatteryChange> = {}): BatteryChange => ({
-	...{ batteryId: 7, at: '2026-03-02T10:00:00Z', kind, positions: [], out: null, into: null },
+	batteryId: 7,
+	at: '2026-03-02T10:00:00Z',
+	kind,
+	positions: [],
+	out: null,
+	into: null,
 	...more
 });
 const undone = (c: BatteryChange) => EVIDENCE.filter((e) => undoneBy({ changes: [c] }, battery, e, READ) !== null);

@@ -24,7 +24,9 @@ export function modulesOf(delivery: PictureDelivery, { cells, modules = [] }: Ba
 	return [...group(own, (c) => placeInModule(c.position, make).module)]
 		.sort(([a], [b]) => a - b)
 		.map(([number, held]) => ({
-			...{ number, cells: held, label: labelOf(held, number) },
+			number,
+			cells: held,
+			label: labelOf(held, number),
 			record: modules.find((m) => m.deliveryId === delivery.id && m.number === number) ?? null
 		}));
 }

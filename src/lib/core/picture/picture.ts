@@ -1,9 +1,8 @@
-import type { OutputCorner } from './choices';
+import type { OutputCorner, Strategy } from './choices';
 import type { Chemistry } from '../foundation/chemistry';
 import type { Correction, LogFault, TestedLot } from './evidence';
 import type { Clause, ClauseKind } from './clause';
 import type { Inspection, StopReason, TerminalKind } from './inspection';
-import type { Strategy } from './choices';
 import type { MethodRun, MethodWorld } from './method-run';
 import type { Touch } from './touches';
 import type { MeterAccuracy, Probe, Quantity, StoredCalibration } from '../foundation/reading';

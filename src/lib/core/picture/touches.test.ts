@@ -3,7 +3,10 @@ import { tellsCharge, type Touch } from './touches';
 
 const day = (n: number) => new Date(Date.UTC(2026, 10, n)).toISOString();
 const touch = (from: number, until: number | null, more: Partial<Touch> = {}): Touch => ({
-	...{ from: day(from), until: until === null ? null : day(until), balanceRunId: null, atWork: false },
+	from: day(from),
+	until: until === null ? null : day(until),
+	balanceRunId: null,
+	atWork: false,
 	...more
 });
 

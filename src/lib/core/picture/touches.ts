@@ -1,16 +1,16 @@
-import type { ChargeDeed } from '../foundation/charge-account';
+import type { ChargeMovement } from '../foundation/charge-account';
 
 /** Something that changed a cell's charge: a test, a charge in a row, a step of a balance, work. */
 export interface Touch {
 	from: string;
 	/** Null: it goes on. */
 	until: string | null;
-	/** The row it was charged in; null: another deed. */
+	/** The row it was charged in; null: another movement. */
 	balanceRunId: number | null;
 	/** It is the work of the bank it sits in. */
 	atWork: boolean;
 	/** What it moved, part by part; missing: nobody counted. */
-	deeds?: readonly ChargeDeed[] | undefined;
+	movements?: readonly ChargeMovement[] | undefined;
 	/** What was read of the row it was charged in; missing: nothing, or no row. */
 	row?: ChargedRow | undefined;
 }

@@ -4,9 +4,7 @@ import { nominalClassV } from './loads';
 import { judgeTypeFigures } from '../foundation/reading';
 import { type Verdict } from '../foundation/verdicts';
 import { say } from './verdicts';
-import type { BankPicture, PictureBattery } from '../picture';
-import { bankSubject, typeFigures } from '../picture';
-import type { StageJudgement } from '../picture';
+import { bankSubject, typeFigures, type BankPicture, type PictureBattery, type StageJudgement } from '../picture';
 import { type PlanFactsOfBank, type OpenOrder, bankPlanState, plannedLayout } from './state';
 
 const nominalV = ({ bank }: BankPicture, battery: PictureBattery) =>
@@ -66,7 +64,8 @@ function overdue(picture: BankPicture, plan: BankPlan | null, orders: readonly O
 		})
 	];
 	const due = awaited.map(({ orderOn, promisedOn }) => ({
-		...{ orderOn, promisedOn },
+		orderOn,
+		promisedOn,
 		dueMs: promisedOn === null ? Date.parse(orderOn) + leadDays * DAY_MS : Date.parse(promisedOn)
 	}));
 	// The longest overdue speaks for all of them.

@@ -1,8 +1,6 @@
 import { type Verdict } from '../foundation/verdicts';
 import { say } from './verdicts';
-import type { BankPicture } from '../picture';
-import { batterySubject, isInService } from '../picture';
-import type { StageJudgement } from '../picture';
+import { batterySubject, isInService, type BankPicture, type StageJudgement } from '../picture';
 import {
 	type ProveRecords,
 	PROVE_CHECKS,

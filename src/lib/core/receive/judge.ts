@@ -1,11 +1,16 @@
 import { askingNothing } from '../foundation/verdicts';
 import { judgeUnlike } from './inspection';
 import { say } from './verdicts';
-import { idleVerdict, lateVerdicts } from './trays';
-import type { BankPicture } from '../picture';
-import { bankSubject, concernedCells, isInService, wantedCells } from '../picture';
-import { setAside, type StageJudgement } from '../picture';
-import { judgedTrays, deliveryClaim } from './trays';
+import { idleVerdict, lateVerdicts, judgedTrays, deliveryClaim } from './trays';
+import {
+	bankSubject,
+	concernedCells,
+	isInService,
+	wantedCells,
+	setAside,
+	type BankPicture,
+	type StageJudgement
+} from '../picture';
 
 /** The verdicts on what arrived, and whether every cell that is needed is here and read. */
 /** @param nowIso when it is looked at; null: what only time tells is left out */

@@ -1,8 +1,6 @@
 import { askingAfterStop } from '../foundation/verdicts';
-import type { BankPicture } from '../picture';
-import { placedCells } from '../picture';
+import { placedCells, type BankPicture, type StageJudgement } from '../picture';
 import { stoppedCells } from '../receive/trays';
-import type { StageJudgement } from '../picture';
 import type { BatteryService } from './state';
 
 /** The verdicts on the years of a bank; a stage that is never done. */

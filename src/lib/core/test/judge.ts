@@ -4,21 +4,21 @@ import { CHEMISTRY_FIGURES } from '../foundation/chemistry';
 import { judgeGrade } from './grading';
 import { cellSubject, measured, type Subject, type Verdict } from '../foundation/verdicts';
 import { say } from './verdicts';
-import { heldVerdicts } from './capacities';
-import { cellsInModules } from '../picture';
-import type { BankPicture, PictureDelivery } from '../picture';
+import { heldVerdicts, cRateOf, ratedOf, bankTesting, type CellCapacity } from './capacities';
 import {
+	cellsInModules,
 	bankSubject,
 	concernedCells,
 	deliverySubject,
 	isInService,
 	ownTypeOf,
 	readingSd,
-	wantedCells
+	wantedCells,
+	setAside,
+	type BankPicture,
+	type PictureDelivery,
+	type StageJudgement
 } from '../picture';
-import { cRateOf } from './capacities';
-import { setAside, type StageJudgement } from '../picture';
-import { type CellCapacity, ratedOf, bankTesting } from './capacities';
 
 /** A tester nobody has used here: another one that could be borrowed. */
 const ANOTHER = 'another tester';
@@ -61,7 +61,8 @@ function runVerdicts(picture: BankPicture, capacities: readonly CellCapacity[]):
 			: judgeRun(
 					cell,
 					{
-						...{ capacityAh: run.capacityAh, energyWh: run.energyWh },
+						capacityAh: run.capacityAh,
+						energyWh: run.energyWh,
 						sdAh: run.sdAh ?? TESTER_GAIN_SD * run.capacityAh,
 						cRate: cRateOf(run, ownTypeOf(picture, cell), nominalV),
 						temperatureC: run.temperatureC
@@ -87,13 +88,17 @@ function gradeVerdicts(
 	capacities: readonly CellCapacity[]
 ): Verdict[] {
 	const line = {
-		...{ name: delivery.promisedGrade ?? '', leastAh: delivery.gradeCapacityAh },
+		name: delivery.promisedGrade ?? '',
+		leastAh: delivery.gradeCapacityAh,
 		mostMohm: delivery.gradeResistanceMohm
 	};
 	const graded = capacities
 		.filter(({ cell }) => cell.deliveryId === delivery.id)
 		.map(({ cell: { id, label, readings }, capacityAh, sdAh }) => ({
-			...{ id, label, capacityAh, capacitySdAh: sdAh },
+			id,
+			label,
+			capacityAh,
+			capacitySdAh: sdAh,
 			resistanceMohm: readings.acResistance?.value ?? null,
 			resistanceSdMohm: readings.acResistance ? readingSd(readings.acResistance, meters.acResistance) : null,
 			temperatureC: readings.temperature?.value ?? null
@@ -110,7 +115,10 @@ export function judgeTestStage(picture: BankPicture): StageJudgement {
 	const asked = (c: CellCapacity) =>
 		c.run !== null || (concerned.has(c.cell.id) && !inModules.has(c.cell.id) && !isInService(picture));
 	const tested = capacities.filter(asked).map((c) => ({
-		...{ id: c.cell.id, label: c.cell.label, judgement: c.judgement, refused: c.refused },
+		id: c.cell.id,
+		label: c.cell.label,
+		judgement: c.judgement,
+		refused: c.refused,
 		temperatureC: c.correction?.temperatureC ?? null,
 		tested: c.capacityAh !== null,
 		ratedAh: ratedOf(c.cell, picture)

@@ -13,12 +13,12 @@ export interface CalibrationChange {
 	now: string | null;
 }
 
-const MOST_CHANGES = 200;
+const MAX_CHANGES = 200;
 /** Whoever asks waits for the judging so long at most, ms. */
 const PATIENCE_MS = 1500;
 
 /**
- * What a calibration has changed in the verdicts of all banks, the latest first, at most {@link MOST_CHANGES}. Banks that are
+ * What a calibration has changed in the verdicts of all banks, the latest first, at most {@link MAX_CHANGES}. Banks that are
  * out of date are judged first; `beingJudged` says how many of them are not done yet and may add to the list.
  * @throws ServiceError 404
  */
@@ -33,16 +33,20 @@ export async function calibrationChanges(
 		.whereRaw('json_contains(cause, ?)', [JSON.stringify({ kind: 'calibrations', recordId: id })])
 		.whereNull('deleted_at')
 		.orderBy('id', 'desc')
-		.limit(MOST_CHANGES + 1)
+		.limit(MAX_CHANGES + 1)
 		.pluck('id')) as number[];
-	const rows = ids.length ? await verdictChanges.all({ id: ids.slice(0, MOST_CHANGES) }) : [];
+	const rows = ids.length ? await verdictChanges.all({ id: ids.slice(0, MAX_CHANGES) }) : [];
 	const names = new Map(all.map((b) => [b.id, b.name]));
 	return {
 		changes: rows.reverse().map(({ bankId, stage, subjectLabel, saidBefore, saysNow }) => ({
-			...{ bankId, bankName: names.get(bankId) ?? 'a bank', stage, subjectLabel },
-			...{ before: saidBefore?.title ?? null, now: saysNow?.title ?? null }
+			bankId,
+			bankName: names.get(bankId) ?? 'a bank',
+			stage,
+			subjectLabel,
+			before: saidBefore?.title ?? null,
+			now: saysNow?.title ?? null
 		})),
-		more: ids.length > MOST_CHANGES,
+		more: ids.length > MAX_CHANGES,
 		beingJudged: beingJudged.length
 	};
 }

@@ -23,7 +23,11 @@ export async function attach(
 		const hash = await keepFile(file, tx);
 		return attachments.insert(
 			{
-				...{ subjectKind, subjectId: String(subjectId), name, about: about ?? null, hash },
+				subjectKind,
+				subjectId: String(subjectId),
+				name,
+				about: about ?? null,
+				hash,
 				takenAt: takenAt ?? new Date().toISOString()
 			},
 			tx
@@ -58,7 +62,8 @@ export async function attachmentContent(id: number, small: boolean): Promise<Res
 	return new Response(body, {
 		headers: {
 			...headers,
-			...{ 'content-type': mime, 'content-length': String(bytes) },
+			'content-type': mime,
+			'content-length': String(bytes),
 			'content-disposition': `${disposition}; filename*=UTF-8''${encodeURIComponent(name)}`
 		}
 	});

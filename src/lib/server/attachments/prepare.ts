@@ -7,7 +7,7 @@ const LONGEST = 2400;
 const THUMBNAIL = 320;
 const QUALITY = 82;
 /** More pixels than a camera makes are no photo of a cell. */
-const MOST_PIXELS = 100_000_000;
+const MAX_PIXELS = 100_000_000;
 const PHOTOS = /^image\/(jpeg|png|webp|avif|heic|heif)$/;
 /** Kept as they came. */
 const FILES = /^(application\/pdf|text\/(plain|csv))$/;
@@ -23,7 +23,7 @@ export async function preparedFile(mime: string, content: Buffer): Promise<NewFi
 	if (FILES.test(mime)) return { mime, content, width: null, height: null, thumbnail: null };
 	if (!PHOTOS.test(mime)) throw refused(`This is not ${ATTACHABLE}.`);
 	try {
-		const turned = sharp(content, { limitInputPixels: MOST_PIXELS, failOn: 'error' }).rotate();
+		const turned = sharp(content, { limitInputPixels: MAX_PIXELS, failOn: 'error' }).rotate();
 		const { data, info } = await turned
 			.resize({ width: LONGEST, height: LONGEST, fit: 'inside', withoutEnlargement: true })
 			.webp({ quality: QUALITY })
@@ -43,7 +43,7 @@ export async function preparedFile(mime: string, content: Buffer): Promise<NewFi
 
 /** The small picture of a kept photo. */
 export const smallOf = (photo: Buffer): Promise<Buffer> =>
-	sharp(photo, { limitInputPixels: MOST_PIXELS })
+	sharp(photo, { limitInputPixels: MAX_PIXELS })
 		.resize({ width: THUMBNAIL, height: THUMBNAIL, fit: 'inside', withoutEnlargement: true })
 		.webp({ quality: QUALITY })
 		.toBuffer();

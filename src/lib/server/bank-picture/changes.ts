@@ -1,8 +1,7 @@
 import type { Knex } from 'knex';
-import type { BatteryChange } from '$lib/core/picture';
+import type { BatteryChange, PictureBattery } from '$lib/core/picture';
 import { database } from '../db/connection';
 import { batteryWorks } from '../records';
-import type { PictureBattery } from '$lib/core/picture';
 
 /** A cell that is put back into the group it left within this time was never away, ms. */
 const SAME_ACT_MS = 60_000;
@@ -69,7 +68,9 @@ export async function batteryChanges(
 			const isWhole = group.cellIds.length === battery.parallel;
 			return [
 				{
-					...{ batteryId: battery.id, at: iso(removal.removed_at), positions: [group.position] },
+					batteryId: battery.id,
+					at: iso(removal.removed_at),
+					positions: [group.position],
 					kind: isWhole ? 'cell-exchanged' : 'cell-taken-out',
 					out: removal.label,
 					into: isWhole ? removal.into_label : null
@@ -77,7 +78,12 @@ export async function batteryChanges(
 			];
 		}),
 		...works.map(({ batteryId, doneAt, what, positions }): BatteryChange => ({
-			...{ batteryId, at: doneAt, kind: what, positions: positions ?? [], out: null, into: null }
+			batteryId,
+			at: doneAt,
+			kind: what,
+			positions: positions ?? [],
+			out: null,
+			into: null
 		}))
 	];
 }

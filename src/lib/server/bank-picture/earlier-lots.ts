@@ -4,7 +4,7 @@ import { database } from '../db/connection';
 import type { Bank } from '../records';
 
 /** More lots, and more cells of each, say no more of a type: the latest lots count. */
-const MOST_LOTS = 8;
+const MAX_LOTS = 8;
 const RUNS_OF_A_LOT = 40;
 /** Colder or warmer, or long after it came, a figure tells of something else than the lot (default). */
 const ROOM_C = { from: 18, to: 30 };
@@ -18,7 +18,7 @@ const LOTS = `
 		and (
 			select r.id from cells c straight_join runs r force index (runs_cell_id_tested_at_index) on r.cell_id = c.id
 			where c.delivery_id = d.id and c.deleted_at is null and r.deleted_at is null limit 1) is not null
-	order by d.id desc limit ${MOST_LOTS}`;
+	order by d.id desc limit ${MAX_LOTS}`;
 
 /** The first runs of the first cells of one lot. */
 const FIRST_RUNS = `(

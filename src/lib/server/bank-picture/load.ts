@@ -21,8 +21,7 @@ import {
 	type Run
 } from '../records';
 import { methodOf } from './method-run';
-import { currentMeters } from '../records/settings/settings';
-import { readSettings } from '../records/settings/settings';
+import { currentMeters, readSettings } from '../records/settings/settings';
 import { batteryChanges } from './changes';
 import { calibratedReadings, calibrator } from './calibrated-readings';
 import { codeTwins } from './code-twins';

@@ -27,9 +27,14 @@ export async function methodOf(row: MethodRunRow, tx?: Knex): Promise<{ run: Met
 	const order = (row.cellIds ?? []).filter((id) => labels.has(id));
 	return {
 		run: {
-			...{ id: row.id, version: row.version, bankId: row.bankId, method: row.method, setup: row.setup },
+			id: row.id,
+			version: row.version,
+			bankId: row.bankId,
+			method: row.method,
+			setup: row.setup,
 			cells: order.map((id) => ({ id, label: labels.get(id)!, capacityAh: cellAh })),
-			...{ startedAt: row.createdAt, endedAt: row.endedAt },
+			startedAt: row.createdAt,
+			endedAt: row.endedAt,
 			entries: [...entries]
 				.sort((a, b) => Date.parse(a.doneAt) - Date.parse(b.doneAt) || a.id - b.id)
 				.map((e) => ({ ...e, asked: e.asked === null ? null : Boolean(e.asked) }))
@@ -38,7 +43,9 @@ export async function methodOf(row: MethodRunRow, tx?: Knex): Promise<{ run: Met
 			chemistry: bank.chemistry,
 			chargeLimitV: type?.chargeLimitV ?? figures.chargeLimitV,
 			dischargeLimitV: type?.dischargeLimitV ?? figures.dischargeLimitV,
-			...{ series: bank.series, cellAh, groupAh: cellAh * bank.parallel },
+			series: bank.series,
+			cellAh,
+			groupAh: cellAh * bank.parallel,
 			meterSdV: meterSd(meters.restVoltage, figures.nominalV),
 			resistanceOhm: type?.acResistanceMohm ? type.acResistanceMohm / 1000 : null,
 			subject: { kind: 'bank', id: bank.id, label: bank.name }

@@ -2,7 +2,7 @@ import { group } from 'd3-array';
 import type { Touch } from '$lib/core/picture';
 import { fromColumns } from '../db/case';
 import { database } from '../db/connection';
-import { chargedRows, deedsOfLiveRuns, deedsOfStorageTests, emptiedAt, isEmptied } from './charge-deeds';
+import { chargedRows, movementsOfLiveRuns, movementsOfStorageTests, emptiedAt, isEmptied } from './charge-movements';
 
 /** What changes a cell's charge, and when: cell, from, until, row, at work, and the record that tells what it moved. */
 const TOUCHES = `
@@ -78,8 +78,8 @@ export async function touchesOf(cellIds: readonly number[]): Promise<Map<number,
 		...new Set(all.filter((t) => kinds.includes(t.byKind)).map((t) => t.byId))
 	];
 	const [byLive, byStored, byRow] = await Promise.all([
-		deedsOfLiveRuns(idsOf('live', 'rehearsed')),
-		deedsOfStorageTests(idsOf('stood-full')),
+		movementsOfLiveRuns(idsOf('live', 'rehearsed')),
+		movementsOfStorageTests(idsOf('stood-full')),
 		chargedRows(idsOf('row'))
 	]);
 	const followed = new Set([...byLive.values()].flatMap((l) => l.runId ?? []));
@@ -92,15 +92,15 @@ export async function touchesOf(cellIds: readonly number[]): Promise<Map<number,
 				// What a live run became is told by that, phase by phase.
 				return followed.has(t.byId) ? [] : of(base);
 			case 'live':
-				return of({ ...base, deeds: live?.deeds });
+				return of({ ...base, movements: live?.movements });
 			case 'rehearsed':
-				return live ? of({ ...base, from: live.from, until: live.until, deeds: live.deeds }) : [];
+				return live ? of({ ...base, from: live.from, until: live.until, movements: live.movements }) : [];
 			case 'stood-full':
-				return of({ ...base, deeds: byStored.get(t.byId)?.filter((d) => d.fromMs === Date.parse(t.from)) });
+				return of({ ...base, movements: byStored.get(t.byId)?.filter((d) => d.fromMs === Date.parse(t.from)) });
 			case 'row':
 				return of({ ...base, row: byRow.get(t.byId) });
 			case 'step':
-				return of({ ...base, deeds: isEmptied(t.step) ? [emptiedAt(Date.parse(t.from))] : undefined });
+				return of({ ...base, movements: isEmptied(t.step) ? [emptiedAt(Date.parse(t.from))] : undefined });
 			default:
 				return of(base);
 		}

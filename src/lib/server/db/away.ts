@@ -35,7 +35,7 @@ const isDiskFull = (error: unknown): boolean => {
 };
 
 /** A database on a disk with less room does not start, bytes. */
-const LEAST_BYTES = 40 * 1024 * 1024;
+const MIN_BYTES = 40 * 1024 * 1024;
 
 /** Whether the private database is away because its disk is full; who starts it says where it lies. */
 function hasNoRoom(): boolean {
@@ -43,7 +43,7 @@ function hasNoRoom(): boolean {
 	if (!folder) return false;
 	try {
 		const { bavail, bsize } = statfsSync(folder);
-		return bavail * bsize < LEAST_BYTES;
+		return bavail * bsize < MIN_BYTES;
 	} catch {
 		return false;
 	}

@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 import { database } from './connection';
 
 /** Tries at a piece of work that another transaction stood in the way of. */
-const MOST_TRIES = 12;
+const MAX_TRIES = 12;
 const LONGEST_WAIT_MS = 40;
 /** Deadlock, and a row changed since this transaction first looked. */
 const AGAIN = new Set(['ER_LOCK_DEADLOCK', 'ER_CHECKREAD']);
@@ -20,7 +20,7 @@ export async function inTransaction<T>(work: (tx: Knex.Transaction) => Promise<T
 		try {
 			return await database().transaction(work, { isolationLevel: 'read committed' });
 		} catch (error) {
-			if (!wantsAnotherTry(error) || tries === MOST_TRIES) throw error;
+			if (!wantsAnotherTry(error) || tries === MAX_TRIES) throw error;
 			// Those who met part for different whiles.
 			await new Promise((done) => setTimeout(done, 1 + Math.random() * LONGEST_WAIT_MS));
 		}

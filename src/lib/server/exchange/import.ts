@@ -2,7 +2,7 @@ import type { Knex } from 'knex';
 import PQueue from 'p-queue';
 import type { SubjectKind } from '$lib/core/foundation/verdicts';
 import { InputError, validated } from '$lib/input/validate';
-import { FilesBrought } from '../attachments/files-brought';
+import { ImportedFiles } from '../attachments/imported-files';
 import { database } from '../db/connection';
 import { ServiceError } from '../errors';
 import { insertLiveSamples } from '../db/live-samples';
@@ -43,10 +43,10 @@ class BankImport {
 	private lines = 0;
 	private ended = false;
 
-	private readonly files: FilesBrought;
+	private readonly files: ImportedFiles;
 
 	constructor(private readonly tx: Knex) {
-		this.files = new FilesBrought(tx);
+		this.files = new ImportedFiles(tx);
 	}
 
 	async take(line: ParsedLine): Promise<void> {

@@ -86,7 +86,10 @@ async function workedOutTail(run: BalanceRun, bank: Bank, waking: WakingHours): 
 	const at = new Date(Math.max(lastMs, awakeMs)).toISOString();
 	return [
 		{
-			...{ key: `charge-${run.id}-tail@${at}`, bankId: bank.id, bankName: bank.name, at },
+			key: `charge-${run.id}-tail@${at}`,
+			bankId: bank.id,
+			bankName: bank.name,
+			at,
 			what: `Look at the charge, ${bank.name}`,
 			message:
 				'Its tail may come soon: read the amperes of the supply and the volts at the cells, and write them down.',
@@ -112,7 +115,10 @@ async function ofCharge(run: BalanceRun): Promise<Due[]> {
 		: (noted.findLast((r) => r.cellV !== null && !r.stopped)?.readAt ?? null);
 	const place = run.endedAt ? 'receive' : 'balance/charge';
 	return readAgain(since, lastRead).map(({ hours, at }) => ({
-		...{ key: `charge-${run.id}-${hours}h@${since}`, bankId: bank.id, bankName: bank.name, at },
+		key: `charge-${run.id}-${hours}h@${since}`,
+		bankId: bank.id,
+		bankName: bank.name,
+		at,
 		what: run.endedAt ? `Read the cells, ${bank.name}` : `Read the row, ${bank.name}`,
 		message:
 			hours === 1
@@ -128,8 +134,13 @@ async function ofMethod(row: MethodRunRow): Promise<Due[]> {
 	if (!bank || bank.rehearsal || (await methodRuns.all({ bankId: bank.id })).at(-1)?.id !== row.id) return [];
 	const { run, world } = await methodOf(row);
 	return followMethod(run, world).due.map(({ at, what, message }) => ({
-		...{ at, message, what: `${what}, ${bank.name}`, key: `method-${row.id}-${what}@${at}` },
-		...{ bankId: bank.id, bankName: bank.name, href: `/banks/${bank.id}/balance/steps` }
+		at,
+		message,
+		what: `${what}, ${bank.name}`,
+		key: `method-${row.id}-${what}@${at}`,
+		bankId: bank.id,
+		bankName: bank.name,
+		href: `/banks/${bank.id}/balance/steps`
 	}));
 }
 

@@ -1,11 +1,17 @@
 import type { RunningWork } from '$lib/core/bank';
-import type { Stage, StageStatus, Warmth } from '$lib/core/foundation/verdicts';
+import {
+	STAGES,
+	WARMTHS,
+	type Stage,
+	type StageStatus,
+	type Warmth,
+	type StageVerdict
+} from '$lib/core/foundation/verdicts';
 import { BANK_USES } from '$lib/core/picture';
-import { STAGES, WARMTHS } from '$lib/core/foundation/verdicts';
-import type { StageVerdict } from '$lib/core/foundation/verdicts';
 import { InputError } from '$lib/input/validate';
 import { columnOf } from '../db/case';
 import { database } from '../db/connection';
+import { holding } from '../db/like';
 import { readingOnce } from '../db/read-once';
 import { refreshSoon } from '../judgements/behind';
 import { bankSummary, type BankSummary, type ShownSummary } from '../judgements/store';
@@ -128,8 +134,6 @@ function listed(row: HomeRow, running: readonly RunningWork[]): HomeBank {
 	};
 }
 
-const like = (search: string) => `%${search.replace(/[\\%_]/g, '\\$&')}%`;
-
 /** What is looked for on Home; null: any. */
 interface HomeFilter {
 	search: string;
@@ -141,7 +145,7 @@ const ANY: HomeFilter = { search: '', stage: null, bankUse: null };
 /** Banks by name, use and the stage they stand at. */
 function banksLike({ search, stage, bankUse }: HomeFilter, rehearsal: boolean) {
 	const query = database()('banks').where({ 'banks.rehearsal': rehearsal }).whereNull('banks.deleted_at');
-	if (search) query.where('banks.name', 'like', like(search));
+	if (search) query.where('banks.name', 'like', holding(search));
 	if (bankUse) query.where({ 'banks.bank_use': bankUse });
 	if (stage)
 		query.whereExists((q) =>
@@ -198,12 +202,12 @@ async function needingLook(): Promise<number> {
 	return Number(n);
 }
 
-const MOST_SEARCH = 80;
+const MAX_SEARCH = 80;
 
 /** The warmest banks, the rest by search and paging. @param query `q` part of a name, `stage`, `use`, `page` from 1 @throws InputError */
 export const homeOverview = (query: URLSearchParams, patienceMs = PATIENCE_MS): Promise<Home> =>
 	readingOnce(async () => {
-		const search = (query.get('q') ?? '').trim().slice(0, MOST_SEARCH);
+		const search = (query.get('q') ?? '').trim().slice(0, MAX_SEARCH);
 		const page = Math.max(1, Math.min(10_000, Math.floor(Number(query.get('page') ?? 1)) || 1));
 		if (!search.isWellFormed()) throw new InputError([{ path: 'q', message: 'q requires text' }]);
 		const filter = { search, stage: oneOf(query, 'stage', STAGES), bankUse: oneOf(query, 'use', BANK_USES) };

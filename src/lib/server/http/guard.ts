@@ -27,18 +27,21 @@ const isTooLong = (request: Request) => {
 	return !(length !== null && Number(length) <= FORM_LIMIT);
 };
 
+/** The refusal of a request for a host name this server does not go by. */
+export const hostRefusal = (host: string): Response =>
+	problemResponse(
+		400,
+		'host',
+		`This server does not answer to the host name "${nameOf(host).slice(0, 80)}". Use 127.0.0.1, or name the host in ALLOWED_HOSTS.`
+	);
+
 /**
  * Refuses requests for another host name (DNS rebinding) and writes that another site's page sends.
  * @returns the refusal, or null to go on
  */
 export function refusal(request: Request, hosts: Set<string>): Response | null {
 	const host = request.headers.get('host') ?? '';
-	if (!isAllowedHost(host, hosts))
-		return problemResponse(
-			400,
-			'host',
-			`This server does not answer to the host name "${nameOf(host).slice(0, 80)}". Use 127.0.0.1, or name the host in ALLOWED_HOSTS.`
-		);
+	if (!isAllowedHost(host, hosts)) return hostRefusal(host);
 	if (request.method === 'GET' || request.method === 'HEAD') return null;
 	const origin = request.headers.get('origin');
 	if (origin !== null && (!URL.canParse(origin) || new URL(origin).host !== host))

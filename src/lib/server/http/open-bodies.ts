@@ -3,7 +3,7 @@ import { OVERALL_MS, paceOf } from './body-pace';
 
 /** A body counts as long when it is still coming after so long; of long ones so many may come at once. */
 const LONG_MS = 5_000;
-const MOST_LONG = 64;
+const MAX_LONG = 64;
 const LOOK_EVERY_MS = 2_500;
 /** Those who read a body refuse a slow one in words first; only then is its line cut. */
 const GRACE_MS = 5_000;
@@ -18,7 +18,7 @@ interface OpenBody {
 
 /**
  * Watches every body that is still coming, whoever reads it (forms too): the line of one that stays too slow is cut, and of more than
- * {@link MOST_LONG} long ones that of those that brought least.
+ * {@link MAX_LONG} long ones that of those that brought least.
  * @param now ms, for tests
  */
 export function openBodies(now: () => number = Date.now) {
@@ -36,7 +36,7 @@ export function openBodies(now: () => number = Date.now) {
 		const rate = (b: OpenBody) => sizeOf(b) / (at - b.begunMs);
 		long
 			.sort((a, b) => rate(b) - rate(a))
-			.slice(MOST_LONG)
+			.slice(MAX_LONG)
 			.forEach(cut);
 	}
 

@@ -3,7 +3,7 @@ import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { setFlagsFromString } from 'node:v8';
 import { GOING } from './going';
-import { SECURITY_HEADERS, allowedHosts, isAllowedHost } from './guard';
+import { hostRefusal, SECURITY_HEADERS, allowedHosts, isAllowedHost } from './guard';
 import { hasBody, openBodies } from './open-bodies';
 import { problemResponse } from './problem';
 
@@ -35,15 +35,7 @@ const { handler } = (await import(/* @vite-ignore */ pathToFileURL(file).href)) 
 const server = createServer((request, response) => {
 	for (const [name, value] of Object.entries(SECURITY_HEADERS)) response.setHeader(name, value);
 	const host = request.headers.host ?? '';
-	if (!isAllowedHost(host, hosts))
-		return void refuse(
-			response,
-			problemResponse(
-				400,
-				'host',
-				`This server does not answer to the host name "${host.slice(0, 80)}". Use 127.0.0.1, or name the host in ALLOWED_HOSTS.`
-			)
-		);
+	if (!isAllowedHost(host, hosts)) return void refuse(response, hostRefusal(host));
 	if (hasBody(request)) bodies.follow(request);
 	handler(request, response, () => {
 		void refuse(response, problemResponse(404, 'not-found', 'There is nothing at this address.'));

@@ -30,16 +30,16 @@ async function namelessFile(): Promise<FileHandle> {
 }
 
 /** So many are taken in at once; each may fill the disk. */
-const MOST_AT_ONCE = 16;
+const MAX_AT_ONCE = 16;
 let coming = 0;
 
 /** Takes a body in before anybody works on it, so that a slow line holds up nothing but itself. @throws BodyError `no-room`, and what `chunks` throws */
 export async function spooled(chunks: AsyncIterable<Uint8Array>): Promise<Spooled> {
-	if (coming >= MOST_AT_ONCE)
+	if (coming >= MAX_AT_ONCE)
 		throw new BodyError(
 			409,
 			'busy',
-			`${MOST_AT_ONCE} files are being taken in already. Nothing was stored; send this one again when one of them has ended.`
+			`${MAX_AT_ONCE} files are being taken in already. Nothing was stored; send this one again when one of them has ended.`
 		);
 	coming++;
 	let file: FileHandle | null = null;

@@ -16,7 +16,7 @@ export interface Link {
 	/** As {@link use}, but does not wait its turn to try again: a person asked, or an output must go off. */
 	useNow<T>(work: (driver: Driver) => Promise<T>): Promise<T>;
 	/** As {@link useNow}, and without asking who answers: an output is told to go off even where no sensible answer comes back. */
-	tellOff(work: (driver: Driver) => Promise<void>): Promise<void>;
+	attemptOnce(work: (driver: Driver) => Promise<void>): Promise<void>;
 	status(): LinkStatus;
 	close(): void;
 }
@@ -70,7 +70,7 @@ export function createLink(open: () => Promise<Driver>, now: () => number): Link
 	return {
 		use: (work) => inTurn(() => attempt(work, true)),
 		useNow: (work) => inTurn(() => attempt(work, false)),
-		tellOff: (work) => inTurn(() => attempt(work, false, false)),
+		attemptOnce: (work) => inTurn(() => attempt(work, false, false)),
 		status: () => ({ connected: driver !== null, identity, trouble }),
 		close() {
 			driver?.close();

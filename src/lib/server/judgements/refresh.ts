@@ -1,8 +1,7 @@
 import type { Knex } from 'knex';
-import { WARMTHS } from '$lib/core/foundation/verdicts';
+import { WARMTHS, cellsOf, type StageVerdict } from '$lib/core/foundation/verdicts';
 import { EDITION, keptVerdict, warmthRank, worded, type BankJudgement, type KeptStageVerdict } from '$lib/core/bank';
 import type { KeptSummary } from './summary';
-import { cellsOf, type StageVerdict } from '$lib/core/foundation/verdicts';
 import { loadBankPicture } from '../bank-picture/load';
 import { database } from '../db/connection';
 import { readingOnce } from '../db/read-once';
@@ -37,7 +36,7 @@ interface CauseRow {
 }
 
 /** Causes kept with a change, at most. */
-const MOST_CAUSES = 20;
+const MAX_CAUSES = 20;
 
 /** Judges a bank from its picture, keeps what is said now and what changed. @throws ServiceError 404 */
 export async function judgeAndKeep(bankId: number): Promise<void> {
@@ -86,7 +85,7 @@ async function keepChanges(
 	const changedAt = new Date().toISOString();
 	const rule = before.edition === EDITION ? 'time' : 'rule';
 	const cause = causes.length
-		? causes.slice(-MOST_CAUSES).map((c) => ({
+		? causes.slice(-MAX_CAUSES).map((c) => ({
 				kind: c.kind,
 				recordId: c.record_id,
 				deed: c.deed,

@@ -1,6 +1,5 @@
-import { WARMTHS, type Stage } from '$lib/core/foundation/verdicts';
+import { WARMTHS, type Stage, type StageVerdict } from '$lib/core/foundation/verdicts';
 import { EDITION, worded, type KeptStageVerdict } from '$lib/core/bank';
-import type { StageVerdict } from '$lib/core/foundation/verdicts';
 import { database } from '../db/connection';
 import { judgeElsewhere } from './elsewhere';
 import { summaryInWords, type BankSummary } from './summary';

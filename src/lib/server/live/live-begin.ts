@@ -10,7 +10,15 @@ import { refuseUnsafeStart } from '../stages/balance/may-start';
 import { refuseWhileLinked } from '../stages/balance/linked';
 import { asServiceError, instrumentKeys } from '../address-book/instruments';
 import { clipForRun, nowOf } from '../rehearsals/bench/bench';
-import { WATCHDOG_FACTOR, allOff, chaseOff, driveOutput, openLinks, stopChasing, type LiveLinks } from './live-outputs';
+import {
+	WATCHDOG_FACTOR,
+	allOff,
+	retryOff,
+	driveOutput,
+	openLinks,
+	stopRetrying,
+	type LiveLinks
+} from './live-outputs';
 import { valuesToConfirm } from './live-plan';
 import { startRunner } from './live-runner';
 import { noteStartCharge, type RestReading } from './start-charge';
@@ -38,7 +46,7 @@ export async function beginLiveRun(id: number, input: LiveConfirmInput): Promise
 		throw new InputError([{ path: 'confirmed', message: `requires the values as they are: ${values.join(' · ')}` }]);
 	const links = await openLinks(run);
 	let claimed = await claim(run);
-	stopChasing(links);
+	stopRetrying(links);
 	try {
 		await clipForRun(run);
 		// What such a cell holds nobody knows, nor when the run will end.
@@ -46,7 +54,7 @@ export async function beginLiveRun(id: number, input: LiveConfirmInput): Promise
 			claimed = await liveRuns.update(claimed.id, claimed.version, { expectedAh: null });
 		await driveOutput(links, run.phases[run.progress.phase]!, run.deadManS * WATCHDOG_FACTOR);
 	} catch (error) {
-		chaseOff(links, await allOff(links), () => undefined);
+		retryOff(links, await allOff(links), () => undefined);
 		await giveBack(run, claimed);
 		throw asServiceError(error);
 	}

@@ -41,7 +41,7 @@ export async function allOff(links: LiveLinks): Promise<LiveRole[]> {
 	for (const role of ['supply', 'load'] as const) {
 		const line = links[role];
 		if (!line) continue;
-		const tell = () => line.link.tellOff((driver) => driver.switchOutput!(false));
+		const tell = () => line.link.attemptOnce((driver) => driver.switchOutput!(false));
 		// One lost answer is no instrument out of reach.
 		await tell()
 			.catch(tell)
@@ -56,9 +56,9 @@ const CHASE_EVERY_MS = 1000;
 
 /**
  * Goes on trying to switch outputs off: an instrument that was away comes back as it was left. Ends when it has worked, or when
- * somebody drives the instrument anew ({@link stopChasing}). @param off called for each output that is off at last
+ * somebody drives the instrument anew ({@link stopRetrying}). @param off called for each output that is off at last
  */
-export function chaseOff(links: LiveLinks, roles: readonly LiveRole[], off: (name: string) => void): void {
+export function retryOff(links: LiveLinks, roles: readonly LiveRole[], off: (name: string) => void): void {
 	for (const role of roles) {
 		const { link, calibration } = links[role]!;
 		const own = { stopped: false };
@@ -73,7 +73,7 @@ export function chaseOff(links: LiveLinks, roles: readonly LiveRole[], off: (nam
 }
 
 /** Before these instruments are driven again. */
-export function stopChasing(links: LiveLinks): void {
+export function stopRetrying(links: LiveLinks): void {
 	for (const { calibration } of Object.values(links)) stopChase(calibration.id);
 }
 
@@ -89,7 +89,7 @@ async function chase(link: Link, own: { stopped: boolean }): Promise<boolean> {
 		await new Promise((done) => setTimeout(done, CHASE_EVERY_MS).unref());
 		if (own.stopped) return false;
 		const isOff = await link
-			.tellOff((driver) => driver.switchOutput!(false))
+			.attemptOnce((driver) => driver.switchOutput!(false))
 			.then(
 				() => true,
 				() => false

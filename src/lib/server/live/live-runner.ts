@@ -4,7 +4,7 @@ import type { StoredSample } from '../db/stored-sample';
 import { log } from '../log';
 import { banks, type LiveRun } from '../records';
 import { finishLiveRun } from './live-finish';
-import { WATCHDOG_FACTOR, allOff, chaseOff, driveOutput, openLinks, readPhase } from './live-outputs';
+import { WATCHDOG_FACTOR, allOff, retryOff, driveOutput, openLinks, readPhase } from './live-outputs';
 import { storedOf, toSample } from './live-reading';
 import { storeOf } from './live-store';
 
@@ -39,7 +39,7 @@ const pause = (ms: number) => new Promise((done) => setTimeout(done, ms));
 export async function startRunner(started: LiveRun, afterBreak: boolean): Promise<LiveRunner> {
 	const links = await openLinks(started);
 	const { rehearsal } = await banks.get(started.bankId);
-	const store = storeOf(started, rehearsal, () => void happen({ kind: 'stored' }));
+	const store = storeOf(started, rehearsal, () => void handle({ kind: 'stored' }));
 	const followed = { ...started, simulated: rehearsal };
 	let state = startFollowing(started.progress, afterBreak, Date.now());
 	let lastRead: StoredSample | null = null;
@@ -48,13 +48,13 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 	/** What a person, or the end of the application, asks for: taken up between two samples. */
 	let asked: What | null = null;
 
-	async function happen(what: What): Promise<void> {
+	async function handle(what: What): Promise<void> {
 		const [next, commands] = followRun(followed, state, { ...what, nowMs: Date.now() } as FollowEvent);
 		state = next;
-		for (const command of commands) await obey(command);
+		for (const command of commands) await carryOut(command);
 	}
 
-	async function obey(command: FollowCommand): Promise<void> {
+	async function carryOut(command: FollowCommand): Promise<void> {
 		switch (command.kind) {
 			case 'keep-sample':
 				// At the run's own time: an instrument's clock may step.
@@ -63,9 +63,9 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 				return store.tell(command.happening);
 			case 'outputs-off':
 				unreached = await allOff(links);
-				return happen({ kind: 'outputs', unreached });
+				return handle({ kind: 'outputs', unreached });
 			case 'chase':
-				return chaseOff(links, unreached, (name) => void happen({ kind: 'off-at-last', name }));
+				return retryOff(links, unreached, (name) => void handle({ kind: 'off-at-last', name }));
 			case 'store':
 				return write();
 			case 'finish':
@@ -87,7 +87,7 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 				return await store.store(standing());
 			} catch (error) {
 				if (!passingTrouble(error)) log.error({ err: error, liveRunId: started.id }, 'live run could not be stored');
-				if (state.mode === 'going') return happen({ kind: 'not-stored' });
+				if (state.mode === 'going') return handle({ kind: 'not-stored' });
 				if (!passingTrouble(error) || state.mode === 'left' || asked) return;
 				await pause(DATABASE_RETRY_MS);
 			}
@@ -99,10 +99,10 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 		await write();
 		try {
 			runId = await finishLiveRun({ ...store.run(), progress: state.progress });
-			await happen({ kind: 'finished', entered: true });
+			await handle({ kind: 'finished', entered: true });
 		} catch (error) {
 			log.error({ err: error, liveRunId: started.id }, 'live run without result');
-			await happen({ kind: 'finished', entered: false });
+			await handle({ kind: 'finished', entered: false });
 		}
 	}
 
@@ -112,16 +112,16 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 		const phase = started.phases[number]!;
 		if (!state.driven) {
 			await driveOutput(links, phase, started.deadManS * WATCHDOG_FACTOR);
-			await happen({ kind: 'driven' });
+			await handle({ kind: 'driven' });
 		}
 		const reading = await readPhase(links, phase);
 		lastRead = storedOf(reading, number);
-		await happen({ kind: 'sampled', sample: toSample(reading, links, phase), allows: reading.main.allows });
+		await handle({ kind: 'sampled', sample: toSample(reading, links, phase), allows: reading.main.allows });
 	}
 
 	async function follow(): Promise<void> {
 		// Ended while the application was going: only the end itself is left to do.
-		if (state.progress.done) await happen({ kind: 'stop', why: 'Ended.' });
+		if (state.progress.done) await handle({ kind: 'stop', why: 'Ended.' });
 		while (state.mode === 'going' && !asked) {
 			const begunMs = Date.now();
 			try {
@@ -129,7 +129,7 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 				if (state.driven) await pause(Math.max(0, started.intervalMs - (Date.now() - begunMs)));
 			} catch (error) {
 				if ((error as Error).name !== 'InstrumentError') log.error({ err: error, liveRunId: started.id }, 'live run');
-				await happen({ kind: 'unanswered', why: (error as Error).message });
+				await handle({ kind: 'unanswered', why: (error as Error).message });
 				await pause(RETRY_MS);
 			}
 		}
@@ -140,7 +140,7 @@ export async function startRunner(started: LiveRun, afterBreak: boolean): Promis
 	const ask = async (what: What): Promise<void> => {
 		asked = what;
 		await following.done;
-		await happen(what);
+		await handle(what);
 		runners.delete(started.id);
 	};
 	const runner: LiveRunner = {

@@ -101,7 +101,7 @@ export const isAnyLive = async (): Promise<boolean> => (await openRuns()).length
 /** Points drawn of one run, at most about. */
 const DRAWN_POINTS = 1500;
 /** A run with more samples is drawn from its minutes. */
-const MOST_READ_SAMPLES = 20_000;
+const MAX_READ_SAMPLES = 20_000;
 /** Samples given in one answer; the caller asks on from the last. */
 const SAMPLES_A_TIME = 5000;
 
@@ -117,7 +117,7 @@ export interface LivePageData {
 export async function livePage(id: number): Promise<LivePageData> {
 	const run = await liveRuns.get(id);
 	const samples =
-		(await countLiveSamples(id)) > MOST_READ_SAMPLES ? await readLiveMinutes(id) : await readLiveSamples(id);
+		(await countLiveSamples(id)) > MAX_READ_SAMPLES ? await readLiveMinutes(id) : await readLiveSamples(id);
 	const kept = thinCurve(
 		samples.map((s) => s.cellV ?? s.voltageV ?? 0),
 		DRAWN_POINTS / 2

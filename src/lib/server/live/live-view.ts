@@ -23,10 +23,10 @@ export interface LiveView {
 }
 
 /** Events shown with a run, newest first. */
-const MOST_EVENTS = 50;
+const MAX_EVENTS = 50;
 
 export async function liveView(run: LiveRun): Promise<LiveView> {
-	const events = (await liveEvents.all({ liveRunId: run.id })).reverse().slice(0, MOST_EVENTS);
+	const events = (await liveEvents.all({ liveRunId: run.id })).reverse().slice(0, MAX_EVENTS);
 	const left = run.state === 'running' ? remainingS(run, run.progress) : null;
 	// A balance is one charge of a row whose charge nobody knows: its own log estimates its end, knee and taper included.
 	const whole = run.kind === 'balance' ? left : toEndS(run, run.progress);

@@ -112,19 +112,33 @@ export const RESULTS = {
 		balanceResidual: number
 	}),
 	JoinAnswer: object({
-		...{ verdicts: list(ref('Verdict')), peakA: maybe(ref('Interval')), order: list(identity), movedAhInDay: number }
+		verdicts: list(ref('Verdict')),
+		peakA: maybe(ref('Interval')),
+		order: list(identity),
+		movedAhInDay: number
 	}),
 	LeftJoinedAnswer: object({
 		after: list(object({ hours: number, movedAh: ref('Interval'), apartAh: ref('Interval'), leftAh: ref('Interval') }))
 	}),
 	ForecastAnswer: object({
-		...{ usableAh: number, usable: ref('Interval'), endsCharge: integer, endsDischarge: integer, leftAh: list(number) }
+		usableAh: number,
+		usable: ref('Interval'),
+		endsCharge: integer,
+		endsDischarge: integer,
+		leftAh: list(number)
 	}),
 	CellCodeAnswer: object({
 		fields: maybe(
 			object({
-				...{ maker: text, product: text, chemistryLetter: text, model: text, trace: text, serial: text },
-				...{ year: maybe(integer), month: maybe(integer), day: maybe(integer) }
+				maker: text,
+				product: text,
+				chemistryLetter: text,
+				model: text,
+				trace: text,
+				serial: text,
+				year: maybe(integer),
+				month: maybe(integer),
+				day: maybe(integer)
 			})
 		),
 		productionDate: maybe(text),
@@ -133,29 +147,37 @@ export const RESULTS = {
 	}),
 	SelfDischargeAnswer: object({ percentPerMonth: maybe(ref('Interval')), verdict: ref('Verdict') }),
 	NotesAnswer: object({
-		...{
-			capacityAh: ref('Interval'),
-			finishS: ref('Interval'),
-			lookAgainS: number,
-			oddNote: maybe(integer),
-			fits: truth
-		}
+		capacityAh: ref('Interval'),
+		finishS: ref('Interval'),
+		lookAgainS: number,
+		oddNote: maybe(integer),
+		fits: truth
 	}),
 	TestersAnswer: object({
 		cells: list(object({ cellId: identity, capacityAh: number, sdAh: number })),
 		testers: list(object({ testerId: identity, gain: number, sdGain: number }))
 	}),
 	WitnessesAnswer: object({
-		...{ ah: maybe(ref('Interval')), wh: maybe(ref('Interval')), odd: maybe(integer), verdict: ref('Verdict') }
+		ah: maybe(ref('Interval')),
+		wh: maybe(ref('Interval')),
+		odd: maybe(integer),
+		verdict: ref('Verdict')
 	}),
 	CapacityAnswer: object({
-		...{ capacityAh: number, sdAh: number, probabilityShort: number, outcome: words('short', 'meets', 'unsure') }
+		capacityAh: number,
+		sdAh: number,
+		probabilityShort: number,
+		outcome: words('short', 'meets', 'unsure')
 	}),
 	QueueAnswer: object({
 		steps: list(
 			object({
-				...{ cellId: identity, kind: words('soak', 'charge', 'rest', 'discharge', 'store'), on: maybe(identity) },
-				...{ from: text, to: text, needsPerson: truth }
+				cellId: identity,
+				kind: words('soak', 'charge', 'rest', 'discharge', 'store'),
+				on: maybe(identity),
+				from: text,
+				to: text,
+				needsPerson: truth
 			})
 		),
 		endsAt: text,

@@ -1,5 +1,4 @@
-import { STAGES } from '$lib/core/foundation/verdicts';
-import { SUBJECT_KINDS } from '$lib/core/foundation/verdicts';
+import { STAGES, SUBJECT_KINDS } from '$lib/core/foundation/verdicts';
 import { VERDICT_CODES } from '$lib/core/bank';
 import { ref, type Json } from './parts';
 

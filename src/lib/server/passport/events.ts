@@ -1,7 +1,6 @@
 import { socBounds, type Chemistry } from '$lib/core/foundation/chemistry';
-import { INSPECTED } from '$lib/core/picture';
+import { INSPECTED, CRATE_REST_S } from '$lib/core/picture';
 import { QUANTITY_FIGURES, READ_STATE_NAMES } from '$lib/core/foundation/reading';
-import { CRATE_REST_S } from '$lib/core/picture';
 import type { Verdict } from '$lib/core/foundation/verdicts';
 import type { InspectionRow, Placement, Reading, Run, StorageTestRow, VerdictChange } from '../records';
 

@@ -94,9 +94,13 @@ function stopsOfStock(
 	const subject = cellSubject(cell);
 	const volts = read.findLast((r) => r.quantity === 'restVoltage' && r.state === 'loose');
 	const arrived = {
-		...{ id: cell.id, label: cell.label, plusTurned: Boolean(cell.plusTurned) },
-		...{ restVoltageV: volts?.value ?? null, restVoltageSdV: volts?.sd ?? null },
-		...{ acResistanceMohm: null, acResistanceSdMohm: null }
+		id: cell.id,
+		label: cell.label,
+		plusTurned: Boolean(cell.plusTurned),
+		restVoltageV: volts?.value ?? null,
+		restVoltageSdV: volts?.sd ?? null,
+		acResistanceMohm: null,
+		acResistanceSdMohm: null
 	};
 	const context = { chemistry, restS: volts?.restS ?? CRATE_REST_S, ratedResistanceMohm: null };
 	return [
@@ -235,7 +239,14 @@ export async function cellPassport(cellId: number): Promise<Passport> {
 		bank,
 		place: place ? { ...place, bankName: bankNames.get(place.bankId)! } : null,
 		runs: run.map(({ id, version, source, capacityAh, testedAt, tester, fileName, heldAtC }) => ({
-			...{ id, version, source, capacityAh, testedAt, tester, fileName, heldAtC }
+			id,
+			version,
+			source,
+			capacityAh,
+			testedAt,
+			tester,
+			fileName,
+			heldAtC
 		})),
 		siblings: siblings.filter((c) => c.id !== cellId).map(({ id, label }) => ({ id, label })),
 		replacements: place ? await replacementsFor(place.bankId) : [],

@@ -1,12 +1,12 @@
 import type { Knex } from 'knex';
-import type { Deed } from './kind';
+import type { WriteAction } from './kind';
 
 /** Why a bank has to be judged again. */
 export interface Cause {
 	/** Kind of record, or settings. */
 	kind: string;
 	recordId: number | null;
-	deed: Deed;
+	deed: WriteAction;
 }
 
 /** Notes, in the transaction of the write itself, that what was judged of these banks is out of date. */

@@ -51,7 +51,7 @@ export async function takeKey(kind: string, clientKey: string, hash: Buffer, tx:
 }
 
 /** Ties a key to the record it made. */
-export const settleKey = (kind: string, clientKey: string, recordId: number, tx: Knex): Promise<unknown> =>
+export const assignKey = (kind: string, clientKey: string, recordId: number, tx: Knex): Promise<unknown> =>
 	Promise.resolve(
 		tx('client_keys')
 			.where({ kind, client_key: Buffer.from(clientKey, 'utf8') })

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 import type { Recorded } from '../db/repository';
-import type { Deed, Fields } from './kind';
+import type { WriteAction, Fields } from './kind';
 
 /**
  * What writing one kind of record must ask of the world and do to other kinds. A stage gives the hooks it is about; they run
@@ -18,7 +18,7 @@ export interface Hooks<Row extends Recorded = Recorded> {
 	/** What must hold of a record that is made, changed, brought back or brought in. Throws. @param before null when it is new */
 	check?(row: Row, tx: Knex, before: Row | null): Promise<void>;
 	/** What else has to be done with it. @param fields as they came in */
-	after?(row: Row, tx: Knex, deed: Deed, fields: Fields): Promise<void>;
+	after?(row: Row, tx: Knex, deed: WriteAction, fields: Fields): Promise<void>;
 	/** Whether it may be taken out. Throws. */
 	checkRemoval?(row: Row, tx: Knex): Promise<void>;
 }

@@ -8,7 +8,7 @@ export type Stored<T> = {
 } & Recorded;
 
 export type Fields = Record<string, unknown>;
-export type Deed = 'create' | 'change' | 'remove' | 'restore' | 'import';
+export type WriteAction = 'create' | 'change' | 'remove' | 'restore' | 'import';
 
 /**
  * One kind of record: what comes in, where it is kept, what must hold of it, who it belongs to, how it is taken along. The
@@ -51,7 +51,7 @@ export interface RecordKind<Row extends Recorded = Recorded> {
 	/** What must hold of a record that is made, changed, brought back or brought in. Throws. @param before null when it is new */
 	check?(row: Row, tx: Knex, before: Row | null): Promise<void>;
 	/** What else has to be done with it, in the same transaction. @param fields as they came in */
-	after?(row: Row, tx: Knex, deed: Deed, fields: Fields): Promise<void>;
+	after?(row: Row, tx: Knex, deed: WriteAction, fields: Fields): Promise<void>;
 	/** What one is called where it was taken out and may be brought back; missing: it is not offered there. */
 	called?(row: Row): string;
 	/** Whether it may be taken out. Throws. */

@@ -3,7 +3,7 @@ import { ServiceError } from '../errors';
 import { InputError } from '$lib/input/validate';
 import type { RecordKind } from './kind';
 
-const MOST_PER_PAGE = 500;
+const MAX_PER_PAGE = 500;
 /** Fields that hold whole numbers. */
 const isWhole = (field: string) => /Id$|^battery$|^position$/.test(field) && field !== 'subjectId';
 
@@ -41,6 +41,6 @@ export function filtersOf(fields: readonly string[], query: URLSearchParams): Re
 export async function listRecords(kind: RecordKind, query: URLSearchParams): Promise<Page<Recorded>> {
 	return kind.repository.list(filtersOf(kind.filters, query), {
 		page: wholeOf(query, 'page', 1, 1_000_000),
-		size: wholeOf(query, 'size', 50, MOST_PER_PAGE)
+		size: wholeOf(query, 'size', 50, MAX_PER_PAGE)
 	});
 }

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex';
 import type { Recorded } from '../db/repository';
 import { hooksOf } from './hooks';
-import type { Deed, Fields, RecordKind } from './kind';
+import type { WriteAction, Fields, RecordKind } from './kind';
 
 /** A new record's fields as they are stored. @param fields validated */
 export async function preparedFields(kind: RecordKind, fields: Fields, tx: Knex): Promise<Fields> {
@@ -19,7 +19,13 @@ export async function checkRecord(kind: RecordKind, row: Recorded, tx: Knex, bef
 }
 
 /** What else has to be done once it is written. */
-export async function afterWrite(kind: RecordKind, row: Recorded, tx: Knex, deed: Deed, fields: Fields): Promise<void> {
+export async function afterWrite(
+	kind: RecordKind,
+	row: Recorded,
+	tx: Knex,
+	deed: WriteAction,
+	fields: Fields
+): Promise<void> {
 	await kind.after?.(row, tx, deed, fields);
 	for (const hooks of hooksOf(kind.name)) await hooks.after?.(row, tx, deed, fields);
 }

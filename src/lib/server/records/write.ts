@@ -4,8 +4,8 @@ import type { Recorded } from '../db/repository';
 import { inTransaction } from '../db/transaction';
 import { ServiceError } from '../errors';
 import { noteCause } from './causes';
-import { keyedRecord, requestHash, settleKey, takeKey } from './client-key';
-import type { Deed, Fields, RecordKind } from './kind';
+import { keyedRecord, requestHash, assignKey, takeKey } from './client-key';
+import type { WriteAction, Fields, RecordKind } from './kind';
 import { checkParents } from './parents';
 import { afterWrite, checkRecord, checkRemovalOf, preparedFields } from './rules';
 import { takeSentAlong, underPath, type SentAlong } from './sent-along';
@@ -23,7 +23,7 @@ function refuseUnwritable({ name }: RecordKind): never {
 /** Whoever is judged by a record hears that it was written, in the same transaction. */
 export async function noteWrite(
 	kind: RecordKind,
-	deed: Deed,
+	deed: WriteAction,
 	rows: readonly (Recorded | null)[],
 	tx: Knex
 ): Promise<void> {
@@ -81,7 +81,7 @@ export async function createOnce(
 			if (known !== null) return { record: (await kind.repository.find(known, tx))!, isNew: false };
 		}
 		const record = await make(kind, { ...fields, ...(await storeSentAlong(along, tx)) }, tx, more);
-		if (key !== null) await settleKey(kind.name, key, record.id, tx);
+		if (key !== null) await assignKey(kind.name, key, record.id, tx);
 		return { record, isNew: true };
 	}, outer);
 }

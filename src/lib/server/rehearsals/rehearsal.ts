@@ -82,8 +82,15 @@ async function makeRehearsalBank(scenario: Scenario): Promise<Bank> {
 		const bank = await make(
 			'banks',
 			{
-				...{ name: scenario.name, bankUse: 'other', chemistry, series, parallel },
-				...{ batteries: 1, cellTypeId: type.id, notes: scenario.story, endFraction: 0.8 }
+				name: scenario.name,
+				bankUse: 'other',
+				chemistry,
+				series,
+				parallel,
+				batteries: 1,
+				cellTypeId: type.id,
+				notes: scenario.story,
+				endFraction: 0.8
 			},
 			marked
 		);

@@ -1,5 +1,4 @@
-import type { Stage } from '$lib/core/foundation/verdicts';
-import type { StageVerdict } from '$lib/core/foundation/verdicts';
+import type { Stage, StageVerdict } from '$lib/core/foundation/verdicts';
 import { bankVerdicts } from '../judgements/store';
 
 /** What every stage's page shows: its verdicts, as Home and the rail know them. */

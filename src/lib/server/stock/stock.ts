@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import { database } from '../db/connection';
+import { holding } from '../db/like';
 import { inTransaction } from '../db/transaction';
 import { latestReadings } from '../bank-picture/latest-readings';
 import { InputError } from '$lib/input/validate';
@@ -50,7 +51,7 @@ export interface StockFilter {
 }
 
 const PAGE = 60;
-const MOST_SEARCH = 60;
+const MAX_SEARCH = 60;
 
 interface StockRow {
 	id: number;
@@ -67,11 +68,9 @@ interface StockRow {
 
 function filterOf(query: URLSearchParams): StockFilter & { page: number } {
 	const place = STOCK_PLACES.find((p) => p === query.get('place')) ?? 'all';
-	const search = (query.get('q') ?? '').trim().slice(0, MOST_SEARCH).toWellFormed();
+	const search = (query.get('q') ?? '').trim().slice(0, MAX_SEARCH).toWellFormed();
 	return { search, place, page: Math.max(1, Math.min(100_000, Math.floor(Number(query.get('page') ?? 1)) || 1)) };
 }
-
-const likeOf = (text: string) => `%${text.replace(/[\\%_]/g, '\\$&')}%`;
 
 /** What of the search is few: deliveries and banks whose names hold it; null without a search. */
 async function namedLike(search: string): Promise<{ deliveries: number[]; banks: number[] } | null> {
@@ -80,8 +79,8 @@ async function namedLike(search: string): Promise<{ deliveries: number[]; banks:
 	// As the tiles say it: "for Heronry".
 	const wanted = search.replace(/^for\s+/i, '');
 	const [ofDeliveries, ofBanks] = await Promise.all([
-		db('deliveries').where('name', 'like', likeOf(search)).whereNull('deleted_at').pluck('id'),
-		db('banks').where('name', 'like', likeOf(wanted)).pluck('id')
+		db('deliveries').where('name', 'like', holding(search)).whereNull('deleted_at').pluck('id'),
+		db('banks').where('name', 'like', holding(wanted)).pluck('id')
 	]);
 	return { deliveries: ofDeliveries as number[], banks: ofBanks as number[] };
 }
@@ -101,7 +100,7 @@ async function stockQuery({ search, place }: StockFilter): Promise<() => Knex.Qu
 		if (place === 'placed') query.whereExists(placed());
 		if (named)
 			query.where((q) => {
-				for (const column of ['c.label', 'c.batch', 'c.code']) q.orWhere(column, 'like', likeOf(search));
+				for (const column of ['c.label', 'c.batch', 'c.code']) q.orWhere(column, 'like', holding(search));
 				if (named.deliveries.length) q.orWhereIn('c.delivery_id', named.deliveries);
 				if (named.banks.length) q.orWhereIn('c.id', cellsOfBanks(named.banks));
 			});

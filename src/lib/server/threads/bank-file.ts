@@ -5,7 +5,7 @@ import type { ImportAnswer, ImportWork } from './import-thread';
 import { onThread } from './thread';
 
 /** Longest the reading of one piece of a file may take, s. */
-const MOST_S = 120;
+const MAX_S = 120;
 /** So many bytes are read in passing; more of them on a thread. */
 const IN_PASSING = 16 * 1024;
 
@@ -15,7 +15,7 @@ async function answer<A extends ImportAnswer['kind']>(work: ImportWork, signal: 
 		what: 'bank files',
 		data: work,
 		signal,
-		mostS: MOST_S,
+		mostS: MAX_S,
 		transfer: [work.bytes.buffer],
 		mostAtOnce: atOnce
 	});

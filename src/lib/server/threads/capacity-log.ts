@@ -3,7 +3,7 @@ import { analysedLog, type AnalysedLog } from '$lib/workers/analysed-log';
 import { onThread } from './thread';
 
 /** Longest the reading of a log may take, s. */
-const MOST_S = 120;
+const MAX_S = 120;
 /** A log of so many bytes is read in passing (some 10 ms); a longer one on a thread. */
 const IN_PASSING = 128 * 1024;
 
@@ -23,7 +23,7 @@ export async function analyseOnThread(
 		what: 'logs',
 		data: { ...data, bytes: own },
 		signal,
-		mostS: MOST_S,
+		mostS: MAX_S,
 		transfer: [own.buffer]
 	});
 }

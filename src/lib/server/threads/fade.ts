@@ -1,7 +1,7 @@
 import type { FadeInput, FadeProjection } from '$lib/core/foundation/fade';
 import { onThread } from './thread';
 
-const MOST_S = 60;
+const MAX_S = 60;
 
 /** A projection, off the server's own thread: it takes a tenth of a second and more. @throws CoreError */
 export function projectOnThread(input: FadeInput, signal: AbortSignal): Promise<FadeProjection> {
@@ -11,7 +11,7 @@ export function projectOnThread(input: FadeInput, signal: AbortSignal): Promise<
 		what: 'projections',
 		data,
 		signal,
-		mostS: MOST_S,
+		mostS: MAX_S,
 		mostAtOnce: 8,
 		pace: 'brief'
 	});

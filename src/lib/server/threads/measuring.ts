@@ -7,7 +7,7 @@ import type { MeasuringTask } from '$lib/workers/measuring-thread';
 import { onThread } from './thread';
 
 /** Longest one may take on its thread, s. */
-const MOST_S = 60;
+const MAX_S = 60;
 
 interface AnswerOf {
 	notes: NotesFit;
@@ -26,7 +26,7 @@ export function measuringOnThread<T extends MeasuringTask>(task: T, signal: Abor
 		what: 'fits, timetables and harnesses',
 		data,
 		signal,
-		mostS: MOST_S,
+		mostS: MAX_S,
 		mostAtOnce: 8,
 		pace: 'brief'
 	});

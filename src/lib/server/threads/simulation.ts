@@ -3,7 +3,7 @@ import type { SimulationRequest } from '$lib/input/simulation';
 import { onThread } from './thread';
 
 /** Longest a simulation may take on its thread, s. */
-const MOST_S = 120;
+const MAX_S = 120;
 
 /**
  * Simulates on a thread; ends when `signal` says that nobody waits any more.
@@ -13,5 +13,5 @@ export function simulateOnThread(request: SimulationRequest, signal: AbortSignal
 	// What is null is missing: the model's default stands.
 	const input = JSON.parse(JSON.stringify(request), (_, value) => value ?? undefined) as SimulationInput;
 	checkSimulation(input);
-	return onThread({ file: 'simulation-thread', what: 'simulations', data: input, signal, mostS: MOST_S });
+	return onThread({ file: 'simulation-thread', what: 'simulations', data: input, signal, mostS: MAX_S });
 }

@@ -6,7 +6,7 @@ import type { ThreadAnswer } from '$lib/workers/thread-answer';
 import { ServiceError } from '../errors';
 
 /** Pieces of work of one kind at once; more only make all of them wait. */
-const MOST_AT_ONCE = 4;
+const MAX_AT_ONCE = 4;
 /**
  * Threads of each pace together, so that no kind of work waits for another. They step back behind the server's own, and a thread that has
  * stepped back far does not come forward again: the two paces share none.
@@ -45,7 +45,7 @@ export interface ThreadWork {
  * @throws CoreError when the input is refused; ServiceError 409 when too many run or it was cancelled, 422 when it took too long
  */
 export async function onThread<Result>(work: ThreadWork): Promise<Result> {
-	const { file, what, data, signal, mostS, transfer, mostAtOnce = MOST_AT_ONCE, pace = 'long' } = work;
+	const { file, what, data, signal, mostS, transfer, mostAtOnce = MAX_AT_ONCE, pace = 'long' } = work;
 	const others = running.get(file) ?? 0;
 	if (others >= mostAtOnce)
 		throw new ServiceError(409, 'busy', `${mostAtOnce} ${what} are already running. Try again when one has ended.`);

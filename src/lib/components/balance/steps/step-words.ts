@@ -13,20 +13,34 @@ export const FIELD_LABELS: Record<Figure, { label: string; unit: string }> = {
 
 /** What a step is called in the list of what was done. */
 export const STEP_NAMES: Record<string, string> = {
-	...{ 'stage-1': 'first discharge', 'rested-1': 'first rest', 'stage-2': 'second discharge', 'rested-2': 'last rest' },
-	...{ again: 'taken down once more', 'charge-began': 'charge began', 'first-charge': 'watched in the first charge' },
-	...{ began: 'charge in series began', tripped: 'the BMS stopped it', 'links-read': 'links read', finished: 'full' },
-	...{
-		read: 'read near full',
-		clamp: 'clamp on a lead, balancer on',
-		'clamp-off': 'clamp, balancer off',
-		smoke: 'smoke',
-		'made-safe': 'made safe'
-	},
-	...{ 'off-evening': 'evening, off', 'off-morning': 'morning, off' },
-	...{ 'on-evening': 'evening, on', 'on-morning': 'morning, on' },
-	...{ rest: 'at rest', joined: 'joined', full: 'full side by side', before: 'run before', after: 'run after' },
-	...{ 'series-full': 'full in series', 'low-trip': 'stopped at empty', 'high-trip': 'stopped at full' }
+	'stage-1': 'first discharge',
+	'rested-1': 'first rest',
+	'stage-2': 'second discharge',
+	'rested-2': 'last rest',
+	again: 'taken down once more',
+	'charge-began': 'charge began',
+	'first-charge': 'watched in the first charge',
+	began: 'charge in series began',
+	tripped: 'the BMS stopped it',
+	'links-read': 'links read',
+	finished: 'full',
+	read: 'read near full',
+	clamp: 'clamp on a lead, balancer on',
+	'clamp-off': 'clamp, balancer off',
+	smoke: 'smoke',
+	'made-safe': 'made safe',
+	'off-evening': 'evening, off',
+	'off-morning': 'morning, off',
+	'on-evening': 'evening, on',
+	'on-morning': 'morning, on',
+	rest: 'at rest',
+	joined: 'joined',
+	full: 'full side by side',
+	before: 'run before',
+	after: 'run after',
+	'series-full': 'full in series',
+	'low-trip': 'stopped at empty',
+	'high-trip': 'stopped at full'
 };
 
 /** Volts of every group as an instrument or a log gave them. */
@@ -61,9 +75,13 @@ export function entryOf(
 	const asked = (field: EntryField) => step.asks.includes(field);
 	const figure = (field: Figure) => (asked(field) ? typed[field] : null);
 	return {
-		...{ step: step.step, cellId: step.cell?.id ?? null, unit: step.unit },
+		step: step.step,
+		cellId: step.cell?.id ?? null,
+		unit: step.unit,
 		doneAt,
-		...{ voltageV: figure('voltageV'), currentA: figure('currentA'), ah: figure('ah') },
+		voltageV: figure('voltageV'),
+		currentA: figure('currentA'),
+		ah: figure('ah'),
 		wh: figure('wh'),
 		...(asked('volts') ? { volts: voltsOf(typed.volts), passings } : { volts: null }),
 		asked: asked('asked') ? typed.asked : null,

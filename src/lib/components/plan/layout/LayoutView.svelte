@@ -91,9 +91,9 @@
 	const shown = $derived(
 		pinned.length ? pinned.flatMap((key) => layouts.find((l) => layoutKey(l) === key) ?? []) : possible.slice(0, 3)
 	);
-	const MOST_PINNED = 3;
+	const MAX_PINNED = 3;
 	function pin(key: string) {
-		pinned = pinned.includes(key) ? pinned.filter((k) => k !== key) : [...pinned, key].slice(-MOST_PINNED);
+		pinned = pinned.includes(key) ? pinned.filter((k) => k !== key) : [...pinned, key].slice(-MAX_PINNED);
 	}
 	const toggle = <T,>(list: T[], item: T) => (list.includes(item) ? list.filter((i) => i !== item) : [...list, item]);
 

@@ -2,11 +2,20 @@ import { describe, expect, it } from 'vitest';
 import { afterPause, type PausedBalance } from '.';
 
 const cell = (label: string, more: object = {}) => ({
-	...{ label, isThere: true, hasStop: false, readAt: null, testedAt: null, ...more }
+	label,
+	isThere: true,
+	hasStop: false,
+	readAt: null,
+	testedAt: null,
+	...more
 });
 const paused = (more: Partial<PausedBalance> = {}): PausedBalance => ({
-	...{ lastAt: '2026-10-01T08:00:00Z', nowIso: '2026-11-01T08:00:00Z', cells: [cell('A1')], newcomers: [] },
-	...{ how: 'parallel', ...more }
+	lastAt: '2026-10-01T08:00:00Z',
+	nowIso: '2026-11-01T08:00:00Z',
+	cells: [cell('A1')],
+	newcomers: [],
+	how: 'parallel',
+	...more
 });
 
 describe('coming back to a balance', () => {

@@ -52,7 +52,8 @@ export function afterPause({ lastAt, nowIso, cells, newcomers, how }: PausedBala
 		{ kind: 'read', cells: labels((c) => isAfter(c.readAt) && !isAfter(c.testedAt)) }
 	];
 	return {
-		...{ days, since: lastAt },
+		days,
+		since: lastAt,
 		changed: changes.filter((c) => c.cells.length > 0),
 		checks: [
 			...(how === 'series' ? (['links'] as const) : []),

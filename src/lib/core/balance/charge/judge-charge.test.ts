@@ -12,7 +12,9 @@ const progress: ChargeProgress = {
 	done: false,
 	flatA: null,
 	unmet: [{ wanted: 'supply-at-set', setV: 3.65 }, { wanted: 'meter-at-cells' }],
-	...{ supply: null, displayV: null, last: null }
+	supply: null,
+	displayV: null,
+	last: null
 };
 
 const charge = {
@@ -55,7 +57,11 @@ describe('verdicts on a running charge', () => {
 describe('a supply that does not do what it should', () => {
 	const set = { setV: 3.6, setA: 20, leadCostH: null, tailA: 2, toDeliverAh: { low: 100, high: 200 }, charge };
 	const look = (timeS: number, supplyA: number, supplyV: number | null, cellV: number | null) => ({
-		...{ timeS, supplyA, supplyV, cellV, deliveredAh: null }
+		timeS,
+		supplyA,
+		supplyV,
+		cellV,
+		deliveredAh: null
 	});
 	const codes = (...readings: ChargeReading[]) =>
 		chargeVerdicts(judgeProgress(readings, set), undefined, set).map((v) => v.code);
@@ -93,7 +99,11 @@ describe('a supply that does not do what it should', () => {
 
 const row = { setV: 3.6, setA: 20, tailA: 2, toDeliverAh: { low: 50, high: 80 }, charge };
 const reading = (timeS: number, supplyA: number, supplyV: number, cellV: number): ChargeReading => ({
-	...{ timeS, supplyA, supplyV, cellV, deliveredAh: null }
+	timeS,
+	supplyA,
+	supplyV,
+	cellV,
+	deliveredAh: null
 });
 
 describe('a supply whose display is off, and leads that drop', () => {

@@ -1,11 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import { unmetWords } from '../../foundation/parallel-charge';
+import { unmetWords, judgeProgress, type ChargeReading, type ChargeTargets } from '../../foundation/parallel-charge';
 import { chargeVerdicts } from './judge-charge';
-import { judgeProgress, type ChargeReading, type ChargeTargets } from '../../foundation/parallel-charge';
 
 describe('a running charge', () => {
 	const targets: ChargeTargets = {
-		...{ setV: 3.65, setA: 20, tailA: 4, toDeliverAh: { low: 320, high: 480 } },
+		setV: 3.65,
+		setA: 20,
+		tailA: 4,
+		toDeliverAh: { low: 320, high: 480 },
 		charge: { chemistry: 'LFP', totalAh: 800, cells: 4, setV: 3.65, supplyA: 20, leadOhm: 0.005, tailA: 4 }
 	};
 	const at = (

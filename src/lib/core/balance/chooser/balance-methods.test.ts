@@ -3,9 +3,21 @@ import { HINDRANCE_WORDS, compareMethods, methodWords, type AtHand } from '.';
 import { METHODS_TO_CHOOSE, type ChosenMethod } from '../../picture';
 
 const atHand: AtHand = {
-	...{ cells: 16, series: 8, capacityAh: 280, soc: 0.5, apart: 0.05, cellSupplyA: 30, stringSupplyA: 40 },
-	...{ loadA: 20, bars: 16, hasBms: true, balancerA: 2, balancerHoursADay: 1, attendedHoursADay: 8 },
-	...{ days: null, livesAt: 'top' }
+	cells: 16,
+	series: 8,
+	capacityAh: 280,
+	soc: 0.5,
+	apart: 0.05,
+	cellSupplyA: 30,
+	stringSupplyA: 40,
+	loadA: 20,
+	bars: 16,
+	hasBms: true,
+	balancerA: 2,
+	balancerHoursADay: 1,
+	attendedHoursADay: 8,
+	days: null,
+	livesAt: 'top'
 };
 const of = (method: ChosenMethod, more: Partial<AtHand> = {}) =>
 	compareMethods({ ...atHand, ...more }).find((p) => p.method === method)!;

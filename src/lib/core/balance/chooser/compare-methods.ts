@@ -79,7 +79,7 @@ const USUAL_APART = 0.05;
 /** Rests between the stages of a bottom discharge, h (default). */
 const BOTTOM_REST_H = 4;
 /** A balancer that needs more days than this never catches up with what parts them meanwhile (default). */
-const MOST_BALANCER_DAYS = 45;
+const MAX_BALANCER_DAYS = 45;
 /** An hour of one's own is worth so many hours of waiting (default). */
 const OWN_HOUR = 12;
 /** Less lies inside what a balancer holds by itself, as a fraction (default). */
@@ -186,7 +186,7 @@ function byBalancer(atHand: AtHand): OnePlan {
 	const { capacityAh, balancerA, balancerHoursADay, hasBms, livesAt } = atHand;
 	const perDay = balancerA * balancerHoursADay;
 	const days = perDay > 0 ? (apartOf(atHand) * capacityAh) / perDay : null;
-	const never = days !== null && days > MOST_BALANCER_DAYS;
+	const never = days !== null && days > MAX_BALANCER_DAYS;
 	return planOf(atHand, 'balancer', days === null || never ? null : 24 * days, HANDS_H.setUp, [
 		...(balancerA > 0 ? [] : (['no-balancer'] as const)),
 		...(hasBms ? [] : (['no-bms'] as const)),

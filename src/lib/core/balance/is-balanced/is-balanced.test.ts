@@ -41,7 +41,11 @@ describe('is it balanced?', () => {
 	});
 	it('calls it no fault when a battery balanced at the top parts at the bottom', () => {
 		const answer = isBalanced({
-			...{ chemistry: 'LFP', groupVoltagesV: [2.93, 3.14], currentA: 0, groupAh: 200, meterSdV: 0.001 },
+			chemistry: 'LFP',
+			groupVoltagesV: [2.93, 3.14],
+			currentA: 0,
+			groupAh: 200,
+			meterSdV: 0.001,
 			balancedAt: 'top'
 		});
 		expect(answer).toMatchObject({ answer: 'cannot-tell', verdict: { code: 'parted-at-bottom', warmth: 'calm' } });
@@ -55,7 +59,11 @@ describe('is it balanced?', () => {
 		expect(ask([13.14, 13.16, 13.13, 13.14]).verdict).toMatchObject({ code: 'read-units', facts: { cells: 4 } });
 		const over = (groupVoltagesV: number[]) =>
 			isBalanced({
-				...{ chemistry: 'LFP', groupVoltagesV, currentA: 0, groupAh: 200, meterSdV: 0.002 },
+				chemistry: 'LFP',
+				groupVoltagesV,
+				currentA: 0,
+				groupAh: 200,
+				meterSdV: 0.002,
 				cellsPerReading: 4
 			});
 		expect(over([13.14, 13.16, 13.13, 13.14])).toMatchObject({

@@ -89,7 +89,9 @@ function ofUnits(
 ): BalanceAnswer {
 	const countedAh = passings ? apartByPassings(passings) : null;
 	const facts = {
-		...{ spreadV: Math.max(...volts) - Math.min(...volts), units: volts.length, cellsPerReading },
+		spreadV: Math.max(...volts) - Math.min(...volts),
+		units: volts.length,
+		cellsPerReading,
 		apartAh: countedAh,
 		limitAh: BALANCED_SHARE * groupAh
 	};

@@ -4,7 +4,12 @@ import { CoreError } from '../../foundation/errors';
 import { barOhms, judgeBars, rowCurrents, type BarRow } from '.';
 
 const row = (n: number, more: Partial<BarRow> = {}): BarRow => ({
-	...{ currentA: 40, cellOhm: 0.0005, barOhm: 0.0001, restV: Array<number>(n).fill(3.33), plusAt: 0, minusAt: n - 1 },
+	currentA: 40,
+	cellOhm: 0.0005,
+	barOhm: 0.0001,
+	restV: Array<number>(n).fill(3.33),
+	plusAt: 0,
+	minusAt: n - 1,
 	...more
 });
 const sum = (list: readonly number[]) => list.reduce((a, b) => a + b, 0);
@@ -58,7 +63,8 @@ describe('bars by their millivolts', () => {
 		const own = row(6);
 		const { plusBarA } = rowCurrents(own);
 		return plusBarA.map((a, at) => ({
-			...{ side: 'plus' as const, at },
+			side: 'plus' as const,
+			at,
 			acrossV: Math.abs(a) * own.barOhm * (at === worse ? times : 1)
 		}));
 	};

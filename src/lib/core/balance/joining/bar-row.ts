@@ -63,7 +63,8 @@ export function rowCurrents({ currentA, cellOhm, barOhm, restV, plusAt, minusAt 
 	const cellA = restV.map((_, i) => (sums[i] ?? currentA) - (i > 0 ? sums[i - 1]! : 0));
 	const cellV = cellA.map((a, i) => restV[i]! + a * cellOhm);
 	return {
-		...{ cellA, cellV },
+		cellA,
+		cellV,
 		plusBarA: sums.map((s, i) => currentA * Number(plusAt <= i) - s),
 		minusBarA: sums.map((s, i) => s - currentA * Number(minusAt <= i)),
 		spreadV: Math.max(...cellV) - Math.min(...cellV)
@@ -82,7 +83,7 @@ export interface BarReading {
 const METER_SD_V = 0.00005;
 const SHARE_SD = 0.1;
 /** A bar with less through it than that share of all tells nothing. */
-const LEAST_SHARE = 0.08;
+const MIN_SHARE = 0.08;
 /** A bar this many times its like wants to be undone and cleaned (default). */
 const TOO_HIGH = 2.5;
 
@@ -99,7 +100,7 @@ export function barOhms(row: BarRow, readings: readonly BarReading[]): (Interval
 		if (through === undefined)
 			throw new CoreError('out-of-range', `readings.${i}.at`, `readings.${i}.at requires a bar of the row, got ${at}`);
 		const amps = Math.abs(through);
-		if (amps < LEAST_SHARE * Math.abs(row.currentA)) return null;
+		if (amps < MIN_SHARE * Math.abs(row.currentA)) return null;
 		const likely = Math.abs(acrossV) / amps;
 		const half = 1.96 * Math.hypot(METER_SD_V / amps, likely * SHARE_SD);
 		return { low95: Math.max(0, likely - half), likely, high95: likely + half };

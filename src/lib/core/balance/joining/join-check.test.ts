@@ -116,7 +116,8 @@ describe('joined in parallel', () => {
 describe('what flows once they are joined', () => {
 	const joined = (...volts: number[]) =>
 		currentsJoined({
-			...{ chemistry: 'LFP', linkOhm: 0.0005 },
+			chemistry: 'LFP',
+			linkOhm: 0.0005,
 			items: volts.map((restVoltageV, id) => ({ id, restVoltageV, capacityAh: 100, resistanceOhm: 0.0005 }))
 		});
 	it('begins with the difference over both resistances and links, and falls', () => {

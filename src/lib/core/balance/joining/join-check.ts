@@ -49,12 +49,12 @@ const UNREAD_SD = 0.24;
 const READ_SD = 0.11;
 const DRAWS = 800;
 /** Of a long row fewer tell as much: the largest of many currents varies less. */
-const LEAST_DRAWS = 300;
+const MIN_DRAWS = 300;
 const ITEMS_DRAWN = 24_000;
 const SEED = 20_261_130;
 const DAY_S = 86_400;
 const DAY_STEP_S = 30;
-const LEAST_OHM = 1e-6;
+const MIN_OHM = 1e-6;
 
 export interface Ready {
 	item: JoinItem;
@@ -88,7 +88,9 @@ export function readyToJoin({ items, linkOhm, linkRatingA }: Omit<JoinInput, 'ch
 		const read = item.acResistanceMohm == null ? null : instantOhm(item.acResistanceMohm);
 		const given = item.resistanceOhm ?? read;
 		return {
-			...{ item, cells, ohm: given ?? (USUAL_OHM_AH * cells) / item.capacityAh },
+			item,
+			cells,
+			ohm: given ?? (USUAL_OHM_AH * cells) / item.capacityAh,
 			ohmSd: given === null ? UNREAD_SD : READ_SD,
 			sdV: requireNotNegative(item.sdV ?? JOIN_METER_SD_V * cells, `${path}.sdV`)
 		};
@@ -138,18 +140,18 @@ export function peakOfJoining(
 	linkSd = 0
 ): { peakA: Interval; worst: Ready; othersV: number } {
 	const random = seededRandom(SEED);
-	const draws = Math.max(LEAST_DRAWS, Math.min(DRAWS, Math.floor(ITEMS_DRAWN / own.length)));
+	const draws = Math.max(MIN_DRAWS, Math.min(DRAWS, Math.floor(ITEMS_DRAWN / own.length)));
 	const peaks = Array.from({ length: draws }, () => {
 		const volts = own.map((r) => normalDraw(random, r.item.restVoltageV, r.sdV));
 		const drawn = linkSd === 0 ? linkOhm : linkOhm * Math.exp(normalDraw(random, 0, linkSd));
-		const ohms = own.map((r) => Math.max(LEAST_OHM, r.ohm * Math.exp(normalDraw(random, 0, r.ohmSd)) + drawn));
+		const ohms = own.map((r) => Math.max(MIN_OHM, r.ohm * Math.exp(normalDraw(random, 0, r.ohmSd)) + drawn));
 		return Math.max(...firstCurrents(volts, ohms).map(Math.abs));
 	});
 	const bounds = intervalOf(peaks);
 	// The meter's own doubt alone lets a current flow between equals: what is likeliest is reckoned from what was read.
 	const asRead = firstCurrents(
 		own.map((r) => r.item.restVoltageV),
-		own.map((r) => Math.max(LEAST_OHM, r.ohm + linkOhm))
+		own.map((r) => Math.max(MIN_OHM, r.ohm + linkOhm))
 	).map(Math.abs);
 	const peakA = {
 		low95: Math.min(bounds.low95, Math.max(...asRead)),
@@ -211,7 +213,8 @@ function verdictsOf(
 		above: worst.item.restVoltageV > middle,
 		worst: String(worst.item.id),
 		cRate: JOIN_C_RATE,
-		...{ linkOhm, firstHourA }
+		linkOhm,
+		firstHourA
 	};
 	const stops = [
 		...(cells.size > 1 ? [say('join-unlike', 'stop', subject, { cellsInSeries: [...cells] })] : []),
@@ -226,7 +229,8 @@ function verdictsOf(
 function standJoined(chemistry: Chemistry, own: readonly Ready[], linkOhm: number, recordEveryS: number) {
 	const curve = restVoltageCurve(chemistry);
 	const cells = own.map(({ item, cells: series, ohm }, id) => ({
-		...{ id, capacityAh: item.capacityAh },
+		id,
+		capacityAh: item.capacityAh,
 		soc: Math.min(1, Math.max(0, curve.xOf(item.restVoltageV / series))),
 		resistanceFactor: ohm / series / (USUAL_OHM_AH / item.capacityAh)
 	}));
@@ -238,7 +242,8 @@ function standJoined(chemistry: Chemistry, own: readonly Ready[], linkOhm: numbe
 			seed: SEED
 		},
 		steps: [{ kind: 'rest', until: { durationS: DAY_S } }],
-		...{ stepS: DAY_STEP_S, recordEveryS }
+		stepS: DAY_STEP_S,
+		recordEveryS
 	});
 	return own.map((_, id) => recorded[id]!);
 }
@@ -265,7 +270,7 @@ export function currentsJoined(input: JoinInput): { firstA: number[]; falls: { a
 	const own = readyToJoin(input);
 	const firstA = firstCurrents(
 		own.map((r) => r.item.restVoltageV),
-		own.map((r) => Math.max(LEAST_OHM, r.ohm + input.linkOhm))
+		own.map((r) => Math.max(MIN_OHM, r.ohm + input.linkOhm))
 	);
 	const perCell = own.map((r) => r.item.restVoltageV / r.cells);
 	if (perCell.some((v) => !(v > 0 && v <= mostOfOneCellV(input.chemistry)))) return { firstA, falls: [] };

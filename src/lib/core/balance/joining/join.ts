@@ -42,7 +42,8 @@ export function checkJoin(cells: readonly BalanceCell[], subject: Subject = WHOL
 		above: worst.restVoltageV! > othersV,
 		worst: worst.label,
 		cRate: JOIN_C_RATE,
-		...{ linkOhm: null, firstHourA: null }
+		linkOhm: null,
+		firstHourA: null
 	};
 	// What may be above the limit is not joined.
 	const verdict =
@@ -57,7 +58,9 @@ const joined = (cells: readonly BalanceCell[]) =>
 		readyToJoin({
 			linkOhm: USUAL_LINK_OHM,
 			items: cells.map(({ id, restVoltageV, capacityAh, resistanceMohm }) => ({
-				...{ id, restVoltageV: restVoltageV!, capacityAh },
+				id,
+				restVoltageV: restVoltageV!,
+				capacityAh,
 				acResistanceMohm: resistanceMohm
 			}))
 		}),

@@ -3,7 +3,8 @@ import { leftJoined, type JoinInput } from '.';
 
 const item = (id: string, restVoltageV: number) => ({ id, restVoltageV, capacityAh: 100, sdV: 0.001 });
 const row = (...volts: number[]): JoinInput => ({
-	...{ chemistry: 'LFP', linkOhm: 0.0005 },
+	chemistry: 'LFP',
+	linkOhm: 0.0005,
 	items: volts.map((v, i) => item(`C${i}`, v))
 });
 

@@ -18,8 +18,8 @@ export interface LeftJoined {
 
 /** More drawn worlds with few cells than with many: the work stays the same. */
 const CELL_DRAWS = 120;
-const LEAST_DRAWS = 12;
-const MOST_DRAWS = 30;
+const MIN_DRAWS = 12;
+const MAX_DRAWS = 30;
 const SEED = 20_261_201;
 const STEP_S = 20;
 const HOUR_S = 3600;
@@ -31,7 +31,7 @@ const LOOP_LN_SD = 0.4;
 const CURVE_SD_V = 0.004;
 const CURVE_KNOTS = 5;
 /** Longest that is told, h. */
-const MOST_H = 168;
+const MAX_H = 168;
 
 /**
  * How much of what parts them cells lose by standing joined in parallel without a charge: each drawn world gives them charges that their rest
@@ -44,8 +44,8 @@ export function leftJoined(input: JoinInput, hours: readonly number[]): LeftJoin
 	const { chemistry, linkOhm } = input;
 	hours.forEach((h, i) => requirePositive(h, `hours.${i}`));
 	const lastH = max(hours);
-	if (lastH === undefined || lastH > MOST_H || hours.some((h, i) => i > 0 && h <= hours[i - 1]!))
-		throw new CoreError('out-of-range', 'hours', `hours requires rising numbers up to ${MOST_H}`);
+	if (lastH === undefined || lastH > MAX_H || hours.some((h, i) => i > 0 && h <= hours[i - 1]!))
+		throw new CoreError('out-of-range', 'hours', `hours requires rising numbers up to ${MAX_H}`);
 	own.forEach(({ item, cells }, i) => {
 		const volts = item.restVoltageV / cells;
 		if (!(volts > 0 && volts <= mostOfOneCellV(chemistry)))
@@ -56,7 +56,7 @@ export function leftJoined(input: JoinInput, hours: readonly number[]): LeftJoin
 			);
 	});
 	const random = seededRandom(SEED);
-	const draws = Math.min(MOST_DRAWS, Math.max(LEAST_DRAWS, Math.round(CELL_DRAWS / own.length)));
+	const draws = Math.min(MAX_DRAWS, Math.max(MIN_DRAWS, Math.round(CELL_DRAWS / own.length)));
 	const drawn = drawnCharges(
 		own.map(({ item, cells, sdV }, id) => ({
 			id,
@@ -71,18 +71,23 @@ export function leftJoined(input: JoinInput, hours: readonly number[]): LeftJoin
 		const cells = own.map(({ item, cells: series, ohm }, id) => {
 			const usual = USUAL_OHM_AH / item.capacityAh;
 			return {
-				...{ id, capacityAh: item.capacityAh },
+				id,
+				capacityAh: item.capacityAh,
 				soc: Math.min(1, Math.max(0, soc.get(id)!)),
 				resistanceFactor: (ohm / series / usual) * Math.exp(normalDraw(random, 0, RESISTANCE_LN_SD))
 			};
 		});
 		const { cells: recorded } = simulate({
 			world: {
-				...{ chemistry, cells, seed: SEED, nature: drawnNature(random) },
+				chemistry,
+				cells,
+				seed: SEED,
+				nature: drawnNature(random),
 				wiring: { kind: 'parallel', linkOhm: linkOhm / Math.max(...own.map((r) => r.cells)) }
 			},
 			steps: [{ kind: 'rest', until: { durationS: lastH * HOUR_S } }],
-			...{ stepS: STEP_S, recordEveryS: everyS }
+			stepS: STEP_S,
+			recordEveryS: everyS
 		});
 		const socs = cells.map((c) => recorded[c.id]!.soc);
 		const meanAh = mean(cells, (c) => c.capacityAh)!;

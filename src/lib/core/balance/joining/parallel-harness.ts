@@ -52,7 +52,9 @@ export function parallelHarness({ cells, poleMm, pitchMm, spareMm = USUAL_SPARE_
 	requireNotNegative(spareMm, 'spareMm');
 	const leads = cells.flatMap(({ label, plusUp }): HarnessLead[] =>
 		(['plus', 'minus'] as const).map((pole) => ({
-			...{ label, pole, crosses: !plusUp },
+			label,
+			pole,
+			crosses: !plusUp,
 			lengthMm: spareMm + (plusUp ? 0 : poleMm)
 		}))
 	);

@@ -40,14 +40,14 @@ export function judgeLinksOff(
 	const states = readV.map((v) => linkState(chemistry, v));
 	const placesOf = (state: LinkState) => states.flatMap((s, i) => (s === state ? [i + 1] : []));
 	const facts = {
-		...{ linked: placesOf('linked'), unclear: placesOf('unclear'), unread: placesOf('unread') },
-		...{
-			pairs: readV.length,
-			twoCellsV: 2 * restVoltageCurve(chemistry).at(0.5),
-			meterProved,
-			balancePlugOut,
-			ghosts: readV.filter((v) => v !== null && Math.abs(v) > NOTHING_V).length
-		}
+		linked: placesOf('linked'),
+		unclear: placesOf('unclear'),
+		unread: placesOf('unread'),
+		pairs: readV.length,
+		twoCellsV: 2 * restVoltageCurve(chemistry).at(0.5),
+		meterProved,
+		balancePlugOut,
+		ghosts: readV.filter((v) => v !== null && Math.abs(v) > NOTHING_V).length
 	};
 	if (facts.linked.length) return say('links-still-on', 'stop', subject, facts);
 	const proved = facts.unread.length === 0 && facts.unclear.length === 0 && balancePlugOut && meterProved;

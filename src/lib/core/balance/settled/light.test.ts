@@ -7,7 +7,10 @@ const iso = (hours: number) => new Date(Date.UTC(2026, 10, 1) + hours * 3_600_00
 describe('what a light proves', () => {
 	const row = { chemistry: 'LFP' as const, setV: 3.6, totalAh: 800, meterSdV: 0.001 };
 	const at = (hours: number, cellV: number | null, more: Partial<StoppedReading> = {}): StoppedReading => ({
-		...{ readAt: iso(hours), supplyA: 0, cellV, stopped: null },
+		readAt: iso(hours),
+		supplyA: 0,
+		cellV,
+		stopped: null,
 		...more
 	});
 	const code = (...readings: StoppedReading[]) => judgeLight(readings, row, subject)?.code ?? null;

@@ -1,7 +1,7 @@
 import { HYSTERESIS_V, socBounds, type Chemistry } from '../../foundation/chemistry';
 import { type Subject, type Verdict } from '../../foundation/verdicts';
 import { say } from '../verdicts';
-import { LEAST_H } from './settled';
+import { MIN_H } from './settled';
 
 /** One look at a charger that has stopped by itself. */
 export interface StoppedReading {
@@ -34,7 +34,7 @@ export function judgeLight(
 	const hours = (r: StoppedReading) => (Date.parse(r.readAt) - Date.parse(light.readAt)) / 3_600_000;
 	const wentOn = readings.slice(at + 1).some((r) => r.supplyA > 0);
 	if (wentOn) return null;
-	const last = readings.slice(at + 1).findLast((r) => r.cellV !== null && hours(r) >= LEAST_H);
+	const last = readings.slice(at + 1).findLast((r) => r.cellV !== null && hours(r) >= MIN_H);
 	if (!last) {
 		if (light.cellV !== null && light.cellV < row.setV - EARLY_V)
 			return say('charger-stopped-early', 'look', subject, { readV: light.cellV, setV: row.setV });
@@ -48,7 +48,8 @@ export function judgeLight(
 	const { lowFraction, highFraction } = socBounds(row.chemistry, restV, row.meterSdV, 3600 * hours(last));
 	const missing = (share: number) => Math.max(0, (1 - share) * row.totalAh);
 	const facts = {
-		...{ readV: last.cellV!, hours: hours(last) },
+		readV: last.cellV!,
+		hours: hours(last),
 		missingAh: {
 			low95: missing(highFraction),
 			likely: missing((lowFraction + highFraction) / 2),

@@ -1,4 +1,4 @@
-import { LEAST_H } from './settled';
+import { MIN_H } from './settled';
 
 /** Hours after a charger has stopped by itself, or a charge was ended at its tail, at which the cells are read. */
 const READ_AFTER_H = [1, 24];
@@ -12,7 +12,8 @@ const READ_AFTER_H = [1, 24];
 export function readAgain(since: string, lastReadAt: string | null): { hours: number; at: string }[] {
 	const sinceMs = Date.parse(since);
 	const readH = lastReadAt === null ? 0 : (Date.parse(lastReadAt) - sinceMs) / 3_600_000;
-	return READ_AFTER_H.filter((hours) => readH < hours * LEAST_H).map((hours) => ({
-		...{ hours, at: new Date(sinceMs + hours * 3_600_000).toISOString() }
+	return READ_AFTER_H.filter((hours) => readH < hours * MIN_H).map((hours) => ({
+		hours,
+		at: new Date(sinceMs + hours * 3_600_000).toISOString()
 	}));
 }

@@ -16,7 +16,8 @@ describe('how a full cell settles', () => {
 				{ kind: 'charge', currentA: 30, voltageV: 3.6, until: { durationS: 1800 } },
 				{ kind: 'rest', until: { durationS: 72 * 3600 } }
 			],
-			...{ stepS: 20, recordEveryS: 600 }
+			stepS: 20,
+			recordEveryS: 600
 		});
 		const ended = Math.round((steps[0]!.durationS + 1800) / 600);
 		for (const hours of [1, 24, 71]) {
@@ -32,7 +33,9 @@ describe('how a full cell settles', () => {
 		expect(() => settledV('LFP', -1, tail)).toThrow(CoreError);
 	});
 	const cell = (id: number, valueV: number | null, hours = 24) => ({
-		...{ id, label: `C${id}`, capacityAh: 100 },
+		id,
+		label: `C${id}`,
+		capacityAh: 100,
 		read: valueV === null ? null : { valueV, sdV: 0.001, takenAt: iso(hours) }
 	});
 	const told = (cells: Parameters<typeof judgeSettled>[0]) =>

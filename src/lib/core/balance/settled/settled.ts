@@ -38,8 +38,8 @@ const DOUBT = { hysteresis: 0.4, resistance: 0.25, surface: 0.4, tailV: 0.012 };
 /** A nominal tail is held for a while, and falls meanwhile to between this share of it and itself. */
 const FALLS_TO = 0.3;
 /** Before this no rest of a row tells anything; after that long what was lost since is not known well enough, h. */
-export const LEAST_H = 0.9;
-const MOST_H = 14 * 24;
+export const MIN_H = 0.9;
+const MAX_H = 14 * 24;
 /** A reading after so long is no look at how it settled, h (default). */
 const SETTLING_H = 90 * 24;
 const DRAWS = 800;
@@ -91,7 +91,7 @@ function ofTheRow(
 	subject: Subject
 ): Verdict[] {
 	const hours = row ? hoursAfter(row.takenAt, endedAt) : NaN;
-	if (!row || !(hours >= LEAST_H && hours <= MOST_H)) return [];
+	if (!row || !(hours >= MIN_H && hours <= MAX_H)) return [];
 	const expectedV = settledV(chemistry, hours, tail);
 	const isLow = row.valueV + 1.96 * row.sdV < expectedV.low95;
 	const facts = { readV: row.valueV, hours, expectedV, cells: cells.length };
@@ -102,11 +102,11 @@ function ofTheRow(
 function tooLate(cells: readonly SettledCell[], endedAt: string, subject: Subject): Verdict[] {
 	const late = cells.filter((c) => {
 		const hours = c.read ? hoursAfter(c.read.takenAt, endedAt) : 0;
-		return hours > MOST_H && hours <= SETTLING_H;
+		return hours > MAX_H && hours <= SETTLING_H;
 	});
 	if (late.length === 0) return [];
 	const days = Math.min(...late.map((c) => hoursAfter(c.read!.takenAt, endedAt))) / 24;
-	return [say('settle-late', 'calm', subject, { cells: late.length, days, mostDays: MOST_H / 24 })];
+	return [say('settle-late', 'calm', subject, { cells: late.length, days, mostDays: MAX_H / 24 })];
 }
 
 /**
@@ -124,7 +124,7 @@ export function judgeSettled(
 ): Verdict[] {
 	const hoursOf = (at: string) => hoursAfter(at, endedAt);
 	const read = cells.flatMap((c) =>
-		c.read && hoursOf(c.read.takenAt) >= LEAST_H && hoursOf(c.read.takenAt) <= MOST_H ? [{ ...c, read: c.read }] : []
+		c.read && hoursOf(c.read.takenAt) >= MIN_H && hoursOf(c.read.takenAt) <= MAX_H ? [{ ...c, read: c.read }] : []
 	);
 	if (read.length === 0)
 		return [...ofTheRow(cells, row, endedAt, chemistry, tail, subject), ...tooLate(cells, endedAt, subject)];
@@ -143,7 +143,9 @@ export function judgeSettled(
 		const missing = (share: number) => Math.max(0, (1 - share) * c.capacityAh);
 		return [
 			say('settle-low', 'look', cellSubject(c), {
-				...{ readV: c.read.valueV, hours, expectedV },
+				readV: c.read.valueV,
+				hours,
+				expectedV,
 				missingAh: {
 					low95: missing(highFraction),
 					likely: missing((lowFraction + highFraction) / 2),

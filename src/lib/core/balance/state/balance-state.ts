@@ -9,21 +9,25 @@ import {
 import { CHEMISTRY_FIGURES, socBounds } from '../../foundation/chemistry';
 import { CoreError } from '../../foundation/errors';
 import { halfWidth } from '../../foundation/reading';
-import { chargeOfCell } from '../../picture';
-import { readingsInOrder } from '../../picture';
-import type { BankPicture, PictureBalanceRun, PictureCell, PictureReading } from '../../picture';
 import {
+	chargeOfCell,
+	readingsInOrder,
 	CRATE_REST_S,
 	bankSubject,
 	concernedCells,
 	isInService,
 	ownTypeOf,
 	placedCells,
-	readingSd
+	readingSd,
+	tellsCharge,
+	type BankPicture,
+	type PictureBalanceRun,
+	type PictureCell,
+	type PictureReading,
+	type LoggedReading
 } from '../../picture';
 import { judgedTrays, stoppedCells } from '../../receive/trays';
 import { bankCapacities } from '../../test/capacities';
-import { tellsCharge, type LoggedReading } from '../../picture';
 
 /** What a person has at the bench until they say otherwise (default). */
 /** A supply nobody has described. */
@@ -140,7 +144,9 @@ function balanceCells(
 		return {
 			id,
 			label,
-			...{ capacityAh, socLow: share.low, socHigh: share.high },
+			capacityAh,
+			socLow: share.low,
+			socHigh: share.high,
 			plusTurned,
 			polarityOpen: (readings.restVoltage?.value ?? 0) < 0 && !plusTurned,
 			// A cell that read negative is turned before it is joined.
@@ -177,7 +183,12 @@ function progressOf(run: PictureBalanceRun, readings: readonly LoggedReading[], 
 	const ordered = readingsInOrder(readings).map(
 		({ readAt, supplyV, supplyA, cellV, deliveredAh, stopped, counterAnew = null }) => ({
 			timeS: (Date.parse(readAt) - startMs) / 1000,
-			...{ supplyV, supplyA, cellV, deliveredAh, stopped, counterAnew }
+			supplyV,
+			supplyA,
+			cellV,
+			deliveredAh,
+			stopped,
+			counterAnew
 		})
 	);
 	return judgeProgress(ordered, plan);
@@ -200,7 +211,9 @@ function chargedToItsEnd(
 	if (run.cells.length === 0 || run.cells.some((c) => inRow.has(c.id))) return null;
 	const { supplyA, leadOhm, setV } = run;
 	const { plan } = planFor(picture, balanceCells(picture, rowCells(picture, run, null), run, nowIso), {
-		...{ supplyA, leadOhm, setV }
+		supplyA,
+		leadOhm,
+		setV
 	});
 	const progress = plan && progressOf(run, readings, plan);
 	if (!progress?.done || progress.last?.cellV == null) return null;

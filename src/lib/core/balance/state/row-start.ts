@@ -2,8 +2,7 @@ import { CHEMISTRY_FIGURES } from '../../foundation/chemistry';
 import { cellSubject, type Verdict } from '../../foundation/verdicts';
 import { say } from '../verdicts';
 import type { BalanceState } from './balance-state';
-import type { BankPicture } from '../../picture';
-import { bankSubject } from '../../picture';
+import { bankSubject, type BankPicture } from '../../picture';
 
 /** A temperature read so long before tells nothing of the cells now, ms (default). */
 const TEMPERATURE_HOLDS_MS = 12 * 3_600_000;

@@ -27,7 +27,8 @@ describe('by a balancer', () => {
 	it('the Ah between passings of a log count, where volts alone are wider', () => {
 		const volts = [3.409, 3.583, 3.419, 3.429];
 		const passings = {
-			...{ voltageV: 3.405, endAh: 4.2 },
+			voltageV: 3.405,
+			endAh: 4.2,
 			groups: [4.15, 3.18, 4.04, 3.94].map((ah) => ({ ah, sdAh: 0.05 }))
 		};
 		const days = (more: Partial<MethodEntry>) =>

@@ -10,13 +10,16 @@ import type { MethodEntry, MethodRun, MethodSetup, MethodWorld } from '../../pic
 /** What a balancer has at least to move of what it should, to be called at work (default). */
 const AT_WORK_SHARE = 0.4;
 /** A night with it off or on has to be so long to tell anything, h (default). */
-const LEAST_NIGHT_H = 4;
+const MIN_NIGHT_H = 4;
 /** Nights may be longer apart than this; then they are two. */
-const MOST_NIGHT_H = 100;
+const MAX_NIGHT_H = 100;
 
 const snapshotOf = (world: MethodWorld, { volts, currentA }: MethodEntry) => ({
-	...{ chemistry: world.chemistry, groupAh: world.groupAh, meterSdV: world.meterSdV },
-	...{ groupVoltagesV: volts!, currentA: currentA ?? 0 }
+	chemistry: world.chemistry,
+	groupAh: world.groupAh,
+	meterSdV: world.meterSdV,
+	groupVoltagesV: volts!,
+	currentA: currentA ?? 0
 });
 
 /**
@@ -34,7 +37,7 @@ function nightAh(
 	if (!begins?.volts || !ends?.volts || begins.volts.length !== ends.volts.length || begins.volts.length < 2)
 		return null;
 	const hours = (Date.parse(ends.doneAt) - Date.parse(begins.doneAt)) / HOUR_MS;
-	if (hours < LEAST_NIGHT_H || hours > MOST_NIGHT_H) return null;
+	if (hours < MIN_NIGHT_H || hours > MAX_NIGHT_H) return null;
 	const moved = driftChange(snapshotOf(world, begins), snapshotOf(world, ends))[group];
 	return moved ? { ah: moved, hours } : null;
 }
@@ -118,7 +121,10 @@ function workVerdicts(run: MethodRun, world: MethodWorld): Verdict[] {
 		const works = movesA >= AT_WORK_SHARE * ratedA;
 		return [
 			say(works ? 'balancer-works' : 'balancer-idle', works ? 'calm' : 'look', subject, {
-				...{ clampA: movesA, ratedA, movedAh: null, hours: null }
+				clampA: movesA,
+				ratedA,
+				movedAh: null,
+				hours: null
 			})
 		];
 	}
@@ -153,7 +159,9 @@ export const followBalancer: FollowMethod = (run, world) => {
 			next: [
 				step('made-safe', 'When it is off, cold and out: write down what was found and what was changed.', ['words'])
 			],
-			...{ due: [], done: false, locksJoining: false }
+			due: [],
+			done: false,
+			locksJoining: false
 		};
 	const read = ofStep(run, 'read').at(-1) ?? null;
 	const answer =
@@ -215,10 +223,8 @@ export const followBalancer: FollowMethod = (run, world) => {
 				{ besides: true }
 			)
 		],
-		...{
-			due: [],
-			done: answer?.answer === 'balanced' && works.some((v) => v.code === 'balancer-works'),
-			locksJoining: false
-		}
+		due: [],
+		done: answer?.answer === 'balanced' && works.some((v) => v.code === 'balancer-works'),
+		locksJoining: false
 	};
 };

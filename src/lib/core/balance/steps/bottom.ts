@@ -4,9 +4,9 @@ import {
 	drawnCurve,
 	mostOfOneCellV,
 	restVoltageCurve,
+	LOADED_OHM_AH,
 	type Chemistry
 } from '../../foundation/chemistry';
-import { LOADED_OHM_AH } from '../../foundation/chemistry';
 import { intervalOf, normalDraw, seededRandom, type Interval } from '../../foundation/statistics';
 import { requireFinite, requirePositive } from '../../foundation/errors';
 import { snapshotBounds } from '../../foundation/snapshot';
@@ -108,7 +108,8 @@ function nextOf(way: CellWay, world: MethodWorld, loadFree: boolean, loadA: numb
 				: null;
 		case 'stage-1':
 			return step('rested-1', `Let ${cell.label} rest an hour, loose; then read it.`, ['voltageV'], {
-				...{ cell, mostV },
+				cell,
+				mostV,
 				from: later(last!.doneAt, RESTS_H.first)
 			});
 		case 'rested-1':
@@ -121,7 +122,8 @@ function nextOf(way: CellWay, world: MethodWorld, loadFree: boolean, loadA: numb
 		case 'stage-2':
 		case 'again':
 			return step('rested-2', `Let ${cell.label} rest the night, loose; then read it.`, ['voltageV'], {
-				...{ cell, mostV },
+				cell,
+				mostV,
 				from: later(last!.doneAt, RESTS_H.second)
 			});
 		default:
@@ -148,7 +150,9 @@ export const followBottom: FollowMethod = (run, world) => {
 	for (const i of new Set([...high, ...(fullest === null ? [] : [fullest])]))
 		next.push(
 			step('again', `Take ${ways[i]!.cell.label} down once more, gently, if you mean to.`, ['voltageV', 'currentA'], {
-				...{ cell: ways[i]!.cell, mostV: mostOfOneCellV(world.chemistry), besides: true },
+				cell: ways[i]!.cell,
+				mostV: mostOfOneCellV(world.chemistry),
+				besides: true,
 				question: `${ways[i]!.cell.label} has had both stages. Pushing it further is how cells are harmed: do you want to, and will you stay by it?`
 			})
 		);
@@ -208,7 +212,9 @@ export const followBottom: FollowMethod = (run, world) => {
 						met ? 'calm' : isApart ? 'look' : 'open',
 						world.subject,
 						{
-							...{ apartAh: apart, metShare: MET, cells: through.length },
+							apartAh: apart,
+							metShare: MET,
+							cells: through.length,
 							fullest: fullest === null ? null : ways[fullest]!.cell.label
 						}
 					)

@@ -58,7 +58,8 @@ export const followFast: FollowMethod = (run, world) => {
 	if (!began)
 		return {
 			...base,
-			...{ done: false, verdicts: [say('fast-not-begun', 'open', world.subject, { groups: world.series })] },
+			done: false,
+			verdicts: [say('fast-not-begun', 'open', world.subject, { groups: world.series })],
 			next: [
 				step(
 					'began',
@@ -70,10 +71,8 @@ export const followFast: FollowMethod = (run, world) => {
 	if (!trip)
 		return {
 			...base,
-			...{
-				done: false,
-				verdicts: [say('fast-charging', 'calm', world.subject, { groups: world.series, currentA: began.currentA ?? 0 })]
-			},
+			done: false,
+			verdicts: [say('fast-charging', 'calm', world.subject, { groups: world.series, currentA: began.currentA ?? 0 })],
 			next: [tripStep]
 		};
 	const { first, apartAh, missing } = missingAh(world, trip);

@@ -20,14 +20,12 @@ const IN_ORDER: readonly MethodKind[] = ['fast', 'bottom'];
 export const followMethod = (run: MethodRun, world: MethodWorld): MethodState => METHODS[run.method](run, world);
 
 const FIELD_NAMES: Record<string, string> = {
-	...{
-		voltageV: 'volts',
-		currentA: 'amperes',
-		ah: 'Ah',
-		wh: 'Wh',
-		volts: 'a list of volts',
-		words: 'a few words'
-	},
+	voltageV: 'volts',
+	currentA: 'amperes',
+	ah: 'Ah',
+	wh: 'Wh',
+	volts: 'a list of volts',
+	words: 'a few words',
 	asked: 'a yes to the question'
 };
 const minutesText = (ms: number) =>

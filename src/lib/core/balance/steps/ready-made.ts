@@ -67,8 +67,11 @@ function parting(run: MethodRun, world: MethodWorld): Verdict[] {
 	const cells = unitCells ?? USUAL.unitCells;
 	const ah = unitAh ?? USUAL.unitAh;
 	const { apartAh } = snapshotBounds({
-		...{ chemistry: world.chemistry, groupAh: ah, meterSdV: world.meterSdV / cells },
-		...{ groupVoltagesV: last.volts!.map((v) => v / cells), currentA: last.currentA ?? 0 }
+		chemistry: world.chemistry,
+		groupAh: ah,
+		meterSdV: world.meterSdV / cells,
+		groupVoltagesV: last.volts!.map((v) => v / cells),
+		currentA: last.currentA ?? 0
 	});
 	if (months < 0.5) return [];
 	// How level they were when that began is known to so much.
@@ -126,7 +129,9 @@ export const followReadyMade: FollowMethod = (run, world) => {
 		read.length === units.length && units.length > 1
 			? checkJoining(
 					{
-						...{ chemistry: world.chemistry, linkOhm: LINK_OHM, linkRatingA: null },
+						chemistry: world.chemistry,
+						linkOhm: LINK_OHM,
+						linkRatingA: null,
 						items: read.map((e) => ({
 							id: e.unit!,
 							restVoltageV: e.voltageV!,
@@ -142,8 +147,10 @@ export const followReadyMade: FollowMethod = (run, world) => {
 	const isFull =
 		ended !== null &&
 		wasAtTail(world, {
-			...{ cellV: ended.voltageV === null ? null : ended.voltageV / cells, currentA: ended.currentA },
-			...{ cells: units.length, cellAh: unitAh }
+			cellV: ended.voltageV === null ? null : ended.voltageV / cells,
+			currentA: ended.currentA,
+			cells: units.length,
+			cellAh: unitAh
 		});
 	const full = isFull ? ended : null;
 	const mostV = cells * mostOfOneCellV(world.chemistry);
@@ -210,7 +217,8 @@ export const followReadyMade: FollowMethod = (run, world) => {
 				? [
 						step('series-full', 'At the end of a charge in series: read each battery, in order.', ['volts'], {
 							also: ['currentA'],
-							...{ count: units.length, mostV }
+							count: units.length,
+							mostV
 						})
 					]
 				: []),
@@ -219,6 +227,8 @@ export const followReadyMade: FollowMethod = (run, world) => {
 				step('high-trip', `${u} stopped the charge.`, [], unit(u))
 			])
 		],
-		...{ due: [], done: full !== null && ofStep(run, 'after').length > 0, locksJoining: false }
+		due: [],
+		done: full !== null && ofStep(run, 'after').length > 0,
+		locksJoining: false
 	};
 };

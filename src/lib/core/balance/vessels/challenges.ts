@@ -36,7 +36,9 @@ export const CHALLENGES: readonly Challenge[] = [
 	{
 		key: 'more',
 		question: `Make this string give ${MORE_AH} Ah more.`,
-		...{ sentences: null, asks: 'vessels', start: uneven },
+		sentences: null,
+		asks: 'vessels',
+		start: uneven,
 		because:
 			'What one has more than the others is used by nobody: the string gives room at the top plus charge at the bottom of its worst two.',
 		isSolved: ({ vessels }) => usableAh(vessels) >= usableAh(uneven) + MORE_AH
@@ -44,14 +46,18 @@ export const CHALLENGES: readonly Challenge[] = [
 	{
 		key: 'trips-first',
 		question: 'Which cell stops this string when it is charged?',
-		...{ sentences: null, asks: 'cell', start: uneven },
+		sentences: null,
+		asks: 'cell',
+		start: uneven,
 		because: 'The one with the least room left, whatever its capacity: it is full first, and its voltage runs away.',
 		isSolved: ({ chosen }) => chosen === whoStops(uneven).full
 	},
 	{
 		key: 'ends',
 		question: 'All are full together. Which cell ends the discharge?',
-		...{ sentences: null, asks: 'cell', start: unlike },
+		sentences: null,
+		asks: 'cell',
+		start: unlike,
 		because: 'Balanced at the top, the smallest is empty first.',
 		isSolved: ({ chosen }) => chosen === whoStops(unlike).empty
 	},
@@ -59,7 +65,8 @@ export const CHALLENGES: readonly Challenge[] = [
 		key: 'bottom',
 		question: 'They were full together. Why do they look unbalanced at the bottom?',
 		sentences: ['The balance was bad: do it again', 'Their capacities differ: it is no fault', 'The BMS is broken'],
-		...{ asks: 'sentence', start: unlike },
+		asks: 'sentence',
+		start: unlike,
 		because:
 			'Run it down: each gives the same Ah, so the smallest is low while the largest has some left. Balanced is said of one end.',
 		isSolved: ({ chosen }) => chosen === 1
@@ -67,7 +74,9 @@ export const CHALLENGES: readonly Challenge[] = [
 	{
 		key: 'deceit',
 		question: 'Run it to where all read within 6 mV, although their charge lies a fifth apart.',
-		...{ sentences: null, asks: 'vessels', start: hidden },
+		sentences: null,
+		asks: 'vessels',
+		start: hidden,
 		because: 'On the plateau a voltage says nothing of charge: alike is no proof of balanced.',
 		isSolved: ({ vessels }, chemistry) => {
 			const { share, volts } = apart(vessels, chemistry);
@@ -77,7 +86,9 @@ export const CHALLENGES: readonly Challenge[] = [
 	{
 		key: 'from-below',
 		question: 'Balance it at the bottom: all empty together.',
-		...{ sentences: null, asks: 'vessels', start: createVessels([100, 92, 104, 98], [0.3, 0.22, 0.35, 0.28]) },
+		sentences: null,
+		asks: 'vessels',
+		start: createVessels([100, 92, 104, 98], [0.3, 0.22, 0.35, 0.28]),
 		because: 'Each was emptied alone. Charged from here the smallest is full first, and the others never are.',
 		isSolved: ({ vessels }) => vessels.chargeAh.every((q) => q <= EMPTY_SHARE * min(vessels.capacityAh)!)
 	}

@@ -12,7 +12,11 @@ describe('cells in a box', () => {
 	it('by hand: eight of 72 mm with seven sheets of 1 mm and two plates of 6 mm are 595 mm', () => {
 		const [best] = boxArrangements(eight);
 		expect(best).toMatchObject({
-			...{ rows: 1, columns: 8, along: 'length', bmsAt: 'elsewhere', fits: true },
+			rows: 1,
+			columns: 8,
+			along: 'length',
+			bmsAt: 'elsewhere',
+			fits: true,
 			takes: { lengthMm: 595, widthMm: 174, heightMm: 242 },
 			left: { lengthMm: 45, widthMm: 26, heightMm: 18 }
 		});

@@ -45,7 +45,7 @@ export interface BoxArrangement {
 const USUAL = { insulationMm: 1, endPlateMm: 6, lidMm: 35, cableMm: 0 };
 /** Bend radius of a cable in diameters (default). */
 const BEND = 6;
-const MOST_CELLS = 512;
+const MAX_CELLS = 512;
 
 interface Block {
 	lengthMm: number;
@@ -74,8 +74,8 @@ export function boxArrangements(input: BoxFitInput): BoxArrangement[] {
 	const { box, cell, cells, bms = null, fuse = null } = input;
 	for (const key of ['lengthMm', 'widthMm', 'heightMm'] as const) requirePositive(box[key], `box.${key}`);
 	for (const key of ['widthMm', 'thicknessMm', 'heightMm'] as const) requirePositive(cell[key], `cell.${key}`);
-	if (!Number.isInteger(cells) || cells < 1 || cells > MOST_CELLS)
-		throw new CoreError('layout', 'cells', `cells requires a whole number from 1 to ${MOST_CELLS}, got ${cells}`);
+	if (!Number.isInteger(cells) || cells < 1 || cells > MAX_CELLS)
+		throw new CoreError('layout', 'cells', `cells requires a whole number from 1 to ${MAX_CELLS}, got ${cells}`);
 	const own = {
 		...USUAL,
 		...Object.fromEntries(Object.entries(input).filter(([, v]) => v !== undefined))

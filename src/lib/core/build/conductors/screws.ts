@@ -26,7 +26,7 @@ export interface ScrewFit {
 const GROUND_MM = 1;
 /** Diameters of thread in aluminium (default). */
 const WANTED = 1.5;
-const LEAST = 1;
+const MIN = 1;
 const NEVER_BELOW = 0.7;
 
 /** How much thread holds. @throws CoreError `not-positive`, `negative` */
@@ -39,7 +39,6 @@ export function screwFit({ diameterMm, lengthMm, stackMm, threadMm }: ScrewInput
 	const reach = lengthMm - stackMm;
 	const engagementMm = Math.max(0, Math.min(reach, most));
 	const diameters = engagementMm / diameterMm;
-	const byThread =
-		diameters < NEVER_BELOW ? 'stop' : diameters < LEAST ? 'warn' : diameters < WANTED ? 'short' : 'good';
+	const byThread = diameters < NEVER_BELOW ? 'stop' : diameters < MIN ? 'warn' : diameters < WANTED ? 'short' : 'good';
 	return { engagementMm, diameters, fit: reach > threadMm ? 'bottoms' : byThread, wantedLengthMm: stackMm + most };
 }

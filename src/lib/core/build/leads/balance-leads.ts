@@ -58,7 +58,7 @@ const WEIGHED = 8;
 const FIRST_OF_PAIRS = 60;
 /** Two expectations are apart by this share of a cell's voltage (half-cell tolerance). */
 const HALF = 0.5;
-const MOST_SERIES = 128;
+const MAX_SERIES = 128;
 
 interface Weighed {
 	wiring: LeadWiring;
@@ -112,7 +112,8 @@ export function judgeBalanceLeads(input: BalanceLeadsInput): LeadsJudgement {
 function leadZero({ fit }: Weighed): NextReading {
 	const fullV = fit.nodeV[fit.nodeV.length - 1]!;
 	return {
-		...{ lead: 0, against: 'positive' as const },
+		lead: 0,
+		against: 'positive' as const,
 		expect: [
 			{ code: 'right', voltageV: Number((-fullV).toFixed(3)) },
 			{ code: 'open', voltageV: 0 }
@@ -121,8 +122,8 @@ function leadZero({ fit }: Weighed): NextReading {
 }
 
 function check({ series, cells, readingsV, positiveV, meterSdV }: BalanceLeadsInput): void {
-	if (!Number.isInteger(series) || series < 1 || series > MOST_SERIES)
-		throw new CoreError('layout', 'series', `series requires a whole number from 1 to ${MOST_SERIES}, got ${series}`);
+	if (!Number.isInteger(series) || series < 1 || series > MAX_SERIES)
+		throw new CoreError('layout', 'series', `series requires a whole number from 1 to ${MAX_SERIES}, got ${series}`);
 	if (readingsV.length !== series && readingsV.length !== series + 1)
 		throw new CoreError(
 			'readings-count',

@@ -1,5 +1,4 @@
-import type { Warmth } from '../../foundation/verdicts';
-import { WHOLE_BANK, type Subject, type Verdict } from '../../foundation/verdicts';
+import { WHOLE_BANK, type Warmth, type Subject, type Verdict } from '../../foundation/verdicts';
 import { say } from '../verdicts';
 import type { LeadsJudgement } from './balance-leads';
 

@@ -3,10 +3,15 @@ import type { TightenedJoint } from '../conductors';
 import { CHEMISTRY_FIGURES, restVoltageCurve } from '../../foundation/chemistry';
 import { meterSd } from '../../foundation/reading';
 import { mean } from '../../foundation/statistics';
-import { chargeNow } from '../../picture';
-import { undoneBy, type Lapse } from '../../picture';
-import type { BankPicture, PictureBattery, PictureCell } from '../../picture';
-import { tellsCharge } from '../../picture';
+import {
+	chargeNow,
+	undoneBy,
+	tellsCharge,
+	type Lapse,
+	type BankPicture,
+	type PictureBattery,
+	type PictureCell
+} from '../../picture';
 
 /** What was written down while a bank was built, of all its batteries. */
 export interface BuildRecords {
@@ -46,7 +51,7 @@ export interface BatteryBuild {
 const STILL_TRUE_DAYS = 30;
 
 /** What is built in stands above this share of its nominal voltage. */
-const LEAST_OF_NOMINAL = 0.9;
+const MIN_OF_NOMINAL = 0.9;
 
 const DAY_MS = 86_400_000;
 
@@ -66,7 +71,7 @@ function cellsKnown(picture: BankPicture, battery: PictureBattery, readAt: strin
 	});
 	if (ownV.length === battery.series && !ownV.includes(null)) return { cellsV: ownV as number[] };
 	const { nominalV, plausibleRestV } = CHEMISTRY_FIGURES[picture.bank.chemistry];
-	const anywhere = { low: LEAST_OF_NOMINAL * nominalV, high: plausibleRestV[1] };
+	const anywhere = { low: MIN_OF_NOMINAL * nominalV, high: plausibleRestV[1] };
 	const own = battery.groups.flatMap((g) => g.cellIds.flatMap((id) => byId.get(id) ?? []));
 	return voltsByCharge(picture, own, readAt) ?? anywhere;
 }

@@ -7,7 +7,7 @@ export interface Bounds {
 }
 
 /** Something that moved a cell's charge, as far as it was written down. Moments are ms since 1970. */
-export interface ChargeDeed {
+export interface ChargeMovement {
 	fromMs: number;
 	/** Null: it goes on. */
 	untilMs: number | null;
@@ -25,7 +25,7 @@ export interface RestedAt {
 
 export interface ChargeHistory {
 	capacityAh: number;
-	deeds: readonly ChargeDeed[];
+	movements: readonly ChargeMovement[];
 	rests: readonly RestedAt[];
 	/** What it may lose by itself, share of full a day. */
 	lostADay: number;
@@ -64,8 +64,8 @@ const standing = (account: ChargeAccount, fromMs: number, toMs: number, lostADay
 	})
 });
 
-function afterDeed(before: ChargeAccount, deed: ChargeDeed, capacityAh: number): ChargeAccount {
-	const { end, movedAh, untilMs } = deed;
+function afterMovement(before: ChargeAccount, movement: ChargeMovement, capacityAh: number): ChargeAccount {
+	const { end, movedAh, untilMs } = movement;
 	if (untilMs === null) return NOTHING;
 	if (end === 'full') return { share: { low: ENDS.full, high: 1 }, knownMs: untilMs, by: 'full' };
 	if (end === 'empty') return { share: { low: 0, high: ENDS.empty }, knownMs: untilMs, by: 'empty' };
@@ -90,11 +90,11 @@ function atLeastMoved({ low, high }: Bounds, capacityAh: number): ChargeAccount 
 	return { ...NOTHING, share };
 }
 
-function check({ capacityAh, deeds, rests, lostADay }: ChargeHistory, atMs: number): void {
+function check({ capacityAh, movements, rests, lostADay }: ChargeHistory, atMs: number): void {
 	requirePositive(capacityAh, 'capacityAh');
 	requireNotNegative(lostADay, 'lostADay');
 	requireFinite(atMs, 'atMs');
-	deeds.forEach((d, i) => requireFinite(d.fromMs, `deeds.${i}.fromMs`));
+	movements.forEach((d, i) => requireFinite(d.fromMs, `movements.${i}.fromMs`));
 	rests.forEach((r, i) => requireFinite(r.atMs, `rests.${i}.atMs`));
 }
 
@@ -108,34 +108,43 @@ export function chargeAt(history: ChargeHistory, atMs: number): ChargeAccount {
 	check(history, atMs);
 	const { capacityAh, lostADay } = history;
 	const happened = [
-		...history.rests.map((rest) => ({ ms: rest.atMs, rest, deed: null })),
-		...history.deeds.map((deed) => ({ ms: deed.untilMs ?? Math.max(deed.fromMs, atMs), rest: null, deed }))
+		...history.rests.map((rest) => ({ ms: rest.atMs, rest, movement: null })),
+		...history.movements.map((movement) => ({
+			ms: movement.untilMs ?? Math.max(movement.fromMs, atMs),
+			rest: null,
+			movement
+		}))
 	]
-		.filter(({ ms, deed }) => ms <= atMs && (deed === null || deed.fromMs < atMs || deed.untilMs !== null))
+		.filter(
+			({ ms, movement }) => ms <= atMs && (movement === null || movement.fromMs < atMs || movement.untilMs !== null)
+		)
 		.sort((a, b) => a.ms - b.ms);
 	let account = NOTHING;
 	let lastMs = -Infinity;
-	for (const { ms, rest, deed } of happened) {
+	for (const { ms, rest, movement } of happened) {
 		account = Number.isFinite(lastMs) ? standing(account, lastMs, ms, lostADay) : account;
 		lastMs = ms;
-		if (deed) account = afterDeed(account, deed, capacityAh);
+		if (movement) account = afterMovement(account, movement, capacityAh);
 		// While something goes on no voltage is one of rest.
-		else if (!history.deeds.some((d) => d.fromMs < ms && (d.untilMs ?? Infinity) > ms))
+		else if (!history.movements.some((d) => d.fromMs < ms && (d.untilMs ?? Infinity) > ms))
 			account = rested(account, rest!);
 	}
 	// It goes on, begun before and not ended until then.
-	if (history.deeds.some((d) => d.fromMs < atMs && (d.untilMs ?? Infinity) > atMs)) return NOTHING;
+	if (history.movements.some((d) => d.fromMs < atMs && (d.untilMs ?? Infinity) > atMs)) return NOTHING;
 	return Number.isFinite(lastMs) ? standing(account, lastMs, atMs, lostADay) : account;
 }
 
 /**
- * What a cell held before its first deeds, worked back from where they ended and what was counted until then.
+ * What a cell held before its first movements, worked back from where they ended and what was counted until then.
  * @returns share of full, 95 %; null where something until the first end was not counted, or nothing ended
  */
-export function chargeBefore({ capacityAh, deeds }: Pick<ChargeHistory, 'capacityAh' | 'deeds'>): Bounds | null {
+export function chargeBefore({
+	capacityAh,
+	movements
+}: Pick<ChargeHistory, 'capacityAh' | 'movements'>): Bounds | null {
 	requirePositive(capacityAh, 'capacityAh');
 	const moved = { low: 0, high: 0 };
-	for (const { end, movedAh, untilMs } of [...deeds].sort((a, b) => a.fromMs - b.fromMs)) {
+	for (const { end, movedAh, untilMs } of [...movements].sort((a, b) => a.fromMs - b.fromMs)) {
 		if (movedAh === null || untilMs === null) return null;
 		moved.low += movedAh.low;
 		moved.high += movedAh.high;

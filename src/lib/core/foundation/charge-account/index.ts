@@ -1,7 +1,7 @@
 export {
 	type Bounds,
 	type ChargeAccount,
-	type ChargeDeed,
+	type ChargeMovement,
 	type RestedAt,
 	bothOf,
 	chargeAt,

@@ -4,7 +4,7 @@ export const RATED_C = 25;
 /** Share of charge a discharge in the cold cannot reach, per K and per K² below 25 °C: 12.5 % at 0 °C, 2.9 % at 15 °C. */
 const COLD_SHARE = { perK: 0.0015, perK2: 0.00014 };
 /** The cold never puts more than this out of reach, so that the model keeps a cell to speak of. */
-export const MOST_COLD_SHARE = 0.5;
+export const MAX_COLD_SHARE = 0.5;
 /** What the cold takes is known to a third of itself (default). */
 const COLD_DOUBT = 1 / 3;
 /** Gain of capacity per K above 25 °C, with its doubt (default, uncertain). */
@@ -15,7 +15,7 @@ const UNKNOWN_TEMPERATURE = { share: 0.972, sd: 0.03 };
 /** Share of its charge a cell cannot give in the cold, at 0.05 C or more: z0 = 0.0015·ΔT + 0.00014·ΔT², ΔT = 25 °C − T; 0 above 25 °C. */
 export function coldShareAt(temperatureC: number): number {
 	const below = Math.max(0, RATED_C - temperatureC);
-	return Math.min(MOST_COLD_SHARE, COLD_SHARE.perK * below + COLD_SHARE.perK2 * below ** 2);
+	return Math.min(MAX_COLD_SHARE, COLD_SHARE.perK * below + COLD_SHARE.perK2 * below ** 2);
 }
 
 /** By what a capacity at a temperature is to be multiplied to be that of 25 °C, and how that moves with each of the two things in doubt. */

@@ -14,17 +14,17 @@ const CURVE_SD_V = { plateau: 0.0045, steep: 0.012 };
 /** Where an end begins to be steep, and its width, fraction. */
 const STEEP = { top: 0.97, bottom: 0.03, width: 0.03 };
 /** What a cell can hold: below empty, and forced above full. */
-const LEAST_SOC = -0.02;
-const MOST_SOC = 1.05;
+const MIN_SOC = -0.02;
+const MAX_SOC = 1.05;
 /** Below what a cell can hold the curve falls so many V per unit of charge. */
 const BEYOND_EMPTY_V = 100;
 
 /** States of charge the drawn curve is made at: close together at both ends. */
 const SOCS: readonly number[] = [
-	...steps(LEAST_SOC, 0.1, 0.004),
+	...steps(MIN_SOC, 0.1, 0.004),
 	...steps(0.1, 0.9, 0.02),
-	...steps(0.9, MOST_SOC, 0.0025),
-	MOST_SOC
+	...steps(0.9, MAX_SOC, 0.0025),
+	MAX_SOC
 ];
 function steps(from: number, to: number, by: number): number[] {
 	return Array.from({ length: Math.round((to - from) / by) }, (_, i) => from + i * by);

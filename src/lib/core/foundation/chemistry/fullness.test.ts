@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { restVoltageCurve } from '.';
-import { fullnessRuledOut } from '.';
+import { restVoltageCurve, fullnessRuledOut } from '.';
 
 describe('whether a cell can be full before its capacity is measured', () => {
 	it('is ruled out on the plateau by a good meter, with the most it can hold', () => {

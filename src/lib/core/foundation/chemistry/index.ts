@@ -1,5 +1,5 @@
 export { CHEMISTRIES, CHEMISTRY_FIGURES, type Chemistry, KNEE_V, byChemistry, mostOfOneCellV } from './chemistry';
-export { MOST_COLD_SHARE, RATED_C, coldShareAt, temperatureFactor, toTemperature } from './cold';
+export { MAX_COLD_SHARE, RATED_C, coldShareAt, temperatureFactor, toTemperature } from './cold';
 export { type DrawnCurve, beyondEnds, drawnCurve } from './drawn-curve';
 export { fullnessRuledOut } from './fullness';
 export { LOST_A_DAY } from './lost-a-day';

@@ -137,7 +137,9 @@ export function fadeCourses(
 			own.flatMap((scatter) => {
 				const observations = filledIn(inAge, history, scatter.sdAh, noise);
 				return bends.map((bend) => ({
-					...{ bend, observations, efcPerYear: history.efcPerYear },
+					bend,
+					observations,
+					efcPerYear: history.efcPerYear,
 					prior: history.prior * scatter.prior * bend.prior,
 					posterior: normalPosterior(ratedAh, observations, bend.terms)
 				}));
@@ -187,7 +189,8 @@ function drawn(candidates: readonly Candidate[]): FadeCourse[] {
 		return {
 			weight: picks / DRAWS.picks,
 			fallsFaster: bend.fromYears !== null && bend.fromYears < (observations.at(-1)?.ageYears ?? 0),
-			...{ observations, efcPerYear },
+			observations,
+			efcPerYear,
 			draws: drawAbove0(posterior, picks * DRAWS.each)
 		};
 	});

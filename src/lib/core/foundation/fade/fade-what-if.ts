@@ -24,7 +24,7 @@ const POINTS = [
 	{ z: Math.sqrt(3), weight: 1 / 6 }
 ];
 /** Time never stands still altogether. */
-const LEAST_FACTOR = 0.05;
+const MIN_FACTOR = 0.05;
 
 function byCharge(soc: number, path: string): number {
 	if (!(soc >= 0 && soc <= 1))
@@ -56,7 +56,7 @@ export function endIfKept(input: FadeInput, change: KeptOtherwise): FadeProjecti
 	const sinceYears = Math.max(0, ...input.observations.map((o) => o.ageYears));
 	const points = factor === 1 ? [{ z: 0, weight: 1 }] : POINTS;
 	const ends = points.map(({ z }) => {
-		const own = Math.max(LEAST_FACTOR, 1 + (factor - 1) * (1 + DOUBT * z));
+		const own = Math.max(MIN_FACTOR, 1 + (factor - 1) * (1 + DOUBT * z));
 		return joined(
 			ways.map((way, w) => {
 				const after = endAges(fadedBy(way, own, sinceYears), input.endFraction);

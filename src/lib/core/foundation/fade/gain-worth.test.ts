@@ -4,7 +4,12 @@ import { gainWorth, yearsToEnd, type Gain } from '.';
 
 const sure = (ah: number) => ({ low95: ah, likely: ah, high95: ah });
 const gain = (more: Partial<Gain> = {}): Gain => ({
-	...{ fromAh: 280, gainAh: sure(4), ratedAh: 280, endFraction: 0.7, series: 16, pricePerAh: 0.3 },
+	fromAh: 280,
+	gainAh: sure(4),
+	ratedAh: 280,
+	endFraction: 0.7,
+	series: 16,
+	pricePerAh: 0.3,
 	...more
 });
 

@@ -22,7 +22,7 @@ const DRAWS = 1500;
 const WIDTH_SDS = 3.92;
 const SEED = 20_261_205;
 /** Nobody looks further ahead, years. */
-const MOST_YEARS = 100;
+const MAX_YEARS = 100;
 
 interface Course {
 	a: number;
@@ -44,7 +44,7 @@ function yearsTo(lost: number, { a, perYear }: Course): number {
 	if (lost <= 0) return 0;
 	const root =
 		perYear > 1e-12 ? (-a + Math.sqrt(a * a + 4 * perYear * lost)) / (2 * perYear) : lost / Math.max(a, 1e-12);
-	return Math.min(MOST_YEARS, root * root);
+	return Math.min(MAX_YEARS, root * root);
 }
 
 /** Draws of a normal doubt with this interval. */

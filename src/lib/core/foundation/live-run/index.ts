@@ -1,5 +1,5 @@
 export { currentsTold } from './agreement';
-export { deedsOfLive } from './deeds';
+export { movementsOfLive } from './movements';
 export {
 	type FollowCommand,
 	type FollowEvent,

@@ -1,5 +1,4 @@
-import { LOADED_OHM_AH } from '../chemistry';
-import { HYSTERESIS_V, restVoltageCurve, type Chemistry } from '../chemistry';
+import { LOADED_OHM_AH, HYSTERESIS_V, restVoltageCurve, type Chemistry } from '../chemistry';
 import type { LivePhase } from './live-plan';
 import type { LiveSample } from './live-state';
 

@@ -3,7 +3,11 @@ import { countedCharge } from './counter-sessions';
 import type { ChargeReading } from './charge-reading';
 
 const look = (hour: number, supplyA: number, deliveredAh: number | null, more: Partial<ChargeReading> = {}) => ({
-	...{ timeS: hour * 3600, supplyV: 3.6, supplyA, cellV: 3.35, deliveredAh },
+	timeS: hour * 3600,
+	supplyV: 3.6,
+	supplyA,
+	cellV: 3.35,
+	deliveredAh,
 	...more
 });
 /** Ten amperes by day, off by night; the counter of each day begins at 0. */
@@ -28,7 +32,10 @@ describe('several days of one charge', () => {
 		expect(countedCharge(readings)).toEqual({ ah: 473, low: 277, high: 473, asks: [2] });
 		expect(countedCharge(readings.with(2, look(38, 20, 277, { counterAnew: true }))).ah).toBe(473);
 		expect(countedCharge(readings.with(2, look(38, 20, 277, { counterAnew: false })))).toEqual({
-			...{ ah: 277, low: 277, high: 277, asks: [] }
+			ah: 277,
+			low: 277,
+			high: 277,
+			asks: []
 		});
 	});
 	it('a counter that goes on through a night is told by amperes and hours', () => {

@@ -50,7 +50,7 @@ export interface BalancePlan {
 export const TAIL_C_RATE = 0.02;
 const TAIL_EACH_C_RATE = 0.002;
 /** A small supply on a large row never gives more than that: its tail is this share of what it is set to. */
-const MOST_OF_SET = 0.25;
+const MAX_OF_SET = 0.25;
 /** A good handheld meter and a supply's setting together, half-width, V (default). */
 const USUAL_HALF_WIDTH_V = 0.02;
 
@@ -99,7 +99,7 @@ export function planTopBalance(cells: readonly BalanceCell[], setup: BalanceSetu
 	const toDeliverAh = { low: missing((c) => c.socHigh), high: missing((c) => c.socLow) };
 	const setV = setup.setV ?? Math.min(TOP_BALANCE_V[setup.chemistry], highestSetV(setup));
 	const setA = Math.min(setup.supplyA, totalAh * setup.chargeCRate);
-	const tailA = Math.min(rowTailA(cells.length, smallestAh), MOST_OF_SET * setA);
+	const tailA = Math.min(rowTailA(cells.length, smallestAh), MAX_OF_SET * setA);
 	const charge: ParallelCharge = {
 		chemistry: setup.chemistry,
 		totalAh,

@@ -118,7 +118,9 @@ export function judgeProgress(readings: readonly ChargeReading[], targets: Charg
 			done: false,
 			flatA: null,
 			unmet: [{ wanted: 'first-reading' }],
-			...{ supply: null, displayV: null, last: null }
+			supply: null,
+			displayV: null,
+			last: null
 		};
 	const last = readings[readings.length - 1];
 	const between = betweenSupplyAndCells(readings.filter((r) => !r.stopped));
@@ -144,7 +146,9 @@ export function judgeProgress(readings: readonly ChargeReading[], targets: Charg
 		done: unmet.length === 0,
 		flatA,
 		unmet,
-		...{ supply: supplyFault(last!, targets), displayV, last: last! }
+		supply: supplyFault(last!, targets),
+		displayV,
+		last: last!
 	};
 }
 

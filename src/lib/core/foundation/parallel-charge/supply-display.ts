@@ -10,9 +10,9 @@ const METER_SD_V = 0.001;
 /** Currents have to differ by so much, as a factor, before they tell leads from a display (default). */
 const UNLIKE_CURRENTS = 2;
 /** One figure of two may be mistyped. */
-const LEAST_LOOKS = 3;
+const MIN_LOOKS = 3;
 /** No display is off by more: a figure was read or typed wrong, V (default). */
-const MOST_OFF_V = 0.3;
+const MAX_OFF_V = 0.3;
 
 /** One look at a supply and the cells it charges. */
 interface Look {
@@ -38,7 +38,7 @@ export function betweenSupplyAndCells(readings: readonly Look[]): BetweenSupplyA
 		supplyV !== null && cellV !== null && supplyA > 0 ? [{ a: supplyA, v: supplyV - cellV }] : []
 	);
 	const amps = gaps.map((g) => g.a);
-	if (gaps.length < LEAST_LOOKS || Math.max(...amps) < UNLIKE_CURRENTS * Math.min(...amps)) return null;
+	if (gaps.length < MIN_LOOKS || Math.max(...amps) < UNLIKE_CURRENTS * Math.min(...amps)) return null;
 	const n = gaps.length;
 	const [meanA, meanV] = [sum(amps) / n, sum(gaps, (g) => g.v) / n];
 	const sxx = sum(amps, (a) => (a - meanA) ** 2);
@@ -48,7 +48,7 @@ export function betweenSupplyAndCells(readings: readonly Look[]): BetweenSupplyA
 	const degrees = GAP_DEGREES + n - 2;
 	const sdV = Math.sqrt((GAP_DEGREES * GAP_SD_V ** 2 + sum(restV, (v) => v * v)) / degrees);
 	const likely = meanV - leadOhm * meanA;
-	if (Math.abs(likely) > MOST_OFF_V) return null;
+	if (Math.abs(likely) > MAX_OFF_V) return null;
 	const half = Math.hypot(studentHalf95(degrees) * sdV * Math.sqrt(1 / n + meanA ** 2 / sxx), 1.96 * METER_SD_V);
 	return { displayV: { low95: likely - half, likely, high95: likely + half }, leadOhm };
 }

@@ -27,7 +27,7 @@ export interface Calibration {
 /** A gain is told apart from an offset when the pairs span more than this share of their mean. */
 const TELLS_GAIN = 0.2;
 /** Pairs to three digits repeat no better than this share of the mean, where too few scatter to be seen. */
-const LEAST_SHARE = 2e-5;
+const MIN_SHARE = 2e-5;
 /** What a meter wanders from its calibration, as a share of its sheet's half-width a year, one sd (default). */
 const WANDERS = 0.25;
 
@@ -57,7 +57,7 @@ export function fitCalibration(pairs: readonly CalibrationPair[], truthSd: numbe
 	const offset = meanError - gain * mean;
 	const degrees = n - (hasGain ? 2 : 1);
 	const squares = pairs.reduce((sum, p) => sum + (p.shown - (1 + gain) * p.truth - offset) ** 2, 0);
-	const scatter = Math.max(degrees > 0 ? Math.sqrt(squares / degrees) : 0, LEAST_SHARE * Math.abs(mean));
+	const scatter = Math.max(degrees > 0 ? Math.sqrt(squares / degrees) : 0, MIN_SHARE * Math.abs(mean));
 	return {
 		gain,
 		offset,
@@ -74,7 +74,7 @@ function factorOf(pairs: readonly CalibrationPair[], truthSd: number): Calibrati
 	const n = pairs.length;
 	const left = pairs.reduce((sum, p) => sum + (p.shown - (1 + gain) * p.truth) ** 2, 0);
 	const mean = Math.sqrt(squares / n);
-	const scatter = Math.max(n > 1 ? Math.sqrt(left / (n - 1)) / mean : 0, LEAST_SHARE);
+	const scatter = Math.max(n > 1 ? Math.sqrt(left / (n - 1)) / mean : 0, MIN_SHARE);
 	return {
 		gain,
 		offset: 0,

@@ -2,7 +2,7 @@ import { CHEMISTRIES, CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
 import { median } from '../statistics';
 
 /** Fewer cells alike are chance. */
-const FEWEST = 3;
+const MIN = 3;
 /** Cells of one crate as they come lie within so much of their middle, V (default). */
 const ALIKE_V = 0.15;
 
@@ -12,7 +12,7 @@ const ALIKE_V = 0.15;
  * @returns null where one of them fits its own chemistry, they are unlike, fewer than three, or no other fits
  */
 export function otherChemistryOf(chemistry: Chemistry, restVoltagesV: readonly number[]): Chemistry | null {
-	if (restVoltagesV.length < FEWEST) return null;
+	if (restVoltagesV.length < MIN) return null;
 	const middle = median([...restVoltagesV])!;
 	if (restVoltagesV.some((v) => Math.abs(v - middle) > ALIKE_V)) return null;
 	const rests = (of: Chemistry, v: number) =>

@@ -10,7 +10,8 @@ describe('a pasted column', () => {
 		expect(column.lines.map((line) => line.value)).toEqual([3.291, 3.292]);
 		expect(readPasted('Cell voltage;3,291;3,292', 'restVoltage').header).toEqual(['Cell voltage']);
 		expect(readPasted('Delivery 3\nV\n\n3.291', 'restVoltage')).toMatchObject({
-			...{ header: ['Delivery 3', 'V'], lines: [{ value: 3.291 }] }
+			header: ['Delivery 3', 'V'],
+			lines: [{ value: 3.291 }]
 		});
 	});
 	it('a blank, at the beginning too, keeps the place of its cell', () => {

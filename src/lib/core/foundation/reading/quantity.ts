@@ -1,5 +1,4 @@
-import type { Chemistry } from '../chemistry';
-import { CHEMISTRY_FIGURES } from '../chemistry';
+import { CHEMISTRY_FIGURES, type Chemistry } from '../chemistry';
 import { toUserUnits, unitOf, type ConvertedQuantity, type Settings } from '../units';
 
 /** What can be read off a cell on arrival. */

@@ -21,10 +21,10 @@ const CURRENT = /current|amp|strom|courant|corriente|^i$|^a$|\(a\)|\[a\]/i;
 const NOT_A_GROUP =
 	/total|pack|sum|battery|delta|diff|spread|max|min|avg|mean|temp|soc|power|capacity|\bah\b|\bwh\b|count|cycle|status/i;
 /** Volts of one group; above it the column is in millivolts. */
-const MOST_V = 5;
+const MAX_V = 5;
 const MV = 1000;
 /** Fewer lines than that hold no charge. */
-const LEAST_LINES = 10;
+const MIN_LINES = 10;
 
 const numberOf = (text: string | undefined): number => {
 	const bare = (text ?? '').trim().replace(',', '.');
@@ -64,8 +64,8 @@ export function parseGroupLog(text: string): GroupLog {
 	const columns = headers.flatMap((header, i) => {
 		if (i === time || i === current || NOT_A_GROUP.test(header)) return [];
 		const value = numberOf(middle[i]);
-		const isGroup = (value > 0.5 && value < MOST_V) || (value > 0.5 * MV && value < MOST_V * MV);
-		return isGroup ? [{ header: header.trim(), i, divisor: value > MOST_V ? MV : 1 }] : [];
+		const isGroup = (value > 0.5 && value < MAX_V) || (value > 0.5 * MV && value < MAX_V * MV);
+		return isGroup ? [{ header: header.trim(), i, divisor: value > MAX_V ? MV : 1 }] : [];
 	});
 	if (columns.length < 2)
 		throw new CoreError('no-columns', 'file', 'The log has to have the volts of two groups or more, a column each.');
@@ -88,11 +88,11 @@ export function parseGroupLog(text: string): GroupLog {
 		lastMs = atMs;
 		return [{ atMs, currentA, groupsV }];
 	});
-	if (samples.length < LEAST_LINES)
+	if (samples.length < MIN_LINES)
 		throw new CoreError(
 			'too-few',
 			'file',
-			`The log has ${samples.length} lines that can be read: it takes ${LEAST_LINES} or more.`
+			`The log has ${samples.length} lines that can be read: it takes ${MIN_LINES} or more.`
 		);
 	return { samples, groups: columns.map((c) => c.header), passedOver };
 }

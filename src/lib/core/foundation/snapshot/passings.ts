@@ -44,7 +44,7 @@ const HOUR_MS = 3_600_000;
 /** A slope is taken over a rise of at least so many sd of the meter. */
 const RISE_SDS = 6;
 /** Readings of one group scatter no less than this, V: the last digit. */
-const LEAST_SD_V = 0.0003;
+const MIN_SD_V = 0.0003;
 const INTERVAL_SDS = 1.96;
 
 interface Counted {
@@ -94,7 +94,7 @@ export function groupPassings({ chemistry, groupAh, samples, meterSdV }: ChargeL
 	const charge = lastCharge(samples);
 	const groups = charge[0]?.groupsV.length ?? 0;
 	if (groups < 2 || charge.some((s) => s.groupsV.length !== groups)) return null;
-	const sdV = Math.max(LEAST_SD_V, meterSdV);
+	const sdV = Math.max(MIN_SD_V, meterSdV);
 	const [least, wanted] = [KNEE_V[chemistry], KNEE_V[chemistry] + ABOVE_KNEE_V];
 	const highestOf = (list: readonly Counted[]) =>
 		Array.from({ length: groups }, (_, g) => Math.max(...list.map((s) => s.groupsV[g]!)));

@@ -13,7 +13,7 @@ export type Read =
 	| { kind: 'impossible'; index: number; volts: number; mostV: number; meantV: number | null };
 
 /** Cells in series of a sealed unit or a module, at most. */
-const MOST_CELLS = 24;
+const MAX_CELLS = 24;
 /** A unit's voltages fit so many cells when a cell of it lies in what such a cell shows in use: this far beyond the curve's ends, V. */
 const MARGIN_V = 0.1;
 
@@ -52,17 +52,17 @@ export function whatWasRead(
 }
 
 /** Least step of a staircase, V: a cell that is far down. */
-const LEAST_STEP_V = 1;
+const MIN_STEP_V = 1;
 
 /** The steps of readings that rise (or fall) by about a cell each, from 0 or from the first cell; null where they do not. */
 function staircase(volts: readonly number[], mostV: number): number[] | null {
 	if (volts.length < 2) return null;
 	const rising = volts[1]! > volts[0]! ? [...volts] : [...volts].reverse();
 	const steps = rising.slice(1).map((v, i) => v - rising[i]!);
-	if (!steps.every((step) => step >= LEAST_STEP_V && step <= mostV)) return null;
+	if (!steps.every((step) => step >= MIN_STEP_V && step <= mostV)) return null;
 	const first = rising[0]!;
-	if (Math.abs(first) < LEAST_STEP_V) return steps;
-	return first <= mostV && first >= LEAST_STEP_V ? [first, ...steps] : null;
+	if (Math.abs(first) < MIN_STEP_V) return steps;
+	return first <= mostV && first >= MIN_STEP_V ? [first, ...steps] : null;
 }
 
 /** The two leads whose exchange makes every group one that can be; null where no exchange does. */
@@ -70,7 +70,7 @@ function exchangedLeads(volts: readonly number[], mostV: number): number[] | nul
 	let node = 0;
 	const nodes = volts.map((v) => (node += v));
 	const inOrder = [...nodes].sort((a, b) => a - b);
-	if (!staircase(inOrder, mostV) || inOrder[0]! < LEAST_STEP_V) return null;
+	if (!staircase(inOrder, mostV) || inOrder[0]! < MIN_STEP_V) return null;
 	const moved = nodes.flatMap((n, i) => (n === inOrder[i] ? [] : [i + 1]));
 	return moved.length === 2 ? moved : null;
 }
@@ -80,7 +80,7 @@ function unitCells(volts: readonly number[], chemistry: Chemistry): number | nul
 	const { nominalV, chargeLimitV, dischargeLimitV } = CHEMISTRY_FIGURES[chemistry];
 	const [least, most] = [Math.min(...volts), Math.max(...volts)];
 	let best: number | null = null;
-	for (let cells = 2; cells <= MOST_CELLS; cells++) {
+	for (let cells = 2; cells <= MAX_CELLS; cells++) {
 		if (least / cells < dischargeLimitV - MARGIN_V || most / cells > chargeLimitV + MARGIN_V) continue;
 		const off = (n: number) => Math.abs((least + most) / 2 / n - nominalV);
 		if (best === null || off(cells) < off(best)) best = cells;

@@ -1,5 +1,4 @@
-import type { ConvertedQuantity, Settings } from './units';
-import { toUserUnits, unitOf } from './units';
+import { toUserUnits, unitOf, type ConvertedQuantity, type Settings } from './units';
 
 /** A number as sentences write it. */
 const NUMBER = '[−-]?\\d+(?:\\.\\d+)?';

@@ -4,8 +4,7 @@ import { CoreError } from '../../foundation/errors';
 import { type Verdict } from '../../foundation/verdicts';
 import { say } from '../verdicts';
 import { matchState, type PlacedGroup } from '../../match/state';
-import type { BankPicture, PictureBattery, PictureCellType } from '../../picture';
-import { batterySubject } from '../../picture';
+import { batterySubject, type BankPicture, type PictureBattery, type PictureCellType } from '../../picture';
 import { shareOf } from './wiring';
 
 export interface BatteryLimits {

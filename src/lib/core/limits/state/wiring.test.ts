@@ -1,30 +1,32 @@
 import { describe, expect, it } from 'vitest';
-import { picture } from '../../picture';
-import type { PictureBattery } from '../../picture';
+import { picture, type PictureBattery } from '../../picture';
 import { wiringVerdicts } from './wiring';
 
 const battery = (id: number, more: Partial<PictureBattery> = {}): PictureBattery => ({
-	...{ id, number: id, name: null, kind: 'built', series: 16, parallel: 1, joins: 'parallel', newOn: null },
-	...{
-		bmsA: 100,
-		bmsResolutionV: null,
-		bmsLeastCells: null,
-		bmsMostCells: null,
-		fuseA: 125,
-		cableA: 150,
-		standbyA: null,
-		ratedAh: null,
-		ratedWh: null
-	},
-	...{
-		nominalV: null,
-		mostInSeries: null,
-		builtDespite: null,
-		rows: null,
-		squareBlocks: null,
-		outputsAt: null,
-		groups: []
-	},
+	id,
+	number: id,
+	name: null,
+	kind: 'built',
+	series: 16,
+	parallel: 1,
+	joins: 'parallel',
+	newOn: null,
+	bmsA: 100,
+	bmsResolutionV: null,
+	bmsLeastCells: null,
+	bmsMostCells: null,
+	fuseA: 125,
+	cableA: 150,
+	standbyA: null,
+	ratedAh: null,
+	ratedWh: null,
+	nominalV: null,
+	mostInSeries: null,
+	builtDespite: null,
+	rows: null,
+	squareBlocks: null,
+	outputsAt: null,
+	groups: [],
 	...more
 });
 const built = battery(1);

@@ -1,8 +1,7 @@
 import { STRATEGY_FIGURES, checkWiring } from '../values';
 import { type Subject, type Verdict } from '../../foundation/verdicts';
 import { say } from '../verdicts';
-import type { BankPicture, PictureBattery } from '../../picture';
-import { batterySubject } from '../../picture';
+import { batterySubject, type BankPicture, type PictureBattery } from '../../picture';
 
 /** A BMS that is made for more cells stays dark, and one for fewer is burnt by the first lead. */
 export function bmsCells({ kind, series, bmsLeastCells, bmsMostCells }: PictureBattery, subject: Subject): Verdict[] {

@@ -3,7 +3,11 @@ import { createCells, stepCell, stepDecay, terminalVoltageV, completeCell } from
 import { computeLimits, type LimitsInput } from '.';
 
 const battery = (more: Partial<LimitsInput> = {}): LimitsInput => ({
-	...{ chemistry: 'LFP', series: 4, parallel: 1, strategy: 'middle-road', cell: { ratedAh: 280 } },
+	chemistry: 'LFP',
+	series: 4,
+	parallel: 1,
+	strategy: 'middle-road',
+	cell: { ratedAh: 280 },
 	...more
 });
 const cutoff = (more: Partial<LimitsInput> = {}) => computeLimits(battery(more)).find((v) => v.key === 'loadCutoffV')!;

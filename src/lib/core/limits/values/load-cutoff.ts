@@ -48,7 +48,8 @@ function loadCutoff({ cell, chemistry, parallel, load }: LimitsInput, cutoffV: n
 	const wantedV = Math.max(tableV, cutoffV + runningSagV + MARGIN_V);
 	const highestV = Math.max(tableV, HIGHEST_RECONNECT[chemistry]);
 	return {
-		...{ delayS, runningSagV },
+		delayS,
+		runningSagV,
 		startSagV: Math.max(inrushA, runningA) * weakOhm,
 		reconnectV: Math.min(wantedV, highestV),
 		onChargeOnly: wantedV > highestV

@@ -5,7 +5,9 @@ import { forecast, forecastRange, type KnownCell } from '.';
 const DAYS_S = 2 * 86_400;
 const read = (capacities: readonly number[], sd: number | null, volts?: readonly number[]): KnownCell[] =>
 	capacities.map((capacityAh, id) => ({
-		...{ id, capacityAh, capacitySdAh: sd },
+		id,
+		capacityAh,
+		capacitySdAh: sd,
 		rest: volts ? { voltageV: volts[id]!, sdV: 0.001, restS: DAYS_S } : null
 	}));
 const single = (n: number) => [Array.from({ length: n }, (_, id) => [id])];

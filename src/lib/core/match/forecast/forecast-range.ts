@@ -30,7 +30,7 @@ const BOUND_SDS = 1.96;
 const TABLE_STEP_V = 0.0005;
 
 /** Fewer cells tell nothing of how their readings scatter. */
-const LEAST_CELLS = 4;
+const MIN_CELLS = 4;
 
 /** So often (beyond 1, of its whole) all that readings scatter is no charge at all. */
 const NOTHING_REAL = 1.6;
@@ -89,7 +89,7 @@ export function drawnCharges(
 	const volts = cells.map((c) => c.rest!.voltageV);
 	const doubtV = Math.max(...cells.map(({ rest }) => widenedV(chemistry, rest!))) / BOUND_SDS;
 	const centreV = mean(volts)!;
-	const seenV = cells.length < LEAST_CELLS ? doubtV : deviation(volts)!;
+	const seenV = cells.length < MIN_CELLS ? doubtV : deviation(volts)!;
 	return () => {
 		const scatterV = seenV / Math.sqrt(chiSquareShare(random, Math.max(1, cells.length - 1)));
 		// More than the doubt of a reading is charge that differs, whatever else.

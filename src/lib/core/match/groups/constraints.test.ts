@@ -46,16 +46,15 @@ describe('wishes', () => {
 			fc.property(fc.integer({ min: 1, max: 1e6 }), fc.integer({ min: 1, max: 3 }), (seed, position) => {
 				const cells = cellsOf(8, seed);
 				const problem = {
-					...{
-						series: 3,
-						parallel: 2,
-						cells,
-						locks: [
-							{ cellId: 'c0', position },
-							{ cellId: 'c1', position: 2 }
-						]
-					},
-					...{ exclude: ['c7'], apart: [['c2', 'c3', 'c4']] }
+					series: 3,
+					parallel: 2,
+					cells,
+					locks: [
+						{ cellId: 'c0', position },
+						{ cellId: 'c1', position: 2 }
+					],
+					exclude: ['c7'],
+					apart: [['c2', 'c3', 'c4']]
 				};
 				const found = matchCells(problem, control);
 				expect(found.groups[position - 1]!.cellIds).toContain('c0');

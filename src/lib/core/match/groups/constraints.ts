@@ -34,17 +34,17 @@ export interface Wished {
 	isBound: boolean;
 }
 
-const MOST_BATTERIES = 64;
+const MAX_BATTERIES = 64;
 
 /** @throws CoreError `layout`, `unknown`, `twice`, `locked-out`, `full`, `apart` with the path of what cannot be */
 export function resolveWishes(asked: MatchProblem & Wishes): Wished {
 	const { batteries, locks, exclude, apart, ...rest } = asked;
 	const count = batteries ?? 1;
-	if (!Number.isInteger(count) || count < 1 || count > MOST_BATTERIES)
+	if (!Number.isInteger(count) || count < 1 || count > MAX_BATTERIES)
 		throw new CoreError(
 			'layout',
 			'batteries',
-			`batteries requires a whole number from 1 to ${MOST_BATTERIES}, got ${count}`
+			`batteries requires a whole number from 1 to ${MAX_BATTERIES}, got ${count}`
 		);
 	const known = new Set(rest.cells.map((c) => c.id));
 	const requireKnown = (id: MatchCell['id'], path: string) => {
@@ -92,10 +92,15 @@ export function resolveWishes(asked: MatchProblem & Wishes): Wished {
 	});
 	return {
 		problem: {
-			...{ ...rest, cells, series: rest.series * count, kept: new Set(fixed.keys()) },
+			...rest,
+			cells,
+			series: rest.series * count,
+			kept: new Set(fixed.keys()),
 			keptApart: lists.filter((l) => l.length > 1)
 		},
-		...{ seriesOfOne: rest.series, fixed, apart: lists },
+		seriesOfOne: rest.series,
+		fixed,
+		apart: lists,
 		isBound: fixed.size > 0 || lists.some((l) => l.length > 1)
 	};
 }

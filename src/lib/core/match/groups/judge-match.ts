@@ -57,8 +57,11 @@ export function judgeMatch(
 	if (isSurplus)
 		return [
 			say('match-surplus', 'calm', subject, {
-				...{ largestAh, middleAh, surplusAh: measured(largestAh - middleAh, Math.SQRT2 * groupSdAh) },
-				...{ smallestAh, lookBeyond: LOOK_SPREAD }
+				largestAh,
+				middleAh,
+				surplusAh: measured(largestAh - middleAh, Math.SQRT2 * groupSdAh),
+				smallestAh,
+				lookBeyond: LOOK_SPREAD
 			}),
 			say('match-gain', 'calm', subject, gain)
 		];

@@ -92,7 +92,9 @@ export function matchCells(asked: MatchProblem & Wishes, control: MatchControl):
 	const cancelled = () => control.cancelled?.() ?? false;
 	const report = (stage: MatchProgress['stage'], groups: Assignment) =>
 		control.onProgress?.({
-			...{ stage, fraction: Math.min(1, elapsed()), ...summary(problem, groups) },
+			stage,
+			fraction: Math.min(1, elapsed()),
+			...summary(problem, groups),
 			best: conclude(problem, groups, wished.seriesOfOne, unproven(problem, groups))
 		});
 	const stopAt = (share: number) => () => cancelled() || elapsed() > share;
@@ -134,7 +136,10 @@ export function matchCells(asked: MatchProblem & Wishes, control: MatchControl):
 /** What is known of an arrangement while the search goes on. */
 const unproven = (problem: MatchProblem, groups: Assignment) => ({
 	bestAh: summary(problem, groups).smallestGroupAh,
-	...{ proven: false, spreadProven: false, bound: meanBound(problem), cancelled: true }
+	proven: false,
+	spreadProven: false,
+	bound: meanBound(problem),
+	cancelled: true
 });
 
 function conclude(

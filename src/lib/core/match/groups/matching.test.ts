@@ -221,7 +221,9 @@ it('what was chosen because it reads best gains less than it reads; sure reading
 	const read = [104, 103, 102, 101, 100, 99, 98, 97].map((capacityAh, i) => ({ id: i, capacityAh: 201 - capacityAh }));
 	const best = [[7], [6], [5], [4]];
 	const problem = (capacitySdAh: number) => ({
-		...{ series: 4, parallel: 1, cells: read.map((c) => ({ ...c, capacitySdAh })) }
+		series: 4,
+		parallel: 1,
+		cells: read.map((c) => ({ ...c, capacitySdAh }))
 	});
 	// As read: 101 as the smallest of the chosen, 97 in order of arrival.
 	expect(whatGroupsHold(problem(0), best).gainAh).toEqual({ low95: 4, likely: 4, high95: 4 });

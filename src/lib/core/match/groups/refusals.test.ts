@@ -2,8 +2,16 @@ import { describe, expect, it } from 'vitest';
 import { matchCells, refusalsOf, type BuildableCell } from '.';
 
 const cell = (id: number, more: Partial<BuildableCell> = {}): BuildableCell => ({
-	...{ id, label: `X-${id}`, isStopped: false, isUsed: false, capacityAh: 100, resistanceMohm: 0.2 },
-	...{ terminalKind: 'thread', grade: 'A', producedOn: '2026-01-10', chemistry: 'LFP' },
+	id,
+	label: `X-${id}`,
+	isStopped: false,
+	isUsed: false,
+	capacityAh: 100,
+	resistanceMohm: 0.2,
+	terminalKind: 'thread',
+	grade: 'A',
+	producedOn: '2026-01-10',
+	chemistry: 'LFP',
 	...more
 });
 const four = (more: Partial<BuildableCell> = {}) => [[cell(1)], [cell(2)], [cell(3)], [cell(4, more)]];
@@ -23,7 +31,9 @@ describe('what should not be built in series', () => {
 	] as const)('%j: %s', (more, reason) => expect(why(more)).toEqual([reason]));
 	it('the few are named, not the many', () =>
 		expect(refusalsOf(four({ terminalKind: 'stud' }), 'LFP')[0]).toEqual({
-			...{ why: 'terminals', cellIds: [4], found: 'thread and stud' }
+			why: 'terminals',
+			cellIds: [4],
+			found: 'thread and stud'
 		}));
 	it('what is not known is held against nobody', () => {
 		const unknown = { capacityAh: null, resistanceMohm: null, terminalKind: null, grade: null };

@@ -6,7 +6,7 @@ import type { MatchCell } from './problem';
 export type ReadCapacity = Pick<MatchCell, 'id' | 'capacityAh' | 'capacitySdAh'>;
 
 /** Fewer cells tell nothing of how such cells scatter. */
-const LEAST_CELLS = 6;
+const MIN_CELLS = 6;
 
 /**
  * A world’s true capacities, one draw after the other, Ah by id: what a reading’s own doubt adds to the scatter of all is taken out (shrinkage
@@ -18,7 +18,7 @@ export function trueCapacities(cells: readonly ReadCapacity[], random: Random): 
 	const sdOf = (c: ReadCapacity) => c.capacitySdAh ?? 0;
 	const asRead = (c: ReadCapacity) => normalDraw(random, c.capacityAh, sdOf(c));
 	const n = cells.length;
-	if (n < LEAST_CELLS) return () => new Map(cells.map((c) => [c.id, asRead(c)]));
+	if (n < MIN_CELLS) return () => new Map(cells.map((c) => [c.id, asRead(c)]));
 	const centre = mean(cells, (c) => c.capacityAh)!;
 	const seen = variance(cells, (c) => c.capacityAh)!;
 	const doubt = mean(cells, (c) => sdOf(c) ** 2)!;

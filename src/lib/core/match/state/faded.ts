@@ -1,5 +1,4 @@
-import type { BankPicture, PictureBattery } from '../../picture';
-import { isInService } from '../../picture';
+import { isInService, type BankPicture, type PictureBattery } from '../../picture';
 import type { CellCapacity } from '../../test/capacities';
 
 /** Cells of one battery fade unlike by so much of their capacity, one sd (default). */

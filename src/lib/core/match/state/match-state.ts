@@ -1,10 +1,7 @@
-import type { RestRead } from '../../picture';
+import { oncePerPicture, wantedCells, type RestRead, type BankPicture } from '../../picture';
 import { readCellCode, type CellCode } from '../../receive/identity';
 import { refusalsOf, type BuildableCell, type MatchCell, type Refusal } from '../groups';
 import { fadedCapacities } from './faded';
-import { oncePerPicture } from '../../picture';
-import type { BankPicture } from '../../picture';
-import { wantedCells } from '../../picture';
 import { judgedTrays, stoppedCells } from '../../receive/trays';
 import { bankCapacities, type CellCapacity } from '../../test/capacities';
 
@@ -116,11 +113,16 @@ export function buildRefusals(picture: BankPicture, groups: readonly (readonly n
 		const code = cell.code ? codeOf(cell.code) : null;
 		return [
 			{
-				...{ id, label: cell.label, isStopped: stopped.has(id), isUsed: delivery?.used ?? false, capacityAh },
+				id,
+				label: cell.label,
+				isStopped: stopped.has(id),
+				isUsed: delivery?.used ?? false,
+				capacityAh,
 				resistanceMohm: cell.readings.acResistance?.value ?? null,
 				terminalKind: cell.inspection?.terminalKind ?? null,
 				grade: delivery?.promisedGrade?.trim() || null,
-				...{ producedOn: code?.productionDate ?? null, chemistry: code?.chemistry ?? null }
+				producedOn: code?.productionDate ?? null,
+				chemistry: code?.chemistry ?? null
 			}
 		];
 	};

@@ -1,7 +1,5 @@
 import type { Hourly, PanelField } from '../use-year';
-import type { ChargerChoice } from '../charging';
-import type { SupplyChoice } from '../charging';
-import type { Hardware } from '../charging';
+import type { ChargerChoice, SupplyChoice, Hardware } from '../charging';
 import type { PlannedLoad } from '../loads';
 
 /** Inside of a box and what stands in it beside the cells, mm. */

@@ -17,7 +17,9 @@ describe('handling and money', () => {
 	];
 	it('costs by hand: 884.00 in all, 123.33 a kWh by rating, and over its life in a band that holds the likeliest', () => {
 		const cost = costOf(items, {
-			...{ nominalWh: 7168, usableWh: 5734.4, efcPerYear: 100 },
+			nominalWh: 7168,
+			usableWh: 5734.4,
+			efcPerYear: 100,
 			yearsToEnd: { low95: 10, likely: 20, high95: 40 }
 		});
 		expect(cost.totalCents).toBe(88_400);
@@ -46,8 +48,15 @@ describe('handling and money', () => {
 describe('the calendar', () => {
 	const DAY = 86_400_000;
 	const plan = {
-		...{ startMs: 0, cells: 16, ratedAh: 280, cellLeadDays: 40, partLeadDays: 10, testers: 2, testA: 20 },
-		...{ balanceDays: 5, hoursADay: 8 }
+		startMs: 0,
+		cells: 16,
+		ratedAh: 280,
+		cellLeadDays: 40,
+		partLeadDays: 10,
+		testers: 2,
+		testA: 20,
+		balanceDays: 5,
+		hoursADay: 8
 	};
 	it('by hand: 8 rounds of 31 h on two testers are 10.3 days; nothing else holds it up', () => {
 		const { steps, endMs } = buildCalendar(plan);
@@ -97,8 +106,15 @@ describe('what is bought by the dozen', () => {
 
 describe('testers by night', () => {
 	const base = {
-		...{ startMs: 0, cells: 4, ratedAh: 100, cellLeadDays: 0, partLeadDays: 0 },
-		...{ testers: 1, testA: 20, balanceDays: 0, hoursADay: 24 }
+		startMs: 0,
+		cells: 4,
+		ratedAh: 100,
+		cellLeadDays: 0,
+		partLeadDays: 0,
+		testers: 1,
+		testA: 20,
+		balanceDays: 0,
+		hoursADay: 24
 	};
 
 	it('wait as long as half the night, as often as they end in it', () => {

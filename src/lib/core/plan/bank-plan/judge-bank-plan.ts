@@ -1,8 +1,7 @@
 import { type Subject, type Verdict } from '../../foundation/verdicts';
 import { say } from '../verdicts';
 import type { BankPlan } from './bank-plan';
-import { chargingVerdicts } from '../charging';
-import type { FirstCharge } from '../charging';
+import { chargingVerdicts, type FirstCharge } from '../charging';
 import { CABLE_A } from '../loads';
 import type { PlanState } from './plan-state';
 

@@ -1,7 +1,6 @@
 import { CHEMISTRY_FIGURES, type Chemistry } from '../../foundation/chemistry';
 import { WHOLE_BANK, type Subject, type Verdict } from '../../foundation/verdicts';
-import { type MakerFigure } from '../verdicts';
-import { say } from '../verdicts';
+import { say, type MakerFigure } from '../verdicts';
 
 export interface PlannedBank {
 	chemistry: Chemistry;

@@ -25,7 +25,12 @@ describe('what follows from a plan', () => {
 	it('without a cell type nothing is claimed of energy, mass, box and days', () => {
 		const state = planState({ ...NO_PLAN, loads: [lamp] }, layout, null, { nowMs: NOW_MS });
 		expect(state).toMatchObject({
-			...{ usableWh: null, daysAlone: null, batteryKg: null, arrangements: null, calendar: null, firstCharge: null }
+			usableWh: null,
+			daysAlone: null,
+			batteryKg: null,
+			arrangements: null,
+			calendar: null,
+			firstCharge: null
 		});
 		expect(state.load.peakW).toBe(103);
 	});
@@ -59,7 +64,9 @@ describe('what is said of a plan', () => {
 		const year = (w: number) =>
 			judgeYear(
 				yearOfUse({
-					...{ latitudeDeg: 50, fields: [{ w, tiltDeg: 60, azimuthDeg: 180 }], years: 10 },
+					latitudeDeg: 50,
+					fields: [{ w, tiltDeg: 60, azimuthDeg: 180 }],
+					years: 10,
 					airC: Array<number>(12).fill(10),
 					loads: [{ w: 30, hours: [18, 19, 20, 21] }],
 					battery: { chemistry: 'LFP', usableWh: 3000, maxChargeW: 1500 }

@@ -4,10 +4,18 @@ import { STRATEGY_FIGURES } from '../../limits/values';
 import type { YearInput } from '../use-year';
 import { USUAL_PLAN, type BankPlan } from './bank-plan';
 import { buildCalendar, type BuildCalendar, type BuildStep } from '../calendar';
-import { chargerFits, type ChargerFit, type ChargingInput } from '../charging';
-import { firstCharge, type FirstCharge } from '../charging';
+import {
+	chargerFits,
+	firstCharge,
+	hardwareFor,
+	shortfalls,
+	type ChargerFit,
+	type ChargingInput,
+	type FirstCharge,
+	type HardwarePlan,
+	type Shortfall
+} from '../charging';
 import { builtMassKg, planLift, type LiftPlan } from '../layouts';
-import { hardwareFor, shortfalls, type HardwarePlan, type Shortfall } from '../charging';
 import { hourlyLoads, sumLoads, type LoadSummary } from '../loads';
 
 /** The bank a plan is for, as far as it is decided. */
@@ -80,14 +88,21 @@ export function planState(plan: BankPlan, layout: PlannedLayout, cell: PlannedCe
 	const usableWh = nominalWh === null ? null : nominalWh * (plan.window ?? USUAL_PLAN.window);
 	const most = Math.max(...load.whPerDay);
 	const hardware = hardwareFor({
-		...{ series, parallel, batteries, rows: plan.rows ?? layout.rows ?? 1 },
-		...{ studsPerPole: plan.studsPerPole, balance: plan.balance }
+		series,
+		parallel,
+		batteries,
+		rows: plan.rows ?? layout.rows ?? 1,
+		studsPerPole: plan.studsPerPole,
+		balance: plan.balance
 	});
 	const charging: ChargingInput | null =
 		bankAh === null
 			? null
 			: {
-					...{ chemistry, series, bankAh, chargers: plan.chargers },
+					chemistry,
+					series,
+					bankAh,
+					chargers: plan.chargers,
 					absorbV: STRATEGY_FIGURES[chemistry]['middle-road'].absorbV,
 					coldestC: plan.coldestC ?? USUAL_PLAN.coldestC,
 					hottestC: plan.hottestC ?? USUAL_PLAN.panelHotC
@@ -96,8 +111,14 @@ export function planState(plan: BankPlan, layout: PlannedLayout, cell: PlannedCe
 	const first =
 		cell && plan.supplies.length
 			? firstCharge({
-					...{ chemistry, cells: inRow, ratedAh: cell.ratedAh, supplies: plan.supplies },
-					...{ hoursADay: plan.supplyHoursADay, seriesA: plan.seriesChargeA, series, barsForCells: plan.barsForCells }
+					chemistry,
+					cells: inRow,
+					ratedAh: cell.ratedAh,
+					supplies: plan.supplies,
+					hoursADay: plan.supplyHoursADay,
+					seriesA: plan.seriesChargeA,
+					series,
+					barsForCells: plan.barsForCells
 				})
 			: null;
 	const batteryKg = cell?.massKg ? builtMassKg(inBattery * cell.massKg) : null;
@@ -120,7 +141,9 @@ export function planState(plan: BankPlan, layout: PlannedLayout, cell: PlannedCe
 			batteryKg === null
 				? null
 				: planLift({
-						...{ massKg: batteryKg, footprintM2, people: plan.people ?? USUAL_PLAN.people },
+						massKg: batteryKg,
+						footprintM2,
+						people: plan.people ?? USUAL_PLAN.people,
 						spanMm: plan.box?.lengthMm ?? null
 					}),
 		calendar: cell ? calendarOf(plan, inBattery * batteries, cell, first, time) : null
@@ -136,7 +159,11 @@ function arrangementsOf({ box }: BankPlan, cell: PlannedCell | null, cells: numb
 		)
 	);
 	return boxArrangements({
-		...{ box: { lengthMm, widthMm, heightMm }, cells, bms, fuse, ...given },
+		box: { lengthMm, widthMm, heightMm },
+		cells,
+		bms,
+		fuse,
+		...given,
 		cell: { widthMm: cell.widthMm, thicknessMm: cell.thicknessMm, heightMm: cell.heightMm }
 	});
 }
@@ -149,7 +176,9 @@ function calendarOf(
 	{ nowMs, done, wakingH, knownTesters }: PlanTime
 ): BuildCalendar {
 	return buildCalendar({
-		...{ cells, ratedAh, startMs: plan.orderOn ? Date.parse(plan.orderOn) : nowMs },
+		cells,
+		ratedAh,
+		startMs: plan.orderOn ? Date.parse(plan.orderOn) : nowMs,
 		cellLeadDays: plan.cellLeadDays ?? USUAL_PLAN.cellLeadDays,
 		partLeadDays: plan.partLeadDays ?? USUAL_PLAN.partLeadDays,
 		testers: plan.testers ?? (knownTesters || USUAL_PLAN.testers),

@@ -14,7 +14,14 @@ import { compareLayouts, type CellChoice } from '../layouts';
 import { sumLoads, type PlannedLoad } from '../loads';
 
 const load = (more: Partial<PlannedLoad>): PlannedLoad => ({
-	...{ name: 'x', w: 100, count: 1, share: 1, hours: [12], months: null, surgeW: null, dc: true },
+	name: 'x',
+	w: 100,
+	count: 1,
+	share: 1,
+	hours: [12],
+	months: null,
+	surgeW: null,
+	dc: true,
 	...more
 });
 
@@ -60,12 +67,27 @@ describe('what is to run', () => {
 });
 
 const cell: CellChoice = {
-	...{ id: 1, name: '280', chemistry: 'LFP', ratedAh: 280, price: 90, inStock: 0, massKg: 5.4 },
-	...{ widthMm: 174, thicknessMm: 72, chargeCRate: 0.5, dischargeCRate: 1 }
+	id: 1,
+	name: '280',
+	chemistry: 'LFP',
+	ratedAh: 280,
+	price: 90,
+	inStock: 0,
+	massKg: 5.4,
+	widthMm: 174,
+	thicknessMm: 72,
+	chargeCRate: 0.5,
+	dischargeCRate: 1
 };
 const need = {
-	...{ usableWh: 5000, continuousW: 800, peakW: 2000, chargeW: 500, window: 0.8 },
-	...{ classesV: [12, 24], mostBatteries: 2, bmsPrice: 120 }
+	usableWh: 5000,
+	continuousW: 800,
+	peakW: 2000,
+	chargeW: 500,
+	window: 0.8,
+	classesV: [12, 24],
+	mostBatteries: 2,
+	bmsPrice: 120
 };
 
 describe('layouts', () => {
@@ -116,7 +138,9 @@ describe('layouts', () => {
 						],
 						{
 							...need,
-							...{ usableWh, peakW, classesV: [12, 24, 48] }
+							usableWh,
+							peakW,
+							classesV: [12, 24, 48]
 						}
 					);
 					for (const layout of found) expect(layout.usableWh).toBeGreaterThanOrEqual(usableWh - 1e-6);
@@ -204,12 +228,17 @@ describe('the first charge', () => {
 
 describe('chargers', () => {
 	const input: ChargingInput = {
-		...{ chemistry: 'LFP', series: 8, bankAh: 280, absorbV: 3.5, coldestC: -10, hottestC: 60 },
+		chemistry: 'LFP',
+		series: 8,
+		bankAh: 280,
+		absorbV: 3.5,
+		coldestC: -10,
+		hottestC: 60,
 		chargers: []
 	};
 	const judged = (charger: Partial<ChargingInput['chargers'][number]>) =>
 		chargingVerdicts(
-			{ ...input, chargers: [{ ...{ name: 'c', kind: 'mains', a: 20, absorbV: 28, lithium: true }, ...charger }] },
+			{ ...input, chargers: [{ name: 'c', kind: 'mains', a: 20, absorbV: 28, lithium: true, ...charger }] },
 			WHOLE_BANK
 		).map((v) => v.code);
 	it('a 20 A charger takes 10.5 h from 20 to 95 %', () => {

@@ -84,8 +84,13 @@ export function firstCharge(input: FirstChargeInput): FirstCharge {
 	const daysWith = (a: number, leadOhm: number, n: number, soc: number): { days: number; setV: number } | null => {
 		try {
 			const row = Array.from({ length: n }, (_, id) => ({
-				...{ id, label: '', capacityAh: ratedAh, socLow: soc, socHigh: soc },
-				...{ restVoltageV: null, resistanceMohm: null }
+				id,
+				label: '',
+				capacityAh: ratedAh,
+				socLow: soc,
+				socHigh: soc,
+				restVoltageV: null,
+				resistanceMohm: null
 			}));
 			const { chargeCRate } = CHEMISTRY_FIGURES[chemistry];
 			const plan = planTopBalance(row, { chemistry, chargeLimitV: limitV, chargeCRate, supplyA: a, leadOhm });

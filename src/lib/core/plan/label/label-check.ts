@@ -2,7 +2,7 @@ import { CHEMISTRIES, CHEMISTRY_FIGURES, type Chemistry } from '../../foundation
 import { CoreError, requirePositive } from '../../foundation/errors';
 import { WHOLE_BANK, type Verdict } from '../../foundation/verdicts';
 import { say } from '../verdicts';
-import { MOST_SERIES, isClassOf, isSame, labelReadings, type LabelReading, type LabelVolts } from './label-reading';
+import { MAX_SERIES, isClassOf, isSame, labelReadings, type LabelReading, type LabelVolts } from './label-reading';
 
 /** What a label or an advert says of a battery or a cell; missing or null: nothing. */
 export interface Label {
@@ -34,8 +34,8 @@ function checkLabel(label: Label): void {
 	for (const key of ['ratedAh', 'ratedWh', 'nominalV', 'fullV', 'claimedA', 'claimedKw'] as const)
 		if (label[key] != null) requirePositive(label[key], key);
 	const { series, chemistry } = label;
-	if (series != null && !(Number.isInteger(series) && series >= 1 && series <= MOST_SERIES))
-		throw new CoreError('layout', 'series', `series requires a whole number from 1 to ${MOST_SERIES}, got ${series}`);
+	if (series != null && !(Number.isInteger(series) && series >= 1 && series <= MAX_SERIES))
+		throw new CoreError('layout', 'series', `series requires a whole number from 1 to ${MAX_SERIES}, got ${series}`);
 	if (chemistry != null && !CHEMISTRIES.includes(chemistry))
 		throw new CoreError(
 			'chemistry',

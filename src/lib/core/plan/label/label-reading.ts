@@ -18,7 +18,7 @@ export interface LabelReading {
 	fits: boolean;
 }
 
-export const MOST_SERIES = 128;
+export const MAX_SERIES = 128;
 /** Figures within this share of each other are the same, rounded. */
 export const SAME = 0.03;
 /** A voltage further than this share from a chemistry's is not its: where cells are counted, where not, and of a charger's, which is exact. */
@@ -81,7 +81,7 @@ function readingOf(
  * @param series cells in series where it says so; @param chemistry only this one where given
  */
 export function labelReadings(volts: LabelVolts, series: number | null, chemistry: Chemistry | null): LabelReading[] {
-	const counts = series === null ? Array.from({ length: MOST_SERIES }, (_, i) => i + 1) : [series];
+	const counts = series === null ? Array.from({ length: MAX_SERIES }, (_, i) => i + 1) : [series];
 	return (chemistry ? [chemistry] : CHEMISTRIES)
 		.flatMap((c) =>
 			counts.flatMap((n) =>

@@ -73,10 +73,10 @@ const SERIES: Record<Chemistry, Record<number, number>> = {
 	NMC: { 12: 3, 24: 7, 48: 14 }
 };
 /** More cells side by side under one sense wire hide a failed one (default). */
-const MOST_PARALLEL = 8;
+const MAX_PARALLEL = 8;
 /** From the least number of cells on, so many more in parallel are looked at, as long as they are no more than so many times the need. */
 const STEPS_UP = 2;
-const MOST_OF_NEED = 3;
+const MAX_OF_NEED = 3;
 
 /**
  * Every layout of the cells chosen that gives the energy wanted, with what it costs, weighs and asks of a BMS; and those that give it
@@ -115,7 +115,7 @@ function ofBatteries(cell: CellChoice, classV: number, series: number, batteries
 	const whEach = series * nominalV * requirePositive(cell.ratedAh, 'ratedAh') * need.window;
 	const least = Math.max(1, Math.ceil(need.usableWh / (whEach * batteries) - 1e-9));
 	return Array.from({ length: STEPS_UP + 1 }, (_, i) => least + i)
-		.filter((p) => whEach * p * batteries <= MOST_OF_NEED * need.usableWh || (p === 1 && batteries === 1))
+		.filter((p) => whEach * p * batteries <= MAX_OF_NEED * need.usableWh || (p === 1 && batteries === 1))
 		.map((p) => layoutOf(cell, classV, series, p, batteries, need));
 }
 
@@ -147,7 +147,7 @@ function layoutOf(
 		...(need.chargeW / nominalV / bankAh > (cell.chargeCRate ?? figures.chargeCRate)
 			? ['charge-too-fast' as const]
 			: []),
-		...(parallel > MOST_PARALLEL ? ['too-many-parallel' as const] : [])
+		...(parallel > MAX_PARALLEL ? ['too-many-parallel' as const] : [])
 	];
 	const footprint = cell.widthMm && cell.thicknessMm ? (cells * cell.widthMm * cell.thicknessMm) / 1e6 : null;
 	return {

@@ -2,8 +2,16 @@ import { describe, expect, it } from 'vitest';
 import { sizeParts, type PartsInput } from '.';
 
 const bank: PartsInput = {
-	...{ chemistry: 'LFP', series: 8, batteries: 1, continuousW: 300, peakW: 2081, surgeW: 3000 },
-	...{ chargeA: 20, bankAh: 230, freezes: true, contactorW: 4 }
+	chemistry: 'LFP',
+	series: 8,
+	batteries: 1,
+	continuousW: 300,
+	peakW: 2081,
+	surgeW: 3000,
+	chargeA: 20,
+	bankAh: 230,
+	freezes: true,
+	contactorW: 4
 };
 
 describe('parts', () => {

@@ -8,7 +8,7 @@ export interface Thing {
 }
 
 const same = (a: PlannedLoad, b: PlannedLoad) => JSON.stringify(a) === JSON.stringify(b);
-const MOST = 100;
+const MAX = 100;
 
 /**
  * The library of things: what was made one's own in any plan, by its name, in place of the usual one of that name; then the usual ones.
@@ -22,6 +22,6 @@ export function libraryOf(planned: readonly PlannedLoad[]): Thing[] {
 		byName.delete(load.name);
 		return own && !same(own, load) ? { load: own, isOwn: true } : { load, isOwn: false };
 	});
-	const others = [...byName.values()].slice(0, MOST).map((load): Thing => ({ load, isOwn: true }));
+	const others = [...byName.values()].slice(0, MAX).map((load): Thing => ({ load, isOwn: true }));
 	return [...others, ...usual];
 }

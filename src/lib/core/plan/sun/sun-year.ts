@@ -15,7 +15,7 @@ const YEAR_START_MS = Date.UTC(2026, 0, 1);
 const HOUR_MS = 3_600_000;
 const RAD = Math.PI / 180;
 /** Nearer the horizon the beam on a plane is not told from the horizontal one: cosine of the zenith angle. */
-const LEAST_COS_ZENITH = 0.05;
+const MIN_COS_ZENITH = 0.05;
 
 /** The sun over a year at a latitude, hour by hour of mean solar time. All arrays are of 8760 hours, 1 January 0 to 1 h first. */
 export interface SunYear {
@@ -68,7 +68,7 @@ function sumHour(
 		horizontal += cosZenith;
 		planes.forEach((plane, p) => {
 			// Weighted by how bright it is then, so that the hour's mean is the mean of its moments.
-			const ratio = Math.max(0, cosIncidence(plane, altitudeDeg, azimuthDeg)) / Math.max(LEAST_COS_ZENITH, cosZenith);
+			const ratio = Math.max(0, cosIncidence(plane, altitudeDeg, azimuthDeg)) / Math.max(MIN_COS_ZENITH, cosZenith);
 			onPlane[p]! += sky * ratio;
 		});
 	}

@@ -52,7 +52,7 @@ export interface YearInput {
 }
 
 export const USUAL_YEARS = 200;
-const MOST_YEARS = 2000;
+const MAX_YEARS = 2000;
 const MONTHS = 12;
 
 function requireBetween(value: number, low: number, high: number, path: string): number {
@@ -104,7 +104,7 @@ export function checkYearInput(input: YearInput): void {
 	requireNotNegative(maxChargeW, 'battery.maxChargeW');
 	if (cellC) requireMonths(cellC, 'battery.cellC');
 	if (input.generator) checkGenerator(input.generator);
-	const years = requireBetween(input.years ?? USUAL_YEARS, 1, MOST_YEARS, 'years');
+	const years = requireBetween(input.years ?? USUAL_YEARS, 1, MAX_YEARS, 'years');
 	if (!Number.isInteger(years))
 		throw new CoreError('out-of-range', 'years', `years requires a whole number, got ${years}`);
 }

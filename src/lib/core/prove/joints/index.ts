@@ -1,2 +1,2 @@
-export { type Joint, type JointsInput, MOST_GROUP_V, judgeJoints } from './joints';
+export { type Joint, type JointsInput, MAX_GROUP_V, judgeJoints } from './joints';
 export { jointVerdicts } from './judge-joints';

@@ -63,7 +63,9 @@ describe('joints from readings at rest and under load', () => {
 	it('a pack that is warmer at one end has no loose joint there: 0.40 to 0.49 mΩ from end to end, and one of 0.3 mΩ more is found all the same', () => {
 		const ohms = Array.from({ length: 16 }, (_, g) => 0.0004 + 0.000006 * g);
 		const read = (extra: number) => ({
-			...{ currentA: -100, parallel: 1, meterSdV: 0.0005 },
+			currentA: -100,
+			parallel: 1,
+			meterSdV: 0.0005,
 			restV: ohms.map(() => 3.3),
 			loadV: ohms.map((r, g) => 3.3 - 100 * (r + (g === 12 ? extra : 0)))
 		});

@@ -36,15 +36,15 @@ const Z95 = 1.96;
 /** Groups of one battery read alike to this factor, whatever their charge; beyond it a digit slipped, or it is no group. */
 const ALIKE = 1.6;
 /** No cell of any chemistry stands higher, V. */
-export const MOST_GROUP_V = 5.1;
+export const MAX_GROUP_V = 5.1;
 
 function refuseOdd(volts: readonly number[], path: string): void {
 	const typical = median(volts.map(Math.abs))!;
-	if (typical > MOST_GROUP_V)
+	if (typical > MAX_GROUP_V)
 		throw new CoreError(
 			'odd-reading',
 			path,
-			`${path} requires the voltages of single groups, at most ${MOST_GROUP_V} V; got about ${typical.toFixed(1)} V. Is the decimal point right?`
+			`${path} requires the voltages of single groups, at most ${MAX_GROUP_V} V; got about ${typical.toFixed(1)} V. Is the decimal point right?`
 		);
 	const odd = volts.findIndex((v) => Math.abs(v) > ALIKE * typical || Math.abs(v) < typical / ALIKE);
 	if (odd >= 0)
@@ -74,7 +74,7 @@ export function jointsHidden(
 }
 
 /** Fewer groups tell no trend from a loose joint among them. */
-const LEAST_FOR_TREND = 5;
+const MIN_FOR_TREND = 5;
 
 /**
  * How the resistance goes on from one group to the next, as it does where one end is warmer: the median of the slopes of all pairs (Theil
@@ -85,7 +85,7 @@ function trendOf(
 	own: number,
 	priorSd: number
 ): { slope: number; sd: number } {
-	if (groups.length < LEAST_FOR_TREND) return { slope: 0, sd: priorSd };
+	if (groups.length < MIN_FOR_TREND) return { slope: 0, sd: priorSd };
 	const slopes = groups.flatMap((a, k) => groups.slice(k + 1).map((b) => (b.ohm - a.ohm) / (b.at - a.at)));
 	const middle = groups.reduce((sum, g) => sum + g.at, 0) / groups.length;
 	const readSd = own / Math.sqrt(groups.reduce((sum, g) => sum + (g.at - middle) ** 2, 0));

@@ -6,12 +6,18 @@ import { meterSd } from '../../foundation/reading';
 import { CoreError } from '../../foundation/errors';
 import type { Verdict } from '../../foundation/verdicts';
 import { buildState, type BuildRecords } from '../../build/state';
-import { limitsState } from '../../limits/state';
+import { limitsState, wiringVerdicts } from '../../limits/state';
 import { matchState } from '../../match/state';
-import { lapseVerdicts, undoneBy, type Lapse } from '../../picture';
-import type { BankPicture, PictureBattery } from '../../picture';
-import { batterySubject, groupSubjects, isInService } from '../../picture';
-import { wiringVerdicts } from '../../limits/state';
+import {
+	lapseVerdicts,
+	undoneBy,
+	batterySubject,
+	groupSubjects,
+	isInService,
+	type Lapse,
+	type BankPicture,
+	type PictureBattery
+} from '../../picture';
 
 /** What was written down while a bank was proved: the latest of each battery. */
 export interface ProveRecords {
@@ -126,7 +132,9 @@ function ownVerdicts(
 		joints: joints
 			? jointVerdicts(
 					{
-						...{ joints, currentA: loadReading!.currentA, ratedA: battery.bmsA },
+						joints,
+						currentA: loadReading!.currentA,
+						ratedA: battery.bmsA,
 						rest: { restV: loadReading!.restV, chemistry: picture.bank.chemistry }
 					},
 					subject,

@@ -5,7 +5,10 @@ import { judgeBodies, judgeDelivery, type ArrivedCell } from '.';
 const delivery: Subject = { kind: 'delivery', id: 1, label: 'Crate' };
 const bodies = (masses: (number | null)[], temperatures: (number | null)[] = []) =>
 	masses.map((massKg, i) => ({
-		...{ id: i + 1, label: `X-${i + 1}`, massKg, massSdKg: massKg === null ? null : 0.003 },
+		id: i + 1,
+		label: `X-${i + 1}`,
+		massKg,
+		massSdKg: massKg === null ? null : 0.003,
 		temperatureC: temperatures[i] ?? null
 	}));
 
@@ -32,7 +35,12 @@ const arrived = (
 	acResistanceMohm: number,
 	temperatureC: number | null
 ): ArrivedCell => ({
-	...{ id, label: `X-${id}`, restVoltageV, acResistanceMohm, restVoltageSdV: 0.002, acResistanceSdMohm: 0.002 },
+	id,
+	label: `X-${id}`,
+	restVoltageV,
+	acResistanceMohm,
+	restVoltageSdV: 0.002,
+	acResistanceSdMohm: 0.002,
 	temperatureC
 });
 const context = { chemistry: 'LFP' as const, restS: 2 * 86_400, ratedResistanceMohm: null };
@@ -71,8 +79,13 @@ describe('arrival', () => {
 describe('thickness', () => {
 	const cells = (list: (number | null)[]) =>
 		list.map((thicknessMm, i) => ({
-			...{ id: i + 1, label: `X-0${i + 1}`, massKg: null, massSdKg: null, temperatureC: null },
-			...{ thicknessMm, thicknessSdMm: 0.1 }
+			id: i + 1,
+			label: `X-0${i + 1}`,
+			massKg: null,
+			massSdKg: null,
+			temperatureC: null,
+			thicknessMm,
+			thicknessSdMm: 0.1
 		}));
 	it('a case half a millimetre out of its fellows is named, and which way', () => {
 		const [told, ...rest] = judgeBodies(cells([54, 54.1, 53.9, 54, 55.6, null]), null, delivery);

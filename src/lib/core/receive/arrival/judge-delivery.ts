@@ -215,7 +215,8 @@ function voltageVerdicts(cells: readonly WithVoltage[], soc: Record<number, SocB
 			const { lowFraction, highFraction } = soc[cell.id]!;
 			// Once it has been charged no second look compares with the first: its rests afterwards tell.
 			return say('voltage-outlier', cell.touched ? 'open' : 'look', cellSubject(cell), {
-				...{ ...apart(f), touched: cell.touched === true },
+				...apart(f),
+				touched: cell.touched === true,
 				restVoltageV: readVolts(cell),
 				differenceV: measured(f.differenceFromMedian, Math.SQRT2 * sdV),
 				chargeLow: lowFraction,

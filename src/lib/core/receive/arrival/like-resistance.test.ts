@@ -5,7 +5,9 @@ import { judgeDelivery } from '.';
 
 const charge = (volts: number) => socBounds('LFP', volts, 0.002, 2 * 86400);
 const read = (id: number, acResistanceMohm: number | null, more: { temperatureC?: number; probe?: Probe } = {}) => ({
-	...{ id, acResistanceMohm, acResistanceSdMohm: 0.002 },
+	id,
+	acResistanceMohm,
+	acResistanceSdMohm: 0.002,
 	...more
 });
 
@@ -43,8 +45,13 @@ describe('a resistance', () => {
 	it('a two-wire reading does not make its cell an outlier; the same by four wires does', () => {
 		const cells = (probe: Probe) =>
 			[0.2, 0.201, 0.199, 0.2, 0.202, 0.26].map((acResistanceMohm, i) => ({
-				...{ id: i, label: `X-${i}`, restVoltageV: 3.29, restVoltageSdV: 0.002 },
-				...{ acResistanceMohm, acResistanceSdMohm: 0.002, probe: i === 5 ? probe : ('four-wire' as Probe) }
+				id: i,
+				label: `X-${i}`,
+				restVoltageV: 3.29,
+				restVoltageSdV: 0.002,
+				acResistanceMohm,
+				acResistanceSdMohm: 0.002,
+				probe: i === 5 ? probe : ('four-wire' as Probe)
 			}));
 		const context = { chemistry: 'LFP' as const, restS: 2 * 86400, ratedResistanceMohm: null };
 		const codes = (probe: Probe) => judgeDelivery(cells(probe), context).verdicts.map((v) => v.code);

@@ -17,8 +17,12 @@ describe('cells of another chemistry than was said', () => {
 
 	const cells = (volts: number[]) =>
 		volts.map((restVoltageV, i): ArrivedCell => ({
-			...{ id: i + 1, label: `X-${i + 1}`, restVoltageV, restVoltageSdV: 0.002 },
-			...{ acResistanceMohm: 0.2, acResistanceSdMohm: 0.004 }
+			id: i + 1,
+			label: `X-${i + 1}`,
+			restVoltageV,
+			restVoltageSdV: 0.002,
+			acResistanceMohm: 0.2,
+			acResistanceSdMohm: 0.004
 		}));
 	const judge = (volts: number[], chemistryKnown = false) =>
 		judgeDelivery(cells(volts), { chemistry: 'LFP', restS: 86_400, ratedResistanceMohm: null, chemistryKnown })

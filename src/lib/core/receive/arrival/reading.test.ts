@@ -198,13 +198,15 @@ describe('verdicts on a delivery', () => {
 		).toBe('deep-discharged');
 	});
 	it('judges how cells arrived by what they read then, whatever they read now', () => {
-		const now = ordinary.map((c) => ({ ...c, ...{ restVoltageV: 3.4, touched: true } }));
+		const now = ordinary.map((c) => ({ ...c, restVoltageV: 3.4, touched: true }));
 		const came = (restVoltageV: number) => ({ restVoltageV, restVoltageSdV: 0.001 });
 		const cells = now.map((c, i) => ({ ...c, arrival: came(i === 2 ? 3.253 : 3.2945) }));
 		const { verdicts, socByCell } = judgeDelivery(cells, context);
 		const apart = verdicts.find((v) => v.code === 'voltage-outlier')!;
 		expect(apart).toMatchObject({
-			...{ warmth: 'open', subject: { id: 3 }, title: 'H-3 came resting 42 mV below the rest' },
+			warmth: 'open',
+			subject: { id: 3 },
+			title: 'H-3 came resting 42 mV below the rest',
 			facts: { touched: true, restVoltageV: { value: 3.253 } }
 		});
 		// The charge it came with, and the one it has now.
@@ -212,7 +214,8 @@ describe('verdicts on a delivery', () => {
 		expect(socByCell[3]!.lowFraction).toBeGreaterThan(0.98);
 		const before = judgeDelivery([...ordinary.slice(0, 5), cell(7, 3.253, 0.18)], context).verdicts;
 		expect(before.find((v) => v.code === 'voltage-outlier')).toMatchObject({
-			...{ warmth: 'look', title: expect.stringContaining('H-7 rests 4') }
+			warmth: 'look',
+			title: expect.stringContaining('H-7 rests 4')
 		});
 	});
 	it('doubts each cell by the meter it was read with', () => {
@@ -263,12 +266,14 @@ describe('a cell that was tested since', () => {
 			judgeDelivery(
 				[
 					{
-						...{ id: 1, label: 'A', restVoltageV: 2.4, restVoltageSdV: 0.002, acResistanceMohm: null },
-						...{
-							acResistanceSdMohm: null,
-							touched,
-							arrival: touched ? { restVoltageV: 3.29, restVoltageSdV: 0.002 } : null
-						}
+						id: 1,
+						label: 'A',
+						restVoltageV: 2.4,
+						restVoltageSdV: 0.002,
+						acResistanceMohm: null,
+						acResistanceSdMohm: null,
+						touched,
+						arrival: touched ? { restVoltageV: 3.29, restVoltageSdV: 0.002 } : null
 					}
 				],
 				{ chemistry: 'LFP', restS: 3600, ratedResistanceMohm: null }

@@ -22,21 +22,28 @@ describe('a timetable of tests against the claims', () => {
 	it('names who is late, by how much, and which of them already looked odd', () => {
 		const cells = waiting([1, 2, 3, 4], '2026-12-04', [1, 4]);
 		const plan = tests({
-			...{ 1: '2026-12-02T10:00:00Z', 2: '2026-12-05T10:00:00Z' },
-			...{ 3: '2026-12-06T10:00:00Z', 4: '2026-12-06T20:00:00Z' }
+			1: '2026-12-02T10:00:00Z',
+			2: '2026-12-05T10:00:00Z',
+			3: '2026-12-06T10:00:00Z',
+			4: '2026-12-06T20:00:00Z'
 		});
 		expect(testsAgainstClaims(plan, cells, BEGINS)).toEqual([
 			{
-				...{ claimUntil: '2026-12-04', endsAt: '2026-12-06T20:00:00.000Z', lateDays: 2 },
-				...{ late: [2, 3, 4], first: [4] }
+				claimUntil: '2026-12-04',
+				endsAt: '2026-12-06T20:00:00.000Z',
+				lateDays: 2,
+				late: [2, 3, 4],
+				first: [4]
 			}
 		]);
 	});
 	it('a delivery whose claim ends later gives its turn', () => {
 		const cells = [...waiting([1, 2], '2026-12-20'), ...waiting([3, 4], '2026-12-04')];
 		const plan = tests({
-			...{ 1: '2026-12-02T10:00:00Z', 2: '2026-12-03T10:00:00Z' },
-			...{ 3: '2026-12-04T10:00:00Z', 4: '2026-12-05T10:00:00Z' }
+			1: '2026-12-02T10:00:00Z',
+			2: '2026-12-03T10:00:00Z',
+			3: '2026-12-04T10:00:00Z',
+			4: '2026-12-05T10:00:00Z'
 		});
 		expect(testsAgainstClaims(plan, cells, BEGINS)).toMatchObject([
 			{ claimUntil: '2026-12-04', late: [4], first: [4] }

@@ -58,7 +58,8 @@ export function testsAgainstClaims(
 		const lessUrgent = order.filter((c) => c.claimUntil > claimUntil && c.endsMs <= late[0]!.endsMs).length;
 		return [
 			{
-				...{ claimUntil, endsAt: new Date(lastMs).toISOString() },
+				claimUntil,
+				endsAt: new Date(lastMs).toISOString(),
 				lateDays: Math.ceil((lastMs - closesMs(claimUntil)) / DAY_MS),
 				late: late.map((c) => c.id),
 				first: (odd.length ? odd : late.slice(0, lessUrgent)).map((c) => c.id)

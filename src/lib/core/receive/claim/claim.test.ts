@@ -5,7 +5,9 @@ import { claimOf, judgeClaim, type ClaimTerms, type ClaimedCell } from '.';
 const delivery: Subject = { kind: 'delivery', id: 1, label: 'Crate' };
 const terms: ClaimTerms = { cellPrice: 90, soldAh: 280, currency: '€', claimUntil: '2026-12-04' };
 const tested = (id: number, outcome: 'short' | 'meets' | 'unsure', capacityAh: number, sdAh = 2): ClaimedCell => ({
-	...{ id, label: `X-${id}`, stopped: false },
+	id,
+	label: `X-${id}`,
+	stopped: false,
 	capacity: { outcome, capacityAh, sdAh, wantedAh: 280 }
 });
 const cells: ClaimedCell[] = [

@@ -50,7 +50,14 @@ export interface DeliveryClaim {
 /** Sums a delivery up: each cell good, to return, not to be told or not tested. */
 export function claimOf(cells: readonly ClaimedCell[], { cellPrice, soldAh }: ClaimTerms): DeliveryClaim {
 	const claim: DeliveryClaim = {
-		...{ good: 0, toReturn: 0, stopped: 0, defects: 0, cannotTell: 0, untested: 0, shortAh: 0, worth: null },
+		good: 0,
+		toReturn: 0,
+		stopped: 0,
+		defects: 0,
+		cannotTell: 0,
+		untested: 0,
+		shortAh: 0,
+		worth: null,
 		byCell: new Map()
 	};
 	for (const { id, stopped, defect = null, capacity } of cells) {
@@ -76,8 +83,16 @@ export function judgeClaim(claim: DeliveryClaim, terms: ClaimTerms, delivery: Su
 	const { good, toReturn, stopped, defects, cannotTell, untested, shortAh, worth } = claim;
 	if (good + toReturn + cannotTell === 0) return [];
 	const facts = {
-		...{ good, toReturn, stopped, defects, cannotTell, untested, shortAh, worth },
-		...{ currency: terms.currency, claimUntil: terms.claimUntil }
+		good,
+		toReturn,
+		stopped,
+		defects,
+		cannotTell,
+		untested,
+		shortAh,
+		worth,
+		currency: terms.currency,
+		claimUntil: terms.claimUntil
 	};
 	// A cell that is short or must not be used has a verdict of its own: this one sums them up.
 	return [say('delivery-claim', 'calm', delivery, facts)];

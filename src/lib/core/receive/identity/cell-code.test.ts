@@ -9,8 +9,15 @@ describe('a cell’s code', () => {
 	it('by hand: E3A is the tenth of March 2024', () => {
 		expect(readCellCode(withDate('E3A'))).toEqual({
 			fields: {
-				...{ maker: '0HK', product: 'C', chemistryLetter: 'B', model: '73', trace: 'A12B34C' },
-				...{ year: 2024, month: 3, day: 10, serial: '0001234' }
+				maker: '0HK',
+				product: 'C',
+				chemistryLetter: 'B',
+				model: '73',
+				trace: 'A12B34C',
+				year: 2024,
+				month: 3,
+				day: 10,
+				serial: '0001234'
 			},
 			productionDate: '2024-03-10',
 			chemistry: 'LFP',

@@ -103,9 +103,15 @@ export function readCellCode(typed: string, todayIso: string | null = null): Cel
 				: `Character 5, ${letter}, stands for no chemistry known here.`
 		);
 	const fields: CellCodeFields = {
-		...{ maker: code.slice(0, 3), product, chemistryLetter: letter, model: code.slice(5, 7) },
-		...{ trace: code.slice(7, 14), serial: code.slice(17) },
-		...{ year: yearOf(code[14]!), month: monthOf(code[15]!), day: dayOf(code[16]!) }
+		maker: code.slice(0, 3),
+		product,
+		chemistryLetter: letter,
+		model: code.slice(5, 7),
+		trace: code.slice(7, 14),
+		serial: code.slice(17),
+		year: yearOf(code[14]!),
+		month: monthOf(code[15]!),
+		day: dayOf(code[16]!)
 	};
 	const productionDate = dateOf(fields);
 	if (productionDate === null) warn('date', dateTrouble(code.slice(14, 17), fields));

@@ -6,7 +6,10 @@ const delivery: Subject = { kind: 'delivery', id: 1, label: 'Crate' };
 const code = (date: string, serial: number, chemistry = 'B') =>
 	`0HKC${chemistry}73A12B34C${date}${String(serial).padStart(7, '0')}`;
 const cell = (id: number, own: string | null, twins: CodedCell['twins'] = []): CodedCell => ({
-	...{ id, label: `X-${id}`, code: own, twins }
+	id,
+	label: `X-${id}`,
+	code: own,
+	twins
 });
 const judged = (cells: CodedCell[], promisedProducedOn: string | null = null) =>
 	judgeCodes(cells, { chemistry: 'LFP', receivedOn: '2026-11-20', promisedProducedOn }, delivery);

@@ -139,8 +139,11 @@ function ageVerdict(
 	const [youngest, oldest] = [Math.min(...months), Math.max(...months)];
 	const doubtMonths = printed.length ? HALF_MONTH : 0;
 	const facts = {
-		...{ cells: months.length, youngestMonths: youngest, oldestMonths: oldest },
-		...{ doubtMonths, oldMonths: OLD_MONTHS }
+		cells: months.length,
+		youngestMonths: youngest,
+		oldestMonths: oldest,
+		doubtMonths,
+		oldMonths: OLD_MONTHS
 	};
 	return [say('age-at-arrival', oldest + doubtMonths > OLD_MONTHS ? 'open' : 'calm', delivery, facts)];
 }

@@ -50,7 +50,8 @@ describe('codes of a crate', () => {
 				{ cellId: 2, label: 'H-02', text: 'code 0' },
 				{ cellId: 3, label: 'H-03', text: 'code 1' }
 			],
-			...{ left: 0, without: 0 }
+			left: 0,
+			without: 0
 		});
 		expect(codesToCells(crate(2, 2, 0, 1), cells, null)).toMatchObject({ left: 1, without: 0 });
 		expect(codesToCells([], cells, null)).toEqual({ placed: [], left: 0, without: 3 });

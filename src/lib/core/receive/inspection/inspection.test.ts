@@ -85,7 +85,8 @@ describe('cells that are to be built together', () => {
 		groupId: number | null
 	) => ({
 		...cell(id, terminalKind && { ...ALL_GOOD, terminalKind }),
-		...{ batch, groupId }
+		batch,
+		groupId
 	});
 	it('the few that differ are named, not the many, and in how many groups they meet', () => {
 		const cells = [
@@ -98,7 +99,8 @@ describe('cells that are to be built together', () => {
 		expect(rest).toEqual([]);
 		expect(unlike!.members.map((m) => m.id)).toEqual([3]);
 		expect(unlike!.facts).toMatchObject({
-			...{ what: 'terminalKind', mixedGroups: 1 },
+			what: 'terminalKind',
+			mixedGroups: 1,
 			kinds: [
 				{ kind: 'thread', cells: 3 },
 				{ kind: 'stud', cells: 1 }

@@ -2,8 +2,14 @@ import type { Answer, Inspected, Seen, Inspection, StopReason } from '../../pict
 
 /** Everything good, said in one go. */
 export const ALL_GOOD: Record<Inspected, Answer> = {
-	...{ leak: 'good', smell: 'good', bulge: 'good', vent: 'good' },
-	...{ dent: 'good', terminals: 'good', thread: 'good', sleeve: 'good' }
+	leak: 'good',
+	smell: 'good',
+	bulge: 'good',
+	vent: 'good',
+	dent: 'good',
+	terminals: 'good',
+	thread: 'good',
+	sleeve: 'good'
 };
 
 /** A case whose middle stands out so far over its edges, mm, or that is so much thicker than its sheet says, has swollen (default; the maker's limit first). */

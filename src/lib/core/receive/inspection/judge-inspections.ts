@@ -58,8 +58,11 @@ function ofCell(cell: InspectedCell, inspection: Inspection, nominalMm: number |
 		...(stops.length
 			? [
 					say('inspection-stop', isLifted(inspection, stops) ? 'calm' : 'stop', subject, {
-						...{ reasons: stops, resolved: inspection.resolved ?? null, lifted: isLifted(inspection, stops) },
-						...{ atWork: cell.atWork === true, ...facts }
+						reasons: stops,
+						resolved: inspection.resolved ?? null,
+						lifted: isLifted(inspection, stops),
+						atWork: cell.atWork === true,
+						...facts
 					})
 				]
 			: []),

@@ -1,11 +1,9 @@
 import { median } from 'd3-array';
 import { CHEMISTRY_FIGURES, socBounds, type Chemistry, type SocBounds } from '../../foundation/chemistry';
-import type { StopReason } from '../../picture';
-import { misread } from '../../foundation/snapshot';
-import { whatWasRead } from '../../foundation/snapshot';
+import type { StopReason, ModuleMake } from '../../picture';
+import { misread, whatWasRead } from '../../foundation/snapshot';
 import { measured, type Subject, type Verdict } from '../../foundation/verdicts';
 import { say } from '../verdicts';
-import type { ModuleMake } from '../../picture';
 
 /** A module that is still in one piece, as it was looked at. */
 export interface WholeModule {
@@ -52,7 +50,10 @@ function ofTerminals(module: WholeModule, volts: number, others: readonly number
 	const meanV = volts / series;
 	const alike = ifAlike(volts, terms);
 	const facts = {
-		...{ ...read, meanV, chargeLow: alike.lowFraction, chargeHigh: alike.highFraction },
+		...read,
+		meanV,
+		chargeLow: alike.lowFraction,
+		chargeHigh: alike.highFraction,
 		lowestHiddenV: lowestHidden(volts, sd, series, chemistry)
 	};
 	if (meanV + (1.96 * sd) / series < dischargeLimitV)
@@ -100,7 +101,8 @@ function ofTaps(module: WholeModule, groupsV: readonly (number | null)[], terms:
 		groups: read.length,
 		lowestV: Math.min(...read.map((r) => r.volts)),
 		highestV: Math.max(...read.map((r) => r.volts)),
-		...{ series: make.series, parallel: make.parallel }
+		series: make.series,
+		parallel: make.parallel
 	};
 	if (low.length === 0 && high.length) return told;
 	if (low.length === 0) return [...told, say('module-groups-alike', 'calm', module.subject, facts, module.cells)];

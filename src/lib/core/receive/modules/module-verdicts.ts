@@ -1,10 +1,14 @@
 import { judgeModules, type WholeModule } from './judge-modules';
-import { makeOf } from '../../picture';
+import {
+	makeOf,
+	CRATE_REST_S,
+	deliverySubject,
+	modulesOf,
+	type BankPicture,
+	type PictureDelivery
+} from '../../picture';
 import { meterSd } from '../../foundation/reading';
 import { cellSubject, type Subject, type Verdict } from '../../foundation/verdicts';
-import type { BankPicture, PictureDelivery } from '../../picture';
-import { CRATE_REST_S, deliverySubject } from '../../picture';
-import { modulesOf } from '../../picture';
 
 /** What the modules of a delivery tell that are in one piece. */
 export function moduleVerdicts(picture: BankPicture, delivery: PictureDelivery): Verdict[] {
@@ -17,8 +21,11 @@ export function moduleVerdicts(picture: BankPicture, delivery: PictureDelivery):
 			? { kind: 'module', id: record.id, label }
 			: { kind: 'module', id: `${delivery.id}/${number}`, label };
 		return {
-			...{ subject, cells: cells.map(cellSubject), voltageV: record?.voltageV ?? null },
-			...{ groupsV: record?.groupsV ?? null, seen: record?.seen ?? [] }
+			subject,
+			cells: cells.map(cellSubject),
+			voltageV: record?.voltageV ?? null,
+			groupsV: record?.groupsV ?? null,
+			seen: record?.seen ?? []
 		};
 	});
 	const { chemistry } = picture.bank;

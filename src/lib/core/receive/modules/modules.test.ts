@@ -14,7 +14,9 @@ const module = (number: number, more: Partial<WholeModule>, size = 12): WholeMod
 		id: number * 100 + i + 1,
 		label: `S${number}-${i + 1}`
 	})),
-	...{ voltageV: null, groupsV: null, seen: [] },
+	voltageV: null,
+	groupsV: null,
+	seen: [],
 	...more
 });
 const judged = (modules: WholeModule[], own: { series: number; parallel: number } = make) =>

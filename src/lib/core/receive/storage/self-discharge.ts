@@ -53,7 +53,7 @@ const PLATEAU_SOC = 0.9;
 const FULL_AT_LEAST = 0.93;
 /** Nothing is known of a cell whose interval ends beyond this, % a month. */
 const NO_BOUND = 100;
-const FEWEST_DAYS = 0.5;
+const MIN_DAYS = 0.5;
 
 /** By what a refill took. @throws CoreError `not-positive`, `negative`, `not-a-number` */
 export function leakageByRefill(capacityAh: number, { ah, sdAh, days }: Refill): Leakage {
@@ -118,7 +118,7 @@ export function leakageByReadings(chemistry: Chemistry, readings: readonly Store
 	const elapsedDays = (list.at(-1)?.months ?? 0) * MONTH_DAYS_MEAN;
 	const nothing = (why: NonNullable<Leakage['why']>): Leakage => ({ percentPerMonth: null, why, elapsedDays });
 	if (list.length < 2) return nothing('too-few');
-	if (elapsedDays < FEWEST_DAYS) return nothing('no-time');
+	if (elapsedDays < MIN_DAYS) return nothing('no-time');
 	if (list.every((r) => r.isRelaxing)) return nothing('relaxing');
 	const likelihood = rateLikelihood(chemistry, list);
 	const best = max(likelihood)!;

@@ -1,9 +1,14 @@
-import type { RestRead } from '../../picture';
+import {
+	arrivedWith,
+	CRATE_REST_S,
+	readingSd,
+	type RestRead,
+	type BankPicture,
+	type PictureCell,
+	type PictureReading
+} from '../../picture';
 import type { ArrivedCell } from '../arrival';
 import { whatWasRead } from '../../foundation/snapshot';
-import type { BankPicture, PictureCell, PictureReading } from '../../picture';
-import { arrivedWith } from '../../picture';
-import { CRATE_REST_S, readingSd } from '../../picture';
 
 interface RestVoltages {
 	/** Of each cell, V; null where none was read. */
@@ -55,8 +60,12 @@ export function arrivedCells(picture: BankPicture, cells: readonly PictureCell[]
 		const workedBack = arrivedWith(picture, cells[i]!);
 		const [arrivalV, arrivalSdV] = [came.voltsV[i]!, came.sdsV[i]!];
 		return {
-			...{ id, label, plusTurned, touched: touches.length > 0 },
-			...{ restVoltageV: latest.voltsV[i]!, restVoltageSdV: latest.sdsV[i]! },
+			id,
+			label,
+			plusTurned,
+			touched: touches.length > 0,
+			restVoltageV: latest.voltsV[i]!,
+			restVoltageSdV: latest.sdsV[i]!,
 			arrival: arrivalV === null || arrivalSdV === null ? null : { restVoltageV: arrivalV, restVoltageSdV: arrivalSdV },
 			...(workedBack ? { workedBack } : {}),
 			acResistanceMohm: resistance?.value ?? null,

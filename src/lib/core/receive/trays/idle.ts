@@ -1,8 +1,13 @@
 import { cellSubject, type Verdict } from '../../foundation/verdicts';
 import { say } from '../verdicts';
-import { chargeNow } from '../../picture';
-import type { BankPicture, PictureCell } from '../../picture';
-import { bankSubject, deliverySubject, isInService } from '../../picture';
+import {
+	chargeNow,
+	bankSubject,
+	deliverySubject,
+	isInService,
+	type BankPicture,
+	type PictureCell
+} from '../../picture';
 
 const DAY_MS = 86_400_000;
 /** A cell that nobody has read, charged or tested for so long is asked about (default), days. */
@@ -39,8 +44,10 @@ export function idleVerdict(picture: BankPicture, concerned: readonly PictureCel
 	const known = idle.filter((i) => i.account.by !== 'nothing');
 	const chargeLow = known.length === idle.length ? Math.min(...known.map((i) => i.account.share.low)) : null;
 	const facts = {
-		...{ cells: idle.length, since: new Date(Math.min(...idle.map((i) => i.seenMs))).toISOString().slice(0, 10) },
-		...{ afterDays: IDLE_DAYS, chargeLow: chargeLow === null ? null : inSteps(chargeLow) },
+		cells: idle.length,
+		since: new Date(Math.min(...idle.map((i) => i.seenMs))).toISOString().slice(0, 10),
+		afterDays: IDLE_DAYS,
+		chargeLow: chargeLow === null ? null : inSteps(chargeLow),
 		chargeHigh: chargeLow === null ? null : inSteps(Math.max(...known.map((i) => i.account.share.high)))
 	};
 	const warmth = chargeLow !== null && chargeLow < NEARLY_EMPTY ? 'look' : 'open';

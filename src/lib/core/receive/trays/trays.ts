@@ -1,7 +1,19 @@
 import { group, rollup } from 'd3-array';
 import type { Chemistry, SocBounds } from '../../foundation/chemistry';
 import { claimOf, claimUntilOf, judgeClaim, type ClaimTerms, type ClaimedCell, type ClaimedDefect } from '../claim';
-import type { RestRead } from '../../picture';
+import {
+	capacityNear,
+	cellsInModules,
+	oncePerPicture,
+	deliverySubject,
+	isInService,
+	typeFigures,
+	type RestRead,
+	type BankPicture,
+	type PictureCell,
+	type PictureCellType,
+	type PictureDelivery
+} from '../../picture';
 import { judgeCodes, readCellCode } from '../identity';
 import { judgeInspections, judgePromisedTerminals } from '../inspection';
 import { judgeTypeFigures, type Quantity, type SeenOfType } from '../../foundation/reading';
@@ -9,13 +21,8 @@ import { judgeBodies, judgeDelivery } from '../arrival';
 import { judgeStorageTest } from '../storage';
 import { cellSubject, cellsOf, type Subject, type Verdict } from '../../foundation/verdicts';
 import { say } from '../verdicts';
-import { capacityNear } from '../../picture';
 import { arrivedCells } from './arrived';
-import { cellsInModules } from '../../picture';
 import { moduleVerdicts } from '../modules';
-import { oncePerPicture } from '../../picture';
-import type { BankPicture, PictureCell, PictureCellType, PictureDelivery } from '../../picture';
-import { deliverySubject, isInService, typeFigures } from '../../picture';
 import { bankCapacities, promisedTo } from '../../test/capacities';
 
 /** A delivery as it lies on its tray. */
@@ -69,7 +76,10 @@ function judgeTray(picture: BankPicture, { delivery, cells: all }: DeliveryTray,
 	const { cells: arrived, restS, arrivalRestS, differencesV, restByCell } = arrivedCells(picture, cells);
 	const of = (cell: PictureCell, quantity: Quantity) => cell.readings[quantity]?.value ?? null;
 	const bodies = cells.map((cell) => ({
-		...{ id: cell.id, label: cell.label, massKg: of(cell, 'mass'), temperatureC: of(cell, 'temperature') },
+		id: cell.id,
+		label: cell.label,
+		massKg: of(cell, 'mass'),
+		temperatureC: of(cell, 'temperature'),
 		massSdKg: cell.readings.mass?.sd ?? null,
 		thicknessMm: of(cell, 'thickness'),
 		thicknessSdMm: cell.readings.thickness?.sd ?? null
@@ -78,7 +88,9 @@ function judgeTray(picture: BankPicture, { delivery, cells: all }: DeliveryTray,
 		all.length > cells.length,
 		arrived,
 		{
-			...{ chemistry: bank.chemistry, restS, arrivalRestS },
+			chemistry: bank.chemistry,
+			restS,
+			arrivalRestS,
 			chemistryKnown: cells.some(({ code }) => code && readCellCode(code).chemistry === bank.chemistry),
 			ratedResistanceMohm: delivery.promisedResistanceMohm ?? cellType?.acResistanceMohm ?? null,
 			promisedResistanceMohm: delivery.promisedResistanceMohm
@@ -153,7 +165,9 @@ export function deliveryClaim(picture: BankPicture, { delivery, cells, verdicts 
 	const byCell = new Map(bankCapacities(picture).map((c) => [c.cell.id, c]));
 	const wanted = cells[0] ? promisedTo(cells[0], picture) : null;
 	const terms: ClaimTerms = {
-		...{ cellPrice: delivery.cellPrice, soldAh: wanted?.capacityAh ?? null, currency: picture.currency },
+		cellPrice: delivery.cellPrice,
+		soldAh: wanted?.capacityAh ?? null,
+		currency: picture.currency,
 		claimUntil: claimUntilOf(delivery)
 	};
 	const defects = new Map(
@@ -165,9 +179,14 @@ export function deliveryClaim(picture: BankPicture, { delivery, cells, verdicts 
 	const claimed = cells.map(({ id, label }): ClaimedCell => {
 		const judgement = byCell.get(id)?.judgement ?? null;
 		return {
-			...{ id, label, stopped: stopped.has(id), defect: defects.get(id) ?? null },
+			id,
+			label,
+			stopped: stopped.has(id),
+			defect: defects.get(id) ?? null,
 			capacity: judgement && {
-				...{ outcome: judgement.outcome, capacityAh: judgement.capacityAh, sdAh: judgement.sdAh },
+				outcome: judgement.outcome,
+				capacityAh: judgement.capacityAh,
+				sdAh: judgement.sdAh,
 				wantedAh: judgement.ratedAh
 			}
 		};

@@ -1,6 +1,7 @@
 import { meterSd } from '../../foundation/reading';
 import {
 	driftSlopes,
+	notJudged,
 	judgeGrowth,
 	judgeFade,
 	type BatteryContext,
@@ -15,8 +16,7 @@ import { CoreError } from '../../foundation/errors';
 import type { Passings } from '../../foundation/snapshot';
 import { type Verdict } from '../../foundation/verdicts';
 import { say } from '../verdicts';
-import type { BankPicture, PictureBattery } from '../../picture';
-import { batterySubject, groupSubjects, isInService } from '../../picture';
+import { batterySubject, groupSubjects, isInService, type BankPicture, type PictureBattery } from '../../picture';
 
 const YEAR_MS = 365.25 * 86400e3;
 
@@ -90,7 +90,7 @@ const cellChangedAfter = ({ changes }: BankPicture, { id }: PictureBattery, posi
 	);
 
 /** More exchanges than these are one battery after another; the latest count. */
-const MOST_EXCHANGES = 6;
+const MAX_EXCHANGES = 6;
 
 /** Ages at which cells of a battery in use were exchanged, years, rising. */
 function exchangedAt(picture: BankPicture, battery: PictureBattery): number[] {
@@ -98,7 +98,7 @@ function exchangedAt(picture: BankPicture, battery: PictureBattery): number[] {
 		.filter((c) => c.batteryId === battery.id && c.kind === 'cell-exchanged')
 		.map((c) => ageOf(picture, battery, c.at))
 		.filter((age) => age > 0);
-	return [...new Set(ages)].sort((a, b) => a - b).slice(-MOST_EXCHANGES);
+	return [...new Set(ages)].sort((a, b) => a - b).slice(-MAX_EXCHANGES);
 }
 
 /** Full cycles a year of the latest stretch that was counted; null where none was. */
@@ -132,26 +132,14 @@ function judgedCheck(
 	judge: ServiceHistory['judge'],
 	anchor: CountedCheck | null
 ): JudgedCheck {
+	if (check.groupVoltagesV.length !== groups)
+		return { check, judgement: notJudged(check, 'other-groups', context, groups) };
 	try {
-		if (check.groupVoltagesV.length !== groups)
-			throw new CoreError(
-				'groups',
-				'groupVoltagesV',
-				`${check.groupVoltagesV.length} groups were read, the battery has ${groups} now. Kept, not judged.`
-			);
 		return { check, judgement: judge({ ...check, anchor }, context) };
 	} catch (error) {
 		if (!(error instanceof CoreError)) throw error;
-		const reason = error.code === 'no-readings' ? 'Fewer than two groups were read. Kept, not judged.' : error.message;
-		return {
-			check,
-			judgement: {
-				judged: false,
-				reason,
-				driftAh: check.groupVoltagesV.map(() => null),
-				verdicts: [say('check-not-judged', 'calm', context.subjects!.battery, { context: check.context, reason })]
-			}
-		};
+		const cause = error.code === 'no-readings' ? 'few-groups' : 'impossible-figures';
+		return { check, judgement: notJudged(check, cause, context) };
 	}
 }
 

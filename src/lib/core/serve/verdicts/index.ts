@@ -9,3 +9,4 @@ export const SERVE_VERDICTS = {
 
 /** Says one of them, or one that several stages say. */
 export const say = sayFrom({ ...SHARED_VERDICTS, ...SERVE_VERDICTS });
+export type { NotJudgedCause } from './serve';

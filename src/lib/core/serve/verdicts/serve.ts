@@ -83,6 +83,55 @@ const fade =
 		};
 	};
 
+const amps = ({ currentA }: CheckNotJudgedFacts) => `${Math.abs(currentA).toFixed(1)} A`;
+const group = ({ voltageV }: CheckNotJudgedFacts) => `${voltageV!.toFixed(3)} V`;
+
+/** Why a check is kept and not judged. */
+export type NotJudgedCause =
+	| 'load-too-small'
+	| 'not-at-rest'
+	| 'rest-on-plateau'
+	| 'full-under-current'
+	| 'full-on-plateau'
+	| 'empty-under-current'
+	| 'empty-of-balanced-at-top'
+	| 'empty-on-plateau'
+	| 'few-groups'
+	| 'other-groups'
+	| 'impossible-figures';
+
+interface CheckNotJudgedFacts {
+	/** As it was marked: load, rest, full or empty. */
+	context: string;
+	cause: NotJudgedCause;
+	currentA: number;
+	/** The highest group, or the lowest of a check marked as empty; null where none was read. */
+	voltageV: number | null;
+	/** Groups the check has, and the battery now. */
+	groups: number;
+	wantedGroups: number;
+}
+
+const WHY_NOT_JUDGED: Record<NotJudgedCause, (facts: CheckNotJudgedFacts) => string> = {
+	'load-too-small': (f) =>
+		`Marked as under load, but only ${amps(f)} flowed; neither charge nor joints show. Kept, not judged.`,
+	'not-at-rest': (f) => `Marked as at rest, but ${amps(f)} flowed. Kept, not judged.`,
+	'rest-on-plateau': () =>
+		'At rest on the plateau groups a third apart in charge read alike within millivolts. Kept, not judged: read them full.',
+	'full-under-current': (f) =>
+		`Marked as full, but ${amps(f)} still flowed. Read again when the current is below the tail.`,
+	'full-on-plateau': (f) =>
+		`Marked as full, but the highest group is at ${group(f)}: on the plateau it cannot show drift. Kept, not judged.`,
+	'empty-under-current': (f) => `Marked as empty, but ${amps(f)} flowed. Read again at rest.`,
+	'empty-of-balanced-at-top': () =>
+		'At the bottom of a battery that was balanced at the top the groups part by their capacities: that is no fault. Kept, not judged: read them full.',
+	'empty-on-plateau': (f) =>
+		`Marked as empty, but the lowest group is at ${group(f)}: on the plateau it cannot show drift. Kept, not judged.`,
+	'few-groups': () => 'Fewer than two groups were read. Kept, not judged.',
+	'other-groups': (f) => `${f.groups} groups were read, the battery has ${f.wantedGroups} now. Kept, not judged.`,
+	'impossible-figures': () => 'A figure of this check is none that this battery can have. Kept, not judged: correct it.'
+};
+
 export const SERVICE_VERDICTS = {
 	'no-check': verdict<Record<never, never>>()({
 		means: 'Nobody has read the groups yet.',
@@ -95,13 +144,13 @@ export const SERVICE_VERDICTS = {
 			next: 'Read every group at the end of the next full charge.'
 		})
 	}),
-	'check-not-judged': verdict<{ context: string; reason: string }>()({
+	'check-not-judged': verdict<CheckNotJudgedFacts>()({
 		means: 'A check kept but not judged, and why.',
 		urgencies: ['calm'],
 		calm: 'note',
-		words: ({ facts: { reason } }) => ({
+		words: ({ facts }) => ({
 			title: 'Kept, not judged',
-			finding: reason,
+			finding: WHY_NOT_JUDGED[facts.cause](facts),
 			doubt: null,
 			rule: 'A reading is judged only in a context that can answer.',
 			next: 'Read the groups at the end of a full charge.'

@@ -7,7 +7,8 @@ const volts = [3.6, 3.55, 3.5, 3.38];
 const snapshot = (groupVoltagesV: (number | null)[]) => ({ ...battery, groupVoltagesV, currentA: 11 });
 /** Counted: the last group passed 3.42 V six ampere-hours after the others. */
 const passings: Passings = {
-	...{ voltageV: 3.42, endAh: 80 },
+	voltageV: 3.42,
+	endAh: 80,
 	groups: [70, 70.2, 70.5, 76.2].map((ah) => ({ ah, sdAh: 0.4 }))
 };
 const anchor: CountedCheck = { checkedAt: '2025-05-03T10:00:00Z', currentA: 11, groupVoltagesV: volts, passings };

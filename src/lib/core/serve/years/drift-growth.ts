@@ -13,7 +13,7 @@ export interface DatedDrift {
 const INTERVAL_SDS = 2 * 1.96;
 
 /** However fine a check reads, where in the taper it was read moves it by so much of the capacity, one sd (default). */
-const LEAST_SHARE_A_CHECK = 0.0015;
+const MIN_SHARE_A_CHECK = 0.0015;
 
 /** How fast a group moves away from the others. */
 export interface DriftSlope {
@@ -32,7 +32,7 @@ export interface DriftSlope {
  * @param drifts judged checks of one context, any order; fewer than two for a group gives null @param groupAh rated capacity of a group
  */
 export function driftSlopes(drifts: readonly DatedDrift[], groups: number, groupAh: number): (DriftSlope | null)[] {
-	const floorAh = LEAST_SHARE_A_CHECK * groupAh;
+	const floorAh = MIN_SHARE_A_CHECK * groupAh;
 	return Array.from({ length: groups }, (_, g) => {
 		const points = drifts.flatMap(({ ageYears, driftAh }) => {
 			const own = driftAh[g];

@@ -11,12 +11,8 @@ import {
 	projectFade,
 	narrowestInterval,
 	weightedQuantiles,
-	type FadeDraws,
 	type FadeObservation
 } from '../../foundation/fade';
-
-const weightedMean = ({ terms, values, weight }: FadeDraws, name: FadeDraws['terms'][number]['name']) =>
-	values[terms.findIndex((t) => t.name === name)]!.reduce((s, v, i) => s + v * weight[i]!, 0);
 const truth = (age: number, efc: number) => 230 * (1.01 - 0.02 * Math.sqrt(age) - 5e-5 * efc);
 const sixYears = (sdAh: number): FadeObservation[] =>
 	[0, 1, 2, 3, 4, 5, 6].map((ageYears) => ({
@@ -25,42 +21,6 @@ const sixYears = (sdAh: number): FadeObservation[] =>
 		capacityAh: truth(ageYears, 120 * ageYears),
 		sdAh
 	}));
-
-describe('fade posterior', () => {
-	it('without data is the truncated prior: a ~ N(0.015, 0.010) above 0 has mean 0.01639', () => {
-		const draws = fadePosterior(230, []);
-		// mean + sd·φ(1.5)/Φ(1.5) = 0.015 + 0.010 × 0.129518/0.933193
-		expect(weightedMean(draws, 'calendar')).toBeCloseTo(0.015 + (0.01 * 0.129518) / 0.933193, 4);
-		// b: 4e-5 + 2.5e-5 × φ(1.6)/Φ(1.6) = 4e-5 + 2.5e-5 × 0.110921/0.945201
-		expect(weightedMean(draws, 'cycles')).toBeCloseTo(4e-5 + (2.5e-5 * 0.110921) / 0.945201, 6);
-		expect(weightedMean(draws, 'level')).toBeCloseTo(1.02, 3);
-	});
-	it('agrees with brute-force importance sampling of the same model', () => {
-		const observations = sixYears(4).slice(0, 4);
-		const random = seededRandom(11);
-		let total = 0;
-		const sums = [0, 0, 0];
-		for (let n = 0; n < 150_000; n++) {
-			const q0 = normalDraw(random, 1.02, 0.03);
-			const a = normalDraw(random, 0.015, 0.01);
-			const b = normalDraw(random, 4e-5, 2.5e-5);
-			if (a < 0 || b < 0) continue;
-			const weight = Math.exp(
-				-0.5 *
-					observations.reduce(
-						(s, o) => s + (((q0 - a * Math.sqrt(o.ageYears) - b * o.efc) * 230 - o.capacityAh) / o.sdAh) ** 2,
-						0
-					)
-			);
-			total += weight;
-			[q0, a, b].forEach((v, i) => (sums[i]! += v * weight));
-		}
-		const draws = fadePosterior(230, observations);
-		expect(weightedMean(draws, 'level')).toBeCloseTo(sums[0]! / total, 3);
-		expect(weightedMean(draws, 'calendar')).toBeCloseTo(sums[1]! / total, 3);
-		expect(weightedMean(draws, 'cycles') * 1e5).toBeCloseTo((sums[2]! / total) * 1e5, 1);
-	});
-});
 
 describe('fade projection', () => {
 	it('finds the truth inside its band and narrows with better data', () => {
@@ -107,7 +67,10 @@ describe('fade projection', () => {
 					const cycles = raw.map((o) => o.efc).sort((a, b) => a - b);
 					const observations = raw.map((o, i) => ({ ...o, ageYears: ages[i]!, efc: cycles[i]! }));
 					const { curve, endAgeYears, posterior } = projectFade({
-						...{ ratedAh: 230, endFraction: 0.7, observations, efcPerYear }
+						ratedAh: 230,
+						endFraction: 0.7,
+						observations,
+						efcPerYear
 					});
 					curve.forEach((p, i) => {
 						expect(Number.isFinite(p.mean) && p.low95 <= p.high95).toBe(true);
@@ -132,7 +95,10 @@ describe('fade projection', () => {
 	it('of tests that fall ever faster says so, and its band holds them: 281 … 233 Ah over eight years, cycles not counted', () => {
 		const years = [0, 1.6, 3.2, 4.8, 6.4, 8];
 		const observations = [281, 277, 268, 258, 244, 233].map((capacityAh, i) => ({
-			...{ ageYears: years[i]!, efc: null, capacityAh, sdAh: 1.4 }
+			ageYears: years[i]!,
+			efc: null,
+			capacityAh,
+			sdAh: 1.4
 		}));
 		const projection = projectFade({ ratedAh: 280, endFraction: 0.8, observations, efcPerYear: null });
 		expect(projection.posterior.fallsFaster).toBeGreaterThan(0.75);
@@ -147,7 +113,10 @@ describe('fade projection', () => {
 	});
 	it('a cell exchanged after four years took its loss with it: 285 falls to 258, rises to 280, and does not go on falling so', () => {
 		const observations = [0, 1, 2, 3, 4, 5, 6].map((ageYears, i) => ({
-			...{ ageYears, efc: 100 * ageYears, sdAh: 1.5, temperatureC: 25 },
+			ageYears,
+			efc: 100 * ageYears,
+			sdAh: 1.5,
+			temperatureC: 25,
 			capacityAh: [285, 278, 271, 265, 258, 280, 279][i]!
 		}));
 		const bank = { ratedAh: 280, endFraction: 0.8, observations, efcPerYear: 100 };
@@ -163,9 +132,13 @@ describe('fade projection', () => {
 	it('a test in the cold is brought to 25 °C: 265 Ah at 5 °C are no loss', () => {
 		const at = (temperatureC: number | null) =>
 			projectFade({
-				...{ ratedAh: 280, endFraction: 0.8, efcPerYear: 100 },
+				ratedAh: 280,
+				endFraction: 0.8,
+				efcPerYear: 100,
 				observations: [0, 1, 2].map((ageYears) => ({
-					...{ ageYears, efc: 100 * ageYears, sdAh: 1.5 },
+					ageYears,
+					efc: 100 * ageYears,
+					sdAh: 1.5,
 					capacityAh: ageYears === 2 ? 265 : 284,
 					temperatureC: ageYears === 2 ? temperatureC : 25
 				}))
@@ -177,7 +150,10 @@ describe('fade projection', () => {
 	});
 	it('a bend that began is taken into the years to come: tests that lose 4 % a year after year four', () => {
 		const observations = [0, 1, 2, 3, 4, 5, 6].map((ageYears) => ({
-			...{ ageYears, efc: 100 * ageYears, sdAh: 1.5, temperatureC: 25 },
+			ageYears,
+			efc: 100 * ageYears,
+			sdAh: 1.5,
+			temperatureC: 25,
 			capacityAh: 285 - 2 * ageYears - 11.2 * Math.max(0, ageYears - 4)
 		}));
 		const { posterior, endAgeYears } = projectFade({ ratedAh: 280, endFraction: 0.8, observations, efcPerYear: 100 });

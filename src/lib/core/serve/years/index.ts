@@ -10,3 +10,4 @@ export {
 	judgeCheck
 } from './service-check';
 export { judgeUnderLoad } from './under-load';
+export { notJudged } from './service-check';

@@ -1,9 +1,6 @@
 import type { BalancedEnd } from '../../balance/is-balanced';
-import { misread } from '../../foundation/snapshot';
-import { restVoltageCurve, type Chemistry } from '../../foundation/chemistry';
-import { CoreError, requireFinite, requirePositive } from '../../foundation/errors';
-import type { Interval } from '../../foundation/statistics';
 import {
+	misread,
 	driftByPassings,
 	driftChange,
 	narrowed,
@@ -11,9 +8,12 @@ import {
 	whatWasRead,
 	type Passings
 } from '../../foundation/snapshot';
+import { restVoltageCurve, type Chemistry } from '../../foundation/chemistry';
+import { CoreError, requireFinite, requirePositive } from '../../foundation/errors';
+import type { Interval } from '../../foundation/statistics';
 import { judgeUnderLoad } from './under-load';
 import { WHOLE_BANK, type Subject, type Verdict } from '../../foundation/verdicts';
-import { say } from '../verdicts';
+import { say, type NotJudgedCause } from '../verdicts';
 
 /** How the battery stood when its cells were read. */
 export const CHECK_CONTEXTS = ['full', 'empty', 'rest', 'load'] as const;
@@ -95,8 +95,8 @@ export function judgeCheck(check: ServiceCheck, battery: BatteryContext): CheckJ
 			verdicts: [verdict]
 		};
 	}
-	const reason = wrongContext(check, read, battery);
-	if (reason !== null) return notJudged(check, reason, battery);
+	const cause = wrongContext(check, read, battery);
+	if (cause !== null) return notJudged(check, cause, battery);
 	return check.context === 'load' ? underLoad(check, battery) : judged(check, battery);
 }
 
@@ -111,42 +111,38 @@ function underLoad(check: ServiceCheck, battery: BatteryContext): CheckJudgement
 	};
 }
 
-function wrongContext(check: ServiceCheck, read: readonly number[], battery: BatteryContext): string | null {
+/** Why a check cannot tell what it is marked to tell; null: it can. */
+function wrongContext(check: ServiceCheck, read: readonly number[], battery: BatteryContext): NotJudgedCause | null {
 	const curve = restVoltageCurve(battery.chemistry);
 	const socs = read.map((v) => curve.xOf(v));
 	const rate = Math.abs(check.currentA) / battery.groupAh;
-	const amps = `${Math.abs(check.currentA).toFixed(1)} A`;
 	switch (check.context) {
 		case 'load':
-			return rate < LOAD_C_RATE
-				? `Marked as under load, but only ${amps} flowed; neither charge nor joints show. Kept, not judged.`
-				: null;
+			return rate < LOAD_C_RATE ? 'load-too-small' : null;
 		case 'rest':
-			if (rate > REST_C_RATE) return `Marked as at rest, but ${amps} flowed. Kept, not judged.`;
-			return 'At rest on the plateau groups a third apart in charge read alike within millivolts. Kept, not judged: read them full.';
+			return rate > REST_C_RATE ? 'not-at-rest' : 'rest-on-plateau';
 		case 'full':
-			if (rate > TAIL_C_RATE)
-				return `Marked as full, but ${amps} still flowed. Read again when the current is below the tail.`;
-			return Math.max(...socs) < FULL_SOC
-				? `Marked as full, but the highest group is at ${Math.max(...read).toFixed(3)} V: on the plateau it cannot show drift. Kept, not judged.`
-				: null;
+			if (rate > TAIL_C_RATE) return 'full-under-current';
+			return Math.max(...socs) < FULL_SOC ? 'full-on-plateau' : null;
 		case 'empty':
-			if (rate > TAIL_C_RATE) return `Marked as empty, but ${amps} flowed. Read again at rest.`;
-			if (battery.balancedAt !== 'bottom')
-				return 'At the bottom of a battery that was balanced at the top the groups part by their capacities: that is no fault. Kept, not judged: read them full.';
-			return Math.min(...socs) > EMPTY_SOC
-				? `Marked as empty, but the lowest group is at ${Math.min(...read).toFixed(3)} V: on the plateau it cannot show drift. Kept, not judged.`
-				: null;
+			if (rate > TAIL_C_RATE) return 'empty-under-current';
+			if (battery.balancedAt !== 'bottom') return 'empty-of-balanced-at-top';
+			return Math.min(...socs) > EMPTY_SOC ? 'empty-on-plateau' : null;
 	}
 }
 
-function notJudged(check: ServiceCheck, reason: string, { subjects }: BatteryContext): CheckJudgement {
-	return {
-		judged: false,
-		reason,
-		driftAh: check.groupVoltagesV.map(() => null),
-		verdicts: [say('check-not-judged', 'calm', subjects?.battery ?? WHOLE_BANK, { context: check.context, reason })]
-	};
+/** A check that is kept and says why it is not judged. @param wantedGroups of the battery now; as many as were read when missing */
+export function notJudged(
+	{ context, currentA, groupVoltagesV }: ServiceCheck,
+	cause: NotJudgedCause,
+	{ subjects }: BatteryContext,
+	wantedGroups = groupVoltagesV.length
+): CheckJudgement {
+	const read = groupVoltagesV.filter((v): v is number => v !== null);
+	const voltageV = read.length === 0 ? null : context === 'empty' ? Math.min(...read) : Math.max(...read);
+	const facts = { context, cause, currentA, voltageV, groups: groupVoltagesV.length, wantedGroups };
+	const verdict = say('check-not-judged', 'calm', subjects?.battery ?? WHOLE_BANK, facts);
+	return { judged: false, reason: verdict.finding, driftAh: groupVoltagesV.map(() => null), verdicts: [verdict] };
 }
 
 function judged(check: ServiceCheck, battery: BatteryContext): CheckJudgement {

@@ -11,7 +11,7 @@ const CHARGE = { sd: 0.013, within: 0.05 };
 /** Hysteresis, and a moment between two readings, one sd, V (default). */
 const MOMENT_SD_V = 0.003;
 /** Less is no joint worth looking for, Ω (default). */
-const LEAST_OHM = 0.0002;
+const MIN_OHM = 0.0002;
 /** One group of many is told because it stands furthest apart: its doubt is that of the furthest (Šidák, both sides). */
 const widest = (groups: number): number => normalQuantile(1 - (1 - 0.95 ** (1 / groups)) / 2);
 
@@ -60,7 +60,7 @@ export function judgeUnderLoad(
 				(r) => r.v
 			)!;
 		const excessV = excessOf(differenceV);
-		const isBad = excessV > z * sdV && excessV / amps > LEAST_OHM;
+		const isBad = excessV > z * sdV && excessV / amps > MIN_OHM;
 		return isBad ? [{ i, differenceV, ohm: excessV / amps }] : [];
 	});
 	const ohmSd = sdV / amps;
@@ -69,7 +69,7 @@ export function judgeUnderLoad(
 			say('load-even', 'calm', battery, {
 				spreadV: Math.max(...read.map((r) => r.v)) - Math.min(...read.map((r) => r.v)),
 				currentA,
-				seesMohm: 1000 * Math.max(LEAST_OHM, z * ohmSd)
+				seesMohm: 1000 * Math.max(MIN_OHM, z * ohmSd)
 			})
 		];
 	return apart.map(({ i, differenceV, ohm }) =>

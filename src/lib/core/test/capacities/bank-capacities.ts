@@ -10,10 +10,15 @@ import {
 } from '../capacity';
 import { jointCapacities, type JointCapacity, type StandardRun, type TestersApart } from '../testers';
 import { bindingClause } from '../clauses';
-import type { ClauseKind } from '../../picture';
-import { oncePerPicture } from '../../picture';
-import type { BankPicture, PictureCell, PictureDelivery, PictureRun } from '../../picture';
-import { ownTypeOf } from '../../picture';
+import {
+	oncePerPicture,
+	ownTypeOf,
+	type ClauseKind,
+	type BankPicture,
+	type PictureCell,
+	type PictureDelivery,
+	type PictureRun
+} from '../../picture';
 import { standardRuns, type BroughtToStandard, type RunCorrection } from './standard-runs';
 
 export interface CellCapacity {

@@ -11,9 +11,7 @@ import { RATED_C } from '../../foundation/chemistry';
 import { CoreError } from '../../foundation/errors';
 import { cellSubject, measured, type Verdict } from '../../foundation/verdicts';
 import { say } from '../verdicts';
-import { oncePerPicture } from '../../picture';
-import type { BankPicture, PictureCell } from '../../picture';
-import { bankSubject } from '../../picture';
+import { oncePerPicture, bankSubject, type BankPicture, type PictureCell } from '../../picture';
 import { wholeRuns } from './standard-runs';
 
 /** A cell's runs at room temperature, brought to 25 °C at their own rate; those that cannot be are left out. */
@@ -33,7 +31,10 @@ function roomRuns(cell: PictureCell, picture: BankPicture): RoomRun[] {
 const heldOfBank = oncePerPicture((picture) => {
 	const held = picture.cells.flatMap((cell) =>
 		wholeRuns(cell, cell.heldRuns ?? [], picture).map(({ run, ...counted }) => ({
-			...{ cellId: cell.id, tester: run.tester, heldAtC: run.heldAtC!, temperatureC: run.temperatureC },
+			cellId: cell.id,
+			tester: run.tester,
+			heldAtC: run.heldAtC!,
+			temperatureC: run.temperatureC,
 			...counted
 		}))
 	);
@@ -57,7 +58,10 @@ export function heldVerdicts(picture: BankPicture): Verdict[] {
 	const weak = at.flatMap(([temperatureC, own]) =>
 		weakAtTemperature(own).map(({ cellId, share, othersShare }) =>
 			say('weak-at-temperature', 'look', subjectOf(cellId), {
-				...{ temperatureC, share: measured(share.value, share.sd), othersShare, cells: own.length }
+				temperatureC,
+				share: measured(share.value, share.sd),
+				othersShare,
+				cells: own.length
 			})
 		)
 	);
@@ -69,10 +73,13 @@ export function heldVerdicts(picture: BankPicture): Verdict[] {
 		const shares = own.flatMap((c) => (c.share ? [c.share] : []));
 		const usual = usualShare(temperatureC);
 		return {
-			...{ temperatureC, cells: own.length, compared: shares.length },
+			temperatureC,
+			cells: own.length,
+			compared: shares.length,
 			shareLow: shares.length ? Math.min(...shares.map((s) => s.value - 1.96 * s.sd)) : null,
 			shareHigh: shares.length ? Math.max(...shares.map((s) => s.value + 1.96 * s.sd)) : null,
-			...{ usualLow: usual.low, usualHigh: usual.high }
+			usualLow: usual.low,
+			usualHigh: usual.high
 		};
 	});
 	const members = [...new Set(cells.map((c) => c.cellId))].map(subjectOf);

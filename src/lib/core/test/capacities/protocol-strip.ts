@@ -1,13 +1,17 @@
 import { CHEMISTRY_FIGURES } from '../../foundation/chemistry';
 import { clauseStrip, type Tick } from '../clauses';
-import type { Clause } from '../../picture';
-import type { BankPicture } from '../../picture';
+import type { Clause, BankPicture } from '../../picture';
 import { cRateOf, clauseOf, endOf } from './standard-runs';
 import type { CellCapacity } from './bank-capacities';
 
 const USUAL_CLAUSE: Omit<Clause, 'capacityAh'> = {
-	...{ kind: 'nominal', chargeV: null, tailCRate: null, restH: null },
-	...{ dischargeCRate: null, cutoffV: null, temperatureC: null }
+	kind: 'nominal',
+	chargeV: null,
+	tailCRate: null,
+	restH: null,
+	dischargeCRate: null,
+	cutoffV: null,
+	temperatureC: null
 };
 
 /** What the run a cell's figure is of kept of the clause it is held against. */
@@ -21,7 +25,8 @@ export function protocolStrip(picture: BankPicture, { run, refused }: CellCapaci
 			startedFull: has('starts-not-full') ? false : run.startedFull,
 			restH: run.restS == null ? null : run.restS / 3600,
 			cRate: cRateOf(run, cellType, CHEMISTRY_FIGURES[bank.chemistry].nominalV),
-			...{ temperatureC: run.temperatureC, tester: run.tester },
+			temperatureC: run.temperatureC,
+			tester: run.tester,
 			endedEarly: has('ends-early'),
 			tooFar: refused?.why === 'conditions',
 			cutoffV: run.cutoffV ?? (run.source === 'hand' ? null : endOf(picture))

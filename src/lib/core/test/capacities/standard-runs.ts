@@ -9,11 +9,16 @@ import {
 import type { StandardRun } from '../testers';
 import { CHEMISTRY_FIGURES, type Chemistry } from '../../foundation/chemistry';
 import { OTHER_END_V, USUAL_CONDITIONS, bindingClause } from '../clauses';
-import type { Clause } from '../../picture';
+import {
+	ownTypeOf,
+	type Clause,
+	type BankPicture,
+	type PictureCell,
+	type PictureCellType,
+	type PictureRun
+} from '../../picture';
 import { correctedBy, type StoredCalibration } from '../../foundation/reading';
 import { CoreError } from '../../foundation/errors';
-import type { BankPicture, PictureCell, PictureCellType, PictureRun } from '../../picture';
-import { ownTypeOf } from '../../picture';
 
 /** Runs of a cell that are this much older than its latest are of another cell, so to say, ms: a cell ages. */
 const SAME_AGE_MS = 365.25 * 86400e3;
@@ -178,12 +183,12 @@ export function standardRuns(cell: PictureCell, picture: BankPicture): BroughtTo
 			brought.used = run;
 			sides.push(sideOf(run, cRate, standard, endV));
 			brought.correction = {
-				...{ fraction: correctionFraction, temperatureC: run.temperatureC, cRate },
-				...{
-					standardC: standard.temperatureC,
-					steps,
-					standardAh: (to.capacityAh * run.capacityAh) / measured.capacityAh
-				}
+				fraction: correctionFraction,
+				temperatureC: run.temperatureC,
+				cRate,
+				standardC: standard.temperatureC,
+				steps,
+				standardAh: (to.capacityAh * run.capacityAh) / measured.capacityAh
 			};
 		} catch (error) {
 			if (!(error instanceof CoreError)) throw error;

@@ -3,11 +3,21 @@ import { coldShareAt } from '../../foundation/chemistry';
 import { capacitiesAtTemperature, usualShare, weakAtTemperature, type HeldRun, type RoomRun } from '.';
 
 const held = (cellId: number, capacityAh: number, more: Partial<HeldRun> = {}): HeldRun => ({
-	...{ cellId, tester: 'A', heldAtC: 0, temperatureC: 0, capacityAh, sdAh: 0.01 * capacityAh, cRate: 0.2 },
+	cellId,
+	tester: 'A',
+	heldAtC: 0,
+	temperatureC: 0,
+	capacityAh,
+	sdAh: 0.01 * capacityAh,
+	cRate: 0.2,
 	...more
 });
 const room = (cellId: number, capacityAh: number, more: Partial<RoomRun> = {}): RoomRun => ({
-	...{ cellId, tester: 'A', capacityAh, sdAh: 0.01 * capacityAh, cRate: 0.2 },
+	cellId,
+	tester: 'A',
+	capacityAh,
+	sdAh: 0.01 * capacityAh,
+	cRate: 0.2,
 	...more
 });
 

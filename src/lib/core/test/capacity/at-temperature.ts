@@ -102,7 +102,10 @@ export function capacitiesAtTemperature(
 		// One on the same tester tells most.
 		const like = own.findLast((r) => r.tester === run.tester) ?? own.at(-1);
 		byCell.set(key, {
-			...{ cellId: run.cellId, temperatureC, capacityAh: brought.capacityAh, sdAh: brought.capacityAh * relativeSd },
+			cellId: run.cellId,
+			temperatureC,
+			capacityAh: brought.capacityAh,
+			sdAh: brought.capacityAh * relativeSd,
 			share: like ? shareOf({ tester: run.tester, capacityAh: brought.capacityAh, relativeSd }, like) : null
 		});
 	}
@@ -127,7 +130,7 @@ const ALIKE_SD = 0.01;
 /** Beyond so many sds one stands apart. */
 const APART_SDS = 2.5;
 /** Fewer cells at one temperature tell nothing of each other. */
-const LEAST_TOGETHER = 3;
+const MIN_TOGETHER = 3;
 
 /**
  * Cells that give less at a temperature than the others that were held at it, each by its share of what it gives at 25 °C.
@@ -137,7 +140,7 @@ export function weakAtTemperature(
 	cells: readonly AtTemperature[]
 ): { cellId: number; share: { value: number; sd: number }; othersShare: number }[] {
 	const shared = cells.flatMap(({ cellId, share }) => (share ? [{ cellId, share }] : []));
-	if (shared.length < LEAST_TOGETHER) return [];
+	if (shared.length < MIN_TOGETHER) return [];
 	return shared.flatMap(({ cellId, share }) => {
 		const others = shared.filter((c) => c.cellId !== cellId).map((c) => c.share.value);
 		const othersShare = median(others)!;

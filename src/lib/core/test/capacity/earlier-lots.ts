@@ -9,7 +9,7 @@ const WITHIN = { sd: 0.012, weight: 4 };
 const BETWEEN = { sd: 0.01, weight: 3 };
 
 /** Fewer cells than that say nothing of the mean of a lot. */
-const FEWEST = 3;
+const MIN = 3;
 
 /** A cell further from the median of its lot is weak, or its figure a slip; lots further apart are not alike, whatever they are called. */
 const SLIPPED = 0.1;
@@ -36,11 +36,11 @@ export function evidenceOfEarlierLots(own: TestedLot, earlier: readonly TestedLo
 	check(own, 'own');
 	earlier.forEach((lot, i) => check(lot, `earlier.${i}`));
 	const lot = believable(own);
-	if (lot.capacitiesAh.length < FEWEST) return null;
+	if (lot.capacitiesAh.length < MIN) return null;
 	const told = earlier
 		.filter((e) => e.tester !== own.tester)
 		.map(believable)
-		.filter((e) => e.capacitiesAh.length >= FEWEST && Math.abs(meanOf(e) / meanOf(lot) - 1) <= ALIKE);
+		.filter((e) => e.capacitiesAh.length >= MIN && Math.abs(meanOf(e) / meanOf(lot) - 1) <= ALIKE);
 	if (told.length === 0) return null;
 	const within = withinSd([lot, ...told]);
 	const typeAh = mean(told, meanOf)!;

@@ -99,7 +99,10 @@ export function judgeCapacity(
 	return {
 		outcome,
 		probabilityShort,
-		...{ capacityAh, sdAh, ratedAh, testersApartAh },
+		capacityAh,
+		sdAh,
+		ratedAh,
+		testersApartAh,
 		verdict: say(`capacity-${outcome}`, warmth[outcome], cellSubject(cell), {
 			capacityAh: measured(capacityAh, sdAh),
 			ratedAh,

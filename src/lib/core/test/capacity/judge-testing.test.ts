@@ -3,7 +3,12 @@ import { cellsOf } from '../../foundation/verdicts';
 import { judgeCapacity, judgeTesting, type TestedCell } from '.';
 
 const waiting = (id: number): TestedCell => ({
-	...{ id, label: `T-${id}`, judgement: null, refused: null, temperatureC: 25, tested: false }
+	id,
+	label: `T-${id}`,
+	judgement: null,
+	refused: null,
+	temperatureC: 25,
+	tested: false
 });
 const tested = (id: number, ah: number): TestedCell => ({
 	...waiting(id),

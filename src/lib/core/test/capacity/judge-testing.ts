@@ -37,7 +37,9 @@ function refusedVerdict(cell: TestedCell, refused: RefusedRun): Verdict {
 			return say('runs-contradict', 'look', subject, { runsAh: refused.runsAh });
 		case 'slipped':
 			return say('run-slipped', 'look', subject, {
-				...{ capacityAh: refused.capacityAh, meantAh: refused.meantAh, ratedAh: cell.ratedAh ?? 0 }
+				capacityAh: refused.capacityAh,
+				meantAh: refused.meantAh,
+				ratedAh: cell.ratedAh ?? 0
 			});
 		default:
 			return say('capacity-at-least', 'look', subject, { atLeastAh: refused.atLeastAh, why: refused.why });

@@ -105,7 +105,9 @@ export function judgeRun(
 		if (Math.abs(meanV - expected.volts) > ODD_SDS * sdV)
 			verdicts.push(
 				say('run-mean-voltage', 'look', subject, {
-					...{ meanV, capacityAh, energyWh },
+					meanV,
+					capacityAh,
+					energyWh,
 					expectedV: measured(expected.volts, sdV)
 				})
 			);

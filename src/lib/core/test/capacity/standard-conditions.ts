@@ -92,6 +92,7 @@ export function toStandardConditions(
 		capacityAh: measured.capacityAh * factor,
 		sdAh: measured.capacityAh * factor * relativeSd,
 		correctionFraction: factor - 1,
-		...{ sharedSd, steps }
+		sharedSd,
+		steps
 	};
 }

@@ -3,8 +3,14 @@ import { answersClause, bindingClause, clauseStrip, type ClauseRun } from '.';
 import type { Clause } from '../../picture';
 
 const clause: Clause = {
-	...{ kind: 'minimum', capacityAh: 280, chargeV: 3.65, tailCRate: 0.05, restH: 1 },
-	...{ dischargeCRate: 0.5, cutoffV: 2.5, temperatureC: 25 }
+	kind: 'minimum',
+	capacityAh: 280,
+	chargeV: 3.65,
+	tailCRate: 0.05,
+	restH: 1,
+	dischargeCRate: 0.5,
+	cutoffV: 2.5,
+	temperatureC: 25
 };
 const run: ClauseRun = {
 	startedFull: true,

@@ -4,13 +4,25 @@ import type { Clause } from '../../picture';
 
 const limits = { chargeLimitV: 3.65, dischargeLimitV: 2.5, chargeCRate: 0.5 };
 const clause: Clause = {
-	...{ kind: 'minimum', capacityAh: 280, chargeV: 3.6, tailCRate: 0.02, restH: 3 },
-	...{ dischargeCRate: 0.5, cutoffV: 2.6, temperatureC: 25 }
+	kind: 'minimum',
+	capacityAh: 280,
+	chargeV: 3.6,
+	tailCRate: 0.02,
+	restH: 3,
+	dischargeCRate: 0.5,
+	cutoffV: 2.6,
+	temperatureC: 25
 };
 const [full, quick, gentle] = builtInProtocols(limits, clause) as [Protocol, Protocol, Protocol];
 const runBy = ({ dischargeCRate, restH, cutoffV }: Protocol) => ({
-	...{ startedFull: true, restH, cRate: dischargeCRate, temperatureC: 25, cutoffV, tester: 'A' },
-	...{ endedEarly: false, tooFar: false }
+	startedFull: true,
+	restH,
+	cRate: dischargeCRate,
+	temperatureC: 25,
+	cutoffV,
+	tester: 'A',
+	endedEarly: false,
+	tooFar: false
 });
 
 describe('protocols that need nobody to write them down', () => {

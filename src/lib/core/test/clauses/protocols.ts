@@ -37,8 +37,11 @@ export function builtInProtocols(limits: Limits, clause: Omit<Clause, 'capacityA
 	const chargeCRate = Math.min(0.3, limits.chargeCRate);
 	const full: Protocol = {
 		name: 'As the maker measures it',
-		...{ chargeV: clause?.chargeV ?? limits.chargeLimitV, chargeCRate, tailCRate: clause?.tailCRate ?? 0.05 },
-		...{ restH: clause?.restH ?? 1, dischargeCRate: clause?.dischargeCRate ?? 0.2 },
+		chargeV: clause?.chargeV ?? limits.chargeLimitV,
+		chargeCRate,
+		tailCRate: clause?.tailCRate ?? 0.05,
+		restH: clause?.restH ?? 1,
+		dischargeCRate: clause?.dischargeCRate ?? 0.2,
 		cutoffV: clause?.cutoffV ?? limits.dischargeLimitV,
 		temperatureC: null
 	};
@@ -47,7 +50,10 @@ export function builtInProtocols(limits: Limits, clause: Omit<Clause, 'capacityA
 		{ ...full, name: 'Quick', chargeCRate: Math.min(0.5, limits.chargeCRate), restH: 0.25, dischargeCRate: 0.5 },
 		{
 			...full,
-			...{ name: 'Gentle', chargeCRate: Math.min(0.1, limits.chargeCRate), dischargeCRate: 0.1, restH: 2 },
+			name: 'Gentle',
+			chargeCRate: Math.min(0.1, limits.chargeCRate),
+			dischargeCRate: 0.1,
+			restH: 2,
 			chargeV: limits.chargeLimitV - GENTLE_V.charge,
 			cutoffV: limits.dischargeLimitV + GENTLE_V.discharge
 		},

@@ -5,8 +5,13 @@ import { gradeOf, judgeGrade, type GradedCell } from '.';
 const delivery: Subject = { kind: 'delivery', id: 1, label: 'Crate' };
 const line = { name: 'A', leastAh: 280, mostMohm: null };
 const cell = (id: number, capacityAh: number | null, rest: Partial<GradedCell> = {}): GradedCell => ({
-	...{ id, label: `X-${id}`, capacityAh, capacitySdAh: 2 },
-	...{ resistanceMohm: null, resistanceSdMohm: 0.005, temperatureC: 25 },
+	id,
+	label: `X-${id}`,
+	capacityAh,
+	capacitySdAh: 2,
+	resistanceMohm: null,
+	resistanceSdMohm: 0.005,
+	temperatureC: 25,
 	...rest
 });
 

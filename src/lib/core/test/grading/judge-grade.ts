@@ -70,8 +70,12 @@ export function judgeGrade(cells: readonly GradedCell[], line: GradeLine, delive
 	const [outside, unsure, within] = [of('outside'), of('unsure'), of('within')];
 	if (outside.length + within.length === 0) return [];
 	const facts = {
-		...{ grade: line.name, leastAh: line.leastAh, mostMohm: line.mostMohm },
-		...{ outside: outside.length, unsure: unsure.length, within: within.length }
+		grade: line.name,
+		leastAh: line.leastAh,
+		mostMohm: line.mostMohm,
+		outside: outside.length,
+		unsure: unsure.length,
+		within: within.length
 	};
 	return outside.length
 		? [say('outside-grade', 'look', delivery, facts, outside.map(cellSubject))]

@@ -113,7 +113,11 @@ export function fitLoads(
 	const volts = series * nominalV;
 	return things.map((load): LoadFit => {
 		const none = (why: 'too-high' | 'too-low'): LoadFit => ({
-			...{ load, amps: null, hours: null, cRate: null, why },
+			load,
+			amps: null,
+			hours: null,
+			cRate: null,
+			why,
 			stops: null
 		});
 		if (load.mains && !INVERTER_CLASSES.some((c) => volts >= c.from && volts <= c.to)) return none('too-low');
@@ -129,7 +133,11 @@ export function fitLoads(
 		// What the inverter leaves is not taken.
 		const taken = stops ? 1 - (stops.leftLow + stops.leftHigh) / 2 : 1;
 		return {
-			...{ load, amps, hours: (taken * capacityAh) / amps, cRate, stops },
+			load,
+			amps,
+			hours: (taken * capacityAh) / amps,
+			cRate,
+			stops,
 			why: cRate > dischargeCRate ? 'too-much' : null
 		};
 	});

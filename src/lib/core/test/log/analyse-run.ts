@@ -133,12 +133,12 @@ export function analyseLog(log: ParsedLog, options: RunOptions): { analysis: Run
 
 /** The longest of so many steps may each be a gap: they do not tell what is usual. */
 const LEFT_OUT = 0.02;
-const LEAST_STEPS = 10;
+const MIN_STEPS = 10;
 
 /** The step in the middle of the time that a log covers, s: of two rates the one it spends its time at; its longest few left out. */
 function usualStep({ timeS }: ParsedLog): number {
 	const steps = Float64Array.from({ length: timeS.length - 1 }, (_, i) => timeS[i + 1]! - timeS[i]!).sort();
-	const left = steps.length < LEAST_STEPS ? 0 : Math.max(1, Math.floor(LEFT_OUT * steps.length));
+	const left = steps.length < MIN_STEPS ? 0 : Math.max(1, Math.floor(LEFT_OUT * steps.length));
 	const known = steps.subarray(0, steps.length - left);
 	const half = known.reduce((sum, s) => sum + s, 0) / 2;
 	let sum = 0;
@@ -167,7 +167,7 @@ function chargeIn({ timeS }: ParsedLog, outA: Float64Array, gapS: number): numbe
 }
 
 /** What a cell may drop under load in its first seconds, Ω·Ah: the model's R0 + R1 with half as much again. */
-const MOST_OHM_AH = 0.12;
+const MAX_OHM_AH = 0.12;
 /** Of the volts in a log, one standard deviation. */
 const LOG_METER_SD_V = 0.005;
 /** Before a discharge the log may hold the charge that filled the cell. */
@@ -179,7 +179,7 @@ function mostAtStart(log: ParsedLog, outA: Float64Array, chemistry: Chemistry, r
 	const isResting = Math.abs(outA[0]!) <= REST_SHARE * largest;
 	if (!isResting && (outA[0]! < 0 || ratedAh === null)) return null;
 	if (outA.some((a) => a < -CHARGES_FIRST_SHARE * largest)) return null;
-	const restV = log.voltageV[0]! + (isResting ? 0 : (outA[0]! * MOST_OHM_AH) / ratedAh!);
+	const restV = log.voltageV[0]! + (isResting ? 0 : (outA[0]! * MAX_OHM_AH) / ratedAh!);
 	return fullnessRuledOut(chemistry, restV, LOG_METER_SD_V);
 }
 

@@ -15,7 +15,7 @@ const HEADER_SEARCH_ROWS = 60;
 /** A column that says which cell a row is of. */
 const WHICH = /^(channel|chan|ch|cell|slot|bay|port|kanal)( ?(no|nr|id|name|number|#))?\.?$/i;
 /** More kinds of a row than this are not cells. */
-const MOST_CHANNELS = 256;
+const MAX_CHANNELS = 256;
 
 const plain = (header: string) => header.trim().replace(/[_#]+/g, ' ').trim();
 /** The number of a channel in a header, and the header without it: `CH2 Voltage (V)` → 2. */
@@ -39,7 +39,7 @@ export function splitChannels(text: string): LogChannel[] {
 		if (which >= 0 && findColumns(header)) {
 			const kinds = group(rows.slice(at + 1), (row) => (row[which] ?? '').trim());
 			kinds.delete('');
-			if (kinds.size < 2 || kinds.size > MOST_CHANNELS) break;
+			if (kinds.size < 2 || kinds.size > MAX_CHANNELS) break;
 			return [...kinds].map(([name, own]) => ({ name, text: write(header, own) }));
 		}
 		const wide = wideChannels(header);

@@ -25,8 +25,8 @@ export interface ParsedLog {
 /** Header lines are looked for this far down; instruments write a preamble. */
 const HEADER_SEARCH_ROWS = 60;
 /** A cell's voltage above this must be millivolts; a discharge of more amperes than this is taken for milliamperes. */
-const MOST_CELL_V = 100;
-const MOST_CELL_A = 1500;
+const MAX_CELL_V = 100;
+const MAX_CELL_A = 1500;
 /** Numbers from here on in an unlabelled time column count milliseconds since 1970 (this is March 1973). */
 const EPOCH_MS = 1e11;
 /** Faults of one kind listed by row before the rest are counted. */
@@ -175,6 +175,6 @@ function guessUnits(
 			row: null
 		});
 	};
-	scale(samples.voltageV, 'voltage', MOST_CELL_V, 'mV', 'V');
-	scale(samples.currentA, 'current', MOST_CELL_A, 'mA', 'A');
+	scale(samples.voltageV, 'voltage', MAX_CELL_V, 'mV', 'V');
+	scale(samples.currentA, 'current', MAX_CELL_A, 'mA', 'A');
 }

@@ -1,5 +1,4 @@
-import type { QueueKind, Prepared, QueuedCell } from './queue-input';
-import { TAPER_H } from './queue-input';
+import { TAPER_H, type QueueKind, type Prepared, type QueuedCell } from './queue-input';
 
 /** A step in hours from the start. */
 export interface PlacedStep {

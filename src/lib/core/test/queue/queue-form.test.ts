@@ -17,7 +17,11 @@ describe('claims', () => {
 	it('give each cell its day, and those of which something was seen come first', () => {
 		const form = queueForm(new URLSearchParams(), { testers: 1, nowLocal: '2026-11-26T08:00' });
 		const { cells } = queueOf(form, {
-			...{ waiting: [{ id: 1 }, { id: 2 }, { id: 3 }], ratedAh: 280, wakeFromH: 7, wakeUntilH: 22, offset: '+01:00' },
+			waiting: [{ id: 1 }, { id: 2 }, { id: 3 }],
+			ratedAh: 280,
+			wakeFromH: 7,
+			wakeUntilH: 22,
+			offset: '+01:00',
 			claims: [
 				{ id: 1, claimUntil: '2026-12-01', odd: false },
 				{ id: 3, claimUntil: '2026-12-01', odd: true }
@@ -34,14 +38,25 @@ describe('claims', () => {
 describe('what a queue is planned with', () => {
 	it('goes into an address and comes back', () => {
 		const form = {
-			...{ testers: [20, 5.5], supplies: [30], soakH: 12, restH: 1.5, unattended: true },
-			...{ startAt: '2026-12-01T08:00', full: [4, 9], back: [7] }
+			testers: [20, 5.5],
+			supplies: [30],
+			soakH: 12,
+			restH: 1.5,
+			unattended: true,
+			startAt: '2026-12-01T08:00',
+			full: [4, 9],
+			back: [7]
 		};
 		expect(queueForm(queueParams(form), usual)).toEqual(form);
 	});
 	it('is as usual where nothing, or nonsense, is said', () =>
 		expect(queueForm(new URLSearchParams('testers=x&supplies=-3&soakH=-1&startAt=soon'), usual)).toEqual({
-			...{ testers: [20, 20], supplies: [20], soakH: 0, restH: 1, unattended: false, startAt: '2026-11-26T09:00' },
+			testers: [20, 20],
+			supplies: [20],
+			soakH: 0,
+			restH: 1,
+			unattended: false,
+			startAt: '2026-11-26T09:00',
 			full: [],
 			back: []
 		}));

@@ -78,8 +78,12 @@ export const queueParams = ({
 	back
 }: QueueForm): URLSearchParams =>
 	new URLSearchParams({
-		...{ testers: testers.join(','), supplies: supplies.join(','), soakH: String(soakH), restH: String(restH) },
-		...{ unattended: String(unattended), startAt },
+		testers: testers.join(','),
+		supplies: supplies.join(','),
+		soakH: String(soakH),
+		restH: String(restH),
+		unattended: String(unattended),
+		startAt,
 		...(full.length ? { full: full.join(',') } : {}),
 		...(back.length ? { back: back.join(',') } : {})
 	});
@@ -123,7 +127,8 @@ export const queueOf = (
 ): QueueInput & { cells: { id: number; capacityAh: number; soc?: number; tested?: boolean; testBy?: string }[] } => ({
 	cells: [
 		...oddFirst(waiting, claims).map(({ id, claimUntil }) => ({
-			...{ id, capacityAh: ratedAh ?? ASSUMED_AH },
+			id,
+			capacityAh: ratedAh ?? ASSUMED_AH,
 			...(claimUntil ? { testBy: claimUntil } : {}),
 			...(form.full.includes(id) ? { soc: 1 } : {})
 		})),
@@ -131,7 +136,9 @@ export const queueOf = (
 	],
 	testers: form.testers.map((currentA, i) => ({ id: `Tester ${i + 1}`, currentA })),
 	supplies: form.supplies.map((currentA, i) => ({ id: `Supply ${i + 1}`, currentA })),
-	...{ soakH: form.soakH, restH: form.restH, unattendedDischarge: form.unattended },
+	soakH: form.soakH,
+	restH: form.restH,
+	unattendedDischarge: form.unattended,
 	waking: { from: clockOf(wakeFromH), to: clockOf(wakeUntilH) },
 	...(timeZone ? { timeZone } : {}),
 	startAt: `${form.startAt.slice(0, 16)}:00${OFFSET.test(offset) ? offset : 'Z'}`

@@ -66,7 +66,7 @@ export const STORE_SOC = 0.5;
 /** A charge to the tail takes so much longer than Ah ÷ A, h (default). */
 export const TAPER_H = 0.7;
 export const USUAL_REST_H = 1;
-const MOST = { cells: 500, others: 64 };
+const MAX = { cells: 500, others: 64 };
 const HOUR_MS = 3_600_000;
 /** Changes of the clock are looked for so far ahead, days. */
 const HORIZON_DAYS = 400;
@@ -149,9 +149,9 @@ function hoursUntil(iso: string | null, startMs: number, path: string): number |
 
 /** @throws CoreError `too-few`, `too-many`, `twice`, `not-positive`, `negative`, `out-of-range`, `clock`, `date`, `too-long` */
 export function prepareQueue(input: QueueInput): Prepared {
-	checkIds(input.cells, 'cells', MOST.cells);
-	checkIds(input.testers, 'testers', MOST.others);
-	checkIds(input.supplies, 'supplies', MOST.others);
+	checkIds(input.cells, 'cells', MAX.cells);
+	checkIds(input.testers, 'testers', MAX.others);
+	checkIds(input.supplies, 'supplies', MAX.others);
 	for (const kind of ['testers', 'supplies'] as const)
 		input[kind].forEach(({ currentA }, i) => requirePositive(currentA, `${kind}.${i}.currentA`));
 	const startMs = Date.parse(input.startAt);
@@ -180,16 +180,28 @@ export function prepareQueue(input: QueueInput): Prepared {
 			);
 		if (tested)
 			return {
-				...{ id, capacityAh, chargeAh: 0, storeAh: Math.max(0, STORE_SOC - began) * capacityAh },
-				...{ tested: true, testByH: null }
+				id,
+				capacityAh,
+				chargeAh: 0,
+				storeAh: Math.max(0, STORE_SOC - began) * capacityAh,
+				tested: true,
+				testByH: null
 			};
 		return {
-			...{ id, capacityAh, chargeAh: (1 - began) * capacityAh, storeAh: STORE_SOC * capacityAh, tested: false },
+			id,
+			capacityAh,
+			chargeAh: (1 - began) * capacityAh,
+			storeAh: STORE_SOC * capacityAh,
+			tested: false,
 			testByH: hoursUntil(testBy ?? null, startMs, `cells.${i}.testBy`)
 		};
 	});
 	return {
-		...{ cells, clock, attended, startMs, offsets },
+		cells,
+		clock,
+		attended,
+		startMs,
+		offsets,
 		testers: [...input.testers],
 		supplies: [...input.supplies],
 		soakH: requireNotNegative(input.soakH ?? 0, 'soakH'),

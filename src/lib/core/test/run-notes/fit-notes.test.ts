@@ -21,7 +21,11 @@ const noteAt = (share: number): Required<SpotNote> => {
 	};
 };
 const noted = (notes: SpotNote[], more: Partial<NotedRun> = {}): NotedRun => ({
-	...{ chemistry: 'LFP', ratedAh: 200, load: { currentA: -CURRENT_A }, cutoffV: 2.5, notes },
+	chemistry: 'LFP',
+	ratedAh: 200,
+	load: { currentA: -CURRENT_A },
+	cutoffV: 2.5,
+	notes,
 	...more
 });
 const width = ({ low95, high95 }: { low95: number; high95: number }) => high95 - low95;

@@ -3,7 +3,7 @@ import { CHEMISTRY_FIGURES, type Chemistry } from '../../foundation/chemistry';
 import { CoreError, requireFinite, requireNotNegative, requirePositive } from '../../foundation/errors';
 import { normalDraw, seededRandom, type Interval } from '../../foundation/statistics';
 import { drawCell } from './drawn-discharge';
-import { FEWEST_FOR_ODD, logsOf, oddOf, widened, type Note, type World } from './weigh-notes';
+import { MIN_FOR_ODD, logsOf, oddOf, widened, type Note, type World } from './weigh-notes';
 import { quantiles } from './weighted-quantiles';
 
 /** A line copied from a display while a cell is discharged; any of it may be missing. */
@@ -70,22 +70,22 @@ const LEFT_AT_LOOK = 0.05;
 const FRESH_SHARE = 0.03;
 
 /** A cell is discharged with so many C at most, and gives no more than so many times what it is rated. */
-const MOST = { cRate: 20, ahShare: 3 };
+const MAX = { cRate: 20, ahShare: 3 };
 
 function checkScale({ ratedAh, notes, load }: NotedRun, currentA: number): void {
 	const path = load.currentA == null ? 'load.powerW' : 'load.currentA';
-	if (currentA > MOST.cRate * ratedAh)
+	if (currentA > MAX.cRate * ratedAh)
 		throw new CoreError(
 			'out-of-range',
 			path,
-			`${path} requires at most ${MOST.cRate} times the rated capacity an hour, ${MOST.cRate * ratedAh} A; got about ${Math.round(currentA)} A`
+			`${path} requires at most ${MAX.cRate} times the rated capacity an hour, ${MAX.cRate * ratedAh} A; got about ${Math.round(currentA)} A`
 		);
-	const at = notes.findIndex((n) => n.ah != null && n.ah > MOST.ahShare * ratedAh);
+	const at = notes.findIndex((n) => n.ah != null && n.ah > MAX.ahShare * ratedAh);
 	if (at >= 0)
 		throw new CoreError(
 			'out-of-range',
 			`notes.${at}.ah`,
-			`notes.${at}.ah requires at most ${MOST.ahShare} times the rated ${ratedAh} Ah, got ${notes[at]!.ah}. Is the decimal point right?`
+			`notes.${at}.ah requires at most ${MAX.ahShare} times the rated ${ratedAh} Ah, got ${notes[at]!.ah}. Is the decimal point right?`
 		);
 }
 
@@ -95,7 +95,10 @@ function checkedNotes({ notes, ratedAh }: NotedRun, currentA: number): Note[] {
 		if (n.voltageV != null) requirePositive(n.voltageV, `notes.${index}.voltageV`);
 		const outAh = n.ah ?? (currentA * (n.timeS ?? 0)) / 3600;
 		return {
-			...{ index, timeS: n.timeS ?? null, ah: n.ah ?? null, voltageV: n.voltageV ?? null },
+			index,
+			timeS: n.timeS ?? null,
+			ah: n.ah ?? null,
+			voltageV: n.voltageV ?? null,
 			fresh: outAh < FRESH_SHARE * ratedAh
 		};
 	});
@@ -124,7 +127,7 @@ function loadGain(notes: readonly Note[], currentA: number): { gain: number; sd:
 	if (usual === undefined) return { gain: 1, sd: LOAD_SD, odd: null };
 	const away = ratios.map((r, i) => Math.abs(r / usual - 1) - READ_TO.ah / both[i]!.ah! - READ_TO.s / both[i]!.timeS!);
 	const worst = away.indexOf(Math.max(...away));
-	const isOdd = both.length >= FEWEST_FOR_ODD && away[worst]! > Math.max(3 * LOAD_SD, ODD_SDS * AH_SD);
+	const isOdd = both.length >= MIN_FOR_ODD && away[worst]! > Math.max(3 * LOAD_SD, ODD_SDS * AH_SD);
 	return { gain: usual, sd: AH_SD, odd: isOdd ? both[worst]!.index : null };
 }
 

@@ -29,7 +29,7 @@ const SLIPS = { share: 0.01, overV: 1 };
 /** Doubts are widened until the best run is no further off than one in a hundred is, and so many drawn runs still have a say. */
 const FIT = { chance: 0.01, fewest: 40, widerBy: 1.25, widest: 30 };
 /** Fewer notes name none as odd. */
-export const FEWEST_FOR_ODD = 3;
+export const MIN_FOR_ODD = 3;
 
 /** Chance of what a slipped figure shows, over that of a right one. */
 const slipOdds = (sdV: number) => (SLIPS.share / SLIPS.overV) * sdV * Math.sqrt(2 * Math.PI);
@@ -100,7 +100,7 @@ export function oddOf(
 	limitV: number
 ): number | null {
 	const compared = notes.flatMap((n, i) => (worlds[0]!.expectedV[i] === null ? [] : [{ n, i }]));
-	if (compared.length < FEWEST_FOR_ODD) return null;
+	if (compared.length < MIN_FOR_ODD) return null;
 	const all = notes.map((_, i) => i);
 	const far = compared.map(({ n, i }) => {
 		const weights = weightsOf(

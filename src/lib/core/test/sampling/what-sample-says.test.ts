@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { toleranceFactor, whatSampleSays, type SampledCell } from '.';
 
 const cell = (capacityAh: number, outcome: SampledCell['outcome'] = 'meets'): SampledCell => ({
-	...{ capacityAh, outcome, sdAh: 2 }
+	capacityAh,
+	outcome,
+	sdAh: 2
 });
 
 describe('what a sample says of its lot', () => {

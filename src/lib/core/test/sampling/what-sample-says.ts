@@ -42,7 +42,10 @@ export function whatSampleSays(all: number, cells: readonly SampledCell[]): Samp
 	);
 	const sharedAh = ONE_SIDED_SDS * (median(cells, (c) => c.sdAh) ?? 0);
 	return {
-		...{ all, tested: cells.length, below, undecided },
+		all,
+		tested: cells.length,
+		below,
+		undecided,
 		mostBelow: mostBad({ all, tested: cells.length, bad }),
 		nineInTenAh: lowerAh === null ? null : Math.max(0, meanAh - Math.hypot(meanAh - lowerAh, sharedAh)),
 		neededForOne: bad === 0 && all > 0 ? testsNeeded(all, 1) : null

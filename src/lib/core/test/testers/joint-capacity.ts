@@ -70,7 +70,7 @@ export interface TesterRun {
 }
 
 /** No run repeats better than a millionth: what is called exact is nearly so. */
-const LEAST_SD = 1e-6;
+const MIN_SD = 1e-6;
 
 /**
  * Gains of testers and capacities of cells from runs whose own doubt is stated: reading = true · (1 + gain), gains with prior
@@ -84,7 +84,7 @@ export function estimateTesters(runs: readonly TesterRun[]): {
 	const logs = runs.map(({ cell, tester, capacityAh, sdAh }, i): LogRun => {
 		requirePositive(capacityAh, `runs.${i}.capacityAh`);
 		requireNotNegative(sdAh, `runs.${i}.sdAh`);
-		const weight = 1 / Math.max(LEAST_SD, sdAh / capacityAh) ** 2;
+		const weight = 1 / Math.max(MIN_SD, sdAh / capacityAh) ** 2;
 		return { cellId: cell, tester, log: Math.log(capacityAh), weight, isCompared: false, sharedSd: 0 };
 	});
 	const { testers, gains, covariance, cells } = solve(logs);

@@ -1,10 +1,8 @@
 import { CHEMISTRY_FIGURES, type Chemistry } from '../../foundation/chemistry';
 import { CoreError, requireNotNegative } from '../../foundation/errors';
-import { REPEATS_SD, TESTER_GAIN_SD, judgeCapacity } from '../capacity';
+import { REPEATS_SD, TESTER_GAIN_SD, judgeCapacity, toStandardConditions, twoWireShare } from '../capacity';
 import { jointCapacities } from './joint-capacity';
 import type { StandardRun } from './solve-testers';
-import { toStandardConditions } from '../capacity';
-import { twoWireShare } from '../capacity';
 
 /** One result of a cell. */
 export interface CellResult {

@@ -1,11 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { jointCapacities } from './joint-capacity';
-import type { StandardRun } from './solve-testers';
+import { onLogScale, solve, type StandardRun } from './solve-testers';
 import { narrowedBy, nextRuns } from './next-run';
-import { onLogScale, solve } from './solve-testers';
 
 const run = (cellId: number, tester: string | null, capacityAh: number): StandardRun => ({
-	...{ cellId, tester, capacityAh },
+	cellId,
+	tester,
+	capacityAh,
 	sdAh: capacityAh * Math.hypot(0.01, 0.003)
 });
 const undecided = (cellId: number, hours = 11) => ({ cellId, wantedAh: 280, hours });

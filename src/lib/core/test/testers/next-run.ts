@@ -1,9 +1,8 @@
 import { rollup } from 'd3-array';
 import { chanceOfDeciding } from '../sampling';
 import { jointCapacities } from './joint-capacity';
-import type { StandardRun } from './solve-testers';
+import { onLogScale, solve, sumOver, type StandardRun, type Solved } from './solve-testers';
 import { REPEATS_SD } from '../capacity';
-import { onLogScale, solve, sumOver, type Solved } from './solve-testers';
 
 /** A cell that nothing has decided yet. */
 export interface UndecidedCell {
@@ -23,12 +22,12 @@ export interface NextRuns {
 }
 
 /** Cells compared in pairs: those most in doubt of each tester. */
-const MOST_PAIRED = 4;
-const MOST_SINGLE = 12;
+const MAX_PAIRED = 4;
+const MAX_SINGLE = 12;
 /** Pairs of testers that are looked at, those with most undecided cells first. */
-const MOST_SWAPS = 30;
+const MAX_SWAPS = 30;
 /** Testers a cell is run on in thought by itself: those whose gain is known best, and those nothing was run on yet. */
-const MOST_TESTERS = 12;
+const MAX_TESTERS = 12;
 /** Fewer decided cells are not worth a day. */
 const WORTH_FROM = 0.05;
 
@@ -118,14 +117,14 @@ export function nextRuns(
 		return { runs: extra.map(({ cellId, tester }) => ({ cellId, tester })), decides, hours };
 	};
 	const doubtOf = new Map(solved.testers.map((t, i) => [t, solved.covariance[i]![i]!]));
-	const bestKnown = [...testers].sort((a, b) => (doubtOf.get(a) ?? 0) - (doubtOf.get(b) ?? 0)).slice(0, MOST_TESTERS);
+	const bestKnown = [...testers].sort((a, b) => (doubtOf.get(a) ?? 0) - (doubtOf.get(b) ?? 0)).slice(0, MAX_TESTERS);
 	const singles = known
-		.slice(0, MOST_SINGLE)
+		.slice(0, MAX_SINGLE)
 		.flatMap(({ cellId }) =>
 			bestKnown.filter((t) => !onTesters(cellId).has(t)).map((tester) => worth([{ cellId, tester }]))
 		);
 	const only = (mine: string | null, other: string | null) =>
-		known.filter(({ cellId }) => onTesters(cellId).has(mine) && !onTesters(cellId).has(other)).slice(0, MOST_PAIRED);
+		known.filter(({ cellId }) => onTesters(cellId).has(mine) && !onTesters(cellId).has(other)).slice(0, MAX_PAIRED);
 	const undecidedOn = rollup(
 		known.flatMap(({ cellId }) => [...onTesters(cellId)]),
 		(all) => all.length,
@@ -136,7 +135,7 @@ export function nextRuns(
 		.map(([a, b]) => ({ a, b, cells: Math.min(undecidedOn.get(a) ?? 0, undecidedOn.get(b) ?? 0) }))
 		.filter(({ cells }) => cells > 0)
 		.sort((x, y) => y.cells - x.cells)
-		.slice(0, MOST_SWAPS);
+		.slice(0, MAX_SWAPS);
 	const swaps = pairs.flatMap(({ a, b }) =>
 		only(a, b).flatMap((x) =>
 			only(b, a).map((y) =>

@@ -139,7 +139,10 @@ function solveWith(logs: readonly LogRun[], testers: readonly (string | null)[],
 	const covariance = testers.length ? inverted(matrix) : [];
 	const gains = covariance.map((row) => row.reduce((sum, c, j) => sum + c * right[j]!, 0));
 	return {
-		...{ testers, width, gains, covariance },
+		testers,
+		width,
+		gains,
+		covariance,
 		cells: parts.map(({ meanLog, ...part }) => ({
 			...part,
 			log: meanLog - part.shares.reduce((sum, { at, share }) => sum + share * gains[at]!, 0),

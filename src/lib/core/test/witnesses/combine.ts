@@ -61,8 +61,12 @@ function fit(said: readonly Statement[], { volts, sd }: MeanVolts): Fit {
 		sum(said, (s, i) => weights[i]! * (s.log - logAh - (s.of === 'wh' ? logVolts : 0)) ** 2) +
 		prior.weight * (logVolts - prior.log) ** 2;
 	return {
-		...{ logAh, logVolts, chiSquare },
-		...{ varianceAh: vv / determinant, varianceVolts: aa / determinant, covariance: -av / determinant }
+		logAh,
+		logVolts,
+		chiSquare,
+		varianceAh: vv / determinant,
+		varianceVolts: aa / determinant,
+		covariance: -av / determinant
 	};
 }
 

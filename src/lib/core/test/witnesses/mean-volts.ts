@@ -1,6 +1,5 @@
 import { coldFactor } from '../../world/cell-model';
-import { LOADED_OHM_AH } from '../../foundation/chemistry';
-import type { Chemistry } from '../../foundation/chemistry';
+import { LOADED_OHM_AH, type Chemistry } from '../../foundation/chemistry';
 
 /** Mean volts of a whole discharge at house rates, with what that is known to, one sd (LFP 3.20–3.27 V at 0.05–0.2 C; others default). */
 const USUAL: Record<Chemistry, { volts: number; sd: number }> = {

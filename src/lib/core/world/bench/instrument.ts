@@ -1,5 +1,4 @@
-import type { Random } from '../../foundation/statistics';
-import { normalDraw } from '../../foundation/statistics';
+import { normalDraw, type Random } from '../../foundation/statistics';
 
 /** How well an instrument reads one quantity; all in the quantity's unit but `percent`. */
 export interface Accuracy {

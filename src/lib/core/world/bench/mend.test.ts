@@ -16,8 +16,16 @@ import {
 const bench = (bms: object = {}) =>
 	openBench(
 		completeScenario({
-			...{ format: SCENARIO_FORMAT, formatVersion: SCENARIO_VERSION, name: 'Test', story: 'Four cells.', seed: 1 },
-			...{ chemistry: 'LFP', ratedAh: 100, series: 4, parallel: 1, bms },
+			format: SCENARIO_FORMAT,
+			formatVersion: SCENARIO_VERSION,
+			name: 'Test',
+			story: 'Four cells.',
+			seed: 1,
+			chemistry: 'LFP',
+			ratedAh: 100,
+			series: 4,
+			parallel: 1,
+			bms,
 			cells: [1, 2, 3, 4].map((n) => ({ label: `T-${n}`, soc: 0.5, looseBarOhm: n === 2 ? 0.004 : 0 }))
 		})
 	);

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { restVoltageCurve } from '../../foundation/chemistry';
+import { restVoltageCurve, coldShareAt } from '../../foundation/chemistry';
 import {
 	USUAL_NATURE,
 	acResistanceMohm,
@@ -14,7 +14,6 @@ import {
 	type Cells,
 	type CellSpec
 } from '.';
-import { coldShareAt } from '../../foundation/chemistry';
 
 const tested = (more: Partial<CellSpec> = {}) =>
 	completeCell({ chemistry: 'LFP', capacityAh: 206, selfDischargePerMonth: 0, ...more });

@@ -1,6 +1,6 @@
 import {
 	INSTANT_OHM_AH,
-	MOST_COLD_SHARE,
+	MAX_COLD_SHARE,
 	SLOW_SHARE,
 	byChemistry,
 	coldShareAt,
@@ -64,7 +64,7 @@ export function circuitConstants(
 		r0Ohm,
 		r1Ohm: SLOW_SHARE * r0Ohm,
 		kappa: SURFACE_KAPPA * nature.kappa * cold,
-		coldShare: Math.min(MOST_COLD_SHARE, coldShareAt(temperatureC) * nature.coldShare)
+		coldShare: Math.min(MAX_COLD_SHARE, coldShareAt(temperatureC) * nature.coldShare)
 	};
 }
 

@@ -14,7 +14,7 @@ const CURVES = byChemistry((_, chemistry) => uniformCubic(restVoltageCurve(chemi
 export const openCircuitCurve = (chemistry: Chemistry): UniformCubic => CURVES[chemistry];
 
 /** A rest voltage never falls while charge goes in: it rises by at least this from knot to knot, V. */
-const LEAST_RISE_V = 0.00002;
+const MIN_RISE_V = 0.00002;
 
 /** Rest voltage over SoC of a world. @throws CoreError when the offset has not five knots */
 export function natureCurve(chemistry: Chemistry, { curveOffsetV }: CellNature): UniformCubic {
@@ -31,7 +31,7 @@ export function natureCurve(chemistry: Chemistry, { curveOffsetV }: CellNature):
 	const volts: number[] = [];
 	for (const soc of socs) {
 		const own = typical.at(soc) + offsetAt(curveOffsetV, soc);
-		volts.push(volts.length ? Math.max(own, volts[volts.length - 1]! + LEAST_RISE_V) : own);
+		volts.push(volts.length ? Math.max(own, volts[volts.length - 1]! + MIN_RISE_V) : own);
 	}
 	return uniformCubic(monotoneCurve(socs, volts, typical.slopeAt(-1), typical.slopeAt(2)), CURVE_BINS);
 }

@@ -14,7 +14,7 @@ export interface SimulatedRun {
 }
 
 /** Steps a simulated discharge may take before it is refused. */
-const MOST_STEPS = 2_000_000;
+const MAX_STEPS = 2_000_000;
 
 /**
  * Discharges one cell at constant current to a cut-off in a room at its own temperature, recording at every `recordEveryS`.
@@ -34,7 +34,7 @@ export function simulateDischarge(
 	const decay = stepDecay(stepS);
 	const run: SimulatedRun = { timeS: [], voltageV: [], currentA: [], capacityAh: 0, end: cells };
 	cells.currentA[0] = -dischargeA;
-	for (let n = 0; n < MOST_STEPS; n++) {
+	for (let n = 0; n < MAX_STEPS; n++) {
 		const timeS = n * stepS;
 		const voltageV = terminalVoltageV(cells, 0, -dischargeA);
 		const ended = voltageV <= cutoffV;
@@ -49,6 +49,6 @@ export function simulateDischarge(
 	throw new CoreError(
 		'too-long',
 		'stepS',
-		`The discharge requires fewer than ${MOST_STEPS} steps, got more; use a longer step or a larger current.`
+		`The discharge requires fewer than ${MAX_STEPS} steps, got more; use a longer step or a larger current.`
 	);
 }

@@ -85,13 +85,13 @@ export function drawScenario(wish: CrateWish): Scenario {
 }
 
 /** Most defects a scenario from a person's own seed hides. */
-const MOST_DEFECTS = 4;
+const MAX_DEFECTS = 4;
 
 /** A small crate from a person's own seed: what is hidden, where and how bad is all in the seed. */
 export function scenarioOfSeed(seed: number): Scenario {
 	const random = seededRandom(seed ^ 0x5eed);
 	const left = [...DEFECT_KINDS];
-	const count = Math.floor(random() * (MOST_DEFECTS + 1));
+	const count = Math.floor(random() * (MAX_DEFECTS + 1));
 	const defects = Array.from({ length: count }, () => left.splice(Math.floor(random() * left.length), 1)[0]!);
 	// Two faults in one lead cannot be told apart.
 	if (defects.includes('swapped-leads') && defects.includes('open-lead'))

@@ -129,7 +129,7 @@ export function stepBattery(battery: Battery, drives: readonly Drive[], stepS: n
 
 /** Where rest voltage moves fast, a step is taken in parts of about this swing, V; in no more parts than this. */
 const SWING_V = 0.004;
-const MOST_PARTS = 64;
+const MAX_PARTS = 64;
 
 function partsOf(battery: Battery): number {
 	let most = 0;
@@ -137,7 +137,7 @@ function partsOf(battery: Battery): number {
 		const swing = expectedSwingV(battery.cells, i, battery.decay);
 		if (swing > most) most = swing;
 	}
-	return Math.max(1, Math.min(MOST_PARTS, Math.ceil(most / SWING_V)));
+	return Math.max(1, Math.min(MAX_PARTS, Math.ceil(most / SWING_V)));
 }
 
 function stepOnce(battery: Battery, drives: readonly Drive[], sums: StepSums): void {

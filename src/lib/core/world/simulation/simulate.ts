@@ -30,8 +30,8 @@ export interface SimulationResult extends Recording {
 }
 
 /** Most cell-steps one simulation may take, and most figures it may record. */
-export const MOST_CELL_STEPS = 50_000_000;
-export const MOST_RECORDED = 4_000_000;
+export const MAX_CELL_STEPS = 50_000_000;
+export const MAX_RECORDED = 4_000_000;
 const SHORTEST_STEP_S = 0.01;
 const LONGEST_STEP_S = 3600;
 
@@ -81,17 +81,17 @@ function checkSteps(input: SimulationInput, prepared: Prepared): void {
 		plannedS += durationS ?? 0;
 	});
 	const cellSteps = (plannedS / Math.min(stepS, recordEveryS)) * prepared.cells.count;
-	if (cellSteps > MOST_CELL_STEPS)
+	if (cellSteps > MAX_CELL_STEPS)
 		refuse(
 			'too-long',
 			'stepS',
-			`The simulation requires at most ${MOST_CELL_STEPS} cell-steps, got about ${cellSteps.toExponential(1)}; use a longer step or fewer cells.`
+			`The simulation requires at most ${MAX_CELL_STEPS} cell-steps, got about ${cellSteps.toExponential(1)}; use a longer step or fewer cells.`
 		);
-	if ((plannedS / recordEveryS) * prepared.cells.count * 4 > MOST_RECORDED)
+	if ((plannedS / recordEveryS) * prepared.cells.count * 4 > MAX_RECORDED)
 		refuse(
 			'too-much',
 			'recordEveryS',
-			`The record requires at most ${MOST_RECORDED} figures; use a longer recordEveryS.`
+			`The record requires at most ${MAX_RECORDED} figures; use a longer recordEveryS.`
 		);
 }
 
@@ -105,7 +105,7 @@ export const checkSimulation = (input: SimulationInput): void => checkSteps(inpu
  * @param mostCellSteps where it gives up
  * @throws CoreError for input that cannot be, or `did-not-end` when an end is not reached within the limits
  */
-export function simulate(input: SimulationInput, mostCellSteps = MOST_CELL_STEPS): SimulationResult {
+export function simulate(input: SimulationInput, mostCellSteps = MAX_CELL_STEPS): SimulationResult {
 	const prepared = prepareWorld(input.world);
 	checkSteps(input, prepared);
 	const record = recorder(prepared.cells, prepared.ids, input.recordEveryS);

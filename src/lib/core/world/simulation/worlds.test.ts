@@ -10,9 +10,11 @@ import {
 	wireBattery,
 	completeBms,
 	createBms,
-	completeBalancer
+	completeBalancer,
+	type Drive,
+	type SimulationInput,
+	type StepSums
 } from '.';
-import type { Drive, SimulationInput, StepSums } from '.';
 
 const number = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 

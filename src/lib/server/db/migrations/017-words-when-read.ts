@@ -1,5 +1,5 @@
 import type { Knex } from 'knex';
-import { keptVerdict, worded, type KeptVerdict } from '$lib/core/bank';
+import { keptFromWords, worded, type KeptVerdict } from '$lib/core/bank';
 import type { Verdict } from '$lib/core/foundation/verdicts';
 
 /** So many changes are turned at once. */
@@ -10,7 +10,7 @@ type Old = Verdict & { stage?: string };
 
 /** Code and facts alone; sentences of a code that is no longer said stay as they are. */
 function turned(old: Old): KeptVerdict {
-	const kept = keptVerdict(old);
+	const kept = keptFromWords(old);
 	if (kept.wordsThen || old.next === worded<Verdict>(kept).next) return kept;
 	// All that was ever taken from a verdict was its next step: altogether, or until a cell is out.
 	return { ...kept, asks: old.next === null ? 'nothing' : 'after-stop' };

@@ -17,7 +17,7 @@ const LISTS = {
 } as const;
 const NAMES = Object.keys(LISTS) as (keyof typeof LISTS)[];
 /** Records of one list, at most. */
-const MOST = 500_000;
+const MAX = 500_000;
 
 export type FirstFormat = Record<keyof typeof LISTS, Plain[]> & { bank: Plain; cellType: Plain | null };
 
@@ -41,7 +41,7 @@ export function checkFirstFormat(file: unknown): FirstFormat {
 	const faults = NAMES.flatMap((name) => {
 		const list = candidate[name];
 		if (!Array.isArray(list)) return [{ path: name, message: 'requires a list' }];
-		if (list.length > MOST) return [{ path: name, message: `takes at most ${MOST} records` }];
+		if (list.length > MAX) return [{ path: name, message: `takes at most ${MAX} records` }];
 		const odd = list.findIndex((row) => !isObject(row));
 		return odd < 0 ? [] : [{ path: `${name}.${odd}`, message: 'requires a record' }];
 	});

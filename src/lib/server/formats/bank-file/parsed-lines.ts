@@ -14,7 +14,7 @@ export type ParsedLine =
 	| { kind: 'end' };
 
 /** Samples of a line, at most. */
-const MOST_SAMPLES = 20_000;
+const MAX_SAMPLES = 20_000;
 
 const refused = (path: string, message: string) => new InputError([{ path, message }]);
 
@@ -70,8 +70,8 @@ function plain(text: string, index: number): Plain {
 function runSamples({ runId, timeS, voltageV, currentA }: Plain): ParsedLine {
 	const lists = [timeS, voltageV, currentA] as number[][];
 	const length = Array.isArray(timeS) ? timeS.length : -1;
-	if (length > MOST_SAMPLES || !lists.every((l) => Array.isArray(l) && l.length === length && l.every(Number.isFinite)))
-		throw refused('run-samples', `requires timeS, voltageV and currentA, numbers, of one length up to ${MOST_SAMPLES}`);
+	if (length > MAX_SAMPLES || !lists.every((l) => Array.isArray(l) && l.length === length && l.every(Number.isFinite)))
+		throw refused('run-samples', `requires timeS, voltageV and currentA, numbers, of one length up to ${MAX_SAMPLES}`);
 	if (lists[0]!.some((t, i) => i > 0 && t <= lists[0]![i - 1]!))
 		throw refused('run-samples.timeS', 'requires rising times');
 	return {
@@ -84,15 +84,15 @@ function runSamples({ runId, timeS, voltageV, currentA }: Plain): ParsedLine {
 }
 
 function liveSamples({ liveRunId, samples }: Plain): ParsedLine {
-	if (!Array.isArray(samples) || samples.length > MOST_SAMPLES || !samples.every(isSample))
-		throw refused('live-samples', `requires up to ${MOST_SAMPLES} samples as they are exported`);
+	if (!Array.isArray(samples) || samples.length > MAX_SAMPLES || !samples.every(isSample))
+		throw refused('live-samples', `requires up to ${MAX_SAMPLES} samples as they are exported`);
 	return { kind: 'live-samples', liveRunId, samples };
 }
 
 const HASH = /^[0-9a-f]{64}$/;
 const MIME = /^(image\/webp|application\/pdf|text\/(plain|csv))$/;
-const MOST_FILE_BYTES = 64 * 1024 * 1024;
-const MOST_CHUNK_CHARACTERS = 1_400_000;
+const MAX_FILE_BYTES = 64 * 1024 * 1024;
+const MAX_CHUNK_CHARACTERS = 1_400_000;
 
 function file({ hash, mime, bytes, width, height }: Plain): ParsedLine {
 	const size = (value: unknown) => value === null || (Number.isInteger(value) && (value as number) > 0);
@@ -101,7 +101,7 @@ function file({ hash, mime, bytes, width, height }: Plain): ParsedLine {
 		MIME.test(String(mime)) &&
 		Number.isInteger(bytes) &&
 		(bytes as number) > 0 &&
-		(bytes as number) <= MOST_FILE_BYTES &&
+		(bytes as number) <= MAX_FILE_BYTES &&
 		size(width) &&
 		size(height);
 	if (!isFile) throw refused('file', 'requires hash, mime, bytes, width and height as they are exported');
@@ -113,7 +113,7 @@ function fileChunk({ hash, n, base64 }: Plain): ParsedLine {
 		HASH.test(String(hash)) &&
 		Number.isInteger(n) &&
 		typeof base64 === 'string' &&
-		base64.length <= MOST_CHUNK_CHARACTERS &&
+		base64.length <= MAX_CHUNK_CHARACTERS &&
 		/^[A-Za-z0-9+/]+=*$/.test(base64);
 	if (!isChunk) throw refused('file-chunk', 'requires hash, n and base64 as they are exported');
 	return { kind: 'file-chunk', hash: hash as string, n: n as number, content: Buffer.from(base64 as string, 'base64') };

@@ -1,5 +1,4 @@
-import { STAGES, type Stage } from '$lib/core/foundation/verdicts';
-import { SUBJECT_KINDS, type SubjectKind } from '$lib/core/foundation/verdicts';
+import { STAGES, SUBJECT_KINDS, type Stage, type SubjectKind } from '$lib/core/foundation/verdicts';
 import { IsObject } from 'class-validator';
 import { ClientKey, Identity, Maybe, OneOf, Text, When, Whole } from '$lib/input/fields';
 

@@ -1,5 +1,4 @@
-import type { Stage } from '$lib/core/foundation/verdicts';
-import type { SubjectKind, VerdictFacts } from '$lib/core/foundation/verdicts';
+import type { Stage, SubjectKind, VerdictFacts } from '$lib/core/foundation/verdicts';
 import { createRepository, type Recorded } from '../../db/repository';
 
 export type Acknowledgement = Recorded & {

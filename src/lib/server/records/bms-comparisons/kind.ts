@@ -1,4 +1,4 @@
-import { MOST_GROUP_V } from '$lib/core/prove/joints';
+import { MAX_GROUP_V } from '$lib/core/prove/joints';
 import { InputError } from '$lib/input/validate';
 import { defineKind } from '../kind';
 import { OF_A_BATTERY, checkGroupLists, itsBattery } from '../of-a-battery';
@@ -17,12 +17,12 @@ export const bmsComparisonKind = defineKind<BmsComparisonRow>({
 		const { series } = await itsBattery(comparison, tx);
 		const { bmsV, meterV } = comparison;
 		checkGroupLists({ bmsV, meterV }, series, before);
-		const odd = meterV.findIndex((v) => v !== null && Math.abs(v) > MOST_GROUP_V);
+		const odd = meterV.findIndex((v) => v !== null && Math.abs(v) > MAX_GROUP_V);
 		if (odd >= 0)
 			throw new InputError([
 				{
 					path: `meterV.${odd}`,
-					message: `meterV.${odd} requires the voltage of one group, at most ${MOST_GROUP_V} V; got ${meterV[odd]} V. Is the decimal point right?`
+					message: `meterV.${odd} requires the voltage of one group, at most ${MAX_GROUP_V} V; got ${meterV[odd]} V. Is the decimal point right?`
 				}
 			]);
 	}

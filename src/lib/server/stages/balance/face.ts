@@ -7,7 +7,7 @@ import { balanceReadings, balanceRuns, plans, type Plan } from '../../records';
 import { defineStage } from '../../judgements/stage-face';
 
 /** More sets than that nobody charges one after the other. */
-const MOST_SETS = 8;
+const MAX_SETS = 8;
 
 const logOf = async (balanceRunId: number): Promise<LoggedReading[]> =>
 	(await balanceReadings.all({ balanceRunId })).map((r) => ({
@@ -20,7 +20,7 @@ const logOf = async (balanceRunId: number): Promise<LoggedReading[]> =>
 async function earlierSets({ bank, balanceRun }: BankPicture): Promise<EarlierSet[]> {
 	const before = (await balanceRuns.all({ bankId: bank.id }))
 		.filter((r) => r.id !== balanceRun?.id && r.endedAt !== null && r.startedAt !== null)
-		.slice(-MOST_SETS);
+		.slice(-MAX_SETS);
 	return Promise.all(
 		before.map(async (run) => ({
 			// How full they were when it began is past.

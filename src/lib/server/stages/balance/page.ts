@@ -13,10 +13,10 @@ import { benchClock, roomTemperatureC } from '../../rehearsals/bench/bench';
 import { pageOf } from '../page';
 
 /** More of them nobody looks back at on a page. */
-const MOST_ENDED = 12;
+const MAX_ENDED = 12;
 /** Balances by steps that were ended, the latest first. */
 async function endedSteps(bankId: number) {
-	const ended = (await methodRuns.all({ bankId })).filter((r) => r.endedAt !== null).slice(-MOST_ENDED);
+	const ended = (await methodRuns.all({ bankId })).filter((r) => r.endedAt !== null).slice(-MAX_ENDED);
 	return Promise.all(ended.reverse().map(async (row) => ({ run: (await methodOf(row)).run })));
 }
 
@@ -44,7 +44,11 @@ export const balancePage = (bankId: number, chosen: readonly number[] = []) =>
 				mayStand: picture.cells.map(({ id, label, groupId }) => {
 					const placed = groupId !== null;
 					return {
-						...{ id, label, placed, inRow: inRow.has(id), stopped: outOfUse.has(id) },
+						id,
+						label,
+						placed,
+						inRow: inRow.has(id),
+						stopped: outOfUse.has(id),
 						capacityAh: capacities.get(id) ?? null
 					};
 				}),

@@ -14,11 +14,15 @@ export function pauseOf(
 	const now = new Map(cells.map((c) => [c.id, c]));
 	const paused = (own: readonly { id: number; label: string }[], lastAt: string, how: PausedBalance['how']) =>
 		afterPause({
-			...{ lastAt, nowIso, how },
+			lastAt,
+			nowIso,
+			how,
 			cells: own.map(({ id, label }) => {
 				const cell = now.get(id);
 				return {
-					...{ label, isThere: cell !== undefined, hasStop: stopped.has(id) },
+					label,
+					isThere: cell !== undefined,
+					hasStop: stopped.has(id),
 					readAt: cell?.readings.restVoltage?.takenAt ?? null,
 					testedAt: cell?.runs.at(-1)?.testedAt ?? null
 				};

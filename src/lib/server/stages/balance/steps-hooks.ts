@@ -17,16 +17,18 @@ const AHEAD_MS = 300_000;
 async function inItsTurn(fields: MethodEntryInput, tx: Knex) {
 	const { run, world } = await methodOf(await methodRuns.hold(fields.methodRunId, tx, 'update'), tx);
 	const entry = {
-		...{ cellId: fields.cellId ?? null, unit: fields.unit ?? null, step: fields.step },
+		cellId: fields.cellId ?? null,
+		unit: fields.unit ?? null,
+		step: fields.step,
 		doneAt: fields.doneAt ?? new Date().toISOString(),
-		...{ voltageV: fields.voltageV ?? null, currentA: fields.currentA ?? null },
-		...{ ah: fields.ah ?? null, wh: fields.wh ?? null },
-		...{
-			volts: fields.volts ?? null,
-			passings: fields.passings ?? null,
-			asked: fields.asked ?? null,
-			words: fields.words ?? null
-		}
+		voltageV: fields.voltageV ?? null,
+		currentA: fields.currentA ?? null,
+		ah: fields.ah ?? null,
+		wh: fields.wh ?? null,
+		volts: fields.volts ?? null,
+		passings: fields.passings ?? null,
+		asked: fields.asked ?? null,
+		words: fields.words ?? null
 	};
 	// A rehearsal’s clock may be ahead of ours; a bench’s is not.
 	const { rehearsal } = await banks.get(run.bankId, tx);

@@ -25,7 +25,7 @@ function cellsKnown({ cellV, cellsV }: BalanceLeadsRequest): CellsKnown {
 }
 
 /** Of more cells in series the wirings there could be grow by their cube: those are weighed on a thread. */
-const MOST_AT_ONCE = 24;
+const MAX_AT_ONCE = 24;
 
 /** How the balance leads of a battery most probably sit. @throws InputError, CoreError */
 export async function judgeLeadReadings(
@@ -40,7 +40,7 @@ export async function judgeLeadReadings(
 		meterSdV: input.meterSdV ?? USUAL_METER_SD_V
 	};
 	const judgement =
-		input.series > MOST_AT_ONCE ? await measuringOnThread({ kind: 'leads', leads }, gone) : judgeBalanceLeads(leads);
+		input.series > MAX_AT_ONCE ? await measuringOnThread({ kind: 'leads', leads }, gone) : judgeBalanceLeads(leads);
 	return { ...judgement, verdict: leadVerdict(judgement) };
 }
 

@@ -31,7 +31,9 @@ export async function bankCalendar(bankId: number): Promise<string> {
 	const entry = (key: string, title: string, startMs: number, endMs: number, text: string | null = null) => ({
 		uid: `bank-${bankId}-${key}`,
 		title: `${name}: ${title}`,
-		...{ startMs, endMs: Math.max(endMs, startMs + DAY_MS), text }
+		startMs,
+		endMs: Math.max(endMs, startMs + DAY_MS),
+		text
 	});
 	const again = standing.map(({ id, label, storageTest }) => {
 		const dueMs = Date.parse(storageTest!.dueOn);

@@ -30,7 +30,11 @@ export const PLANNING = {
 		cells
 	}: input.BoxFitRequest) => ({
 		arrangements: boxArrangements({
-			...{ box: inside, cell, cells, bms, fuse },
+			box: inside,
+			cell,
+			cells,
+			bms,
+			fuse,
 			insulationMm: insulationMm ?? undefined,
 			endPlateMm: endPlateMm ?? undefined,
 			lidMm: lidMm ?? undefined,

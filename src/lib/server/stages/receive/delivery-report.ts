@@ -65,11 +65,14 @@ export async function deliveryReport(id: number) {
 				cellsOf(v).includes(cell.id)
 		);
 		return {
-			...{ id: cell.id, label: cell.label, code: cell.code },
+			id: cell.id,
+			label: cell.label,
+			code: cell.code,
 			producedOn: cell.code ? readCellCode(cell.code).productionDate : null,
 			restVoltageV: cell.arrivalRead?.value ?? null,
 			acResistanceMohm: cell.readings.acResistance?.value ?? null,
-			...{ capacityAh: capacity?.capacityAh ?? null, sdAh: capacity?.sdAh ?? null },
+			capacityAh: capacity?.capacityAh ?? null,
+			sdAh: capacity?.sdAh ?? null,
 			outcome: capacity?.judgement?.outcome ?? null,
 			strip: capacity ? protocolStrip(picture, capacity) : [],
 			tester: capacity?.run?.tester ?? null,
@@ -89,8 +92,14 @@ export async function deliveryReport(id: number) {
 			verdicts[0]?.title ??
 			'Nothing is claimed yet: no cell is tested, and nothing was seen that is sure without a test.',
 		verdict: verdicts[0] ?? null,
-		...{ good: claim.good, toReturn: claim.toReturn, cannotTell: claim.cannotTell, untested: claim.untested },
-		...{ shortAh: claim.shortAh, worth: claim.worth, currency: terms.currency, claimUntil: terms.claimUntil },
+		good: claim.good,
+		toReturn: claim.toReturn,
+		cannotTell: claim.cannotTell,
+		untested: claim.untested,
+		shortAh: claim.shortAh,
+		worth: claim.worth,
+		currency: terms.currency,
+		claimUntil: terms.claimUntil,
 		method:
 			'Charge counted from full to the cut-off, brought to the conditions of the clause; each tester with a gain of 0 ± 1 % until cells compare it. A cell is called short when the probability that it is exceeds 95 %; the shortfall claimed is what is sure at 95 %.',
 		cells

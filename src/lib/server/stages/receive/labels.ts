@@ -22,7 +22,9 @@ export async function cellLabels(bankId: number, deliveryId: number, origin: str
 	const own = cells.filter((c) => c.deliveryId === deliveryId);
 	return Promise.all(
 		own.map(async ({ id, label }) => ({
-			...{ id, label, from: `${delivery.name}, ${delivery.receivedOn.slice(0, 10)}` },
+			id,
+			label,
+			from: `${delivery.name}, ${delivery.receivedOn.slice(0, 10)}`,
 			code: await toDataURL(`${origin}/cells/${id}`, { margin: 0, width: CODE_PX, errorCorrectionLevel: 'Q' })
 		}))
 	);

@@ -13,7 +13,13 @@ const shownTray =
 		delivery,
 		modules: modulesOf(delivery, picture).map((m) => ({ ...m, cells: m.cells.length })),
 		cells: cells.map(({ id, label, plusTurned, readings, code, printedMonth, inspection }) => ({
-			...{ id, label, plusTurned, readings, code, printedMonth, inspection }
+			id,
+			label,
+			plusTurned,
+			readings,
+			code,
+			printedMonth,
+			inspection
 		}))
 	});
 

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex';
+import { literally } from '../../db/like';
 import { cellsPerModule, makeOf, moduleCellLabels } from '$lib/core/picture';
 import { candidates } from '../../records/candidates/row';
 import { cells } from '../../records/cells/row';
@@ -15,7 +16,6 @@ const labelsLike = (delivery: Delivery, pattern: string, tx: Knex) =>
 		.whereNull('cells.deleted_at')
 		.whereNull('deliveries.deleted_at')
 		.where('cells.label', 'like', pattern);
-const literally = (prefix: string) => prefix.replace(/[\\%_]/g, '\\$&');
 
 /** Cells that bear the prefix already: among a bank's own, or in the stock when it is for none. */
 async function taken(delivery: Delivery, prefix: string, tx: Knex): Promise<number> {

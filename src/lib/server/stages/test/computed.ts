@@ -1,5 +1,4 @@
-import { estimateTesters } from '$lib/core/test/testers';
-import { judgeResults } from '$lib/core/test/testers';
+import { estimateTesters, judgeResults } from '$lib/core/test/testers';
 import type { NotesFit } from '$lib/core/test/run-notes';
 import type { QueuePlan } from '$lib/core/test/queue';
 import { combineWitnesses, type Combined, type Witness } from '$lib/core/test/witnesses';
@@ -28,8 +27,10 @@ export function testersOf({ runs }: input.TestersRequest) {
 	const [cells, testers] = [numbered(runs.map((r) => r.cellId)), numbered(runs.map((r) => r.testerId))];
 	const found = estimateTesters(
 		runs.map((r) => ({
-			...{ cell: cells.place(r.cellId), tester: String(testers.place(r.testerId)) },
-			...{ capacityAh: r.capacityAh, sdAh: r.sdAh }
+			cell: cells.place(r.cellId),
+			tester: String(testers.place(r.testerId)),
+			capacityAh: r.capacityAh,
+			sdAh: r.sdAh
 		}))
 	);
 	return {

@@ -21,7 +21,8 @@ export async function queueCalendar(bankId: number, params: URLSearchParams, gon
 		claims: waitingForTest(picture),
 		tested: all.flatMap(({ cell, capacityAh }) => (capacityAh === null ? [] : [{ id: cell.id, capacityAh }])),
 		ratedAh: picture.cellType?.ratedAh ?? null,
-		...{ wakeFromH: settings.wakeFromH, wakeUntilH: settings.wakeUntilH },
+		wakeFromH: settings.wakeFromH,
+		wakeUntilH: settings.wakeUntilH,
 		offset: params.get('offset') ?? '',
 		timeZone: params.get('timeZone')
 	});
@@ -32,12 +33,12 @@ export async function queueCalendar(bankId: number, params: URLSearchParams, gon
 		steps
 			.filter((s) => s.needsPerson)
 			.map(({ cellId, kind, on, from, to }) => ({
-				...{
-					uid: `bank-${bankId}-queue-${cellId}-${kind}`,
-					title: `${labels.get(Number(cellId))}: ${QUEUE_KIND_NAMES[kind]} on ${on}`,
-					text: name
-				},
-				...{ startMs: Date.parse(from), endMs: Date.parse(to), timed: true }
+				uid: `bank-${bankId}-queue-${cellId}-${kind}`,
+				title: `${labels.get(Number(cellId))}: ${QUEUE_KIND_NAMES[kind]} on ${on}`,
+				text: name,
+				startMs: Date.parse(from),
+				endMs: Date.parse(to),
+				timed: true
 			}))
 	);
 }

@@ -76,19 +76,20 @@ export async function importRun(
 		await refuseSameLog(analysis, tx);
 		const stored = await runs.insert(
 			{
-				...{
-					cellId,
-					source: 'log',
-					capacityAh,
-					energyWh,
-					meanVoltageV,
-					currentA,
-					cRate,
-					durationS,
-					endVoltageV,
-					faults
-				},
-				...{ temperatureC, heldAtC, tester, fileName },
+				cellId,
+				source: 'log',
+				capacityAh,
+				energyWh,
+				meanVoltageV,
+				currentA,
+				cRate,
+				durationS,
+				endVoltageV,
+				faults,
+				temperatureC,
+				heldAtC,
+				tester,
+				fileName,
 				sdAh: Math.hypot(capacityAh * TESTER_GAIN_SD, analysis.doubtAh),
 				testedAt: options.testedAt ?? analysis.endedAt ?? new Date().toISOString(),
 				// A log tells its local time and no zone.

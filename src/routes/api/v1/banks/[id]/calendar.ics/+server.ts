@@ -1,5 +1,4 @@
-import { idOf } from '$lib/server/http/endpoint';
-import { endpoint } from '$lib/server/http/endpoint';
+import { idOf, endpoint } from '$lib/server/http/endpoint';
 import { bankCalendar } from '$lib/server/stages/plan/calendar';
 
 export const GET = endpoint(

@@ -10,7 +10,7 @@ type ChunkLine = Extract<ParsedLine, { kind: 'file-chunk' }>;
 const refused = (path: string, message: string) => new InputError([{ path, message }]);
 
 /** Files that come along with a bank: one after the other, each held against its hash before it is kept. */
-export class FilesBrought {
+export class ImportedFiles {
 	private open: { line: FileLine; parts: Uint8Array[]; size: number } | null = null;
 
 	constructor(private readonly tx: Knex) {}

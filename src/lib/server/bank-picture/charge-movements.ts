@@ -1,31 +1,33 @@
 import { group } from 'd3-array';
-import { countedAh, type ChargeDeed } from '$lib/core/foundation/charge-account';
-import { deedsOfLive } from '$lib/core/foundation/live-run';
+import { countedAh, type ChargeMovement } from '$lib/core/foundation/charge-account';
+import { movementsOfLive } from '$lib/core/foundation/live-run';
 import type { ChargedRow } from '$lib/core/picture';
 import { balanceCells, balanceReadings, balanceRuns, liveRuns, storageTests } from '../records';
 
 /** Steps of a bottom balance that leave a cell at its bottom. */
 const AT_BOTTOM = ['rested-2', 'again'];
 export const isEmptied = (step: string | null): boolean => step !== null && AT_BOTTOM.includes(step);
-export const emptiedAt = (ms: number): ChargeDeed => ({ fromMs: ms, untilMs: ms, end: 'empty', movedAh: null });
+export const emptiedAt = (ms: number): ChargeMovement => ({ fromMs: ms, untilMs: ms, end: 'empty', movedAh: null });
 
 const iso = (ms: number) => new Date(ms).toISOString();
 
 /** What live runs moved, with their times by the clock of their samples; one that has read nothing has no entry. */
-export async function deedsOfLiveRuns(
+export async function movementsOfLiveRuns(
 	ids: readonly number[]
-): Promise<Map<number, { runId: number | null; from: string; until: string | null; deeds: ChargeDeed[] }>> {
+): Promise<Map<number, { runId: number | null; from: string; until: string | null; movements: ChargeMovement[] }>> {
 	const all = ids.length ? await liveRuns.all({ id: [...ids] }) : [];
 	return new Map(
 		all.flatMap((run) => {
-			const deeds = deedsOfLive(run.phases, run.progress, run.state === 'ended');
-			const [first, last] = [deeds[0], deeds.at(-1)];
+			const movements = movementsOfLive(run.phases, run.progress, run.state === 'ended');
+			const [first, last] = [movements[0], movements.at(-1)];
 			if (!first || !last) return [];
 			return [
 				[
 					run.id,
 					{
-						...{ runId: run.runId, deeds, from: iso(first.fromMs) },
+						runId: run.runId,
+						movements,
+						from: iso(first.fromMs),
 						until: last.untilMs === null ? null : iso(last.untilMs)
 					}
 				] as const
@@ -35,11 +37,11 @@ export async function deedsOfLiveRuns(
 }
 
 /** Cells that were charged full to stand, and again. */
-export async function deedsOfStorageTests(ids: readonly number[]): Promise<Map<number, ChargeDeed[]>> {
+export async function movementsOfStorageTests(ids: readonly number[]): Promise<Map<number, ChargeMovement[]>> {
 	const all = ids.length ? await storageTests.all({ id: [...ids] }) : [];
 	return new Map(
 		all.map(({ id, chargedAt, refilledAt, refillAh }) => {
-			const full = (at: string, ah: number | null): ChargeDeed => ({
+			const full = (at: string, ah: number | null): ChargeMovement => ({
 				fromMs: Date.parse(at),
 				untilMs: Date.parse(at),
 				end: 'full',
