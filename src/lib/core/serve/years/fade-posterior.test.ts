@@ -1,4 +1,3 @@
-import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { normalDraw, seededRandom } from '../../foundation/statistics';
 import { fadePosterior, type FadeDraws, type FadeObservation } from '../../foundation/fade';
