@@ -1,4 +1,5 @@
-import { capacitiesAtTemperature, TESTER_GAIN_SD, weakAtTemperature } from '$lib/core/test/capacity';
+import { capacitiesAtTemperature, weakAtTemperature } from '$lib/core/test/capacity';
+import { TESTER_GAIN_SD } from '$lib/core/test/verdicts';
 import { normalDraw } from '$lib/core/foundation/statistics';
 import type { Answer, Question } from '../answer';
 import { between, drawCell, oneOf } from '../world';

@@ -1,4 +1,5 @@
-import { TESTER_GAIN_SD, judgeCapacity, toStandardConditions } from '$lib/core/test/capacity';
+import { TESTER_GAIN_SD } from '$lib/core/test/verdicts';
+import { judgeCapacity, toStandardConditions } from '$lib/core/test/capacity';
 import { createCells, stepCell, stepDecay, terminalVoltageV, type CellParameters } from '$lib/core/world/cell-model';
 import { CoreError } from '$lib/core/foundation/errors';
 import { normalDraw } from '$lib/core/foundation/statistics';

@@ -1,4 +1,5 @@
-import { TESTER_GAIN_SD, evidenceOfEarlierLots, judgeCapacity } from '$lib/core/test/capacity';
+import { TESTER_GAIN_SD } from '$lib/core/test/verdicts';
+import { evidenceOfEarlierLots, judgeCapacity } from '$lib/core/test/capacity';
 import type { TestedLot } from '$lib/core/picture';
 import { normalDraw, type Random } from '$lib/core/foundation/statistics';
 import type { Answer, Question } from '../answer';

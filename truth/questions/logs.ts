@@ -1,4 +1,4 @@
-import { TESTER_GAIN_SD } from '$lib/core/test/capacity';
+import { TESTER_GAIN_SD } from '$lib/core/test/verdicts';
 import { analyseLog, parseLog } from '$lib/core/test/log';
 import { createCells, stepCell, stepDecay, terminalVoltageV } from '$lib/core/world/cell-model';
 import { normalDraw, type Random } from '$lib/core/foundation/statistics';

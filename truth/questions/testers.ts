@@ -1,4 +1,4 @@
-import { TESTER_GAIN_SD } from '$lib/core/test/capacity';
+import { TESTER_GAIN_SD } from '$lib/core/test/verdicts';
 import { jointCapacities, type StandardRun } from '$lib/core/test/testers';
 import { normalDraw } from '$lib/core/foundation/statistics';
 import type { Answer, Question } from '../answer';

@@ -1,9 +1,9 @@
-import { TESTER_GAIN_SD, judgeRun, judgeTesting } from './capacity';
+import { TESTER_GAIN_SD, say } from './verdicts';
+import { judgeRun, judgeTesting } from './capacity';
 import { nextRuns, type NextRuns, type StandardRun, type TestersApart, type UndecidedCell } from './testers';
 import { CHEMISTRY_FIGURES } from '../foundation/chemistry';
 import { judgeGrade } from './grading';
 import { cellSubject, measured, type Subject, type Verdict } from '../foundation/verdicts';
-import { say } from './verdicts';
 import { heldVerdicts, cRateOf, ratedOf, bankTesting, type CellCapacity } from './capacities';
 import {
 	cellsInModules,

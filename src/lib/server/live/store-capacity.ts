@@ -1,4 +1,4 @@
-import { TESTER_GAIN_SD } from '$lib/core/test/capacity';
+import { TESTER_GAIN_SD } from '$lib/core/test/verdicts';
 import { probesAreOff } from '$lib/core/foundation/live-run';
 import { insertRunSamples } from '../db/run-samples';
 import type { StoredSample } from '../db/stored-sample';

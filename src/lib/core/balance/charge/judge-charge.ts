@@ -1,13 +1,10 @@
+import { OVER_LIMIT_METER_V, say } from '../verdicts';
 import { WHOLE_BANK, type Subject, type Verdict } from '../../foundation/verdicts';
-import { say } from '../verdicts';
 import { HOLD_S, type ChargeProgress } from '../../foundation/parallel-charge';
-
-/** A meter reads so far off without anybody being to blame, V (default). */
-const METER_V = 0.01;
 
 /** The cells stood above their limit when they were read last, whatever else is so; null: they did not, or nobody read them. */
 export const rowOver = ({ last }: ChargeProgress, limitV: number, subject: Subject = WHOLE_BANK): Verdict | null =>
-	last?.cellV != null && last.cellV > limitV + METER_V
+	last?.cellV != null && last.cellV > limitV + OVER_LIMIT_METER_V
 		? say('row-over', 'stop', subject, { readV: last.cellV, limitV })
 		: null;
 

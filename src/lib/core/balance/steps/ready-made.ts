@@ -1,18 +1,14 @@
+import { COMPARABLE_RUNS, REPEAT_AT_SHARE, say } from '../verdicts';
 import { mean } from 'd3-array';
 import { checkJoining } from '../joining';
 import { mostOfOneCellV } from '../../foundation/chemistry';
 import { snapshotBounds } from '../../foundation/snapshot';
 import { type Verdict } from '../../foundation/verdicts';
-import { say } from '../verdicts';
 import { HOUR_MS, notAtTail, ofStep, step, wasAtTail, type FollowMethod } from './method';
 import type { MethodRun, MethodWorld } from '../../picture';
 
-/** Two tests are alike when load and cut-off are, share and V (default). */
-const ALIKE = { load: 0.05, cutoffV: 0.1 };
 /** A counter is right to so much between two tests, share, one sd (default). */
 const COUNTER_SD = 0.004;
-/** Further apart than this share of one they are made level again (default). */
-const REPEAT_AT = 0.02;
 /** A charge to the tail levels them to so much, share of one (default). */
 const LEVELLED = 0.005;
 const LINK_OHM = 0.001;
@@ -26,12 +22,14 @@ function gain(run: MethodRun, { subject }: MethodWorld): Verdict[] {
 	const [before, after] = [ofStep(run, 'before').at(-1), ofStep(run, 'after').at(-1)];
 	if (!before || !after) return [];
 	const unlike = [
-		...(!before.currentA || !after.currentA || Math.abs(Math.abs(after.currentA / before.currentA) - 1) > ALIKE.load
+		...(!before.currentA ||
+		!after.currentA ||
+		Math.abs(Math.abs(after.currentA / before.currentA) - 1) > COMPARABLE_RUNS.load
 			? (['load'] as const)
 			: []),
 		...(before.voltageV === null ||
 		after.voltageV === null ||
-		Math.abs(after.voltageV - before.voltageV) > ALIKE.cutoffV
+		Math.abs(after.voltageV - before.voltageV) > COMPARABLE_RUNS.cutoffV
 			? (['cutoff'] as const)
 			: []),
 		...(before.ah === null || after.ah === null || before.wh === null || after.wh === null ? (['wh'] as const) : [])
@@ -76,13 +74,13 @@ function parting(run: MethodRun, world: MethodWorld): Verdict[] {
 	if (months < 0.5) return [];
 	// How level they were when that began is known to so much.
 	const began = LEVELLED * ah;
-	const until = (apart: number) => (apart > 0 ? (REPEAT_AT * ah * months) / apart : Infinity);
+	const until = (apart: number) => (apart > 0 ? (REPEAT_AT_SHARE * ah * months) / apart : Infinity);
 	const everyMonths = {
 		low95: until(apartAh.high95 + began),
 		likely: until(apartAh.likely),
 		high95: until(apartAh.low95 - began)
 	};
-	const now = apartAh.low95 > REPEAT_AT * ah;
+	const now = apartAh.low95 > REPEAT_AT_SHARE * ah;
 	return [
 		say(now ? 'units-apart' : 'repeat-in', now ? 'look' : 'calm', world.subject, {
 			apartAh,

@@ -1,5 +1,5 @@
-import { unmetWords, type ChargePhase, type Unmet } from '../../foundation/parallel-charge';
-import { verdict, rangeWords, type Said } from '../../foundation/verdicts';
+import { HOLD_S, TAIL_C_RATE, unmetWords, type ChargePhase, type Unmet } from '../../foundation/parallel-charge';
+import { shareWords, verdict, rangeWords, type Said } from '../../foundation/verdicts';
 import { KNEE_V, type Chemistry } from '../../foundation/chemistry';
 import type { Interval } from '../../foundation/statistics';
 
@@ -34,7 +34,7 @@ const FULL_SHARE = 0.99;
 
 const mv = ({ spreadV }: { spreadV: number }) => `${Math.round(spreadV * 1000)} mV`;
 
-const share = ({ balancedShare }: ApartFacts) => `${balancedShare * 100} %`;
+const share = ({ balancedShare }: ApartFacts) => `${shareWords(balancedShare)}`;
 
 /** What cannot be told, with the interval that can. */
 const cannotTell = (facts: ApartFacts, finding: string, rule: string, next: string) => ({
@@ -62,6 +62,8 @@ const answer =
 				: 'Bring the groups together at the end they are to stand together at.'
 	});
 
+const DONE_RULE = `Done: set voltage, tail below ${TAIL_C_RATE} C of one cell for ${HOLD_S / 60} minutes, meter at the cells agrees.`;
+
 export const BALANCED_VERDICTS = {
 	'balance-done': verdict<{ holdMinutes: number; flatA: number | null }>()({
 		means: 'The done rule of a parallel charge holds.',
@@ -85,7 +87,7 @@ export const BALANCED_VERDICTS = {
 			title: UNMET_TITLES[phase],
 			finding: `Still to reach: ${unmet.map(unmetWords).join('; ')}.`,
 			doubt: null,
-			rule: 'Done: set voltage, tail below 0.02 C of one cell for 30 minutes, meter at the cells agrees.',
+			rule: DONE_RULE,
 			next: 'Read supply and meter again when you pass by.'
 		})
 	}),
@@ -105,7 +107,7 @@ export const BALANCED_VERDICTS = {
 				chargeHigh !== null && chargeHigh < FULL_SHARE
 					? 'By what went in it was not full yet, so nothing has balanced it.'
 					: 'It may be balanced all the same: nothing recorded here tells.',
-			rule: 'Done: set voltage, tail below 0.02 C of one cell for 30 minutes, meter at the cells agrees.',
+			rule: DONE_RULE,
 			next: 'Go on with it where it was left, and read it to its end.'
 		})
 	}),

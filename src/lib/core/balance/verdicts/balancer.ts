@@ -1,4 +1,5 @@
-import { verdict, rangeWords, type Said } from '../../foundation/verdicts';
+import { COMPARABLE_RUNS, REPEAT_AT_SHARE } from './bounds';
+import { shareWords, verdict, rangeWords, type Said } from '../../foundation/verdicts';
 import type { Interval } from '../../foundation/statistics';
 
 interface Work {
@@ -29,6 +30,8 @@ const seen = ({ clampA, ratedA, movedAh, hours }: Work) =>
 		? `Switched on, the clamp shows ${clampA.toFixed(2)} A more than off${ratedA ? `, of ${ratedA.toFixed(2)} A` : ''}.`
 		: `In ${hours!.toFixed(0)} h with it the highest group lost ${rangeWords(movedAh!, 'Ah')} more than without.`;
 
+const percent = (share: number) => `${shareWords(share)}`;
+const COMPARABLE_RULE = `The same load within ${percent(COMPARABLE_RUNS.load)} and the same end within ${COMPARABLE_RUNS.cutoffV} V (default); Ah and Wh both.`;
 const WORK_RULE =
 	'The difference of a clamp on a group’s lead between off and on, at least 0.4 of its own (default); or a night near full with it off, and one with it on.';
 
@@ -51,7 +54,7 @@ const gain = (title: string) => {
 		title,
 		finding: `${signed(gainAh, 'Ah')} and ${signed(gainWh, 'Wh')} against before, at ${Math.abs(loadA).toFixed(0)} A to ${cutoffV.toFixed(1)} V.`,
 		doubt: '95 %: the counter between two tests, 0.4 % each. What both share falls out.',
-		rule: 'The same load within 5 % and the same end within 0.1 V (default); Ah and Wh both.',
+		rule: COMPARABLE_RULE,
 		next: null
 	});
 };
@@ -63,7 +66,7 @@ const parting = (title: (p: Parting) => string, next: string | null) => {
 		title: title(facts),
 		finding: `${facts.units} batteries are ${rangeWords(facts.apartAh, 'Ah')} apart after ${facts.months.toFixed(1)} months.`,
 		doubt: 'If they part as fast as until now.',
-		rule: 'Made level again before they are 2 % of one apart (default).',
+		rule: `Made level again before they are ${percent(REPEAT_AT_SHARE)} of one apart (default).`,
 		next
 	});
 };
@@ -231,7 +234,7 @@ export const BALANCER_VERDICTS = {
 			title: 'Before and after cannot be compared',
 			finding: `${beforeAh.toFixed(0)} Ah before, ${afterAh.toFixed(0)} Ah after; not alike or not written: ${unlike.map((u) => UNLIKE[u]).join(', ')}.`,
 			doubt: null,
-			rule: 'The same load within 5 % and the same end within 0.1 V (default); Ah and Wh both.',
+			rule: COMPARABLE_RULE,
 			next: 'Run it once more as it was run before.'
 		})
 	}),

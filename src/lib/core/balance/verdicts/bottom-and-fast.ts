@@ -1,4 +1,5 @@
-import { verdict, rangeWords, type Said } from '../../foundation/verdicts';
+import { TAIL_C_RATE, TAIL_EACH_C_RATE } from '../../foundation/parallel-charge';
+import { shareWords, verdict, rangeWords, type Said } from '../../foundation/verdicts';
 import type { Interval } from '../../foundation/statistics';
 
 interface Met {
@@ -13,7 +14,7 @@ interface Met {
 const BOTTOM_RULE =
 	'Two stages with a rest after each; what is left by the steep end of the curve after the last (models §10), as an interval.';
 
-const percent = (share: number) => `${share * 100} %`;
+const percent = (share: number) => `${shareWords(share)}`;
 
 const met = (how: 'met' | 'apart' | 'unsure') => {
 	const titles = {
@@ -155,7 +156,7 @@ export const BOTTOM_AND_FAST_VERDICTS = {
 			title: 'Not full: it was not at its tail',
 			finding: `${voltageV === null ? 'No volts' : `${voltageV.toFixed(3)} V`} and ${currentA === null ? 'no amperes' : `${Math.abs(currentA).toFixed(1)} A`} at its end; full is at ${tailA.toFixed(1)} A or less, near the set voltage.`,
 			doubt: null,
-			rule: 'The tail of a row: the larger of 0.02 C of one and 0.002 C for each (models §10).',
+			rule: `The tail of a row: the larger of ${TAIL_C_RATE} C of one and ${TAIL_EACH_C_RATE} C for each (models §10).`,
 			next: 'Charge on, and write its end down again.'
 		})
 	}),

@@ -1,4 +1,6 @@
-import { verdict } from '../../foundation/verdicts';
+import { GUESSED_WITHIN } from '../../foundation/parallel-charge';
+import { OVER_LIMIT_METER_V } from './bounds';
+import { shareWords, verdict } from '../../foundation/verdicts';
 import type { Interval } from '../../foundation/statistics';
 
 const mohm = (ohm: number) => `${(ohm * 1000).toFixed(2)} mΩ`;
@@ -51,7 +53,7 @@ export const CHARGE_VERDICTS = {
 			title: 'Switch off at the wall: these cells are above their limit',
 			finding: `${readV.toFixed(3)} V at the cells; their limit is ${limitV.toFixed(2)} V.`,
 			doubt: null,
-			rule: 'The cell maker’s charge limit, and 10 mV for the meter.',
+			rule: `The cell maker’s charge limit, and ${OVER_LIMIT_METER_V * 1000} mV for the meter.`,
 			next: `Keep away from the cells until every one reads below ${limitV.toFixed(2)} V; clear anything that burns. Set the supply by your meter before it is switched on again. Do not use a cell that swells or is hot.`
 		})
 	}),
@@ -85,7 +87,7 @@ export const CHARGE_VERDICTS = {
 			title: 'Did the supply’s counter begin anew?',
 			finding: `A count of ${counts.map((ah) => ah.toFixed(0)).join(', ')} Ah fits both: since the supply was switched on again, or in all. ${lowAh.toFixed(0)} to ${highAh.toFixed(0)} Ah have gone into a row of ${totalAh.toFixed(0)} Ah.`,
 			doubt: null,
-			rule: 'Amperes × hours between two readings decide, within 20 %; where both fit, you are asked.',
+			rule: `Amperes × hours between two readings decide, within ${shareWords(GUESSED_WITHIN.share)}; where both fit, you are asked.`,
 			next: 'Say at that reading in the log whether its counter began at 0 or went on.'
 		})
 	}),

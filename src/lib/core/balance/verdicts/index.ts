@@ -21,3 +21,4 @@ export const BALANCE_VERDICTS = {
 
 /** Says one of them, or one that several stages say. */
 export const say = sayFrom({ ...SHARED_VERDICTS, ...BALANCE_VERDICTS });
+export { COMPARABLE_RUNS, REPEAT_AT_SHARE, OVER_LIMIT_METER_V } from './bounds';

@@ -1,3 +1,4 @@
+import { PASS_FROM } from '../verdicts';
 import { CoreError, requireFinite, requirePositive } from '../../foundation/errors';
 import { expectedV, fitWiring, staircaseOf, type CellsKnown, type WiringFit } from './lead-likelihood';
 import { leadWords } from './lead-words';
@@ -48,8 +49,6 @@ export interface LeadsJudgement {
 
 /** A meter nobody described, one standard deviation, V (default). */
 export const USUAL_METER_SD_V = 0.002;
-/** "Right" must be this sure. */
-const PASS_FROM = 0.99;
 /** Explanations below this go into the likeliest of their kind. */
 const WORTH_NAMING = 0.005;
 /** Most explanations that are weighed when the next reading is chosen. */

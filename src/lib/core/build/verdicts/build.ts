@@ -1,4 +1,5 @@
-import { listWords, verdict } from '../../foundation/verdicts';
+import { PASS_FROM } from './bounds';
+import { shareWords, listWords, verdict } from '../../foundation/verdicts';
 
 interface LeadsFacts {
 	/** The most probable explanation of what was read, the leads it is about, and how probable it is. */
@@ -59,7 +60,7 @@ export const BUILT_VERDICTS = {
 			title: 'Leave the plug out: a balance lead is wrong',
 			finding: `${facts.text} Sure by what was read: ${percent(facts.probability)}.`,
 			doubt: facts.unread.length ? `Not read: lead ${listWords(facts.unread)}.` : THROUGH_A_METER,
-			rule: 'Readings weighed against every single fault, and against two at once; the plug goes in when “right” is 99 % sure and every lead is read.',
+			rule: `Readings weighed against every single fault, and against two at once; the plug goes in when “right” is ${shareWords(PASS_FROM)} sure and every lead is read.`,
 			next: 'Correct it at the plug or at the bar, then read all leads again.'
 		})
 	}),
@@ -80,7 +81,7 @@ export const BUILT_VERDICTS = {
 			doubt: facts.unread.length
 				? `Not read: lead ${listWords(facts.unread)}.`
 				: 'The readings fit more than one explanation.',
-			rule: 'The plug goes in when “right” is 99 % sure and every lead is read.',
+			rule: `The plug goes in when “right” is ${shareWords(PASS_FROM)} sure and every lead is read.`,
 			next: nextWords(facts)
 		})
 	}),

@@ -9,3 +9,4 @@ export const BUILD_VERDICTS = {
 
 /** Says one of them, or one that several stages say. */
 export const say = sayFrom({ ...SHARED_VERDICTS, ...BUILD_VERDICTS });
+export { PASS_FROM } from './bounds';

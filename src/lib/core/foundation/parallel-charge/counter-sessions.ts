@@ -1,7 +1,7 @@
 import type { ChargeReading } from './charge-reading';
 
 /** Amperes between two looks are guessed by both: amperes × hours is right to this share, and so many Ah (default). */
-const GUESSED = { share: 0.2, ah: 1 };
+export const GUESSED_WITHIN = { share: 0.2, ah: 1 };
 
 /** Charge that a log says went in. */
 export interface CountedCharge {
@@ -35,7 +35,8 @@ const between = (readings: readonly ChargeReading[], from: number, to: number): 
 	);
 
 const fits = (ah: number, { low, high }: { low: number; high: number }): boolean =>
-	ah >= low * (1 - GUESSED.share) - GUESSED.ah && ah <= high * (1 + GUESSED.share) + GUESSED.ah;
+	ah >= low * (1 - GUESSED_WITHIN.share) - GUESSED_WITHIN.ah &&
+	ah <= high * (1 + GUESSED_WITHIN.share) + GUESSED_WITHIN.ah;
 
 interface Step {
 	ah: number;

@@ -48,7 +48,8 @@ export interface BalancePlan {
 
 /** Tail below this share of one cell's capacity per hour, or below so much for each cell of the row, means full (default). */
 export const TAIL_C_RATE = 0.02;
-const TAIL_EACH_C_RATE = 0.002;
+/** Of a row, for each of its cells, C (default). */
+export const TAIL_EACH_C_RATE = 0.002;
 /** A small supply on a large row never gives more than that: its tail is this share of what it is set to. */
 const MAX_OF_SET = 0.25;
 /** A good handheld meter and a supply's setting together, half-width, V (default). */

@@ -1,6 +1,6 @@
 export { factsMoved, sameVerdict } from './compare';
 export { isMeasured } from './measured';
-export { rangeWords } from './range-words';
+export { rangeWords, shareWords } from './range-words';
 export { STAGES, STAGE_NAMES, type Stage, type StageStatus } from './stage';
 export {
 	type Fact,

@@ -16,3 +16,6 @@ export function rangeWords({ low95, high95 }: Pick<Interval, 'low95' | 'high95'>
 /** Whether a fact is an interval. */
 export const isInterval = (fact: unknown): fact is Interval =>
 	typeof fact === 'object' && fact !== null && 'low95' in fact && 'likely' in fact && 'high95' in fact;
+
+/** A share in per cent, without the digits that binary fractions leave behind. */
+export const shareWords = (share: number): string => `${Number((share * 100).toPrecision(6))} %`;

@@ -1,5 +1,5 @@
+import { FUSE_MARGIN, say } from '../verdicts';
 import { WHOLE_BANK, type Subject, type Verdict } from '../../foundation/verdicts';
-import { say } from '../verdicts';
 
 /** Main fuse, cable and BMS of a battery, A; null where nobody has said. */
 export interface Wiring {
@@ -9,9 +9,6 @@ export interface Wiring {
 	/** What may run from it together, W, and its voltage when it is lowest; null or missing: nobody has said. */
 	load?: { peakW: number; leastV: number } | null;
 }
-
-/** A fuse is to carry the continuous current with so much to spare, and a BMS what runs from it. */
-const FUSE_MARGIN = 1.25;
 
 /** What carries less than the loads draw, or has no room above them. */
 function loadVerdicts({ fuseA, cableA, bmsA, load }: Wiring, subject: Subject): Verdict[] {

@@ -10,3 +10,4 @@ export const LIMITS_VERDICTS = {
 /** Says one of them, or one that several stages say. */
 export const say = sayFrom({ ...SHARED_VERDICTS, ...LIMITS_VERDICTS });
 export type { BadRelease, BrokenLink } from './limits';
+export { FUSE_MARGIN } from './bounds';

@@ -1,3 +1,4 @@
+import { FUSE_MARGIN } from './bounds';
 import { verdict, type Measured, type Subject } from '../../foundation/verdicts';
 
 interface ChainBrokenFacts {
@@ -79,7 +80,7 @@ export const LIMIT_VERDICTS = {
 			finding: `Fuse rating ${fuseA} A, cable rating ${cableA} A: the cable can burn before the fuse blows.`,
 			doubt:
 				'What a cable carries depends on its insulation, bundling and heat: take the figure of its maker for where it lies.',
-			rule: 'Main fuse ≤ what the cable carries, and ≥ 1.25 × the continuous current. Local codes come first.',
+			rule: `Main fuse ≤ what the cable carries, and ≥ ${FUSE_MARGIN} × the continuous current. Local codes come first.`,
 			next: 'Fit a smaller fuse or a thicker cable before anything is joined.'
 		})
 	}),
@@ -147,7 +148,7 @@ export const LIMIT_VERDICTS = {
 			title: `Cannot tell whether fuse, cable and BMS fit${of(subject)}`,
 			finding: `Not known: ${blank.join(', ')}.`,
 			doubt: null,
-			rule: 'Main fuse ≤ cable, ≥ 1.25 × BMS; cable ≥ BMS. What is blank cannot be compared.',
+			rule: `Main fuse ≤ cable, ≥ ${FUSE_MARGIN} × BMS; cable ≥ BMS. What is blank cannot be compared.`,
 			next: 'Write down what is fitted, by its own label.'
 		})
 	}),
@@ -159,7 +160,7 @@ export const LIMIT_VERDICTS = {
 			title: `Fuse, cable and BMS fit each other${of(subject)}`,
 			finding: `BMS ${bmsA} A, fuse ${fuseA} A, cable ${cableA} A.`,
 			doubt: 'What a cable carries depends on its insulation, bundling and heat; what a fuse breaks is on its sheet.',
-			rule: 'Main fuse ≤ cable, ≥ 1.25 × BMS; cable ≥ BMS. Local codes come first.',
+			rule: `Main fuse ≤ cable, ≥ ${FUSE_MARGIN} × BMS; cable ≥ BMS. Local codes come first.`,
 			next: null
 		})
 	}),

@@ -1,3 +1,4 @@
+import { BUILD_LIMITS } from '../verdicts';
 import { max, min } from 'd3-array';
 import type { Chemistry } from '../../foundation/chemistry';
 
@@ -39,8 +40,6 @@ export interface Refusal {
 	found: string;
 }
 
-/** Limits of what is built in series (default): groups apart by a share of the smallest, cells' resistance by a factor, age by months. */
-export const BUILD_LIMITS = { groupSpread: 0.08, resistanceFactor: 1.6, ageMonths: 12 };
 const MONTH_MS = 30.4375 * 86_400_000;
 
 /** Why these groups should not be built in series; empty: nothing speaks against it. @param groups of known cells, most negative first */

@@ -10,3 +10,4 @@ export const MATCH_VERDICTS = {
 /** Says one of them, or one that several stages say. */
 export const say = sayFrom({ ...SHARED_VERDICTS, ...MATCH_VERDICTS });
 export { refusalWords } from './match';
+export { BUILD_LIMITS } from './bounds';

@@ -1,4 +1,5 @@
-import { verdict, rangeWords, type Measured, type Said } from '../../foundation/verdicts';
+import { BUILD_LIMITS } from './bounds';
+import { shareWords, verdict, rangeWords, type Measured, type Said } from '../../foundation/verdicts';
 import type { Interval } from '../../foundation/statistics';
 
 interface MatchGainFacts {
@@ -28,7 +29,7 @@ const evenness =
 		title,
 		finding: `The groups differ by ${facts.spreadAh.value.toFixed(1)} Ah, ${((100 * facts.spreadAh.value) / facts.smallestGroupAh.value).toFixed(1)} % of the smallest.`,
 		doubt: `95 %: the smallest of them really holds ${facts.smallestAh.low95.toFixed(1)} to ${facts.smallestAh.high95.toFixed(1)} Ah, as the cells are known.`,
-		rule: `Look above ${facts.lookBeyond * 100} %, do not build above ${facts.stopBeyond * 100} % (default). The battery gives at most its smallest group.`,
+		rule: `Look above ${shareWords(facts.lookBeyond)}, do not build above ${shareWords(facts.stopBeyond)} (default). The battery gives at most its smallest group.`,
 		next: uneven ? 'Replace or retest the cells of the smallest group.' : null
 	});
 
@@ -84,7 +85,7 @@ export const GROUP_VERDICTS = {
 			title: despite ? 'Built all the same' : 'These should not be in series',
 			finding: `${refusalWords(refusals)}${despite ? ` “${despite}”` : ''}`,
 			doubt: null,
-			rule: 'One chemistry, grade, age (12 months) and kind of terminal; groups within 8 % of the smallest, resistance within 1.6 times (defaults); no open stop, no untested used cell.',
+			rule: `One chemistry, grade, age (${BUILD_LIMITS.ageMonths} months) and kind of terminal; groups within ${shareWords(BUILD_LIMITS.groupSpread)} of the smallest, resistance within ${BUILD_LIMITS.resistanceFactor} times (defaults); no open stop, no untested used cell.`,
 			next: despite ? null : 'Exchange those cells, or match again and write why it is built all the same.'
 		})
 	}),
@@ -116,7 +117,7 @@ export const GROUP_VERDICTS = {
 			title: 'The groups are even but for a larger one',
 			finding: `The largest holds ${largestAh.toFixed(1)} Ah, the others about ${middleAh.toFixed(1)} Ah: ${surplusAh.value.toFixed(1)} Ah of it cannot be used.`,
 			doubt: `95 %: the smallest of them really holds ${smallestAh.low95.toFixed(1)} to ${smallestAh.high95.toFixed(1)} Ah, as the cells are known.`,
-			rule: `The battery gives at most its smallest group; here no group is more than ${lookBeyond * 100} % below the middle of them.`,
+			rule: `The battery gives at most its smallest group; here no group is more than ${shareWords(lookBeyond)} below the middle of them.`,
 			next: 'Build them as they are. A cell of the others’ size in its place would leave the larger one free for another use.'
 		})
 	}),

@@ -1,9 +1,6 @@
+import { HARDLY_EVER, say } from '../verdicts';
 import type { YearOfUse } from '../use-year';
 import { WHOLE_BANK, type Subject, type Verdict } from '../../foundation/verdicts';
-import { say } from '../verdicts';
-
-/** Fewer days than this end empty: hardly ever (default). */
-const HARDLY_EVER = 0.01;
 
 /** What a drawn year says of the plan. */
 export function judgeYear(year: YearOfUse, subject: Subject = WHOLE_BANK): Verdict {

@@ -1,3 +1,4 @@
+import { LABEL_AGREES } from '../verdicts';
 import { CHEMISTRIES, CHEMISTRY_FIGURES, type Chemistry } from '../../foundation/chemistry';
 
 /** Volts of a label, by what they are called; null where it says none. */
@@ -19,8 +20,6 @@ export interface LabelReading {
 }
 
 export const MAX_SERIES = 128;
-/** Figures within this share of each other are the same, rounded. */
-export const SAME = 0.03;
 /** A voltage further than this share from a chemistry's is not its: where cells are counted, where not, and of a charger's, which is exact. */
 const FITS = { counted: 0.045, uncounted: 0.03, peak: 0.01 };
 /** Names of voltage classes: what is sold as 12 V has 12.8. */
@@ -31,7 +30,7 @@ const USUAL_SERIES = [1, 2, 3, 4, 5, 6, 7, 8, 10, 12, 13, 14, 15, 16, 20, 24];
 /** What speaks against a reading before any figure is seen. */
 const AGAINST = { class: 0.002, peak: 0.03, unusual: 0.02, notLfp: 0.005 };
 
-export const isSame = (a: number, b: number): boolean => Math.abs(a - b) <= SAME * Math.max(a, b);
+export const isSame = (a: number, b: number): boolean => Math.abs(a - b) <= LABEL_AGREES * Math.max(a, b);
 /** Sold under its class: "12 V" of 12.8. */
 export const isClassOf = (label: number, real: number): boolean =>
 	CLASSES_V.includes(label) && real > label && real <= label * (1 + ABOVE_CLASS);

@@ -1,7 +1,5 @@
+import { LIFT_KG } from '../verdicts';
 import { requireNotNegative, requirePositive } from '../../foundation/errors';
-
-/** What one and two people lift, kg (default). */
-export const LIFT_KG = { one: 23, two: 40 } as const;
 
 /** Bars, box, BMS and cables beside the cells, share of their mass (default). */
 const REST_MASS = 0.15;

@@ -15,3 +15,4 @@ export const PLAN_VERDICTS = {
 export const say = sayFrom({ ...SHARED_VERDICTS, ...PLAN_VERDICTS });
 export { hardwareWords } from './planning';
 export type { MakerFigure } from './layout';
+export { LIFT_KG, LABEL_AGREES, HARDLY_EVER } from './bounds';

@@ -1,4 +1,5 @@
-import { verdict } from '../../foundation/verdicts';
+import { LABEL_AGREES } from './bounds';
+import { shareWords, verdict } from '../../foundation/verdicts';
 import type { Chemistry } from '../../foundation/chemistry';
 
 interface CellVolts {
@@ -16,7 +17,7 @@ const cellWords = ({ perCellV, fullCellV }: CellVolts) =>
 		.filter(Boolean)
 		.join(' and ');
 
-const RULE = 'Wh = Ah × V; volts ÷ cells in series are those of the chemistry, within 3 %.';
+const RULE = `Wh = Ah × V; volts ÷ cells in series are those of the chemistry, within ${shareWords(LABEL_AGREES)}.`;
 
 export const LABEL_VERDICTS = {
 	'label-agrees': verdict<{ perCellV: number | null; series: number | null; chemistry: Chemistry | null }>()({

@@ -1,4 +1,5 @@
-import { verdict } from '../../foundation/verdicts';
+import { HARDLY_EVER, LIFT_KG } from './bounds';
+import { shareWords, verdict } from '../../foundation/verdicts';
 import { MONTH_NAMES } from '../../foundation/time';
 import type { Interval } from '../../foundation/statistics';
 
@@ -229,7 +230,7 @@ export const PLANNING_VERDICTS = {
 			title: `${massKg.toFixed(0)} kg is not lifted by ${people === 1 ? 'one' : people}`,
 			finding: `One person carries 23 kg, two 40 kg (default).${slingHeightMm === null ? '' : ` On a hoist the hook hangs ${slingHeightMm.toFixed(0)} mm above its handles.`}`,
 			doubt: null,
-			rule: '≤ 23 kg one person, ≤ 40 kg two, beyond that a hoist or built in place.',
+			rule: `≤ ${LIFT_KG.one} kg one person, ≤ ${LIFT_KG.two} kg two, beyond that a hoist or built in place.`,
 			next: `Build it where it stays, carried there in ${lots} lots, or bring a hoist.`
 		})
 	}),
@@ -258,7 +259,7 @@ export const PLANNING_VERDICTS = {
 			title: `Hardly ever empty: ${percent(share.low95)} to ${percent(share.high95)} of the days`,
 			finding: `${kwhMissing.toFixed(1)} kWh a year are missing.`,
 			doubt: yearDoubt(isUsualSun),
-			rule: 'A day that ends at the cut-off counts; fewer than 1 % is hardly ever.',
+			rule: `A day that ends at the cut-off counts; fewer than ${shareWords(HARDLY_EVER)} is hardly ever.`,
 			next: null
 		})
 	}),

@@ -1,9 +1,7 @@
+import { COULOMBIC, say } from '../verdicts';
 import { CoreError, requirePositive } from '../../foundation/errors';
 import { WHOLE_BANK, measured, type Subject, type Verdict } from '../../foundation/verdicts';
-import { say } from '../verdicts';
 
-/** Charge that comes out again of what went in (models, a cell that can be simulated). */
-const COULOMBIC = 0.999;
 /** Two counters nobody has compared, one sd of their ratio (default: 0.5 % each), and doubt of the two ends being the same. */
 const COUNTERS_SD = 0.007;
 const ENDS_SD = 0.003;

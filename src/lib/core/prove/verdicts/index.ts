@@ -9,3 +9,4 @@ export const PROVE_VERDICTS = {
 
 /** Says one of them, or one that several stages say. */
 export const say = sayFrom({ ...SHARED_VERDICTS, ...PROVE_VERDICTS });
+export { COULOMBIC } from './bounds';

@@ -1,3 +1,4 @@
+import { COULOMBIC } from './bounds';
 import { verdict, listWords, type Measured } from '../../foundation/verdicts';
 import type { Interval } from '../../foundation/statistics';
 
@@ -165,7 +166,7 @@ export const PROOF_VERDICTS = {
 			finding: `${chargedAh.toFixed(1)} Ah went in, ${dischargedAh.toFixed(1)} Ah came out: the load’s counter reads ${signedPercent(gain.value)} ± ${(gain.sd * 100).toFixed(1)} % of what the charger’s says.`,
 			doubt:
 				'Which of the two is wrong this alone does not say: a shunt in the same wire, or hours × amps, is the third witness.',
-			rule: 'Between the same two ends of charge, out ÷ in = 0.999 for a sound cell.',
+			rule: `Between the same two ends of charge, out ÷ in = ${COULOMBIC} for a sound cell.`,
 			next: 'Set a third counter beside them before any capacity is believed.'
 		})
 	}),
@@ -177,7 +178,7 @@ export const PROOF_VERDICTS = {
 			title: 'Charge and discharge counters agree',
 			finding: `${chargedAh.toFixed(1)} Ah in, ${dischargedAh.toFixed(1)} Ah out (${signedPercent(gain.value)} ± ${(gain.sd * 100).toFixed(1)} %).`,
 			doubt: 'They may err alike.',
-			rule: 'Between the same two ends of charge, out ÷ in = 0.999 for a sound cell.',
+			rule: `Between the same two ends of charge, out ÷ in = ${COULOMBIC} for a sound cell.`,
 			next: null
 		})
 	}),

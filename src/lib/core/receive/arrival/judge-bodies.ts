@@ -1,6 +1,6 @@
+import { UNDER_SHEET, say } from '../verdicts';
 import { median } from '../../foundation/statistics';
 import { cellSubject, measured, type Subject, type Verdict } from '../../foundation/verdicts';
-import { say } from '../verdicts';
 import { findOutliers, QUANTITY_FIGURES } from '../../foundation/reading';
 
 export interface BodyOfCell {
@@ -14,8 +14,6 @@ export interface BodyOfCell {
 	thicknessSdMm?: number | null;
 }
 
-/** Lighter than the sheet by more is worth a word (default). */
-const UNDER_SHEET = 0.03;
 /** Cells read so far apart in temperature are not read alike, K (default). */
 const UNLIKE_K = 5;
 

@@ -1,3 +1,4 @@
+import { OVER_PROMISE, say } from '../verdicts';
 import {
 	BOTTOM_DOUBT,
 	CHEMISTRY_FIGURES,
@@ -9,7 +10,6 @@ import {
 import { bothOf, type Bounds } from '../../foundation/charge-account';
 import { median } from '../../foundation/statistics';
 import { WHOLE_BANK, cellSubject, measured, type Subject, type Verdict } from '../../foundation/verdicts';
-import { say } from '../verdicts';
 import { outsideLimits } from './outside-limits';
 import {
 	likeResistances,
@@ -255,9 +255,6 @@ function resistanceVerdicts(all: readonly ArrivedCell[], context: DeliveryContex
 		})
 	];
 }
-
-/** Above the promise by more than that share a cell is not what was sold (default). */
-const OVER_PROMISE = 0.1;
 
 /** Cells with more resistance than they were promised with, four wires, beyond what their meter may err. */
 const overPromise = (cells: readonly ArrivedCell[], promisedMohm: number | null): Verdict[] =>

@@ -1,3 +1,4 @@
+import { SWELLS } from '../verdicts';
 import type { Answer, Inspected, Seen, Inspection, StopReason } from '../../picture';
 
 /** Everything good, said in one go. */
@@ -11,9 +12,6 @@ export const ALL_GOOD: Record<Inspected, Answer> = {
 	thread: 'good',
 	sleeve: 'good'
 };
-
-/** A case whose middle stands out so far over its edges, mm, or that is so much thicker than its sheet says, has swollen (default; the maker's limit first). */
-const SWELLS = { outMm: 3, share: 0.05 };
 
 /** How far a case stands out in the middle, and whether that is swelling; null where its thickness was not taken. */
 export function swelling(

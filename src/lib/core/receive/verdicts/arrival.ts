@@ -1,4 +1,5 @@
-import { verdict, type Measured } from '../../foundation/verdicts';
+import { OVER_PROMISE, UNDER_SHEET } from './bounds';
+import { shareWords, verdict, type Measured } from '../../foundation/verdicts';
 
 interface DeliveryClaimFacts {
 	good: number;
@@ -69,7 +70,7 @@ export const ARRIVAL_VERDICTS = {
 			title: `${subject.label} has more resistance than promised`,
 			finding: `${resistanceMohm.value.toFixed(3)} mΩ against ${promisedMohm.toFixed(3)} mΩ promised.`,
 			doubt: `Meter ± ${(1.96 * resistanceMohm.sd).toFixed(3)} mΩ (95 %). A colder cell or a two-wire reading shows more, too.`,
-			rule: 'Above the promise by more than the meter’s uncertainty and 10 % (default), at 1 kHz and four wires.',
+			rule: `Above the promise by more than the meter’s uncertainty and ${shareWords(OVER_PROMISE)} (default), at 1 kHz and four wires.`,
 			next: 'Read it again with four wires at about 25 °C; then it goes into the report.'
 		})
 	}),
@@ -106,7 +107,7 @@ export const ARRIVAL_VERDICTS = {
 			title: `The cells are ${percent(Math.abs(relativeDifference))} % lighter than their sheet`,
 			finding: `${medianKg.toFixed(3)} kg in the middle of ${cells}; the sheet says ${sheetKg.toFixed(3)} kg.`,
 			doubt: 'Sheets round, and state it with a tolerance; a scale may be off.',
-			rule: 'Lighter than 3 % under the sheet (default).',
+			rule: `Lighter than ${shareWords(UNDER_SHEET)} under the sheet (default).`,
 			next: 'Weigh something known; then test the capacity before you trust the rating.'
 		})
 	}),

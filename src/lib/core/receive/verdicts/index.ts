@@ -19,3 +19,4 @@ export const RECEIVE_VERDICTS = {
 
 /** Says one of them, or one that several stages say. */
 export const say = sayFrom({ ...SHARED_VERDICTS, ...RECEIVE_VERDICTS });
+export { UNDER_SHEET, OVER_PROMISE, SWELLS } from './bounds';

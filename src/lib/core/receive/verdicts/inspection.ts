@@ -1,4 +1,5 @@
-import { verdict } from '../../foundation/verdicts';
+import { SWELLS } from './bounds';
+import { shareWords, verdict } from '../../foundation/verdicts';
 
 const REASONS = {
 	leak: 'it leaks',
@@ -60,7 +61,7 @@ export const INSPECTION_VERDICTS = {
 				.filter(Boolean)
 				.join(' '),
 			doubt: null,
-			rule: 'Leak, smell, heat that no current explains, an open vent, or a case more than 3 mm over its edges or 5 % over its sheet (default; the maker’s limit first).',
+			rule: `Leak, smell, heat that no current explains, an open vent, or a case more than ${SWELLS.outMm} mm over its edges or ${shareWords(SWELLS.share)} over its sheet (default; the maker’s limit first).`,
 			next: lifted
 				? null
 				: atWork

@@ -10,3 +10,4 @@ export const SERVE_VERDICTS = {
 /** Says one of them, or one that several stages say. */
 export const say = sayFrom({ ...SHARED_VERDICTS, ...SERVE_VERDICTS });
 export type { NotJudgedCause } from './serve';
+export { GROWS, MIN_SHARE_A_CHECK, WORN_CELLS_SD } from './bounds';

@@ -1,4 +1,5 @@
-import { verdict, rangeWords, type Measured, type Said } from '../../foundation/verdicts';
+import { GROWS, MIN_SHARE_A_CHECK, WORN_CELLS_SD } from './bounds';
+import { shareWords, verdict, rangeWords, type Measured, type Said } from '../../foundation/verdicts';
 import { formatYears } from '../../foundation/units';
 import type { Interval } from '../../foundation/statistics';
 
@@ -53,7 +54,7 @@ const drift =
 						: `${label} may be apart at the ${end}`,
 			finding: `Group ${group} is ${range} the mean of the others, likeliest ${Math.abs(driftAh.likely).toFixed(1)} Ah ${way}.`,
 			doubt: `95 %, from ${countedAtV === null && learntOn !== null ? `the count of ${learntOn} and how the groups have moved since: what curve and hysteresis get wrong is the same both times` : countedAtV === null ? 'meter, joints, hysteresis and the curve itself' : `the Ah counted between the groups’ passings of ${countedAtV.toFixed(2)} V in that charge; a balancer of much more than 0.1 A at work then moves more`}${kind === 'unsure' ? ': too near the limit to be sure' : ''}.`,
-			rule: `Look above ${limitShare * 100} % of a group, ${limitAh.toFixed(1)} Ah (default).`,
+			rule: `Look above ${shareWords(limitShare)} of a group, ${limitAh.toFixed(1)} Ah (default).`,
 			next: {
 				none: null,
 				sure: 'Let the balancer work at the top for a week, then check again.',
@@ -163,7 +164,7 @@ export const SERVICE_VERDICTS = {
 			title: `${subject.kind === 'group' ? subject.label : `Group ${group}`} reads ${Math.abs(differenceV.value * 1000).toFixed(0)} mV ${differenceV.value < 0 ? 'lower' : 'higher'} under load`,
 			finding: `At ${Math.abs(currentA).toFixed(0)} A against the median of the others. If a joint causes it, that joint has ${Math.max(0, mOhm.low95).toFixed(2)} to ${mOhm.high95.toFixed(2)} mΩ too much and makes ${heatW.toFixed(0)} W of heat.`,
 			doubt: `95 %: meter, unlike cells, unlike charge on the plateau. Near empty or full a group with less or more charge looks the same.`,
-			rule: 'Difference ÷ current, beyond what meters, cells (6 % of their own drop) and charge explain.',
+			rule: `Difference ÷ current, beyond what meters, cells (${shareWords(WORN_CELLS_SD)} of the drop of new ones, one sd) and charge explain.`,
 			next: 'Load off. Feel for a warm joint once it is off, check and tighten it, then read at rest and under load in Prove.'
 		})
 	}),
@@ -175,7 +176,7 @@ export const SERVICE_VERDICTS = {
 			title: 'No group stands apart under load',
 			finding: `${(spreadV * 1000).toFixed(0)} mV between highest and lowest at ${Math.abs(currentA).toFixed(0)} A.`,
 			doubt: `A joint with less than ${seesMohm.toFixed(2)} mΩ too much does not show.`,
-			rule: 'Difference ÷ current, beyond what meters, cells (6 % of their own drop) and charge explain.',
+			rule: `Difference ÷ current, beyond what meters, cells (${shareWords(WORN_CELLS_SD)} of the drop of new ones, one sd) and charge explain.`,
 			next: null
 		})
 	}),
@@ -200,7 +201,7 @@ export const SERVICE_VERDICTS = {
 				title: `${label} ${way} steadily`,
 				finding: `By ${Math.abs(ahPerMonth.value).toFixed(2)} ± ${(1.96 * ahPerMonth.sd).toFixed(2)} Ah a month against the others, over ${checks} checks.`,
 				doubt: 'A balancer at work hides part of it; a meter or a place of reading that changed would look the same.',
-				rule: 'A slope away from the others over three checks or more that chance shows of one battery in fifty, each check good to 0.15 % of a group at best, its doubt wider where the checks do not lie on a line; and above 0.1 % of a group a year (default).',
+				rule: `A slope away from the others over ${GROWS.checks} checks or more that chance shows of one battery in ${Math.round(1 / GROWS.chance)}, each check good to ${shareWords(MIN_SHARE_A_CHECK)} of a group at best, its doubt wider where the checks do not lie on a line; and above ${shareWords(GROWS.sharePerYear)} of a group a year (default).`,
 				next: 'Its self-discharge or its balance lead differs: check the lead and the terminals, and read again at the end of the next full charge.'
 			};
 		}

@@ -1,7 +1,7 @@
+import { GROWS, MIN_SHARE_A_CHECK, say } from '../verdicts';
 import { sum } from 'd3-array';
 import { normalQuantile, type Interval } from '../../foundation/statistics';
 import { WHOLE_BANK, measured, type Subject, type Verdict } from '../../foundation/verdicts';
-import { say } from '../verdicts';
 
 export interface DatedDrift {
 	/** Years since the battery went into service. */
@@ -11,9 +11,6 @@ export interface DatedDrift {
 
 /** An interval spans this many standard deviations. */
 const INTERVAL_SDS = 2 * 1.96;
-
-/** However fine a check reads, where in the taper it was read moves it by so much of the capacity, one sd (default). */
-const MIN_SHARE_A_CHECK = 0.0015;
 
 /** How fast a group moves away from the others. */
 export interface DriftSlope {
@@ -54,9 +51,6 @@ export function driftSlopes(drifts: readonly DatedDrift[], groups: number, group
 		return { ahPerMonth, sd: scatter / Math.sqrt(sxx), checks: points.length, nowAh };
 	});
 }
-
-/** A drift grows when so many checks say so, by so much of a group a year, and chance says it of any group so rarely (default). */
-const GROWS = { checks: 3, chance: 0.02, sharePerYear: 0.001 };
 
 /**
  * The group that moves away steadily, though it may not be far away yet; null where none does beyond its doubt. A group that comes back to

@@ -1,11 +1,9 @@
+import { WORN_CELLS_SD, say } from '../verdicts';
 import { median } from 'd3-array';
 import { LOADED_OHM_AH, restVoltageCurve, type Chemistry } from '../../foundation/chemistry';
 import { normalQuantile } from '../../foundation/statistics';
 import { measured, type Subject, type Verdict } from '../../foundation/verdicts';
-import { say } from '../verdicts';
 
-/** Resistance of sound groups that have worked for years differs by this share of a new one's, one sd (default). */
-const CELLS_SD = 0.16;
 /** Unlike charge of the groups, one sd, fraction; and how far the charge may be from what the loaded volts say (defaults). */
 const CHARGE = { sd: 0.013, within: 0.05 };
 /** Hysteresis, and a moment between two readings, one sd, V (default). */
@@ -49,7 +47,12 @@ export function judgeUnderLoad(
 	const z = widest(read.length);
 	const ohm = LOADED_OHM_AH / groupAh;
 	const restV = median(read, (r) => r.v)! - currentA * ohm;
-	const sdV = Math.hypot(Math.SQRT2 * meterSdV, CELLS_SD * amps * ohm, MOMENT_SD_V, unlikeChargeV(chemistry, restV));
+	const sdV = Math.hypot(
+		Math.SQRT2 * meterSdV,
+		WORN_CELLS_SD * amps * ohm,
+		MOMENT_SD_V,
+		unlikeChargeV(chemistry, restV)
+	);
 	// A discharge lowers the group whose joint is bad, a charge raises it.
 	const excessOf = (differenceV: number) => differenceV * Math.sign(currentA);
 	const apart = read.flatMap(({ v, i }) => {

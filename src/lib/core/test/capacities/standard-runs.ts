@@ -1,11 +1,5 @@
-import {
-	REPEATS_SD,
-	TESTER_GAIN_SD,
-	toStandardConditions,
-	twoWireShare,
-	type CorrectionStep,
-	type RefusedRun
-} from '../capacity';
+import { REPEATS_SD, toStandardConditions, twoWireShare, type CorrectionStep, type RefusedRun } from '../capacity';
+import { TESTER_GAIN_SD } from '../verdicts';
 import type { StandardRun } from '../testers';
 import { CHEMISTRY_FIGURES, type Chemistry } from '../../foundation/chemistry';
 import { OTHER_END_V, USUAL_CONDITIONS, bindingClause } from '../clauses';

@@ -1,7 +1,8 @@
+import { LIKE_CELLS_SD, APART_SDS, TESTER_GAIN_SD } from '../verdicts';
 import { median } from 'd3-array';
 import { coldShareAt, RATED_C } from '../../foundation/chemistry';
 import { CoreError, requireFinite } from '../../foundation/errors';
-import { REPEATS_SD, TESTER_GAIN_SD } from './judge-capacity';
+import { REPEATS_SD } from './judge-capacity';
 import { toStandardConditions } from './standard-conditions';
 
 /** A run at a temperature that was chosen on purpose, a warm box or the cold. */
@@ -125,10 +126,6 @@ export function usualShare(temperatureC: number): { low: number; high: number } 
 	return { low: 1 - lost * (1 + 2 / 3), high: 1 - lost * (1 - 2 / 3) };
 }
 
-/** Sound cells of one kind lose alike in the cold, to so much, one sd (default). */
-const ALIKE_SD = 0.01;
-/** Beyond so many sds one stands apart. */
-const APART_SDS = 2.5;
 /** Fewer cells at one temperature tell nothing of each other. */
 const MIN_TOGETHER = 3;
 
@@ -144,7 +141,7 @@ export function weakAtTemperature(
 	return shared.flatMap(({ cellId, share }) => {
 		const others = shared.filter((c) => c.cellId !== cellId).map((c) => c.share.value);
 		const othersShare = median(others)!;
-		const sd = Math.hypot(share.sd, ALIKE_SD, share.sd / Math.sqrt(others.length));
+		const sd = Math.hypot(share.sd, LIKE_CELLS_SD, share.sd / Math.sqrt(others.length));
 		return othersShare - share.value > APART_SDS * sd ? [{ cellId, share, othersShare }] : [];
 	});
 }

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { evidenceOfEarlierLots, judgeCapacity, TESTER_GAIN_SD } from '.';
+import { evidenceOfEarlierLots, judgeCapacity } from '.';
+import { TESTER_GAIN_SD } from '../verdicts';
 
 const lot = (tester: string | null, meanAh: number, n = 8) => ({
 	tester,

@@ -1,6 +1,7 @@
 import { deviation, mean, median, sum } from 'd3-array';
 import { requirePositive } from '../../foundation/errors';
-import { TESTER_GAIN_SD, type LotEvidence } from './judge-capacity';
+import { TESTER_GAIN_SD } from '../verdicts';
+import { type LotEvidence } from './judge-capacity';
 import type { TestedLot } from '../../picture';
 
 /** Cells of one lot scatter so much, lots of one type from each other so much, as fractions (default); each counts like so many of its own. */

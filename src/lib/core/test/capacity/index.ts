@@ -10,10 +10,8 @@ export { evidenceOfEarlierLots } from './earlier-lots';
 export {
 	type CapacityBound,
 	type CapacityJudgement,
-	DECISION_PROBABILITY,
 	type LotEvidence,
 	REPEATS_SD,
-	TESTER_GAIN_SD,
 	judgeCapacity
 } from './judge-capacity';
 export { type RefusedRun, type TestedCell, judgeTesting } from './judge-testing';

@@ -1,15 +1,10 @@
+import { TESTER_GAIN_SD, DECISION_PROBABILITY, say } from '../verdicts';
 import type { ClauseKind } from '../../picture';
 import { chanceOfDeciding } from '../sampling';
 import { normalCdf } from '../../foundation/statistics';
 import { requireNotNegative, requirePositive } from '../../foundation/errors';
 import { cellSubject, measured, type Verdict } from '../../foundation/verdicts';
-import { say } from '../verdicts';
 import { RATED_C } from '../../foundation/chemistry';
-
-/** Prior doubt of an uncalibrated tester's gain, one sd as a fraction of its reading (default). */
-export const TESTER_GAIN_SD = 0.01;
-/** A shortfall is called one way or the other beyond this probability. */
-export const DECISION_PROBABILITY = 0.95;
 
 /** A run repeats no better than this, one sd as a fraction (default). */
 export const REPEATS_SD = 0.003;

@@ -1,21 +1,14 @@
+import { BELIEVABLE, CONTRADICT, TOO_GOOD, ODD_SDS, say } from '../verdicts';
 import { CHEMISTRY_FIGURES, type Chemistry } from '../../foundation/chemistry';
 import { cellSubject, measured, type Verdict } from '../../foundation/verdicts';
-import { say } from '../verdicts';
 import { meanVoltage } from '../witnesses';
 
-/** A result outside these shares of the rating is a slip until another run says the same (default). */
-const BELIEVABLE = { least: 0.4, most: 1.5 };
 /** What was meant lies within these shares of it. */
 const MEANT = { least: 0.7, most: 1.15 };
 /** A decimal point is lost by these. */
 const SLIPS = [10, 100, 1000, 0.1, 0.01, 0.001];
-/** Two runs of one cell within a year that lie further apart than that, as a share of the larger, and than so many sd, are not of one thing. */
-const CONTRADICT = { share: 0.1, sds: 4 };
-/** More than rated by so much is questioned (models §21). */
-const TOO_GOOD = { share: 0.06, usual: 0.04, sds: 2 };
 /** Two counters, one sd as a share of their ratio. */
 const COUNTERS_SD = Math.SQRT2 * 0.01;
-const ODD_SDS = 3;
 
 /** A result that may have lost its decimal point. */
 export interface SlippedResult {

@@ -1,12 +1,10 @@
+import { LARGEST_CORRECTION } from '../verdicts';
 import { RATED_C, toTemperature } from '../../foundation/chemistry';
 import { CoreError, requireFinite, requireNotNegative, requirePositive } from '../../foundation/errors';
 import type { Correction } from '../../picture';
 
 /** Rate exponent k with its doubt (default, uncertain; Peukert 1897 form). */
 const RATE_EXPONENT = { value: 1.01, sd: 0.01 };
-
-/** Larger corrections are refused: the cell has to be tested again nearer the standard. */
-export const LARGEST_CORRECTION = 0.05;
 
 /** One step from what was read to standard conditions. */
 export interface CorrectionStep {

@@ -1,8 +1,7 @@
-import { DECISION_PROBABILITY } from '../capacity';
+import { DECISION_PROBABILITY, say } from '../verdicts';
 import { resistanceAt } from '../../foundation/reading';
 import { normalCdf } from '../../foundation/statistics';
 import { cellSubject, type Subject, type Verdict } from '../../foundation/verdicts';
-import { say } from '../verdicts';
 
 /** The line a person draws for a grade; null: nothing is asked of that quantity. */
 export interface GradeLine {

@@ -1,6 +1,7 @@
 import { CHEMISTRY_FIGURES, type Chemistry } from '../../foundation/chemistry';
 import { CoreError, requireNotNegative } from '../../foundation/errors';
-import { REPEATS_SD, TESTER_GAIN_SD, judgeCapacity, toStandardConditions, twoWireShare } from '../capacity';
+import { REPEATS_SD, judgeCapacity, toStandardConditions, twoWireShare } from '../capacity';
+import { TESTER_GAIN_SD } from '../verdicts';
 import { jointCapacities } from './joint-capacity';
 import type { StandardRun } from './solve-testers';
 

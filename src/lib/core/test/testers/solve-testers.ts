@@ -1,6 +1,7 @@
 import { group } from 'd3-array';
 import { requireNotNegative, requirePositive } from '../../foundation/errors';
-import { REPEATS_SD, TESTER_GAIN_SD } from '../capacity';
+import { REPEATS_SD } from '../capacity';
+import { TESTER_GAIN_SD } from '../verdicts';
 
 /** A run brought to standard conditions. */
 export interface StandardRun {

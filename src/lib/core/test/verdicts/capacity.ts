@@ -1,4 +1,14 @@
-import { verdict, type Measured, type Said, type Sentences } from '../../foundation/verdicts';
+import {
+	BELIEVABLE,
+	CONTRADICT,
+	DECISION_PROBABILITY,
+	LARGEST_CORRECTION,
+	LIKE_CELLS_SD,
+	APART_SDS,
+	ODD_SDS,
+	TESTER_GAIN_SD
+} from './bounds';
+import { shareWords, verdict, type Measured, type Said, type Sentences } from '../../foundation/verdicts';
 
 interface CapacityFacts {
 	capacityAh: Measured;
@@ -55,7 +65,7 @@ function against(facts: CapacityFacts) {
 	return {
 		finding: `${capacityAh.value.toFixed(1)} ± ${capacityAh.sd.toFixed(1)} Ah against ${ratedAh} ${clause ? `Ah, the ${clause} that was promised` : 'rated'}: ${Math.abs(difference).toFixed(1)} Ah ${difference < 0 ? 'under' : 'over'}.${corrected(facts)}`,
 		doubt: `Probability that the true capacity is below ${clause ? `the ${clause}` : 'rated'}: ${showProbability(probabilityShort)}.${facts.lotCells ? ` ${facts.lotCells} cells of earlier lots, run on other testers, are taken into it.` : ''}`,
-		rule: `Short above ${decidedBeyond * 100} %, meets below ${Math.round((1 - decidedBeyond) * 100)} %, otherwise unsure.`
+		rule: `Short above ${shareWords(decidedBeyond)}, meets below ${Math.round((1 - decidedBeyond) * 100)} %, otherwise unsure.`
 	};
 }
 
@@ -108,7 +118,7 @@ export const CAPACITY_VERDICTS = {
 			title: `${cells} cells: nothing against them`,
 			finding: `Each within its doubt of ${ratedAh} Ah rated; the lowest has ${lowestAh.value.toFixed(1)} ± ${lowestAh.sd.toFixed(1)} Ah. Good to build with.`,
 			doubt: 'Whether one is a little below its rating these runs cannot tell.',
-			rule: 'Short above 95 %, meets below 5 %, otherwise unsure.',
+			rule: `Short above ${shareWords(DECISION_PROBABILITY)}, meets below ${Math.round((1 - DECISION_PROBABILITY) * 100)} %, otherwise unsure.`,
 			next: withoutTemperature
 				? `Enter the temperature of ${withoutTemperature === cells ? 'these runs' : `${withoutTemperature} of these runs`}: that narrows them most.`
 				: 'To hold the supplier to the rating, run the lowest ones on a second tester.'
@@ -135,7 +145,7 @@ export const CAPACITY_VERDICTS = {
 			title: `The runs of ${subject.label} contradict each other`,
 			finding: `${runsAh.map((ah) => ah.toFixed(1)).join(' and ')} Ah: no cell gave both. None of them is used.`,
 			doubt: null,
-			rule: 'Runs of one cell within a year differ by less than 10 % (default) and by less than their uncertainty explains.',
+			rule: `Runs of one cell within a year differ by less than ${shareWords(CONTRADICT.share)} (default) and by less than their uncertainty explains.`,
 			next: 'Open its passport: remove the wrong run, or move it to the cell it is of. If you cannot tell, run it again.'
 		})
 	}),
@@ -147,7 +157,7 @@ export const CAPACITY_VERDICTS = {
 			title: `Is the result of ${subject.label} typed right?`,
 			finding: `${capacityAh} Ah from a cell rated ${ratedAh} Ah${meantAh === null ? '' : `; ${meantAh} Ah may have been meant`}. It is not used.`,
 			doubt: null,
-			rule: 'A single result below 40 % or above 150 % of the rating (default) needs a second run that says the same.',
+			rule: `A single result below ${shareWords(BELIEVABLE.least)} or above ${shareWords(BELIEVABLE.most)} of the rating (default) needs a second run that says the same.`,
 			next: 'Open its passport: correct or remove the result, or run the cell again.'
 		})
 	}),
@@ -158,7 +168,7 @@ export const CAPACITY_VERDICTS = {
 			title: `Wh and Ah of ${subject.label} do not fit each other`,
 			finding: `${energyWh.toFixed(0)} Wh ÷ ${capacityAh.toFixed(1)} Ah is ${meanV.toFixed(2)} V; such a discharge has ${expectedV.value.toFixed(2)} ± ${(1.96 * expectedV.sd).toFixed(2)} V.`,
 			doubt: 'Which of the two counters is wrong this run cannot tell.',
-			rule: 'Mean voltage of the chemistry at this rate, beyond 3 sd of curve and counters.',
+			rule: `Mean voltage of the chemistry at this rate, beyond ${ODD_SDS} sd of curve and counters.`,
 			next: 'Check units and digits of both; compare the tester with another counter.'
 		})
 	}),
@@ -181,7 +191,7 @@ export const CAPACITY_VERDICTS = {
 			title: `${testerName(high)} reads ${(fraction.value * 100).toFixed(1)} % more than ${testerName(low)}`,
 			finding: `From the cells run on both: ${(fraction.value * 100).toFixed(1)} ± ${(196 * fraction.sd).toFixed(1)} %. Every capacity here takes that into account.`,
 			doubt: 'Which of the two is right their runs cannot tell.',
-			rule: 'A tester’s gain is taken as 0 ± 1 % before cells compare it.',
+			rule: `A tester’s gain is taken as 0 ± ${shareWords(TESTER_GAIN_SD)} before cells compare it.`,
 			next: 'To know which, run one cell on a tester that was calibrated, or against a shunt.'
 		})
 	}),
@@ -242,7 +252,7 @@ export const CAPACITY_VERDICTS = {
 			title: `${subject.label} falls behind at ${temperatureC} °C`,
 			finding: `It gives ${percentOf(share.value)} ± ${(196 * share.sd).toFixed(1)} % of what it gives at 25 °C; the others ${percentOf(othersShare)} %.`,
 			doubt: 'A run that was colder than its thermometer, a bad clip or leads look the same.',
-			rule: 'Apart from the others by more than 2.5 sds of both and the 1 % by which sound cells differ (default).',
+			rule: `Apart from the others by more than ${APART_SDS} sds of both and the ${shareWords(LIKE_CELLS_SD)} by which sound cells differ (default).`,
 			next: 'Run it once more beside another one, with their leads exchanged. If it stays, keep it from cold or high current.'
 		})
 	}),
@@ -253,7 +263,7 @@ export const CAPACITY_VERDICTS = {
 			title: `${subject.label} was not at ${heldAtC.toFixed(0)} °C`,
 			finding: `${temperatureC.toFixed(0)} °C on the cell, for a run meant to be at ${heldAtC.toFixed(0)} °C: it compares with nothing.`,
 			doubt: null,
-			rule: 'Corrections larger than 5 % are refused.',
+			rule: `Corrections larger than ${shareWords(LARGEST_CORRECTION)} are refused.`,
 			next: 'Leave it there until it is through, half a day for a large cell, and run it again.'
 		})
 	}),
@@ -264,7 +274,7 @@ export const CAPACITY_VERDICTS = {
 			title: `${subject.label}: test again`,
 			finding: facts.reason,
 			doubt: null,
-			rule: 'Corrections larger than 5 % are refused.',
+			rule: `Corrections larger than ${shareWords(LARGEST_CORRECTION)} are refused.`,
 			next: 'Run it again nearer to that temperature. If it was warm or cold on purpose, say so with the run, on the passport of the cell.'
 		})
 	}),

@@ -13,3 +13,14 @@ export const TEST_VERDICTS = {
 
 /** Says one of them, or one that several stages say. */
 export const say = sayFrom({ ...SHARED_VERDICTS, ...TEST_VERDICTS });
+export {
+	TESTER_GAIN_SD,
+	DECISION_PROBABILITY,
+	BELIEVABLE,
+	CONTRADICT,
+	TOO_GOOD,
+	ODD_SDS,
+	LARGEST_CORRECTION,
+	LIKE_CELLS_SD,
+	APART_SDS
+} from './bounds';

@@ -1,4 +1,4 @@
-import { TESTER_GAIN_SD } from '$lib/core/test/capacity';
+import { TESTER_GAIN_SD } from '$lib/core/test/verdicts';
 import { defineKind } from '../kind';
 import { banksOfCells } from '../touched-banks';
 import { RunInput, StoredRunInput } from './input';

@@ -1,4 +1,4 @@
-import { TESTER_GAIN_SD } from '$lib/core/test/capacity';
+import { TESTER_GAIN_SD } from '$lib/core/test/verdicts';
 import { thinCurve, type RunAnalysis, type RunOptions } from '$lib/core/test/log';
 import { CoreError } from '$lib/core/foundation/errors';
 import type { Knex } from 'knex';
