@@ -49,7 +49,7 @@ function unlisted() {
 		.filter((folder) => existsSync(join(CORE, folder)))
 		.flatMap((folder) => readdirSync(join(CORE, folder)).map((f) => join(folder, f)));
 	return files
-		.filter((f) => f.endsWith('.ts') && !f.endsWith('index.ts') && !f.endsWith('.test.ts'))
+		.filter((f) => f.endsWith('.ts') && !/(index|bounds|\.test)\.ts$/.test(f))
 		.map((f) => f.slice(0, -3))
 		.filter((f) => !SECTIONS.some(([path]) => path === f));
 }

@@ -2,7 +2,7 @@
 	import Choice from '$lib/components/forms/Choice.svelte';
 	import Field from '$lib/components/forms/Field.svelte';
 	import { CHEMISTRIES, type Chemistry } from '$lib/core/foundation/chemistry';
-	import { METHOD_KINDS, METHOD_NAMES, type MethodSetup } from '$lib/core/picture';
+	import { METHOD_KINDS, METHOD_NAMES, type MethodKind, type MethodSetup } from '$lib/core/picture';
 
 	interface Props {
 		method: MethodKind;
