@@ -245,7 +245,7 @@ export const load: PageServerLoad = ({ params }) => loaded((async () => ${camel(
 	);
 	return [
 		`its name and place: ${CORE}/foundation/verdicts/stage.ts`,
-		`its room in the line of order: ROOMS in .dependency-cruiser.cjs`,
+		`its room in the line of order: ROOMS in scripts/steps/rooms.cjs`,
 		`its verdicts: ${CORE}/bank/every-verdict.ts, and their section in scripts/steps/verdict-docs.mjs`,
 		`its face: ${SERVER}/stages/registry.ts`,
 		'npm run docs; its page in tests/e2e/views.spec.ts and a picture in scripts/screenshots.mjs'
