@@ -21,9 +21,16 @@ type JsonOf<R> = R extends { content: { 'application/json': infer Body } } ? Bod
 /** Addresses that take a method, without their query. */
 export type AddressFor<M extends Method> = keyof Operations<M> & string;
 
+/** As a form holds it: lists are not changed, and what was left blank is null until the server refuses it. */
+type Held<T> = T extends readonly (infer Item)[]
+	? readonly Held<Item>[]
+	: T extends object
+		? { readonly [K in keyof T]: Held<T[K]> | null }
+		: T;
+
 /** What an operation is sent: its JSON body; unknown where it takes none. */
 export type BodyFor<M extends Method, A extends string> =
-	OperationAt<M, A> extends { requestBody: infer R } ? JsonOf<R> : Record<string, never>;
+	OperationAt<M, A> extends { requestBody: infer R } ? Held<JsonOf<R>> : Record<string, never>;
 
 type Responses<Op> = Op extends { responses: infer R } ? R : never;
 /** What an operation answers when all is well. */

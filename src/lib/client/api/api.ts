@@ -69,8 +69,8 @@ export const api = {
 	/** A log, as it is. */
 	sendCsv: <A extends AddressFor<'post'>>(path: A, text: string, query?: QueryFor<'post', A>) =>
 		request<AnswerFor<'post', A>>('POST', withQuery(path, query), text, 'text/csv'),
-	sendFile: <A extends AddressFor<'post'>>(path: A, file: Blob, contentType: string) =>
-		request<AnswerFor<'post', A>>('POST', path, file, contentType),
+	sendFile: <A extends AddressFor<'post'>>(path: A, file: Blob, contentType: string, query?: QueryFor<'post', A>) =>
+		request<AnswerFor<'post', A>>('POST', withQuery(path, query), file, contentType),
 	remove: (path: AddressFor<'delete'>, version: number) => request<null>('DELETE', withQuery(path, { version })),
 	/** Undoes a {@link api.remove}. */
 	restore: (path: AddressFor<'delete'>) => request<object>('POST', `${path}/restore`)

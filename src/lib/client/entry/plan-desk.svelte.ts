@@ -58,7 +58,7 @@ export class PlanDesk {
 			} catch (error) {
 				if (!(error instanceof ApiProblem && error.status === 409)) throw error;
 				// Another tab was first: what it wrote stands, and this goes beside it unless it is of the same fields.
-				const { items } = (await api.get('plans', { bankId: this.bankId } as never)) as { items: unknown[] };
+				const { items } = (await api.get('plans', { bankId: this.bankId })) as { items: unknown[] };
 				const stored = (items[0] ?? null) as StoredPlan | null;
 				const theirs = planOf(stored);
 				const same = (key: keyof BankPlan) => JSON.stringify(theirs[key]) === JSON.stringify(before[key]);

@@ -24,7 +24,7 @@
 	): Promise<BalanceAnswer | null> {
 		let told: BalanceAnswer | null = null;
 		const question = { bankId: bank.id, groupVoltagesV, currentA: amperes, passings };
-		await attempt(async () => (told = (await api.post('is-balanced', question as never)) as never));
+		await attempt(async () => (told = await api.post('is-balanced', question)));
 		return told;
 	}
 	let text = $state('');

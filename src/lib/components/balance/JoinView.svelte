@@ -52,7 +52,7 @@
 		working = true;
 		const { linkRatingA: _, ...join } = asked();
 		await attempt(async () => {
-			({ after: left } = (await api.post('left-joined', { ...join, hours: [1, 6, 24, 72] } as never)) as unknown as {
+			({ after: left } = (await api.post('left-joined', { ...join, hours: [1, 6, 24, 72] })) as unknown as {
 				after: LeftJoined[];
 			});
 		});
@@ -86,7 +86,7 @@
 		let found: JoinAnswer | null = null;
 		const input = asked();
 		const refused = await sendBeside(async () => {
-			found = (await api.post('join-check', input as never)) as unknown as JoinAnswer;
+			found = (await api.post('join-check', input)) as unknown as JoinAnswer;
 		});
 		busy = false;
 		faults = refused ?? {};

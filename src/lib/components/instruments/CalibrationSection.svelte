@@ -24,7 +24,7 @@
 	}
 	let stored = $state<Stored[]>([]);
 	const load = async () =>
-		(stored = ((await api.get('calibrations', { size: 100 } as never)) as unknown as { items: Stored[] }).items);
+		(stored = ((await api.get('calibrations', { size: 100 })) as unknown as { items: Stored[] }).items);
 	$effect(() => void load().catch(() => undefined));
 	let draft = $state({
 		...{ quantity: 'restVoltage' as Calibrated, meter: '', by: '', lines: '' },
@@ -73,7 +73,7 @@
 		let keptId: number | undefined;
 		const done = await attempt(
 			async () => {
-				keptId = ((await api.post('calibrations', body as never)) as unknown as { id: number }).id;
+				keptId = ((await api.post('calibrations', body)) as unknown as { id: number }).id;
 			},
 			(refused) => (fields = refused)
 		);
@@ -104,7 +104,7 @@
 		if (id === undefined) return;
 		looking = id;
 		await attempt(async () => {
-			const found = (await api.get(`calibrations/${id}/changes` as never)) as Changes;
+			const found = (await api.get(`calibrations/${id}/changes`)) as unknown as Changes;
 			changed = { id, ...found };
 		});
 		looking = null;

@@ -28,7 +28,7 @@
 			subjectKind,
 			subjectId: String(id),
 			size: 100
-		} as never)) as unknown as {
+		})) as unknown as {
 			items: Shown[];
 		};
 		if (id === subjectId) photos = items;
@@ -47,10 +47,14 @@
 			await attempt(async () => {
 				const isPhoto = file.type.startsWith('image/');
 				const body = isPhoto ? await smallerPhoto(file) : file;
-				const told = new URLSearchParams({ subjectKind, subjectId: String(id), name: file.name || 'photo' });
-				if (about) told.set('about', about);
-				if (file.lastModified) told.set('takenAt', new Date(file.lastModified).toISOString());
-				await api.sendFile(`files?${told}` as never, body, isPhoto ? 'image/jpeg' : file.type);
+				const told = {
+					subjectKind,
+					subjectId: String(id),
+					name: file.name || 'photo',
+					about: about ?? undefined,
+					takenAt: file.lastModified ? new Date(file.lastModified).toISOString() : undefined
+				};
+				await api.sendFile('files', body, isPhoto ? 'image/jpeg' : file.type, told);
 			});
 			sending--;
 		}

@@ -32,15 +32,12 @@
 		const done = last.then(() =>
 			attempt(async () => {
 				const now = module.record;
-				if (now) await api.patch(`modules/${now.id}` as never, { ...fields, version: now.version } as never);
+				if (now) await api.patch(`modules/${now.id}`, { ...fields, version: now.version });
 				else
-					await api.post(
-						'modules' as never,
-						{
-							...{ deliveryId, number: module.number, clientKey: crypto.randomUUID() },
-							...fields
-						} as never
-					);
+					await api.post('modules', {
+						...{ deliveryId, number: module.number, clientKey: crypto.randomUUID() },
+						...fields
+					});
 				await lookAgain();
 			})
 		);

@@ -22,7 +22,7 @@
 		// Whatever is judged anew is reported anew.
 		void data.verdicts;
 		if (id === undefined) return;
-		void (api.get(`deliveries/${id}/report` as never) as Promise<unknown>)
+		void (api.get(`deliveries/${id}/report`) as Promise<unknown>)
 			.then((found) => {
 				if (tray?.delivery.id !== id) return;
 				report = found as DeliveryReport;

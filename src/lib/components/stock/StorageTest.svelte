@@ -38,7 +38,7 @@
 		if (!dueOn) return (fields = { dueOn: 'How many days is it to stand?' });
 		const body = { cellId, chargedAt: chargedOn, dueOn };
 		void send(
-			() => api.post('storage-tests', body as never),
+			() => api.post('storage-tests', body),
 			`It stands. The day is ${hasBank ? 'in the calendar of its bank' : 'on this page'}.`
 		);
 	}
@@ -47,7 +47,7 @@
 		if (refillAh === null) return (fields = { refillAh: 'How many Ah did it take?' });
 		const { id, version } = standing!;
 		const body = { version, refillAh, refillSdAh, refilledAt: refilledOn };
-		void send(() => api.patch(`storage-tests/${id}` as never, body as never), 'Kept, and judged.');
+		void send(() => api.patch(`storage-tests/${id}`, body), 'Kept, and judged.');
 	}
 </script>
 

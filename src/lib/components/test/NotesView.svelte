@@ -66,10 +66,10 @@
 				const { id: runId, version, startedAt, currentA, powerW, cutoffV, notes, lookAgainAt, restS } = run;
 				const startedFull = run.startedFull ? true : null;
 				const fields = { startedAt, currentA, powerW, cutoffV, notes, lookAgainAt, restS, startedFull };
-				const written = JSON.parse(JSON.stringify(fields)) as object;
+				const written = JSON.parse(JSON.stringify(fields)) as typeof fields;
 				const stored = (runId
-					? await api.patch(`noted-runs/${runId}`, { ...written, version } as never)
-					: await api.post('noted-runs', { ...written, cellId: id, clientKey } as never)) as unknown as Stored;
+					? await api.patch(`noted-runs/${runId}`, { ...written, version })
+					: await api.post('noted-runs', { ...written, cellId: id, clientKey })) as unknown as Stored;
 				if (run?.cellId === id) run = { ...run, id: stored.id, version: stored.version };
 			})
 		);
@@ -101,7 +101,7 @@
 			notes: JSON.parse(JSON.stringify(own.notes)) as SpotNote[]
 		};
 		const timer = setTimeout(() => {
-			void (api.post('runs/fit-notes', body as never) as Promise<unknown>)
+			void (api.post('runs/fit-notes', body) as Promise<unknown>)
 				.then((found) => {
 					if (turn !== asked) return;
 					fit = found as NotesFit;
@@ -158,9 +158,9 @@
 				...{ currentA: own.currentA === null ? null : -own.currentA, powerW: own.powerW, cutoffV: own.cutoffV },
 				...{ startedFull: own.startedFull, restS: own.restS, tester: 'by notes' },
 				testedAt: new Date(Date.parse(own.startedAt) + finishS.likely * 1000).toISOString()
-			} as never)) as { id: number };
+			})) as { id: number };
 			await line;
-			await api.patch(`noted-runs/${own.id}`, { runId: stored.id, version: run!.version } as never);
+			await api.patch(`noted-runs/${own.id}`, { runId: stored.id, version: run!.version });
 		});
 		if (!done) return;
 		announce(`Run of ${cell.label} stored.`);

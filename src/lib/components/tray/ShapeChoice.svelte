@@ -19,7 +19,7 @@
 		'back-right': 'back right'
 	};
 	async function change(shape: BatteryShape) {
-		if (await attempt(() => api.patch(`batteries/${battery.id}`, { version: battery.version, ...shape } as never)))
+		if (await attempt(() => api.patch(`batteries/${battery.id}`, { version: battery.version, ...shape })))
 			await lookAgain();
 	}
 	const rows = $derived(battery.rows ?? 0);

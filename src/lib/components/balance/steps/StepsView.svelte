@@ -70,11 +70,11 @@
 				...{ bankId: bank.id, method: kind, setup: JSON.parse(JSON.stringify(setup)) as MethodSetup },
 				...(cellIds.length ? { cellIds } : {}),
 				clientKey: crypto.randomUUID()
-			} as never)
+			})
 		));
 	const write = (key: string, entry: WrittenEntry) =>
 		send(key, () =>
-			api.post('method-entries', { ...entry, methodRunId: steps!.run.id, clientKey: crypto.randomUUID() } as never)
+			api.post('method-entries', { ...entry, methodRunId: steps!.run.id, clientKey: crypto.randomUUID() })
 		);
 	async function takeOut({ id, version }: { id: number; version: number }) {
 		if (!(await attempt(() => api.remove(`method-entries/${id}`, version)))) return;
@@ -85,7 +85,7 @@
 	async function end(endedAt: string | null) {
 		sure = false;
 		const { id, version } = steps!.run;
-		if (await attempt(() => api.patch(`method-runs/${id}`, { endedAt, version } as never))) await lookAgain();
+		if (await attempt(() => api.patch(`method-runs/${id}`, { endedAt, version }))) await lookAgain();
 	}
 </script>
 

@@ -25,7 +25,7 @@
 	import LowTray from '../readings/LowTray.svelte';
 	import SeenPoints from './SeenPoints.svelte';
 	import { SEEN } from './seen-words';
-	import { InspectionDesk } from './inspection-desk.svelte';
+	import { InspectionDesk, type StoredInspection } from './inspection-desk.svelte';
 	import type { ReceiveData } from '../receive-data';
 
 	let { data, views }: { data: ReceiveData; views: Snippet } = $props();
@@ -38,8 +38,8 @@
 	const desk = new InspectionDesk({
 		attempt,
 		create: async (values) =>
-			(await api.post('inspections', { ...plain(values), clientKey: crypto.randomUUID() } as never)) as never,
-		change: async (id, values) => (await api.patch(`inspections/${id}`, plain(values) as never)) as never,
+			(await api.post('inspections', { ...plain(values), clientKey: crypto.randomUUID() })) as StoredInspection,
+		change: async (id, values) => (await api.patch(`inspections/${id}`, plain(values))) as StoredInspection,
 		refresh: lookAgain
 	});
 	$effect(() => desk.take(data.trays.flatMap((t) => t.cells)));

@@ -13,7 +13,7 @@
 	type Stored = Clause & { id: number; version: number; source: string | null };
 	let clauses = $state<Stored[]>([]);
 	async function load(id: number) {
-		const { items } = (await api.get('clauses', { cellTypeId: id } as never)) as { items: Stored[] };
+		const { items } = (await api.get('clauses', { cellTypeId: id })) as { items: Stored[] };
 		if (id === cellType.id) clauses = items;
 	}
 	$effect(() => void load(cellType.id).catch(() => undefined));
@@ -32,7 +32,7 @@
 		if (draft.capacityAh === null) return;
 		const body = { ...draft, cellTypeId: cellType.id, source: draft.source || null };
 		const done = await attempt(
-			() => api.post('clauses', body as never),
+			() => api.post('clauses', body),
 			(refused) => (fields = refused)
 		);
 		if (!done) return;

@@ -71,7 +71,7 @@
 			offset: offsetAt(own.startAt),
 			timeZone
 		});
-		void (api.post('test-queue', body as never) as Promise<unknown>)
+		void (api.post('test-queue', body) as Promise<unknown>)
 			.then((found) => {
 				if (mine !== turn) return;
 				plan = found as QueuePlan;

@@ -52,7 +52,7 @@
 			try {
 				const text = await row.file.text();
 				const about = { fileName: row.file.name, temperatureC, heldAtC, tester: tester.trim() || undefined };
-				await api.sendCsv(`cells/${row.cellId}/runs`, text, about as never);
+				await api.sendCsv(`cells/${row.cellId}/runs`, text, about);
 				[row.state, row.said] = ['stored', 'stored'];
 			} catch (error) {
 				[row.state, row.said] = ['refused', error instanceof ApiProblem ? error.message : 'It could not be read.'];

@@ -40,7 +40,7 @@
 	let leadMohm = $derived(run.leadOhm == null ? null : Number((1000 * run.leadOhm).toPrecision(6)));
 
 	const change = async (fields: object) => {
-		await attempt(() => api.patch(`runs/${run.id}`, { version: run.version, ...fields } as never));
+		await attempt(() => api.patch(`runs/${run.id}`, { version: run.version, ...fields }));
 		await lookAgain();
 	};
 	const toggle = (correction: Correction) => {
