@@ -1,3 +1,4 @@
+import '$lib/server/set-up';
 import { closeDatabase, migrate } from '$lib/server/db/connection';
 import { clearRecords, loadDemo } from './load';
 
