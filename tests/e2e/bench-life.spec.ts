@@ -57,7 +57,7 @@ test('keys: help, quantity, a refused word, and bad lines of a paste are named',
 	await expect(page.locator('#entry-field')).toBeFocused();
 	await page.keyboard.press('Shift+?');
 	await expect(page.getByRole('heading', { name: 'Keys', exact: true })).toBeVisible();
-	await page.getByRole('button', { name: 'Close' }).click();
+	await page.getByRole('button', { name: 'Close', exact: true }).click();
 	await page.locator('#entry-field').fill('low');
 	await page.keyboard.press('Enter');
 	await expect(page.getByText('A rest voltage is a number like 3.298, got "low"')).toBeVisible();
