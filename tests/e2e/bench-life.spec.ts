@@ -150,6 +150,8 @@ test('matching can be dragged and accepted', async ({ page, request }) => {
 		await spares.hover();
 		const from = (await dragged.boundingBox())!;
 		const to = (await spares.boundingBox())!;
+		// As long as a hand takes.
+		await page.waitForTimeout(300);
 		await page.mouse.move(from.x + 20, from.y + 10);
 		await page.mouse.down();
 		await page.mouse.move(from.x + 40, from.y + 40, { steps: 5 });
