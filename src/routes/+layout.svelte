@@ -41,6 +41,7 @@
 	position="bottom-right"
 	theme={data.settings.theme === 'coal' ? 'dark' : 'light'}
 	closeButton
+	expand
 	toastOptions={{
 		style: 'font-family: inherit; font-size: 1rem',
 		actionButtonStyle: 'height: 2.75rem; padding: 0 1rem; font-size: 1rem'
