@@ -24,7 +24,8 @@ export default defineConfig({
 						'demo/**/*.test.ts',
 						'truth/**/*.test.ts',
 						'stand-ins/**/*.test.ts',
-						'tests/drivers/**/*.test.ts'
+						'tests/drivers/**/*.test.ts',
+						'tests/scripts/**/*.test.ts'
 					]
 				}
 			},

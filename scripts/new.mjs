@@ -19,6 +19,7 @@ const fail = (message) => {
 const camel = (text) => text.replace(/-(.)/g, (_, letter) => letter.toUpperCase());
 const pascal = (text) => camel(text)[0].toUpperCase() + camel(text).slice(1);
 const constant = (text) => text.replaceAll('-', '_').toUpperCase();
+const titled = (text) => text[0].toUpperCase() + text.slice(1).replaceAll('-', ' ');
 const singular = (text) => text.replace(/ies$/, 'y').replace(/s$/, '');
 
 function write(path, text) {
@@ -70,7 +71,7 @@ function addVerdict(code, stage) {
 	put(
 		'scripts/steps/verdict-docs.mjs',
 		"\t['foundation/reading/verdicts'",
-		`\t['${stage}/verdicts/${code}', '${pascal(code)}'],\n`
+		`\t['${stage}/verdicts/${code}', '${titled(code)}'],\n`
 	);
 	return [
 		`say('${code}', urgency, subject, facts) where it is judged, with say of '../verdicts'`,

@@ -72,6 +72,15 @@ describe('what was stored in words before', () => {
 			said_before: JSON.stringify(calm),
 			says_now: JSON.stringify(told)
 		});
+		const code = before.find((v) => v.next !== null && v.code !== calm.code)!.code;
+		const changedWords = before.map((v) => (v.code === code ? { ...v, next: 'As it was worded then.' } : v));
+		const first = { ...change, ...stamp, code, member_ids: '[]', cause: '[]', says_now: null };
+		const asked = changedWords.find((v) => v.code === code)!;
+		const waits = 'First deal with the cell that must not be used (Receive, Inspection). Do not charge before.';
+		await pool('verdict_changes').insert([
+			{ ...first, said_before: JSON.stringify(asked) },
+			{ ...first, said_before: JSON.stringify({ ...asked, next: waits }) }
+		]);
 		await up(pool);
 		const { verdicts } = await stored();
 		expect(verdicts.filter((v) => withoutSentences(v as unknown as Verdict).length)).toEqual([]);
@@ -81,5 +90,8 @@ describe('what was stored in words before', () => {
 		const [row] = await verdictChanges.all({ bankId: bank.id, code: calm.code });
 		expect(row!.saidBefore).toMatchObject({ title: calm.title, warmth: 'calm', next: null });
 		expect(row!.saysNow!.title).toBe('Said long ago');
+		const today = before.find((v) => v.code === code)!.next;
+		const turned = await verdictChanges.all({ bankId: bank.id, code });
+		expect(turned.map((c) => c.saidBefore!.next)).toEqual([today, waits]);
 	});
 });

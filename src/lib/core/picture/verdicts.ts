@@ -1,7 +1,5 @@
-import { sayFrom, verdict, listWords, type Measured } from '../foundation/verdicts';
+import { voltsWords, sayFrom, verdict, listWords, type Measured } from '../foundation/verdicts';
 import type { Chemistry } from '../foundation/chemistry';
-
-const volts = ({ value }: Measured) => `${value.toFixed(3)} V`;
 
 interface EvidenceLapsedFacts {
 	evidence: readonly Evidence[];
@@ -87,7 +85,7 @@ export const SHARED_VERDICTS = {
 		urgencies: ['look'],
 		mark: 'no cell’s',
 		words: ({ facts: { restVoltageV, mostV, chemistry }, subject }) => ({
-			title: `${subject.label} cannot rest at ${volts(restVoltageV)}`,
+			title: `${subject.label} cannot rest at ${voltsWords(restVoltageV)}`,
 			finding: `That is more than any one ${chemistry} cell can have.`,
 			doubt: 'A slipped decimal, or probes across more than one cell.',
 			rule: `Above ${mostV.toFixed(2)} V it is no reading of one ${chemistry} cell. It is left out of the comparison.`,

@@ -39,7 +39,12 @@ export const VERDICT: Json = {
 		doubt: { type: ['string', 'null'] },
 		rule: { type: 'string' },
 		next: { type: ['string', 'null'] },
-		setApart: { type: 'string', description: 'Why a person has set it apart' }
+		setApart: { type: 'string', description: 'Why a person has set it apart' },
+		asks: {
+			type: 'string',
+			enum: ['nothing', 'after-stop'],
+			description: 'What became of its next step: nobody is asked, or a cell that must not be used comes first'
+		}
 	}
 };
 

@@ -30,8 +30,7 @@ const seen = ({ clampA, ratedA, movedAh, hours }: Work) =>
 		? `Switched on, the clamp shows ${clampA.toFixed(2)} A more than off${ratedA ? `, of ${ratedA.toFixed(2)} A` : ''}.`
 		: `In ${hours!.toFixed(0)} h with it the highest group lost ${rangeWords(movedAh!, 'Ah')} more than without.`;
 
-const percent = (share: number) => `${shareWords(share)}`;
-const COMPARABLE_RULE = `The same load within ${percent(COMPARABLE_RUNS.load)} and the same end within ${COMPARABLE_RUNS.cutoffV} V (default); Ah and Wh both.`;
+const COMPARABLE_RULE = `The same load within ${shareWords(COMPARABLE_RUNS.load)} and the same end within ${COMPARABLE_RUNS.cutoffV} V (default); Ah and Wh both.`;
 const WORK_RULE =
 	'The difference of a clamp on a group’s lead between off and on, at least 0.4 of its own (default); or a night near full with it off, and one with it on.';
 
@@ -66,7 +65,7 @@ const parting = (title: (p: Parting) => string, next: string | null) => {
 		title: title(facts),
 		finding: `${facts.units} batteries are ${rangeWords(facts.apartAh, 'Ah')} apart after ${facts.months.toFixed(1)} months.`,
 		doubt: 'If they part as fast as until now.',
-		rule: `Made level again before they are ${percent(REPEAT_AT_SHARE)} of one apart (default).`,
+		rule: `Made level again before they are ${shareWords(REPEAT_AT_SHARE)} of one apart (default).`,
 		next
 	});
 };

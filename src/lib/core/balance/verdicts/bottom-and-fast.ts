@@ -14,8 +14,6 @@ interface Met {
 const BOTTOM_RULE =
 	'Two stages with a rest after each; what is left by the steep end of the curve after the last (models §10), as an interval.';
 
-const percent = (share: number) => `${shareWords(share)}`;
-
 const met = (how: 'met' | 'apart' | 'unsure') => {
 	const titles = {
 		met: 'They met at the bottom',
@@ -31,7 +29,7 @@ const met = (how: 'met' | 'apart' | 'unsure') => {
 		title: titles[how],
 		finding: `${cells} cells are ${rangeWords(apartAh, 'Ah')} apart.`,
 		doubt: '95 %: the meter, the curve at its steep end, hysteresis.',
-		rule: `${BOTTOM_RULE} Met: no two further apart than ${percent(metShare)} of one.`,
+		rule: `${BOTTOM_RULE} Met: no two further apart than ${shareWords(metShare)} of one.`,
 		next:
 			how === 'apart' && fullest
 				? `You may discharge ${fullest} once more, at low current. Never discharge again a cell that already reads low.`
@@ -59,7 +57,7 @@ export const BOTTOM_AND_FAST_VERDICTS = {
 			title: `${subject.label} holds more than the bottom`,
 			finding: `${rangeWords(leftAh, 'Ah')} are left after its last rest.`,
 			doubt: '95 %: the meter and the curve at its steep end.',
-			rule: `${BOTTOM_RULE} At the bottom: no more than ${percent(atMost)} of its capacity.`,
+			rule: `${BOTTOM_RULE} At the bottom: no more than ${shareWords(atMost)} of its capacity.`,
 			next: 'Leave it, or discharge it once more at low current: the app asks before that.'
 		})
 	}),
@@ -134,7 +132,7 @@ export const BOTTOM_AND_FAST_VERDICTS = {
 			title: 'They part in the first charge',
 			finding: `${cells} cells are ${rangeWords(apartAh, 'Ah')} apart.`,
 			doubt: '95 %: what a voltage under charge can say.',
-			rule: `No further than ${percent(metShare)} of one from the bottom on; near the top they part by their capacities, and that is no fault.`,
+			rule: `No further than ${shareWords(metShare)} of one from the bottom on; near the top they part by their capacities, and that is no fault.`,
 			next: 'Stop while they are low, and read each again at rest.'
 		})
 	}),

@@ -1,5 +1,5 @@
 export { factsMoved, sameVerdict } from './compare';
-export { isMeasured } from './measured';
+export { isMeasured, voltsWords } from './measured';
 export { rangeWords, shareWords } from './range-words';
 export { STAGES, STAGE_NAMES, type Stage, type StageStatus } from './stage';
 export {
@@ -19,6 +19,6 @@ export {
 export { WARMTHS, type Warmth, warmestFirst, warmestOf } from './warmth';
 export { verdict, type Definition, type Definitions, type FactsOf, type Remedy, type UrgencyOf } from './definition';
 export { askingAfterStop, askingNothing, nextLeft } from './asks';
-export { listWords } from './list-words';
+export { countWords, listWords } from './list-words';
 export { sayFrom } from './say';
 export type { Asks, Measured, Said, Sentences } from './verdict';

@@ -1,4 +1,4 @@
-import { verdict, type Measured, type Said } from '../../foundation/verdicts';
+import { voltsWords, verdict, type Measured, type Said } from '../../foundation/verdicts';
 import type { Chemistry } from '../../foundation/chemistry';
 
 /** How a cell stands apart from the others: by spread, or by the floor alone where too few are read. */
@@ -21,8 +21,6 @@ interface ChargeFacts {
 }
 
 const percent = (fraction: number) => Math.round(fraction * 100);
-
-const volts = ({ value }: Measured) => `${value.toFixed(3)} V`;
 
 const millivolts = (sdV: number) => (1000 * sdV).toFixed(1);
 
@@ -69,7 +67,7 @@ export const CELL_VERDICTS = {
 			title: facts.recorded
 				? `${subject.label} stands the other way round, as recorded`
 				: `${subject.label} reads negative: its plus is not where it is printed`,
-			finding: `${volts(facts.restVoltageV)} with the red probe on the printed plus.`,
+			finding: `${voltsWords(facts.restVoltageV)} with the red probe on the printed plus.`,
 			doubt: 'Exchanged probes would do the same to every cell you read with them.',
 			rule: 'Polarity goes by the meter, not by the print: built in by its print such a cell is a short circuit.',
 			next: facts.recorded
@@ -95,10 +93,10 @@ export const CELL_VERDICTS = {
 		words: ({ facts: { restVoltageV, limitV, recoveryV, chemistry, level, touched }, subject }) => ({
 			title: {
 				low: `${subject.label} ${touched ? 'rests' : 'arrived'} below ${limitV.toFixed(2)} V`,
-				ruined: `${subject.label} ${touched ? 'rests' : 'arrived'} at ${volts(restVoltageV)}: not for a bank`,
-				dead: `${subject.label} ${touched ? 'rests' : 'arrived'} at ${volts(restVoltageV)}: never charge it`
+				ruined: `${subject.label} ${touched ? 'rests' : 'arrived'} at ${voltsWords(restVoltageV)}: not for a bank`,
+				dead: `${subject.label} ${touched ? 'rests' : 'arrived'} at ${voltsWords(restVoltageV)}: never charge it`
 			}[level],
-			finding: `It rests at ${volts(restVoltageV)}, under the discharge limit of a ${chemistry} cell.`,
+			finding: `It rests at ${voltsWords(restVoltageV)}, under the discharge limit of a ${chemistry} cell.`,
 			doubt: `Meter doubt ± ${millivolts(restVoltageV.sd)} mV cannot explain it.`,
 			rule: 'Rest voltage below the discharge limit: copper may have dissolved; a strong charge can make it dangerous.',
 			next: {
@@ -130,7 +128,7 @@ export const CELL_VERDICTS = {
 		remedy: { to: 'receive', text: 'Go to its reading' },
 		words: ({ facts: { restVoltageV, limitV, chemistry }, subject }) => ({
 			title: `${subject.label} rests above ${limitV.toFixed(2)} V`,
-			finding: `It rests at ${volts(restVoltageV)}, more than a full ${chemistry} cell does.`,
+			finding: `It rests at ${voltsWords(restVoltageV)}, more than a full ${chemistry} cell does.`,
 			doubt: `Meter doubt ± ${millivolts(restVoltageV.sd)} mV. A cell just off its charger falls below within the hour.`,
 			rule: 'Rest voltage above the charge limit: an overcharged cell can swell, vent or burn.',
 			next: 'Do not charge it. Quarantine it on concrete or tiles, away from the others, read it again in an hour, and ask its maker if it stays.'
@@ -153,7 +151,7 @@ export const CELL_VERDICTS = {
 		mark: ({ differenceV: { value } }) => `${Math.round(Math.abs(value) * 1000)} mV ${value < 0 ? 'low' : 'high'}`,
 		words: ({ facts, subject }) => ({
 			title: `${subject.label} ${facts.touched ? 'came resting' : 'rests'} ${Math.round(Math.abs(facts.differenceV.value) * 1000)} mV ${facts.differenceV.value < 0 ? 'below' : 'above'} the rest`,
-			finding: `${volts(facts.restVoltageV)} fits a charge of ${percent(facts.chargeLow)} to ${percent(facts.chargeHigh)} %; the middle of the others is ${(facts.restVoltageV.value - facts.differenceV.value).toFixed(3)} V.`,
+			finding: `${voltsWords(facts.restVoltageV)} fits a charge of ${percent(facts.chargeLow)} to ${percent(facts.chargeHigh)} %; the middle of the others is ${(facts.restVoltageV.value - facts.differenceV.value).toFixed(3)} V.`,
 			doubt: `Two readings of this meter differ by up to ${millivolts(1.96 * facts.differenceV.sd)} mV by themselves; this is more. Leakage or a different charge at the factory: one reading cannot tell.`,
 			rule: ruleOf(facts, '8 mV'),
 			next: facts.touched

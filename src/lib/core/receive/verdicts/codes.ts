@@ -1,9 +1,7 @@
-import { verdict } from '../../foundation/verdicts';
+import { countWords, verdict } from '../../foundation/verdicts';
 import type { Chemistry } from '../../foundation/chemistry';
 
 const CLAIM = 'a code is a claim: codes are forged, and engraved anew';
-
-const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 
 /** A range of months, as wide as its doubt makes it. */
 function monthsFrom(youngest: number, oldest: number, doubt: number): string {
@@ -119,7 +117,7 @@ export const CODE_VERDICTS = {
 		calm: 'note',
 		words: ({ facts: { cells, youngestMonths, oldestMonths, doubtMonths, oldMonths } }) => ({
 			title: `By their dates ${monthsFrom(youngestMonths, oldestMonths, doubtMonths)} old on arrival`,
-			finding: `${count(cells, 'date tells', 'dates tell')} of ${monthsFrom(youngestMonths, oldestMonths, doubtMonths)}${doubtMonths > 0 ? '; a printed month leaves half a month open' : ''}.`,
+			finding: `${countWords(cells, 'date tells', 'dates tell')} of ${monthsFrom(youngestMonths, oldestMonths, doubtMonths)}${doubtMonths > 0 ? '; a printed month leaves half a month open' : ''}.`,
 			doubt: `They may be older, hardly younger: ${CLAIM}; a date printed on a label may be that of a test standard.`,
 			rule: `Older than ${oldMonths} months is worth a word (default).`,
 			next:

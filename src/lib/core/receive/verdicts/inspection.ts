@@ -1,5 +1,5 @@
 import { SWELLS } from './bounds';
-import { shareWords, verdict } from '../../foundation/verdicts';
+import { countWords, shareWords, verdict } from '../../foundation/verdicts';
 
 const REASONS = {
 	leak: 'it leaks',
@@ -27,8 +27,6 @@ const WHY_UNLIKE = {
 
 const list = (words: readonly string[]) =>
 	words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words.at(-1)}` : (words[0] ?? '');
-
-const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`;
 
 export const INSPECTION_VERDICTS = {
 	'inspection-stop': verdict<{
@@ -114,7 +112,7 @@ export const INSPECTION_VERDICTS = {
 		calm: 'ok',
 		words: ({ facts: { cells } }) => ({
 			title: 'Looked at, and sound',
-			finding: `${count(cells, 'cell', 'cells')}: no leak, smell, swelling, dent or bad terminal was seen.`,
+			finding: `${countWords(cells, 'cell', 'cells')}: no leak, smell, swelling, dent or bad terminal was seen.`,
 			doubt: 'What cannot be seen from outside is not said.',
 			rule: 'By eye, hand and nose.',
 			next: null

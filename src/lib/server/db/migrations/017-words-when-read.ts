@@ -8,12 +8,16 @@ const BATCH = 500;
 /** A verdict as it was stored: with its sentences, and perhaps without the next step its words would give. */
 type Old = Verdict & { stage?: string };
 
+/** What all verdicts of a battery asked while one of its cells must not be used. */
+const AFTER_STOP = 'First deal with the cell that must not be used (Receive, Inspection). Do not charge before.';
+
 /** Code and facts alone; sentences of a code that is no longer said stay as they are. */
 function turned(old: Old): KeptVerdict {
 	const kept = keptFromWords(old);
 	if (kept.wordsThen || old.next === worded<Verdict>(kept).next) return kept;
-	// All that was ever taken from a verdict was its next step: altogether, or until a cell is out.
-	return { ...kept, asks: old.next === null ? 'nothing' : 'after-stop' };
+	// A next step that was only worded otherwise is told in the words of today.
+	if (old.next === null) return { ...kept, asks: 'nothing' };
+	return old.next === AFTER_STOP ? { ...kept, asks: 'after-stop' } : kept;
 }
 
 const turnedText = (text: string | null): string | null =>
